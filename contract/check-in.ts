@@ -1,0 +1,65 @@
+import { EVENTS } from '@sabor/core/outcomes/events';
+import { OUTCOMES, RATING_RANGE } from '@sabor/core/outcomes/outcomes';
+import { STAGES } from '@sabor/core/outcomes/stages';
+import * as v from 'valibot';
+import { id, note, number, oneOf, pastDate, pastMoment, positive, whole } from './fields.ts';
+
+export const RatingInput = v.object({
+  outcome: oneOf(OUTCOMES, 'an outcome'),
+  zoneId: v.nullable(id),
+  /** Null takes the rating away. */
+  value: v.nullable(number('A rating', RATING_RANGE.lowest, RATING_RANGE.highest)),
+});
+export type RatingInput = v.InferInput<typeof RatingInput>;
+
+export const CurlReadingInput = v.object({
+  curlId: id,
+  /** Null takes the reading away. */
+  restingMm: v.nullable(positive('The resting length', 2000)),
+});
+export type CurlReadingInput = v.InferInput<typeof CurlReadingInput>;
+
+/** A dated look at the hair. May be sent twice; ratings and lengths given replace those they name. */
+export const CheckInInput = v.pipe(
+  v.object({
+    id,
+    washDayId: id,
+    stage: oneOf(STAGES, 'a stage'),
+    day: v.nullable(whole('The day of wear', 1, 60)),
+    at: pastMoment,
+    note: v.optional(note, ''),
+    ratings: v.optional(v.pipe(v.array(RatingInput), v.maxLength(400)), []),
+    curls: v.optional(v.pipe(v.array(CurlReadingInput), v.maxLength(12)), []),
+  }),
+  v.forward(
+    v.partialCheck(
+      [['stage'], ['day']],
+      ({ stage, day }) => (stage === 'wear') === (day !== null),
+      'Only days of wear are counted; wet and cast have none.',
+    ),
+    ['day'],
+  ),
+);
+export type CheckInInput = v.InferInput<typeof CheckInInput>;
+
+export const EventInput = v.object({
+  id,
+  washDayId: id,
+  kind: oneOf(EVENTS, 'what happened'),
+  on: pastDate,
+  note: v.optional(note, ''),
+});
+export type EventInput = v.InferInput<typeof EventInput>;
+
+export type WearEvent = v.InferOutput<typeof EventInput>;
+
+export interface CheckIn {
+  id: string;
+  washDayId: string;
+  stage: keyof typeof STAGES;
+  day: number | null;
+  at: string;
+  note: string;
+  ratings: { outcome: keyof typeof OUTCOMES; zoneId: string | null; value: number }[];
+  curls: { curlId: string; restingMm: number; stretchedMm: number }[];
+}

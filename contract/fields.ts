@@ -1,0 +1,84 @@
+import { type KeyOf, keysOf, type Vocabulary } from '@sabor/core/vocabulary';
+import * as v from 'valibot';
+
+/** Client-made id (UUID; version 7 where Sabor makes it). */
+export const id = v.pipe(
+  v.string('This is not an id Sabor knows.'),
+  v.uuid('This is not an id Sabor knows.'),
+);
+
+/** A name that must be there. `what` begins its sentence: "A product". */
+export const name = (what: string) =>
+  v.pipe(
+    v.string(`${what} needs a name.`),
+    v.trim(),
+    v.nonEmpty(`${what} needs a name.`),
+    v.maxLength(120, 'Keep the name under 120 characters.'),
+  );
+
+export const note = v.pipe(
+  v.string('A note is text.'),
+  v.maxLength(4000, 'Keep the note under 4,000 characters.'),
+);
+
+/** A number with a sentence for every way it can be wrong. */
+export const number = (what: string, lowest: number, highest: number) =>
+  v.pipe(
+    v.number(`${what} must be a number.`),
+    v.finite(`${what} must be a number.`),
+    v.minValue(lowest, `${what} cannot be under ${lowest}.`),
+    v.maxValue(highest, `${what} cannot be over ${highest.toLocaleString('en')}.`),
+  );
+
+/** A number that must be more than nothing. */
+export const positive = (what: string, highest: number) =>
+  v.pipe(number(what, 0, highest), v.gtValue(0, `${what} must be more than 0.`));
+
+export const whole = (what: string, lowest: number, highest: number) =>
+  v.pipe(number(what, lowest, highest), v.integer(`${what} must be a whole number.`));
+
+/** A key of a vocabulary. */
+export const oneOf = <V extends Vocabulary>(vocabulary: V, what: string) =>
+  v.picklist(keysOf(vocabulary) as [KeyOf<V>, ...KeyOf<V>[]], `Choose ${what} from the list.`);
+
+const pad = (n: number) => String(n).padStart(2, '0');
+
+/** Today's date, yyyy-mm-dd, on this machine's calendar. */
+export function localToday(now = new Date()): string {
+  return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
+}
+
+function isDate(text: string): boolean {
+  const parsed = new Date(`${text}T00:00:00Z`);
+  return !Number.isNaN(parsed.getTime()) && parsed.toISOString().startsWith(text);
+}
+
+export const date = v.pipe(
+  v.string('Give a date.'),
+  v.regex(/^\d{4}-\d{2}-\d{2}$/, 'Give a date as year, month and day.'),
+  v.check(isDate, 'There is no such day.'),
+);
+
+/** A date that has come: today at the latest. */
+export const pastDate = v.pipe(
+  date,
+  v.check((text) => text <= localToday(), 'This date is in the future. Give today or earlier.'),
+);
+
+/** A moment with its offset, ISO 8601. */
+export const moment = v.pipe(
+  v.string('Give a time.'),
+  v.check(
+    (text) => /T.*(Z|[+-]\d\d:\d\d)$/.test(text) && !Number.isNaN(Date.parse(text)),
+    'Give a date and time.',
+  ),
+);
+
+/** A moment that has come, allowing two minutes for clocks that differ. */
+export const pastMoment = v.pipe(
+  moment,
+  v.check(
+    (text) => Date.parse(text) <= Date.now() + 120_000,
+    'This time is in the future. Give now or earlier.',
+  ),
+);

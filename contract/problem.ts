@@ -1,0 +1,16 @@
+import * as v from 'valibot';
+
+/** RFC 9457 problem details, with the fields at fault. `path` is dotted: "arms.0.name". */
+export const Problem = v.object({
+  type: v.string(),
+  title: v.string(),
+  status: v.number(),
+  detail: v.string(),
+  fields: v.optional(v.array(v.object({ path: v.string(), message: v.string() }))),
+});
+export type Problem = v.InferOutput<typeof Problem>;
+
+/** The fields at fault of a failed parse. */
+export function fieldsOf(issues: readonly v.BaseIssue<unknown>[]): { path: string; message: string }[] {
+  return issues.map((issue) => ({ path: v.getDotPath(issue) ?? '', message: issue.message }));
+}

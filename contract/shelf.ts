@@ -1,0 +1,69 @@
+import { LABEL_HOLDS, ROLES, STAKES } from '@sabor/core/shelf/products';
+import * as v from 'valibot';
+import { id, name, note, number, oneOf, pastDate, positive, whole } from './fields.ts';
+
+export const LineInput = v.object({
+  id,
+  name: name('A line'),
+  note: v.optional(note, ''),
+});
+export type LineInput = v.InferInput<typeof LineInput>;
+
+export const INGREDIENTS_LIMIT = 20_000;
+
+export const ProductInput = v.pipe(
+  v.object({
+    id,
+    lineId: v.nullable(id),
+    name: name('A product'),
+    roles: v.pipe(
+      v.array(oneOf(ROLES, 'a role')),
+      v.minLength(1, 'Choose at least one role this product can play.'),
+    ),
+    sizeMl: v.nullable(positive('The size', 10_000)),
+    price: v.nullable(number('The price', 0, 10_000)),
+    currency: v.nullable(
+      v.pipe(v.string(), v.regex(/^[A-Z]{3}$/, 'Give the currency as three letters, such as EUR.')),
+    ),
+    labelHold: oneOf(LABEL_HOLDS, 'the hold the label states'),
+    ingredients: v.pipe(
+      v.string('Paste the ingredient list as text.'),
+      v.maxLength(
+        INGREDIENTS_LIMIT,
+        'This is longer than any label: over 20,000 characters. Paste the ingredient list alone.',
+      ),
+    ),
+    labelDirections: v.nullable(note),
+    stake: oneOf(STAKES, 'how you stand to this product'),
+    openedOn: v.nullable(pastDate),
+    monthsAfterOpening: v.nullable(whole('The period after opening', 1, 120)),
+    note: v.optional(note, ''),
+  }),
+  v.forward(
+    v.partialCheck(
+      [['price'], ['currency']],
+      ({ price, currency }) => price === null || currency !== null,
+      'A price needs its currency.',
+    ),
+    ['currency'],
+  ),
+);
+export type ProductInput = v.InferInput<typeof ProductInput>;
+
+export interface Line {
+  id: string;
+  name: string;
+  note: string;
+  archivedAt: string | null;
+}
+
+export type Product = v.InferOutput<typeof ProductInput> & {
+  archivedAt: string | null;
+  /** How many trials, routines and wash days name this product. */
+  uses: number;
+};
+
+export interface Shelf {
+  lines: Line[];
+  products: Product[];
+}

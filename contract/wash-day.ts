@@ -1,0 +1,86 @@
+import { AIR_RANGE_C } from '@sabor/core/climate/saturation';
+import { WEAR_ENDS } from '@sabor/core/outcomes/events';
+import { SLOTS } from '@sabor/core/routine/slots';
+import * as v from 'valibot';
+import type { CheckIn, WearEvent } from './check-in.ts';
+import { id, note, number, oneOf, pastMoment } from './fields.ts';
+import { type Step, settings } from './routine.ts';
+
+export const STEP_STATUSES = {
+  waiting: { label: 'waiting' },
+  done: { label: 'done' },
+  skipped: { label: 'skipped' },
+} as const;
+
+const air = {
+  temperatureC: v.nullable(number('The air temperature', AIR_RANGE_C.lowest, AIR_RANGE_C.highest)),
+  humidity: v.nullable(number('The humidity in %', 0, 100)),
+};
+
+/** Begins the next allocated wash day of a trial. May be sent twice. */
+export const StartWashDay = v.object({ id, trialId: id, startedAt: pastMoment });
+export type StartWashDay = v.InferInput<typeof StartWashDay>;
+
+/** What may be changed about a wash day at any time; what is left out stays. */
+export const WashDayChange = v.partial(
+  v.object({
+    ...air,
+    washedAt: v.nullable(pastMoment),
+    dryAt: v.nullable(pastMoment),
+    revealAt: v.nullable(pastMoment),
+    note,
+  }),
+);
+export type WashDayChange = v.InferInput<typeof WashDayChange>;
+
+export const WashStepInput = v.object({
+  id,
+  slot: oneOf(SLOTS, 'a slot'),
+  /** Where in the day it stands. */
+  position: number('The place in the day', 0, 1000),
+  status: oneOf(STEP_STATUSES, 'done or skipped'),
+  ...settings,
+  note: v.optional(note, ''),
+  startedAt: v.nullable(pastMoment),
+  doneAt: v.nullable(pastMoment),
+});
+export type WashStepInput = v.InferInput<typeof WashStepInput>;
+
+export const AbandonInput = v.object({
+  reason: v.pipe(note, v.trim(), v.nonEmpty('Say why this wash day is abandoned; it stays on record.')),
+});
+
+export const WearEndInput = v.object({
+  kind: oneOf(WEAR_ENDS, 'how the wear ended'),
+  at: pastMoment,
+});
+
+export type WashStep = v.InferOutput<typeof WashStepInput> & {
+  planStepId: string | null;
+  /** The plan's settings with the arm's own in them; null for a step the plan does not have. */
+  planned: Omit<Step, 'id' | 'slot' | 'note'> | null;
+};
+
+export interface WashDay {
+  id: string;
+  trialId: string;
+  wearerId: string;
+  position: number;
+  armId: string;
+  status: 'under way' | 'worn' | 'finished' | 'abandoned';
+  startedAt: string;
+  /** The wash day's own date in the wearer's time zone. */
+  localDate: string;
+  washedAt: string | null;
+  dryAt: string | null;
+  revealAt: string | null;
+  routineDoneAt: string | null;
+  temperatureC: number | null;
+  humidity: number | null;
+  note: string;
+  abandonReason: string | null;
+  wearEnd: v.InferOutput<typeof WearEndInput> | null;
+  steps: WashStep[];
+  checkIns: CheckIn[];
+  events: WearEvent[];
+}

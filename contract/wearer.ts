@@ -1,0 +1,101 @@
+import { DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
+import { PLACES, SIDES } from '@sabor/core/hair/zones';
+import * as v from 'valibot';
+import { id, name, note, oneOf, pastDate, positive } from './fields.ts';
+
+const traits = {
+  porosity: v.nullable(oneOf(POROSITIES, 'a porosity')),
+  density: v.nullable(oneOf(DENSITIES, 'a density')),
+  strand: v.nullable(oneOf(STRANDS, 'a strand thickness')),
+  pattern: v.nullable(oneOf(PATTERNS, 'a pattern')),
+};
+
+export const ZoneInput = v.pipe(
+  v.object({
+    id,
+    place: oneOf(PLACES, 'a place'),
+    side: oneOf(SIDES, 'a side'),
+    ownName: v.nullable(name('Your own zone')),
+    ...traits,
+    note: v.optional(note, ''),
+  }),
+  v.forward(
+    v.partialCheck(
+      [['place'], ['ownName']],
+      ({ place, ownName }) => (place === 'own') === (ownName !== null),
+      'Only your own zones carry a name of their own.',
+    ),
+    ['ownName'],
+  ),
+);
+export type ZoneInput = v.InferInput<typeof ZoneInput>;
+
+export const CurlInput = v.pipe(
+  v.object({
+    id,
+    zoneId: id,
+    name: name('A tagged curl'),
+    stretchedMm: positive('The stretched length', 2000),
+    restingMm: positive('The resting length', 2000),
+  }),
+  v.forward(
+    v.partialCheck(
+      [['stretchedMm'], ['restingMm']],
+      ({ stretchedMm, restingMm }) => restingMm <= stretchedMm,
+      'A curl cannot rest longer than it stretches. Check both lengths.',
+    ),
+    ['restingMm'],
+  ),
+);
+export type CurlInput = v.InferInput<typeof CurlInput>;
+
+function knownTimeZone(zone: string): boolean {
+  try {
+    Intl.DateTimeFormat('en', { timeZone: zone });
+    return true;
+  } catch {
+    return false;
+  }
+}
+declare const Intl: { DateTimeFormat(locale: string, options: { timeZone: string }): unknown };
+
+export const WearerInput = v.pipe(
+  v.object({
+    id,
+    name: name('A wearer'),
+    timeZone: v.pipe(v.string(), v.check(knownTimeZone, 'Sabor does not know this time zone.')),
+    underAge: v.boolean(),
+    guardian: v.nullable(name('The guardian')),
+    consentOn: v.nullable(pastDate),
+    lengthMm: v.nullable(positive('The length', 2000)),
+    ...traits,
+    note: v.optional(note, ''),
+    zones: v.pipe(v.array(ZoneInput), v.minLength(1, 'A head needs at least one zone.')),
+    curls: v.pipe(v.array(CurlInput), v.maxLength(6, 'Six tagged curls are plenty. Remove one first.')),
+  }),
+  v.forward(
+    v.partialCheck(
+      [['underAge'], ['guardian']],
+      ({ underAge, guardian }) => !underAge || guardian !== null,
+      'A wearer under age needs a guardian who consents.',
+    ),
+    ['guardian'],
+  ),
+  v.forward(
+    v.partialCheck(
+      [['underAge'], ['consentOn']],
+      ({ underAge, consentOn }) => !underAge || consentOn !== null,
+      'Give the date on which the guardian consented.',
+    ),
+    ['consentOn'],
+  ),
+  v.check((wearer) => {
+    const zones = new Set(wearer.zones.map((zone) => zone.id));
+    return wearer.curls.every((curl) => zones.has(curl.zoneId));
+  }, 'A tagged curl sits on a zone that this head does not have.'),
+);
+export type WearerInput = v.InferInput<typeof WearerInput>;
+
+export type Zone = v.InferOutput<typeof ZoneInput>;
+export type Curl = v.InferOutput<typeof CurlInput>;
+export type Wearer = v.InferOutput<typeof WearerInput> & { archivedAt: string | null };

@@ -1,0 +1,66 @@
+import { shrinkage } from '../hair/shrinkage.ts';
+import { dayNumber } from '../outcomes/day-number.ts';
+import type { DayValue } from '../outcomes/days-above-line.ts';
+import type { WearEnd } from '../outcomes/events.ts';
+import type { Outcome } from '../outcomes/outcomes.ts';
+import type { Stage } from '../outcomes/stages.ts';
+import type { WashCost } from '../shelf/wash-cost.ts';
+
+/** One rated value at a check-in. */
+export interface Rating {
+  outcome: Outcome;
+  zoneId: string | null;
+  value: number;
+}
+
+export interface CurlLength {
+  curlId: string;
+  restingMm: number;
+  stretchedMm: number;
+}
+
+export interface CheckInRecord {
+  stage: Stage;
+  day: number | null;
+  ratings: readonly Rating[];
+  curls: readonly CurlLength[];
+}
+
+/** One finished wash day of a trial, with the wear that followed. */
+export interface WashDayRecord {
+  position: number;
+  arm: number;
+  checkIns: readonly CheckInRecord[];
+  wearEnd: WearEnd | null;
+  cost: WashCost;
+  testedCost: WashCost;
+}
+
+/** An outcome over the days of wear of one wash day, one number a day (zones collapsed by weight). */
+export function outcomeByDay(
+  washDay: WashDayRecord,
+  outcome: Outcome,
+  weights: ReadonlyMap<string, number>,
+): DayValue[] {
+  return washDay.checkIns
+    .flatMap(({ stage, day, ratings }) => {
+      if (stage !== 'wear' || day === null) return [];
+      const value = dayNumber(
+        ratings.filter((rating) => rating.outcome === outcome),
+        weights,
+      );
+      return value === null ? [] : [{ day, value }];
+    })
+    .sort((a, b) => a.day - b.day);
+}
+
+/** Mean shrinkage (0…1) over the tagged curls by day of wear of one wash day. */
+export function shrinkageByDay(washDay: WashDayRecord): DayValue[] {
+  return washDay.checkIns
+    .flatMap(({ stage, day, curls }) => {
+      if (stage !== 'wear' || day === null || curls.length === 0) return [];
+      const shares = curls.map((curl) => shrinkage(curl.stretchedMm, curl.restingMm));
+      return [{ day, value: shares.reduce((a, b) => a + b, 0) / shares.length }];
+    })
+    .sort((a, b) => a.day - b.day);
+}

@@ -1,0 +1,88 @@
+import type { KeyOf } from '../vocabulary.ts';
+import { MEASURES, type Measure } from './measures.ts';
+
+/** How well a dose is known. A range and "don't remember" are data too. */
+export const DOSE_KINDS = {
+  exact: { label: 'amount' },
+  range: { label: 'from – to' },
+  unknown: { label: 'don’t remember' },
+} as const;
+export type DoseKind = KeyOf<typeof DOSE_KINDS>;
+
+export const DOSE_SCOPES = {
+  head: { label: 'whole head' },
+  section: { label: 'per section' },
+} as const;
+export type DoseScope = KeyOf<typeof DOSE_SCOPES>;
+
+export type Dose =
+  | { kind: 'exact'; amount: number; measure: Measure; per: DoseScope }
+  | { kind: 'range'; from: number; to: number; measure: Measure; per: DoseScope }
+  | { kind: 'unknown' };
+
+export interface Spread {
+  low: number;
+  usual: number;
+  high: number;
+}
+
+/**
+ * A dose in ml of product for the whole head, with its spread; null when it is not known, or is per section and the
+ * number of sections is not.
+ */
+export function doseInMl(dose: Dose | null, sections: number | null): Spread | null {
+  if (dose === null || dose.kind === 'unknown') return null;
+  const times = dose.per === 'head' ? 1 : sections;
+  if (times === null) return null;
+  const one = MEASURES[dose.measure];
+  const [from, to] = dose.kind === 'exact' ? [dose.amount, dose.amount] : [dose.from, dose.to];
+  return {
+    low: from * one.low * times,
+    usual: ((from + to) / 2) * one.usual * times,
+    high: to * one.high * times,
+  };
+}
+
+const number = (x: number) => String(Math.round(x * 100) / 100);
+
+/** A dose in words: "2 pumps per section", "1–2 peas", "don’t remember". */
+export function doseLabel(dose: Dose | null): string {
+  if (dose === null) return 'no amount';
+  if (dose.kind === 'unknown') return DOSE_KINDS.unknown.label;
+  const measure = MEASURES[dose.measure];
+  const amount = dose.kind === 'exact' ? number(dose.amount) : `${number(dose.from)}–${number(dose.to)}`;
+  const most = dose.kind === 'exact' ? dose.amount : dose.to;
+  return `${amount} ${most === 1 ? measure.label : measure.plural}${dose.per === 'section' ? ' per section' : ''}`;
+}
+
+/** Tolerance within which a held dose counts as held. Source: methods and trade pages (± 20 %), common practice. */
+export const DOSE_TOLERANCE = 0.2;
+
+/**
+ * Whether a dose was held within ± 20 % of the planned one. "cannot show" when a measure's spread is wider than the
+ * tolerance or an amount is unknown, though the same count of the same measure counts as held.
+ */
+export function doseHeld(
+  planned: { dose: Dose | null; sections: number | null },
+  actual: { dose: Dose | null; sections: number | null },
+): 'held' | 'departed' | 'cannot show' {
+  if (planned.dose === null && actual.dose === null) return 'held';
+  const plan = doseInMl(planned.dose, planned.sections);
+  const used = doseInMl(actual.dose, actual.sections);
+  if (
+    planned.dose?.kind === 'exact' &&
+    actual.dose?.kind === 'exact' &&
+    planned.dose.measure === actual.dose.measure &&
+    planned.dose.per === actual.dose.per &&
+    (planned.dose.per === 'head' || planned.sections === actual.sections)
+  )
+    return Math.abs(actual.dose.amount / planned.dose.amount - 1) <= DOSE_TOLERANCE + 1e-9
+      ? 'held'
+      : 'departed';
+  if (plan === null || used === null) return 'cannot show';
+  const lowest = plan.usual * (1 - DOSE_TOLERANCE) - 1e-9;
+  const highest = plan.usual * (1 + DOSE_TOLERANCE) + 1e-9;
+  if (used.low >= lowest && used.high <= highest) return 'held';
+  if (used.high < lowest || used.low > highest) return 'departed';
+  return 'cannot show';
+}

@@ -1,0 +1,150 @@
+import type { KeyOf } from '../vocabulary.ts';
+
+/**
+ * The slots of a wash day in their usual order (an order, not a law; a slot may come more than once).
+ * `product`: a product is used here; `stays`: what is used is left in the hair.
+ */
+export const SLOTS = {
+  'pre-wash': {
+    label: 'Pre-wash',
+    short: 'Pre',
+    says: 'Oil, bond treatment or slip product on dry or damp hair.',
+    product: true,
+    stays: false,
+  },
+  detangle: {
+    label: 'Detangle',
+    short: 'Detangle',
+    says: 'Fingers, then comb or brush, ends first.',
+    product: true,
+    stays: false,
+  },
+  cleanse: {
+    label: 'Cleanse',
+    short: 'Cleanse',
+    says: 'Scalp first; let the lather run down the lengths.',
+    product: true,
+    stays: false,
+  },
+  'half-dry': {
+    label: 'Half-dry',
+    short: 'Half-dry',
+    says: 'Towel or air, before a mask.',
+    product: false,
+    stays: false,
+  },
+  treat: {
+    label: 'Treat',
+    short: 'Treat',
+    says: 'Protein or bond treatment. Keep to the label’s minutes; do not comb while it stiffens; rinse fully.',
+    product: true,
+    stays: false,
+  },
+  condition: {
+    label: 'Condition',
+    short: 'Condition',
+    says: 'Rinse-out conditioner or mask, brushed through.',
+    product: true,
+    stays: false,
+  },
+  rinse: {
+    label: 'Rinse',
+    short: 'Rinse',
+    says: 'Warm or cool, thorough at the scalp.',
+    product: false,
+    stays: false,
+  },
+  'leave-in': {
+    label: 'Leave-in',
+    short: 'Leave-in',
+    says: 'Light to heavy, on hair as wet as the plan says.',
+    product: true,
+    stays: true,
+  },
+  emollient: {
+    label: 'Oil, cream or custard',
+    short: 'Cream',
+    says: 'Over or under the leave-in, as the plan says.',
+    product: true,
+    stays: true,
+  },
+  hold: {
+    label: 'Hold',
+    short: 'Hold',
+    says: 'Foam, serum, custard, jelly or gel.',
+    product: true,
+    stays: true,
+  },
+  technique: {
+    label: 'Technique',
+    short: 'Technique',
+    says: 'How the product is worked in, section by section. Re-wet what dries.',
+    product: false,
+    stays: false,
+  },
+  blot: {
+    label: 'Blot',
+    short: 'Blot',
+    says: 'Scrunch with a towel or a cotton shirt.',
+    product: false,
+    stays: false,
+  },
+  'second-coat': {
+    label: 'Second coat',
+    short: '2nd coat',
+    says: 'Hold product over blotted hair: more hold, more cast.',
+    product: true,
+    stays: true,
+  },
+  'wet-check': {
+    label: 'Wet check',
+    short: 'Wet check',
+    says: 'Look the clumps over; split what is too large while wet.',
+    product: false,
+    stays: false,
+  },
+  dry: {
+    label: 'Dry',
+    short: 'Dry',
+    says: 'Diffuser, hood or air. No dryer near water; stay under the label’s heat limit.',
+    product: false,
+    stays: false,
+  },
+  set: { label: 'Set', short: 'Set', says: 'Leave alone until fully dry.', product: false, stays: false },
+  'break-cast': {
+    label: 'Break the cast',
+    short: 'Break',
+    says: 'Scrunch with dry hands, or a drop of oil.',
+    product: true,
+    stays: true,
+  },
+  separate: {
+    label: 'Separate and fluff',
+    short: 'Separate',
+    says: 'Split clumps, pick roots: volume up, frizz up.',
+    product: true,
+    stays: true,
+  },
+  edges: {
+    label: 'Edges',
+    short: 'Edges',
+    says: 'Wax or gel at the hairline, loosely: no tight styles in the same place.',
+    product: true,
+    stays: true,
+  },
+  protect: {
+    label: 'Protect overnight',
+    short: 'Night',
+    says: 'Bonnet, satin pillowcase or scarf.',
+    product: false,
+    stays: false,
+  },
+  refresh: {
+    label: 'Refresh',
+    short: 'Refresh',
+    says: 'Spot, medium or full re-wet.',
+    product: true,
+    stays: true,
+  },
+} as const;
+export type Slot = KeyOf<typeof SLOTS>;

@@ -1,0 +1,46 @@
+import type { KeyOf } from '../vocabulary.ts';
+
+/** Roles a product can play on a wash day; one product may have several. `slots` are where that role is at home. */
+export const ROLES = {
+  'pre-wash': { label: 'Pre-wash treatment', slots: ['pre-wash'] },
+  shampoo: { label: 'Shampoo', slots: ['cleanse'] },
+  'co-wash': { label: 'Conditioner wash', slots: ['cleanse'] },
+  clarifier: { label: 'Clarifying wash', slots: ['cleanse'] },
+  treatment: { label: 'Protein or bond treatment', slots: ['treat'] },
+  conditioner: { label: 'Rinse-out conditioner', slots: ['condition', 'detangle'] },
+  mask: { label: 'Mask', slots: ['condition'] },
+  'leave-in': { label: 'Leave-in', slots: ['leave-in', 'refresh'] },
+  oil: { label: 'Oil', slots: ['pre-wash', 'emollient', 'break-cast', 'separate'] },
+  cream: { label: 'Cream or custard', slots: ['emollient', 'hold'] },
+  foam: { label: 'Mousse or foam', slots: ['hold', 'second-coat', 'refresh'] },
+  gel: { label: 'Gel or jelly', slots: ['hold', 'second-coat', 'edges'] },
+  spray: { label: 'Spray or mist', slots: ['refresh', 'leave-in'] },
+  edge: { label: 'Edge wax', slots: ['edges'] },
+} as const;
+export type Role = KeyOf<typeof ROLES>;
+
+export const LABEL_HOLDS = {
+  none: { label: 'no hold' },
+  light: { label: 'light' },
+  medium: { label: 'medium' },
+  strong: { label: 'strong' },
+  silent: { label: 'label silent' },
+} as const;
+export type LabelHold = KeyOf<typeof LABEL_HOLDS>;
+
+/** How the tester stands to a product; shown beside every verdict about it. */
+export const STAKES = {
+  bought: { label: 'bought', discloses: false },
+  gift: { label: 'gift', discloses: true },
+  paid: { label: 'paid partnership', discloses: true },
+  code: { label: 'discount code', discloses: true },
+  own: { label: 'own brand', discloses: true },
+} as const;
+export type Stake = KeyOf<typeof STAKES>;
+
+/** The tester's stakes in a comparison's products, in words, or null where all were bought. */
+export function stakeDisclosure(products: readonly { name: string; stake: Stake }[]): string | null {
+  const told = products.filter((product) => STAKES[product.stake].discloses);
+  if (told.length === 0) return null;
+  return `Stake: ${told.map((product) => `${product.name} (${STAKES[product.stake].label})`).join(', ')}.`;
+}

@@ -1,0 +1,104 @@
+import { type Random, seededRandom, shuffled } from './random.ts';
+
+/**
+ * Which arm (its index, from 0) falls to which unit (wash day). A scheme draws one sequence and enumerates all it
+ * could have drawn; the randomisation test uses that set and no other (methods.md 3).
+ */
+export interface AllocationScheme {
+  readonly arms: number;
+  readonly units: number;
+  /** How many sequences the scheme could draw, each equally likely. */
+  readonly size: number;
+  /** How many sequences say the same as any one of them to a two-sided test, the names of the arms swapped about. */
+  readonly alike: number;
+  draw(seed: number): number[];
+  sample(random: Random): number[];
+  enumerate(): Generator<number[]>;
+}
+
+/** Thrown for a scheme that cannot be drawn, with a sentence for the user. */
+export class AllocationError extends RangeError {}
+
+function factorial(n: number): number {
+  let product = 1;
+  for (let i = 2; i <= n; i++) product *= i;
+  return product;
+}
+
+/**
+ * Balanced complete randomisation: every arm on equally many units, all such sequences equally likely.
+ * Throws an {@link AllocationError} with fewer than two arms, or units that the arms do not divide.
+ * Source: methods.md 3; Fisher's randomisation as in The Design of Experiments (1935).
+ */
+export function balancedComplete(arms: number, units: number): AllocationScheme {
+  if (!Number.isInteger(arms) || arms < 2) throw new AllocationError('A comparison needs at least two arms.');
+  if (!Number.isInteger(units) || units < arms)
+    throw new AllocationError(`With ${arms} arms, plan at least ${arms} wash days, one each.`);
+  if (units % arms !== 0) {
+    const lower = units - (units % arms);
+    throw new AllocationError(
+      `${units} wash days do not split evenly over ${arms} arms. Plan ${lower} or ${lower + arms}.`,
+    );
+  }
+  const each = units / arms;
+  const sorted = Array.from({ length: units }, (_, i) => Math.floor(i / each));
+  const sample = (random: Random) => shuffled(sorted, random);
+  function* fill(sequence: number[], left: number[]): Generator<number[]> {
+    if (sequence.length === units) {
+      yield [...sequence];
+      return;
+    }
+    for (let arm = 0; arm < arms; arm++) {
+      if (left[arm] === 0) continue;
+      left[arm]!--;
+      sequence.push(arm);
+      yield* fill(sequence, left);
+      sequence.pop();
+      left[arm]!++;
+    }
+  }
+  return {
+    arms,
+    units,
+    size: Math.round(factorial(units) / factorial(each) ** arms),
+    alike: factorial(arms),
+    sample,
+    draw: (seed) => sample(seededRandom(seed)),
+    enumerate: () => fill([], new Array<number>(arms).fill(each)),
+  };
+}
+
+/**
+ * A coin tossed for every unit: two arms, all 2^units sequences equally likely. Used for pairs, where the coin says
+ * which of the two halves or days comes first.
+ */
+export function coinFlips(units: number): AllocationScheme {
+  if (!Number.isInteger(units) || units < 1)
+    throw new AllocationError('A coin needs at least one pair to be tossed for.');
+  const sample = (random: Random) => Array.from({ length: units }, () => random.below(2));
+  return {
+    arms: 2,
+    units,
+    size: 2 ** units,
+    alike: 2,
+    sample,
+    draw: (seed) => sample(seededRandom(seed)),
+    *enumerate() {
+      for (let mask = 0; mask < 2 ** units; mask++)
+        yield Array.from({ length: units }, (_, unit) => (mask >> unit) & 1);
+    },
+  };
+}
+
+/**
+ * The smallest two-sided p that a test on this scheme's set can reach.
+ * Source: methods.md 3 (2/|set| for two arms; for more arms every renaming of the arms says the same).
+ */
+export function smallestP(scheme: AllocationScheme): number {
+  return scheme.alike / scheme.size;
+}
+
+/** Whether a plan can decide at `alpha`, or can only describe. */
+export function canDecide(scheme: AllocationScheme, alpha: number): boolean {
+  return smallestP(scheme) <= alpha;
+}

@@ -1,0 +1,82 @@
+import { doseHeld, doseLabel } from '../doses/dose.ts';
+import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '../routine/settings.ts';
+import type { StepSettings } from '../routine/step.ts';
+
+/** A held setting that was not held, or cannot be shown to have been. */
+export interface Departure {
+  setting: keyof StepSettings | 'step';
+  kind: 'departed' | 'cannot show';
+  says: string;
+}
+
+/** Tolerance on minutes, as a share of the plan. Common practice (as for doses), no source. */
+export const MINUTES_TOLERANCE = 0.2;
+
+export type StepStatus = 'waiting' | 'done' | 'skipped';
+
+/** What was really done in a step: its settings, and whether it was done at all. */
+export interface StepRecord extends StepSettings {
+  status: StepStatus;
+  /** Null for a step that the plan does not have. */
+  planned: StepSettings | null;
+}
+
+const named = (table: Readonly<Record<string, { label: string }>>, key: string | null) =>
+  key === null ? 'not set' : (table[key]?.label ?? key);
+
+/** Every departure of a step from its plan, in a sentence each. `productName` turns a product's id into its name. */
+export function departures(step: StepRecord, productName: (id: string) => string): Departure[] {
+  if (step.status === 'waiting') return [];
+  const { planned } = step;
+  if (planned === null)
+    return step.status === 'done'
+      ? [{ setting: 'step', kind: 'departed', says: 'Added: not in the plan.' }]
+      : [];
+  if (step.status === 'skipped') return [{ setting: 'step', kind: 'departed', says: 'Skipped.' }];
+  const found: Departure[] = [];
+  const product = (id: string | null) => (id === null ? 'no product' : productName(id));
+  if (planned.productId !== step.productId)
+    found.push({
+      setting: 'productId',
+      kind: 'departed',
+      says: `${product(step.productId)} instead of ${product(planned.productId)}.`,
+    });
+  const dose = doseHeld(planned, step);
+  if (dose !== 'held')
+    found.push({
+      setting: 'dose',
+      kind: dose,
+      says:
+        dose === 'departed'
+          ? `${doseLabel(step.dose)} instead of ${doseLabel(planned.dose)}.`
+          : `${doseLabel(step.dose)} cannot show that ${doseLabel(planned.dose)} was held within 20 %.`,
+    });
+  if (planned.minutes !== null && planned.minutes > 0) {
+    if (step.minutes === null)
+      found.push({
+        setting: 'minutes',
+        kind: 'cannot show',
+        says: `Minutes not recorded; ${planned.minutes} planned.`,
+      });
+    else if (Math.abs(step.minutes / planned.minutes - 1) > MINUTES_TOLERANCE + 1e-9)
+      found.push({
+        setting: 'minutes',
+        kind: 'departed',
+        says: `${Math.round(step.minutes * 10) / 10} min instead of ${planned.minutes}.`,
+      });
+  }
+  const choices = [
+    ['wetness', WETNESS],
+    ['technique', TECHNIQUES],
+    ['tool', TOOLS],
+    ['heat', HEATS],
+  ] as const;
+  for (const [setting, table] of choices)
+    if (planned[setting] !== null && planned[setting] !== step[setting])
+      found.push({
+        setting,
+        kind: 'departed',
+        says: `${named(table, step[setting])} instead of ${named(table, planned[setting])}.`,
+      });
+  return found;
+}

@@ -1,0 +1,26 @@
+import { type RandomGenerator, unsafeUniformIntDistribution, xoroshiro128plus } from 'pure-rand';
+
+/** A stream of random integers that always gives the same numbers for the same seed. */
+export interface Random {
+  /** A whole number from 0 to n − 1, each equally likely. */
+  below(n: number): number;
+  /** A number in [0, 1) with 30 random bits. */
+  unit(): number;
+}
+
+/** A seeded stream (xoroshiro128+). `seed` is any 32-bit integer. */
+export function seededRandom(seed: number): Random {
+  const generator: RandomGenerator = xoroshiro128plus(seed | 0);
+  const below = (n: number) => unsafeUniformIntDistribution(0, n - 1, generator);
+  return { below, unit: () => below(2 ** 30) / 2 ** 30 };
+}
+
+/** A shuffled copy (Fisher–Yates): every order equally likely. */
+export function shuffled<T>(items: readonly T[], random: Random): T[] {
+  const out = [...items];
+  for (let i = out.length - 1; i > 0; i--) {
+    const j = random.below(i + 1);
+    [out[i], out[j]] = [out[j]!, out[i]!];
+  }
+  return out;
+}
