@@ -1,5 +1,3 @@
-import type { WearEnd } from '@sabor/core/outcomes/events';
-
 /** What waits for the tester, most pressing first. */
 export type Due =
   | { kind: 'continue wash day'; trialId: string; washDayId: string; title: string; says: string }
@@ -23,5 +21,4 @@ export interface Today {
   /** True when this Sabor still holds nothing of its own. */
   empty: boolean;
   demo: boolean;
-  lastWearEnd: WearEnd | null;
 }

@@ -142,7 +142,7 @@ export interface Attainable {
 export type PlanStep = v.InferOutput<typeof PlanStepInput>;
 export type Arm = v.InferOutput<typeof ArmInput>;
 
-export type Trial = Omit<v.InferOutput<typeof fields>, never> & {
+export type Trial = Fields & {
   status: TrialStatus;
   alpha: number;
   attainable: Attainable;

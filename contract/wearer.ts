@@ -57,7 +57,6 @@ function knownTimeZone(zone: string): boolean {
     return false;
   }
 }
-declare const Intl: { DateTimeFormat(locale: string, options: { timeZone: string }): unknown };
 
 export const WearerInput = v.pipe(
   v.object({

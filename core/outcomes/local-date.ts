@@ -1,0 +1,7 @@
+/** The local date (yyyy-mm-dd) of a moment (ISO 8601) in an IANA time zone. Throws a RangeError for an unknown zone. */
+export function localDate(moment: string, timeZone: string): string {
+  const parts = new Intl.DateTimeFormat('en', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' })
+    .formatToParts(new Date(moment))
+    .reduce<Record<string, string>>((all, part) => Object.assign(all, { [part.type]: part.value }), {});
+  return `${parts.year}-${parts.month}-${parts.day}`;
+}

@@ -1,0 +1,203 @@
+import type { WearEnd } from '@sabor/core/outcomes/events';
+import { EMPTY_SETTINGS, type RoutineStep } from '@sabor/core/routine/step';
+import type { HairTruth } from './readings.ts';
+import { productId } from './shelf.ts';
+
+type DemoStep = Omit<RoutineStep, 'id'> & { key: string };
+
+const coin = (amount: number) => ({ kind: 'exact', amount, measure: 'coin', per: 'section' }) as const;
+
+/** The company's coast routine: everything held but the hold product. */
+export const COAST_ROUTINE: readonly DemoStep[] = [
+  {
+    ...EMPTY_SETTINGS,
+    key: 'detangle',
+    slot: 'detangle',
+    tool: 'wide-comb',
+    minutes: 5,
+    wetness: 'dry',
+    note: 'Ends first.',
+  },
+  {
+    ...EMPTY_SETTINGS,
+    key: 'cleanse',
+    slot: 'cleanse',
+    productId: productId('low-tide'),
+    dose: { kind: 'exact', amount: 3, measure: 'pump', per: 'head' },
+    wetness: 'soaking',
+    minutes: 3,
+    technique: 'massage',
+    note: '',
+  },
+  {
+    ...EMPTY_SETTINGS,
+    key: 'condition',
+    slot: 'condition',
+    productId: productId('slack-water'),
+    dose: { kind: 'exact', amount: 15, measure: 'g', per: 'head' },
+    wetness: 'wet',
+    minutes: 5,
+    tool: 'brush',
+    note: 'Brush through, then squeeze water in.',
+  },
+  { ...EMPTY_SETTINGS, key: 'rinse', slot: 'rinse', minutes: 2, note: 'Cool.' },
+  {
+    ...EMPTY_SETTINGS,
+    key: 'leave-in',
+    slot: 'leave-in',
+    productId: productId('spindrift'),
+    dose: coin(1),
+    sections: 4,
+    wetness: 'wet',
+    technique: 'praying',
+    note: '',
+  },
+  {
+    ...EMPTY_SETTINGS,
+    key: 'hold',
+    slot: 'hold',
+    productId: productId('kelp-fold'),
+    dose: { kind: 'exact', amount: 12, measure: 'g', per: 'head' },
+    sections: 4,
+    wetness: 'wet',
+    technique: 'rake',
+    note: 'On the scale.',
+  },
+  { ...EMPTY_SETTINGS, key: 'blot', slot: 'blot', tool: 'shirt', minutes: 1, note: '' },
+  {
+    ...EMPTY_SETTINGS,
+    key: 'dry',
+    slot: 'dry',
+    tool: 'diffuser',
+    heat: 'low',
+    minutes: 30,
+    note: 'Head upright, to fully dry.',
+  },
+  {
+    ...EMPTY_SETTINGS,
+    key: 'break',
+    slot: 'break-cast',
+    technique: 'scrunch',
+    tool: 'fingers',
+    wetness: 'dry',
+    note: 'Dry hands.',
+  },
+  { ...EMPTY_SETTINGS, key: 'protect', slot: 'protect', tool: 'bonnet', note: 'Every night.' },
+];
+
+export interface DemoArm {
+  key: string;
+  product: string;
+  truth: HairTruth;
+}
+
+export interface DemoTrial {
+  key: string;
+  wearer: string;
+  question: string;
+  /** Days before today on which each wash day began; fewer than planned for a trial under way. */
+  washDaysAgo: number[];
+  planned: number;
+  wearDays: number;
+  seed: number;
+  line: number;
+  arms: [DemoArm, DemoArm];
+  /** The tested step of the coast routine. */
+  tested: string;
+  leaveOut: readonly string[];
+  /** Departures by wash day (from 0): step key → what was done instead. */
+  departures: Record<number, Record<string, Partial<RoutineStep> & { skipped?: boolean }>>;
+  /** A wash day given up, before the one with this index. */
+  abandoned: { before: number; daysAgo: number; reason: string } | null;
+  endings: WearEnd;
+}
+
+/** Kelp Fold: truly better at definition and hold, worse at volume. */
+const KELP: HairTruth = {
+  start: { definition: 8.1, frizz: 2.6, volume: 4.6, shine: 6.6, softness: 5.4, hold: 7.8 },
+  perDay: { definition: -0.42, frizz: 0.42, volume: 0.12, shine: -0.15, softness: 0.05, hold: -0.4 },
+};
+const ANVIL: HairTruth = {
+  start: { definition: 6.6, frizz: 3.4, volume: 6.2, shine: 6.4, softness: 6.0, hold: 6.7 },
+  perDay: { definition: -0.5, frizz: 0.5, volume: 0.08, shine: -0.2, softness: 0, hold: -0.5 },
+};
+const FOAM: HairTruth = {
+  start: { definition: 6.4, frizz: 3.4, volume: 6.6, shine: 5.4, softness: 6.8, hold: 5.9 },
+  perDay: { definition: -0.8, frizz: 0.9, volume: -0.2, shine: -0.3, softness: -0.1, hold: -0.8 },
+};
+const JELLY: HairTruth = {
+  start: { definition: 6.9, frizz: 3.1, volume: 5.9, shine: 6.1, softness: 6.4, hold: 5.4 },
+  perDay: { definition: -0.85, frizz: 0.8, volume: -0.2, shine: -0.2, softness: -0.1, hold: -0.9 },
+};
+
+const weekly = Array.from({ length: 8 }, (_, i) => 58 - 7 * i);
+
+export const TRIALS: readonly DemoTrial[] = [
+  {
+    key: 'gels',
+    wearer: 'ines',
+    question: 'Which gel keeps Ines’s curls defined through a week of damp stage doors?',
+    washDaysAgo: weekly,
+    planned: 8,
+    wearDays: 7,
+    seed: 20261,
+    line: 6,
+    arms: [
+      { key: 'anvil', product: 'anvil', truth: ANVIL },
+      { key: 'kelp', product: 'kelp-fold', truth: KELP },
+    ],
+    tested: 'hold',
+    leaveOut: [],
+    departures: {
+      2: { dry: { minutes: 41, note: 'The socket was shared; cool shot in between.' } },
+      4: {
+        condition: { productId: productId('fallow-mask'), note: 'Slack Water had been left in the van.' },
+      },
+      6: { blot: { skipped: true, note: 'Shirt was wet.' } },
+    },
+    abandoned: null,
+    endings: 'washed-schedule',
+  },
+  {
+    key: 'dancer',
+    wearer: 'tomasz',
+    question: 'Foam or jelly for Tomasz: which one survives four nights of dancing?',
+    washDaysAgo: [16, 11, 5],
+    planned: 8,
+    wearDays: 4,
+    seed: 77,
+    line: 5,
+    arms: [
+      { key: 'foam', product: 'brine-foam', truth: FOAM },
+      { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
+    ],
+    tested: 'hold',
+    leaveOut: ['blot'],
+    departures: { 1: { 'leave-in': { dose: { kind: 'unknown' }, note: 'Hands full, did not count.' } } },
+    abandoned: {
+      before: 2,
+      daysAgo: 6,
+      reason: 'The call was moved two hours forward; he went on with wet hair under a cap.',
+    },
+    endings: 'washed-schedule',
+  },
+  {
+    key: 'understudy',
+    wearer: 'pip',
+    question: 'Does Heron Mist weigh Pip’s waves down less than Spindrift does?',
+    washDaysAgo: [],
+    planned: 6,
+    wearDays: 3,
+    seed: 4114,
+    line: 5,
+    arms: [
+      { key: 'mist', product: 'heron-mist', truth: FOAM },
+      { key: 'spindrift', product: 'spindrift', truth: JELLY },
+    ],
+    tested: 'leave-in',
+    leaveOut: ['break', 'blot'],
+    departures: {},
+    abandoned: null,
+    endings: 'washed-schedule',
+  },
+];

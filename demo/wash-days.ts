@@ -1,0 +1,259 @@
+import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import { balancedComplete } from '@sabor/core/trial/allocation';
+import { type Random, seededRandom } from '@sabor/core/trial/random';
+import { demoId } from './ids.ts';
+import { type Air, coastAir, normal, rate, washDayLuck } from './readings.ts';
+import { type calendar, settingsRow } from './rows.ts';
+import { productId } from './shelf.ts';
+import { COAST_ROUTINE, type DemoArm, type DemoTrial } from './trials.ts';
+import { curlId, type DemoWearer, RATED_PLACES, wearerId, zoneId } from './wearers.ts';
+
+type Row = Record<string, unknown>;
+type Rows = Record<string, Row[]>;
+type Calendar = ReturnType<typeof calendar>;
+
+const push = (rows: Rows, table: string, row: Row) => {
+  rows[table] = [...(rows[table] ?? []), row];
+};
+
+interface Day {
+  trial: DemoTrial;
+  wearer: DemoWearer;
+  arm: DemoArm;
+  id: string;
+  daysAgo: number;
+  index: number;
+  air: Air;
+}
+
+const planOf = (trial: DemoTrial) => COAST_ROUTINE.filter((step) => !trial.leaveOut.includes(step.key));
+const stepId = (trial: DemoTrial, key: string) => demoId(`plan step ${trial.key} ${key}`);
+const armId = (trial: DemoTrial, arm: DemoArm) => demoId(`arm ${trial.key} ${arm.key}`);
+const testedStep = (trial: DemoTrial) => planOf(trial).find((step) => step.key === trial.tested)!;
+
+function steps(day: Day, calendar: Calendar, reached: number): Row[] {
+  const { trial } = day;
+  return planOf(trial).map((planned, position) => {
+    const own = trial.departures[day.index]?.[planned.key];
+    const product = planned.key === trial.tested ? productId(day.arm.product) : planned.productId;
+    const done = position < reached && !own?.skipped;
+    return {
+      id: demoId(`wash step ${day.id} ${planned.key}`),
+      wash_day_id: day.id,
+      plan_step_id: stepId(trial, planned.key),
+      position,
+      slot: planned.slot,
+      status: position >= reached ? 'waiting' : done ? 'done' : 'skipped',
+      ...settingsRow({ ...planned, productId: product, ...own }),
+      note: own?.note ?? '',
+      started_at: done ? calendar.at(day.daysAgo, 9 + position * 0.1) : null,
+      done_at: done ? calendar.at(day.daysAgo, 9.05 + position * 0.1) : null,
+    };
+  });
+}
+
+/** The looks at the hair from the reveal to the last day of wear, with their ratings and lengths. */
+function wear(rows: Rows, day: Day, calendar: Calendar, random: Random): void {
+  const { trial, wearer, air } = day;
+  const luck = washDayLuck(random);
+  const curlLuck = 0.02 * normal(random);
+  const looks = [
+    { stage: 'wet', day: null, at: calendar.at(day.daysAgo, 9.8) },
+    { stage: 'cast', day: null, at: calendar.at(day.daysAgo, 10.6) },
+    ...Array.from({ length: trial.wearDays }, (_, i) => ({
+      stage: 'wear',
+      day: i + 1,
+      at: calendar.at(day.daysAgo - i, i === 0 ? 11 : 8.5),
+    })),
+  ];
+  for (const look of looks) {
+    const id = demoId(`check-in ${day.id} ${look.stage} ${look.day}`);
+    push(rows, 'check_in', {
+      id,
+      wash_day_id: day.id,
+      stage: look.stage,
+      day: look.day,
+      at: look.at,
+      note: '',
+    });
+    const outcomes: Outcome[] =
+      look.stage === 'wear' ? (Object.keys(OUTCOMES) as Outcome[]) : ['definition', 'frizz'];
+    for (const outcome of outcomes)
+      for (const place of RATED_PLACES)
+        for (const side of ['left', 'right'] as const)
+          push(rows, 'reading', {
+            id: demoId(`reading ${id} ${outcome} ${place} ${side}`),
+            check_in_id: id,
+            outcome,
+            zone_id: zoneId(wearer.key, place, side),
+            curl_id: null,
+            value: rate(day.arm.truth, luck, air, outcome, place, look.day ?? 1, random),
+            unit: 'points',
+            obtained: 'rated',
+          });
+    if (look.stage === 'wear')
+      for (const curl of wearer.curls) {
+        const loosened = 1 + 0.012 * (look.day! - 1) + curlLuck + 0.008 * normal(random);
+        push(rows, 'reading', {
+          id: demoId(`reading ${id} ${curl.key}`),
+          check_in_id: id,
+          outcome: 'resting-length',
+          zone_id: null,
+          curl_id: curlId(wearer.key, curl.key),
+          value: Math.min(curl.stretchedMm, Math.round(curl.restingMm * loosened)),
+          unit: 'mm',
+          obtained: 'measured',
+        });
+      }
+  }
+  for (let night = 0; night < trial.wearDays - 1; night++) {
+    const event = (kind: string, on: number) =>
+      push(rows, 'event', {
+        id: demoId(`event ${day.id} ${kind} ${on}`),
+        wash_day_id: day.id,
+        kind,
+        happened_on: calendar.date(on),
+        note: '',
+      });
+    event(random.below(9) === 0 ? 'bonnet-missed' : 'bonnet', day.daysAgo - night);
+    if (wearer.key === 'tomasz') event('workout', day.daysAgo - night);
+    else if (random.below(6) === 0) event(random.below(2) ? 'wind' : 'rain', day.daysAgo - night);
+  }
+}
+
+/** A trial's own rows: plan, arms, allocation. */
+function design(rows: Rows, trial: DemoTrial, calendar: Calendar, sequence: readonly number[]): void {
+  const id = demoId(`trial ${trial.key}`);
+  const planId = demoId(`plan ${trial.key}`);
+  const first = trial.washDaysAgo[0];
+  const last = trial.washDaysAgo.at(-1);
+  const finished = trial.washDaysAgo.length === trial.planned;
+  const created = calendar.at((first ?? 1) + 2, 15);
+  const base = { archived_at: null, created_at: created };
+  push(rows, 'routine', {
+    id: planId,
+    wearer_id: wearerId(trial.wearer),
+    name: 'Coast wash-and-go',
+    note: '',
+    is_plan: true,
+    ...base,
+  });
+  planOf(trial).forEach((step, position) => {
+    push(rows, 'step', {
+      id: stepId(trial, step.key),
+      routine_id: planId,
+      position,
+      slot: step.slot,
+      part: step.key === trial.tested ? 'tested' : 'held',
+      ...settingsRow(step.key === trial.tested ? { ...step, productId: null } : step),
+      note: step.note,
+    });
+  });
+  push(rows, 'trial', {
+    id,
+    wearer_id: wearerId(trial.wearer),
+    plan_id: planId,
+    question: trial.question,
+    design: 'balanced complete',
+    status: finished ? 'finished' : first === undefined ? 'planned' : 'running',
+    primary_outcome: 'definition',
+    line_value: trial.line,
+    matters: 1,
+    alpha: 0.05,
+    wash_days: trial.planned,
+    wear_days: trial.wearDays,
+    seed: trial.seed,
+    started_at: first === undefined ? null : calendar.at(first, 9),
+    ended_at: finished ? calendar.at(last! - trial.wearDays, 7.5) : null,
+    end_reason: null,
+    ...base,
+  });
+  for (const place of RATED_PLACES)
+    for (const side of ['left', 'right'])
+      push(rows, 'trial_zone', { trial_id: id, zone_id: zoneId(trial.wearer, place, side), weight: 1 });
+  const tested = testedStep(trial);
+  trial.arms.forEach((arm, position) => {
+    const name =
+      arm.key === 'mist' ? 'Heron Mist' : arm.key === 'spindrift' ? 'Spindrift' : NAMES[arm.product]!;
+    push(rows, 'arm', { id: armId(trial, arm), trial_id: id, position, name });
+    const { dose_kind, dose_low, dose_high, dose_measure, dose_per } = settingsRow(tested);
+    push(rows, 'arm_step', {
+      arm_id: armId(trial, arm),
+      step_id: stepId(trial, trial.tested),
+      product_id: productId(arm.product),
+      dose_kind,
+      dose_low,
+      dose_high,
+      dose_measure,
+      dose_per,
+    });
+  });
+  sequence.forEach((arm, position) => {
+    push(rows, 'allocation', { trial_id: id, position, half: null, arm_id: armId(trial, trial.arms[arm]!) });
+  });
+}
+
+const NAMES: Record<string, string> = {
+  anvil: 'Anvil Gel',
+  'kelp-fold': 'Kelp Fold Gel',
+  'brine-foam': 'Brine Foam',
+  'sedge-jelly': 'Sedge Jelly',
+};
+
+/** One trial with all that was run of it. */
+export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, calendar: Calendar): void {
+  const sequence = balancedComplete(2, trial.planned).draw(trial.seed);
+  const random = seededRandom(trial.seed + 1);
+  design(rows, trial, calendar, sequence);
+  const begin = (index: number, daysAgo: number, name: string): Day => ({
+    trial,
+    wearer,
+    arm: trial.arms[sequence[index]!]!,
+    id: demoId(`wash day ${trial.key} ${name}`),
+    daysAgo,
+    index,
+    air: coastAir(random),
+  });
+  const row = (day: Day): Row => ({
+    id: day.id,
+    trial_id: demoId(`trial ${trial.key}`),
+    position: day.index,
+    arm_id: armId(trial, day.arm),
+    started_at: calendar.at(day.daysAgo, 9),
+    washed_at: calendar.at(day.daysAgo, 9.2),
+    dry_at: null,
+    reveal_at: null,
+    routine_done_at: null,
+    temperature_c: day.air.temperatureC,
+    humidity: day.air.humidity,
+    note: '',
+    abandoned_at: null,
+    abandon_reason: null,
+    wear_end_kind: null,
+    wear_ended_at: null,
+    created_at: calendar.at(day.daysAgo, 9),
+  });
+  const { abandoned } = trial;
+  trial.washDaysAgo.forEach((daysAgo, index) => {
+    if (abandoned?.before === index) {
+      const day = begin(index, abandoned.daysAgo, 'abandoned');
+      push(rows, 'wash_day', {
+        ...row(day),
+        abandoned_at: calendar.at(day.daysAgo, 10),
+        abandon_reason: abandoned.reason,
+      });
+      rows.wash_step = [...(rows.wash_step ?? []), ...steps(day, calendar, 6)];
+    }
+    const day = begin(index, daysAgo, String(index));
+    push(rows, 'wash_day', {
+      ...row(day),
+      dry_at: calendar.at(daysAgo, 10.5),
+      reveal_at: calendar.at(daysAgo, 10.75),
+      routine_done_at: calendar.at(daysAgo, 10.8),
+      wear_end_kind: trial.endings,
+      wear_ended_at: calendar.at(daysAgo - trial.wearDays, 7.5),
+    });
+    rows.wash_step = [...(rows.wash_step ?? []), ...steps(day, calendar, 99)];
+    wear(rows, day, calendar, random);
+  });
+}

@@ -1,0 +1,116 @@
+import type { Traits } from '@sabor/core/hair/traits';
+import { PLACES, type Place, STANDARD_ZONES } from '@sabor/core/hair/zones';
+import { demoId } from './ids.ts';
+
+type OwnTraits = Partial<Traits>;
+
+export interface DemoWearer {
+  key: string;
+  name: string;
+  underAge: boolean;
+  guardian: string | null;
+  lengthMm: number;
+  traits: Traits;
+  places: Partial<Record<Place, OwnTraits>>;
+  curls: {
+    key: string;
+    name: string;
+    place: Place;
+    side: 'left' | 'right';
+    stretchedMm: number;
+    restingMm: number;
+  }[];
+  note: string;
+}
+
+export const WEARERS: readonly DemoWearer[] = [
+  {
+    key: 'ines',
+    name: 'Ines Falkenrath',
+    underAge: false,
+    guardian: null,
+    lengthMm: 340,
+    traits: { porosity: 'medium', density: 'high', strand: 'medium', pattern: '3B' },
+    places: {
+      hairline: { porosity: 'high', strand: 'fine' },
+      ends: { porosity: 'high' },
+      nape: { pattern: '3A' },
+    },
+    curls: [
+      { key: 'crown', name: 'Crown curl', place: 'crown', side: 'left', stretchedMm: 330, restingMm: 205 },
+      { key: 'side', name: 'Ear curl', place: 'side', side: 'right', stretchedMm: 310, restingMm: 190 },
+      { key: 'back', name: 'Collar curl', place: 'back', side: 'left', stretchedMm: 345, restingMm: 215 },
+    ],
+    note: 'Plays the lead; eight shows a week under hot lamps, salt air at the stage door.',
+  },
+  {
+    key: 'tomasz',
+    name: 'Tomasz Adeyinka-Holm',
+    underAge: false,
+    guardian: null,
+    lengthMm: 220,
+    traits: { porosity: 'low', density: 'medium', strand: 'coarse', pattern: '4A' },
+    places: { fringe: { porosity: 'medium' } },
+    curls: [
+      { key: 'crown', name: 'Crown curl', place: 'crown', side: 'right', stretchedMm: 215, restingMm: 92 },
+      { key: 'nape', name: 'Nape curl', place: 'nape', side: 'left', stretchedMm: 190, restingMm: 88 },
+    ],
+    note: 'Dances; sweats through every second act. Undercut on both sides at the nape.',
+  },
+  {
+    key: 'pip',
+    name: 'Pip Marlowe-Okoro',
+    underAge: true,
+    guardian: 'Dede Okoro',
+    lengthMm: 410,
+    traits: { porosity: 'low', density: 'low', strand: 'fine', pattern: '2C' },
+    places: { ends: { porosity: 'medium' }, fringe: { pattern: '2B' } },
+    curls: [
+      { key: 'side', name: 'Ear wave', place: 'side', side: 'left', stretchedMm: 400, restingMm: 322 },
+      { key: 'back', name: 'Back wave', place: 'back', side: 'right', stretchedMm: 420, restingMm: 345 },
+    ],
+    note: 'Understudy, fifteen. Short sessions, nothing near the eyes.',
+  },
+];
+
+export const wearerId = (key: string): string => demoId(`wearer ${key}`);
+export const zoneId = (wearer: string, place: string, side: string): string =>
+  demoId(`zone ${wearer} ${place} ${side}`);
+export const curlId = (wearer: string, curl: string): string => demoId(`curl ${wearer} ${curl}`);
+
+/** The zone rows of one wearer, whole-head traits left unset unless the place has its own. */
+export function zoneRows(wearer: DemoWearer) {
+  const rows = STANDARD_ZONES.map(({ place, side }, position) => ({
+    id: zoneId(wearer.key, place, side),
+    wearer_id: wearerId(wearer.key),
+    place: place as string,
+    side: side as string,
+    own_name: null as string | null,
+    porosity: wearer.places[place]?.porosity ?? null,
+    density: wearer.places[place]?.density ?? null,
+    strand: wearer.places[place]?.strand ?? null,
+    pattern: wearer.places[place]?.pattern ?? null,
+    note: '',
+    position,
+  }));
+  if (wearer.key === 'tomasz')
+    rows.push({
+      id: zoneId('tomasz', 'own', 'both'),
+      wearer_id: wearerId('tomasz'),
+      place: 'own',
+      side: 'both',
+      own_name: 'Undercut',
+      porosity: null,
+      density: 'low',
+      strand: null,
+      pattern: null,
+      note: 'Clipped to 9 mm every fortnight.',
+      position: rows.length,
+    });
+  return rows;
+}
+
+/** Places that are rated in the demo's trials; each side of each counts once. */
+export const RATED_PLACES: readonly Place[] = ['hairline', 'crown', 'side', 'back'];
+
+export const placeLabel = (place: Place): string => PLACES[place].label;

@@ -1,0 +1,51 @@
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { Stop } from './stages.mjs';
+
+export const root = fileURLToPath(new URL('..', import.meta.url));
+const lock = `${root}package-lock.json`;
+const stamp = `${root}node_modules/.sabor-lock`;
+
+/** Installs npm packages when the lock file is not the one last installed. */
+export function installDependencies() {
+  const wanted = createHash('sha256').update(readFileSync(lock)).digest('hex');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return 'unchanged';
+  const done = spawnSync('npm', ['ci', '--no-fund', '--no-audit'], {
+    cwd: root,
+    encoding: 'utf8',
+    stdio: 'pipe',
+  });
+  if (done.status !== 0) {
+    process.stderr.write(`${done.stdout ?? ''}${done.stderr ?? ''}`);
+    throw new Stop(
+      'npm ci failed.',
+      'Check the connection to your package registry, then run the command again.',
+    );
+  }
+  writeFileSync(stamp, wanted);
+  return 'installed';
+}
+
+/** Installs a Debian package when `present` says it is missing. As root, or through sudo without a password. */
+export function installDebian(packageName, present) {
+  if (present()) return 'there already';
+  const isRoot = process.getuid?.() === 0;
+  const command = `apt-get install -y ${packageName}`;
+  const remedy = `Install it yourself, then run this command again:  sudo ${command}`;
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  const run = (line) =>
+    spawnSync(isRoot ? 'sh' : 'sudo', isRoot ? ['-c', line] : ['-n', 'sh', '-c', line], {
+      encoding: 'utf8',
+      stdio: 'pipe',
+      env,
+    });
+  let done = run(`apt-get update && ${command}`);
+  if (done.status !== 0) done = run(command);
+  if (done.status !== 0 || !present()) {
+    process.stderr.write(done.stderr ?? '');
+    throw new Stop(`${packageName} is missing and could not be installed.`, remedy);
+  }
+  return 'installed';
+}

@@ -1,0 +1,8 @@
+export class Stop extends Error {
+  constructor(problem: string, remedy: string);
+  readonly remedy: string;
+}
+export function stage(
+  name: string,
+  work: () => string | undefined | Promise<string | undefined>,
+): Promise<void>;

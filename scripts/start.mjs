@@ -1,0 +1,20 @@
+// First stage of `npm start`: plain JavaScript, since nothing is installed yet.
+import { installDependencies } from './install.mjs';
+import { Stop, stage } from './stages.mjs';
+
+const [major, minor] = process.versions.node.split('.').map(Number);
+try {
+  if (major < 20 || (major === 20 && minor < 19))
+    throw new Stop(
+      `Sabor needs Node.js 20.19 or newer; this is ${process.versions.node}.`,
+      'Install a newer Node.js.',
+    );
+  await stage('Dependencies', installDependencies);
+  const { register } = await import('tsx/esm/api');
+  register();
+  const { run } = await import('./start/run.ts');
+  await run(process.argv.slice(2));
+} catch (error) {
+  if (!(error instanceof Stop)) console.error(error);
+  process.exit(1);
+}

@@ -1,0 +1,37 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { root } from '../install.mjs';
+
+const SOURCES = ['core', 'contract', 'web'];
+export const webRoot = path.join(root, 'web', 'dist');
+
+function* files(folder: string): Generator<string> {
+  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) =>
+    a.name < b.name ? -1 : 1,
+  )) {
+    if (entry.name === 'dist' || entry.name === 'node_modules' || entry.name.includes('.test.')) continue;
+    const full = path.join(folder, entry.name);
+    if (entry.isDirectory()) yield* files(full);
+    else yield full;
+  }
+}
+
+function fingerprint(): string {
+  const hash = createHash('sha256').update(readFileSync(path.join(root, 'package-lock.json')));
+  for (const source of SOURCES)
+    for (const file of files(path.join(root, source)))
+      hash.update(path.relative(root, file)).update(readFileSync(file));
+  return hash.digest('hex');
+}
+
+/** Builds the web application when its sources have changed since the last build. */
+export async function buildWeb(): Promise<string> {
+  const stamp = path.join(webRoot, '.built-from');
+  const wanted = fingerprint();
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return 'unchanged';
+  const { build } = await import('vite');
+  await build({ root: path.join(root, 'web'), logLevel: 'warn' });
+  writeFileSync(stamp, wanted);
+  return 'built';
+}

@@ -1,0 +1,195 @@
+import { createServer, type RequestListener, type Server } from 'node:http';
+import path from 'node:path';
+import { pino } from 'pino';
+import { createApp } from '../../server/app.ts';
+import { migrate } from '../../server/db/migrate.ts';
+import { type Db, openPool } from '../../server/db/pool.ts';
+import { isEmpty } from '../../server/resources/backup/store.ts';
+import { readDemoState, saveDemoState } from '../../server/resources/settings/store.ts';
+import { root } from '../install.mjs';
+import { ensurePostgres } from '../postgres/binaries.ts';
+import { type Cluster, startCluster } from '../postgres/cluster.ts';
+import { Stop, stage } from '../stages.mjs';
+import { buildWeb, webRoot } from './build.ts';
+import { dataFolder, lockFolder } from './data-folder.ts';
+import { loadDemo, resetToDemo } from './demo.ts';
+
+const DEFAULT_PORT = 4870;
+const USAGE = 'npm start [-- --empty]   ·   npm run dev   ·   npm run demo:reset';
+
+interface Options {
+  empty: boolean;
+  dev: boolean;
+  demoReset: boolean;
+}
+
+function options(args: string[]): Options {
+  const unknown = args.find((arg) => !['--empty', '--dev', '--demo-reset'].includes(arg));
+  if (unknown) {
+    console.error(`  ✗ Sabor does not know ${unknown}.\n    ${USAGE}`);
+    throw new Stop(`unknown option ${unknown}`, USAGE);
+  }
+  return {
+    empty: args.includes('--empty'),
+    dev: args.includes('--dev'),
+    demoReset: args.includes('--demo-reset'),
+  };
+}
+
+function portFromEnvironment(): number {
+  const text = process.env.PORT ?? String(DEFAULT_PORT);
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Stop(`PORT=${text} is not a port.`, 'Give a number from 1 to 65535:  PORT=5000 npm start');
+  return port;
+}
+
+function listen(server: Server, port: number): Promise<void> {
+  return new Promise((resolve, reject) => {
+    server.once('error', (error: NodeJS.ErrnoException) => {
+      if (error.code === 'EADDRINUSE')
+        reject(
+          new Stop(
+            `Port ${port} is taken by another program.`,
+            `Choose another:  PORT=${port + 1} npm start`,
+          ),
+        );
+      else if (error.code === 'EACCES')
+        reject(
+          new Stop(
+            `Port ${port} needs rights this user does not have.`,
+            'Choose one over 1023:  PORT=4870 npm start',
+          ),
+        );
+      else reject(error);
+    });
+    server.listen(port, '127.0.0.1', resolve);
+  });
+}
+
+/** What is done when Sabor stops, last begun first; each at most once. */
+class Closing {
+  private steps: { name: string; close: () => unknown }[] = [];
+  private begun = false;
+
+  add(name: string, close: () => unknown): void {
+    this.steps.unshift({ name, close });
+  }
+
+  async run(): Promise<void> {
+    if (this.begun) return;
+    this.begun = true;
+    for (const { name, close } of this.steps)
+      try {
+        await close();
+      } catch (error) {
+        console.error(`  ✗ ${name}: ${(error as Error).message}`);
+      }
+  }
+}
+
+async function demoData(db: Db, { empty, demoReset }: Options, folder: string | null): Promise<string> {
+  if (demoReset) {
+    const kept = await resetToDemo(db, folder ? path.join(folder, 'before-demo-reset') : null);
+    return kept ? `restored; what was there is kept in ${kept}` : 'restored';
+  }
+  if (!(await isEmpty(db))) return empty ? 'this folder already holds data, which is kept' : 'data kept';
+  const state = await readDemoState(db);
+  if (empty) {
+    await saveDemoState(db, 'declined');
+    return 'left out, begins empty';
+  }
+  if (state === 'declined') return 'left out, as chosen before';
+  await loadDemo(db);
+  return 'loaded';
+}
+
+async function begin(chosen: Options, closing: Closing): Promise<void> {
+  const port = portFromEnvironment();
+  const folder = process.env.DATABASE_URL ? null : dataFolder();
+  let url = process.env.DATABASE_URL ?? '';
+  let answer: RequestListener = (_request, response) =>
+    void response.writeHead(503).end('Sabor is starting.');
+  const server = createServer((request, response) => answer(request, response));
+  if (!chosen.demoReset)
+    await stage('Address', async () => {
+      await listen(server, port);
+      return `127.0.0.1:${port}`;
+    });
+  if (folder) {
+    await stage('PostgreSQL', () => ensurePostgres());
+    await stage('Database', async () => {
+      closing.add('lock', lockFolder(folder));
+      const cluster: Cluster = await startCluster(folder);
+      closing.add('database', () => cluster.stop());
+      url = cluster.url;
+      return `running, data in ${folder}`;
+    });
+  }
+  const db = openPool(url);
+  closing.add('connections', () => db.end());
+  await stage('Schema', async () => {
+    try {
+      return `at version ${await migrate(db)}`;
+    } catch (error) {
+      const code = (error as { code?: string }).code;
+      if (code && !/^\d/.test(code))
+        throw new Stop(
+          `The database does not answer: ${(error as Error).message || code}`,
+          'Check DATABASE_URL, or leave it out to use Sabor’s own.',
+        );
+      throw error;
+    }
+  });
+  await stage('Demo scenario', () => demoData(db, chosen, folder));
+  if (chosen.demoReset) return;
+  if (!chosen.dev) await stage('Web application', buildWeb);
+  const log = pino({ level: process.env.SABOR_LOG ?? 'warn' }, pino.destination(2));
+  answer = createApp({ db, log, webRoot: chosen.dev ? null : webRoot });
+  closing.add('server', async () => {
+    const closed = new Promise((resolve) => server.close(resolve));
+    server.closeIdleConnections();
+    await closed;
+  });
+  if (chosen.dev) {
+    const { createServer: createVite } = await import('vite');
+    const vite = await createVite({
+      root: path.join(root, 'web'),
+      server: {
+        port: port + 1,
+        proxy: {
+          '/api': {
+            target: `http://127.0.0.1:${port}`,
+            headers: { origin: `http://127.0.0.1:${port}` },
+            changeOrigin: true,
+          },
+        },
+      },
+    });
+    await vite.listen();
+    closing.add('vite', () => vite.close());
+    console.log(`\nSabor is ready, with hot reload:  ${vite.resolvedUrls?.local[0]}\n`);
+  } else console.log(`\nSabor is ready:  http://127.0.0.1:${port}\nCtrl-C stops it.\n`);
+}
+
+/** Everything after the dependencies: database, schema, demo data, web application, server. */
+export async function run(args: string[]): Promise<void> {
+  const closing = new Closing();
+  let stopping = false;
+  const stop = async (code: number) => {
+    if (stopping) return;
+    stopping = true;
+    setTimeout(() => process.exit(code || 1), 20_000).unref();
+    await closing.run();
+    process.exit(code);
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => void stop(0));
+  try {
+    const chosen = options(args);
+    await begin(chosen, closing);
+    if (chosen.demoReset) await stop(0);
+  } catch (error) {
+    await closing.run();
+    throw error;
+  }
+}

@@ -1,0 +1,113 @@
+import { randomBytes } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Db } from './db/pool.ts';
+import { sendProblem, unknownRoute } from './http/problems.ts';
+import { sameOriginOnly } from './http/same-origin.ts';
+import { backupRoutes } from './resources/backup/routes.ts';
+import { checkInRoutes } from './resources/check-ins/routes.ts';
+import { routineRoutes } from './resources/routines/routes.ts';
+import { settingsRoutes } from './resources/settings/routes.ts';
+import { shelfRoutes } from './resources/shelf/routes.ts';
+import { todayRoutes } from './resources/today/routes.ts';
+import { trialRoutes } from './resources/trials/routes.ts';
+import { washDayRoutes } from './resources/wash-days/routes.ts';
+import { wearerRoutes } from './resources/wearers/routes.ts';
+
+export interface AppOptions {
+  db: Db;
+  log: Logger;
+  /** Folder of the built web application; null serves the interface to programs alone. */
+  webRoot: string | null;
+}
+
+const NONCE = '__SABOR_NONCE__';
+
+/** Serves the built pages: hashed assets for a year, the page itself fresh, with this answer's nonce in it. */
+function servePages(app: Express, webRoot: string) {
+  const page = readFileSync(path.join(webRoot, 'index.html'), 'utf8');
+  app.use(
+    '/assets',
+    express.static(path.join(webRoot, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+  );
+  app.use(express.static(webRoot, { index: false }));
+  app.get('/{*page}', (request, response, next) => {
+    if (request.path.startsWith('/api/')) return next();
+    response
+      .set('Cache-Control', 'no-store')
+      .type('html')
+      .send(page.replaceAll(NONCE, response.locals.nonce as string));
+  });
+}
+
+/** The whole server as an Express application, without a port. */
+export function createApp({ db, log, webRoot }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => request.url === '/healthz' } }));
+  app.use((_request, response, next) => {
+    response.locals.nonce = randomBytes(16).toString('base64');
+    next();
+  });
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'none'"],
+          scriptSrc: ["'self'"],
+          styleSrc: [
+            "'self'",
+            (_request, response) => `'nonce-${(response as express.Response).locals.nonce}'`,
+          ],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          manifestSrc: ["'self'"],
+          baseUri: ["'none'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      strictTransportSecurity: false,
+      referrerPolicy: { policy: 'no-referrer' },
+    }),
+  );
+  app.use(sameOriginOnly);
+  app.get('/healthz', async (_request, response) => {
+    try {
+      await db.query('select 1');
+      response.json({ status: 'ok' });
+    } catch {
+      response.status(503).json({ status: 'database unreachable' });
+    }
+  });
+  app.use('/api', (_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  app.use('/api/import', express.json({ limit: '64mb' }));
+  app.use('/api', express.json({ limit: '1mb' }));
+  for (const routes of [
+    shelfRoutes,
+    wearerRoutes,
+    routineRoutes,
+    trialRoutes,
+    washDayRoutes,
+    checkInRoutes,
+    todayRoutes,
+    settingsRoutes,
+    backupRoutes,
+  ])
+    app.use('/api', routes(db));
+  app.use('/api', unknownRoute);
+  if (webRoot) servePages(app, webRoot);
+  app.use(unknownRoute);
+  app.use(sendProblem);
+  return app;
+}

@@ -1,0 +1,100 @@
+import { BACKUP_FORMAT, type Backup } from '@sabor/contract/backup';
+import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { Refusal } from '../../http/problems.ts';
+
+/** Every table, each after those it refers to. */
+export const TABLES = [
+  'setting',
+  'line',
+  'product',
+  'bottle',
+  'wearer',
+  'zone',
+  'curl',
+  'routine',
+  'step',
+  'trial',
+  'trial_zone',
+  'arm',
+  'arm_step',
+  'allocation',
+  'wash_day',
+  'wash_step',
+  'check_in',
+  'reading',
+  'event',
+] as const;
+
+async function schemaNumber(db: Client): Promise<number> {
+  const { rows } = await db.query<{ version: number }>('select max(version) as version from schemaversion');
+  return Number(rows[0]?.version ?? 0);
+}
+
+/** The whole database as it stands at one moment. */
+export async function saveBackup(db: Db): Promise<Backup> {
+  return transaction(db, async (client) => {
+    await client.query('set transaction isolation level repeatable read read only');
+    const tables: Backup['tables'] = {};
+    for (const table of TABLES) {
+      const { rows } = await client.query(`select coalesce(json_agg(t), '[]') as rows from ${table} t`);
+      tables[table] = rows[0].rows;
+    }
+    return {
+      format: BACKUP_FORMAT,
+      schema: await schemaNumber(client),
+      savedAt: new Date().toISOString(),
+      tables,
+    };
+  });
+}
+
+export async function isEmpty(db: Client): Promise<boolean> {
+  const { rows } = await db.query<{ empty: boolean }>(
+    `select not exists (select 1 from line) and not exists (select 1 from product) and not exists (select 1 from wearer)
+       and not exists (select 1 from routine) and not exists (select 1 from trial) as empty`,
+  );
+  return rows[0]!.empty;
+}
+
+/** Empties every table, settings included. */
+export async function clear(client: Client): Promise<void> {
+  await client.query(`truncate ${TABLES.join(', ')}`);
+}
+
+/** Writes a backup's rows into an empty database: all of them, or none and a sentence that says why. */
+export async function loadBackup(db: Db, backup: Backup): Promise<void> {
+  await transaction(db, async (client) => {
+    const schema = await schemaNumber(client);
+    if (backup.schema > schema)
+      throw new Refusal(
+        409,
+        'This backup was written by a newer Sabor. Update this one first, then import again.',
+      );
+    if (!(await isEmpty(client)))
+      throw new Refusal(
+        409,
+        'A backup can only be read into an empty Sabor. Start one with another data folder: SABOR_DATA=… npm start -- --empty',
+      );
+    const strange = Object.keys(backup.tables).filter(
+      (name) => !(TABLES as readonly string[]).includes(name),
+    );
+    if (strange.length)
+      throw new Refusal(422, `This backup holds a part Sabor does not know: ${strange[0]}.`);
+    await client.query('truncate setting');
+    for (const table of TABLES) {
+      const rows = backup.tables[table] ?? [];
+      try {
+        await client.query(
+          `insert into public.${table} select * from json_populate_recordset(null::public.${table}, $1::json)`,
+          [JSON.stringify(rows)],
+        );
+      } catch (error) {
+        const { message } = error as Error;
+        throw new Refusal(
+          422,
+          `This backup is broken in its part “${table}”; nothing was imported. (${message})`,
+        );
+      }
+    }
+  });
+}

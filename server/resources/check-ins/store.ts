@@ -1,0 +1,136 @@
+import type { CheckInInput, EventInput } from '@sabor/contract/check-in';
+import type { WashDay } from '@sabor/contract/wash-day';
+import { localDate } from '@sabor/core/outcomes/local-date';
+import { dayOfWear } from '@sabor/core/outcomes/stages';
+import type * as v from 'valibot';
+import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { atField, notFound, Refusal } from '../../http/problems.ts';
+import { readWashDay } from '../wash-days/store.ts';
+
+async function openFor(client: Client, washDayId: string): Promise<{ day: WashDay; timeZone: string }> {
+  const day = await readWashDay(client, washDayId);
+  const { rows } = await client.query<{ time_zone: string; ended: boolean }>(
+    `select w.time_zone, t.ended_at is not null as ended from trial t join wearer w on w.id = t.wearer_id where t.id = $1`,
+    [day.trialId],
+  );
+  const [trial] = rows;
+  if (!trial || trial.ended) throw new Refusal(409, 'This trial is over; its readings are closed.');
+  if (day.status === 'abandoned')
+    throw new Refusal(409, 'This wash day was abandoned; it takes no more readings.');
+  return { day, timeZone: trial.time_zone };
+}
+
+/** Refuses a look at the hair that cannot have been: before the wash day, or on another day of wear than it says. */
+function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: WashDay, timeZone: string): void {
+  const at = Date.parse(input.at);
+  if (at < Date.parse(day.startedAt))
+    throw atField('at', 'This look at the hair is before its wash day began.');
+  if (input.stage !== 'wear') return;
+  if (day.revealAt === null)
+    throw atField('at', 'Wear is counted from the reveal. Record when the hair was revealed first.');
+  const counted =
+    at < Date.parse(day.revealAt)
+      ? null
+      : dayOfWear(localDate(day.revealAt, timeZone), localDate(input.at, timeZone));
+  if (counted === null) throw atField('at', 'This look at the hair is before the reveal.');
+  if (counted !== input.day)
+    throw atField('at', `That moment is day ${counted} of wear, not day ${input.day}.`);
+}
+
+/** Saves a check-in and the readings given with it; a reading without a value is taken away. May be sent twice. */
+export async function saveCheckIn(db: Db, input: v.InferOutput<typeof CheckInInput>): Promise<WashDay> {
+  return transaction(db, async (client) => {
+    const { day, timeZone } = await openFor(client, input.washDayId);
+    refuseImpossible(input, day, timeZone);
+    const { rows } = await client.query<{ id: string }>(
+      `insert into check_in (id, wash_day_id, stage, day, at, note) values ($1, $2, $3, $4, $5, $6)
+       on conflict (wash_day_id, stage, day) do update set at = excluded.at, note = excluded.note
+       returning id`,
+      [input.id, input.washDayId, input.stage, input.day, input.at, input.note],
+    );
+    const checkInId = rows[0]!.id;
+    const zoneIds = input.ratings.flatMap(({ zoneId }) => zoneId ?? []);
+    const curlIds = input.curls.map(({ curlId }) => curlId);
+    const strangers = await client.query<{ zones: number; curls: number }>(
+      `select (select count(*) from unnest($2::uuid[]) as given where not exists
+           (select 1 from zone where id = given and wearer_id = $1)) as zones,
+         (select count(*) from unnest($3::uuid[]) as given where not exists
+           (select 1 from curl where id = given and wearer_id = $1)) as curls`,
+      [day.wearerId, zoneIds, curlIds],
+    );
+    if (strangers.rows[0]!.zones > 0) throw atField('ratings', 'A rated zone is not on this wearer’s head.');
+    if (strangers.rows[0]!.curls > 0) throw atField('curls', 'A measured curl is not this wearer’s.');
+    const readings = [
+      ...input.ratings.map(({ outcome, zoneId, value }) => ({
+        outcome,
+        zoneId,
+        curlId: null,
+        value,
+        unit: 'points',
+        obtained: 'rated',
+      })),
+      ...input.curls.map(({ curlId, restingMm }) => ({
+        outcome: 'resting-length',
+        zoneId: null,
+        curlId,
+        value: restingMm,
+        unit: 'mm',
+        obtained: 'measured',
+      })),
+    ];
+    const given = `jsonb_to_recordset($2::jsonb) as r(outcome text, "zoneId" uuid, "curlId" uuid, value numeric, unit text, obtained text)`;
+    await client.query(
+      `delete from reading old using ${given} where old.check_in_id = $1 and r.value is null and old.outcome = r.outcome
+         and old.zone_id is not distinct from r."zoneId" and old.curl_id is not distinct from r."curlId"`,
+      [checkInId, JSON.stringify(readings)],
+    );
+    await client.query(
+      `insert into reading (check_in_id, outcome, zone_id, curl_id, value, unit, obtained)
+       select $1, r.outcome, r."zoneId", r."curlId", r.value, r.unit, r.obtained from ${given} where r.value is not null
+       on conflict (check_in_id, outcome, zone_id, curl_id) do update set value = excluded.value`,
+      [checkInId, JSON.stringify(readings)],
+    );
+    await refuseLongRest(client, checkInId);
+    return readWashDay(client, input.washDayId);
+  });
+}
+
+/** Refuses a resting length over the curl's stretched one. */
+async function refuseLongRest(client: Client, checkInId: string): Promise<void> {
+  const { rows } = await client.query<{ name: string; stretched: number }>(
+    `select u.name, u.stretched_mm as stretched from reading r join curl u on u.id = r.curl_id
+     where r.check_in_id = $1 and r.value > u.stretched_mm limit 1`,
+    [checkInId],
+  );
+  if (rows[0])
+    throw atField(
+      'curls',
+      `${rows[0].name} cannot rest longer than it stretches (${rows[0].stretched} mm). Check the length.`,
+    );
+}
+
+export async function saveEvent(db: Db, input: v.InferOutput<typeof EventInput>): Promise<WashDay> {
+  return transaction(db, async (client) => {
+    const { day } = await openFor(client, input.washDayId);
+    if (input.on < day.localDate) throw atField('on', 'This happened before the wash day. Check the date.');
+    await client.query(
+      `insert into event (id, wash_day_id, kind, happened_on, note) values ($1, $2, $3, $4, $5)
+       on conflict (id) do update set kind = excluded.kind, happened_on = excluded.happened_on, note = excluded.note`,
+      [input.id, input.washDayId, input.kind, input.on, input.note],
+    );
+    return readWashDay(client, input.washDayId);
+  });
+}
+
+export async function removeEvent(db: Db, id: string): Promise<WashDay> {
+  return transaction(db, async (client) => {
+    const { rows } = await client.query<{ wash_day_id: string }>(
+      'select wash_day_id from event where id = $1',
+      [id],
+    );
+    if (!rows[0]) throw notFound('event');
+    await openFor(client, rows[0].wash_day_id);
+    await client.query('delete from event where id = $1', [id]);
+    return readWashDay(client, rows[0].wash_day_id);
+  });
+}

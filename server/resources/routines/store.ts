@@ -1,0 +1,52 @@
+import type { Routine, RoutineInput, Step } from '@sabor/contract/routine';
+import type * as v from 'valibot';
+import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { notFound } from '../../http/problems.ts';
+import { DOSE_COLUMN_NAMES, doseColumns, stepJson } from './step-sql.ts';
+
+const ROUTINES = `
+  select r.id, r.wearer_id as "wearerId", r.name, r.note, r.archived_at as "archivedAt",
+    (select coalesce(json_agg(${stepJson('s')} order by s.position), '[]') from step s where s.routine_id = r.id) as steps
+  from routine r where not r.is_plan`;
+
+export async function readRoutines(db: Client): Promise<Routine[]> {
+  return (await db.query<Routine>(`${ROUTINES} order by r.created_at`)).rows;
+}
+
+export async function readRoutine(db: Client, id: string): Promise<Routine> {
+  const { rows } = await db.query<Routine>(`${ROUTINES} and r.id = $1`, [id]);
+  if (!rows[0]) throw notFound('routine');
+  return rows[0];
+}
+
+/** Replaces a routine's steps by the given ones, in their order. */
+export async function replaceSteps(
+  client: Client,
+  routineId: string,
+  steps: readonly (Step & { part?: string })[],
+): Promise<void> {
+  await client.query('delete from step where routine_id = $1', [routineId]);
+  await client.query(
+    `insert into step (id, routine_id, position, slot, part, product_id, ${DOSE_COLUMN_NAMES}, sections, wetness,
+       minutes, technique, tool, heat, note)
+     select s.id, $1, s.position, s.slot, coalesce(s.part, 'held'), s."productId", ${doseColumns('s.dose')},
+       s.sections, s.wetness, s.minutes, s.technique, s.tool, s.heat, s.note
+     from jsonb_to_recordset($2::jsonb) as s(id uuid, position int, slot text, part text, "productId" uuid, dose jsonb,
+       sections int, wetness text, minutes numeric, technique text, tool text, heat text, note text)`,
+    [routineId, JSON.stringify(steps.map((step, position) => ({ ...step, position })))],
+  );
+}
+
+export async function saveRoutine(db: Db, routine: v.InferOutput<typeof RoutineInput>): Promise<Routine> {
+  return transaction(db, async (client) => {
+    const { rowCount } = await client.query(
+      `insert into routine (id, wearer_id, name, note) values ($1, $2, $3, $4)
+       on conflict (id) do update set wearer_id = excluded.wearer_id, name = excluded.name, note = excluded.note
+       where not routine.is_plan`,
+      [routine.id, routine.wearerId, routine.name, routine.note],
+    );
+    if (rowCount === 0) throw notFound('routine');
+    await replaceSteps(client, routine.id, routine.steps);
+    return readRoutine(client, routine.id);
+  });
+}

@@ -1,0 +1,28 @@
+import { DEFAULT_SETTINGS, type Settings } from '@sabor/contract/settings';
+import type { Client } from '../../db/pool.ts';
+
+async function readKey<T>(db: Client, key: string): Promise<T | null> {
+  const { rows } = await db.query<{ value: T }>('select value from setting where key = $1', [key]);
+  return rows[0]?.value ?? null;
+}
+
+async function saveKey(db: Client, key: string, value: unknown): Promise<void> {
+  await db.query(
+    'insert into setting (key, value) values ($1, $2) on conflict (key) do update set value = excluded.value',
+    [key, JSON.stringify(value)],
+  );
+}
+
+export async function readSettings(db: Client): Promise<Settings> {
+  return { ...DEFAULT_SETTINGS, ...(await readKey<Settings>(db, 'preferences')) };
+}
+
+export const saveSettings = (db: Client, settings: Settings): Promise<void> =>
+  saveKey(db, 'preferences', settings);
+
+/** Whether this database holds the demo scenario, was begun empty on purpose, or has not been asked yet. */
+export type DemoState = 'loaded' | 'declined' | null;
+
+export const readDemoState = (db: Client): Promise<DemoState> => readKey<DemoState>(db, 'demo');
+
+export const saveDemoState = (db: Client, state: DemoState): Promise<void> => saveKey(db, 'demo', state);

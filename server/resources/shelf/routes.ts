@@ -1,0 +1,27 @@
+import { LineInput, ProductInput } from '@sabor/contract/shelf';
+import { Router } from 'express';
+import { archiveRoutes } from '../../db/archive.ts';
+import type { Db } from '../../db/pool.ts';
+import { parse } from '../../http/problems.ts';
+import { bodyWithId, pathId } from '../../http/with-id.ts';
+import { readProduct, readShelf, saveLine, saveProduct } from './store.ts';
+
+export function shelfRoutes(db: Db): Router {
+  const router = Router();
+  router.get('/shelf', async (_request, response) => {
+    response.json(await readShelf(db));
+  });
+  router.get('/products/:id', async (request, response) => {
+    response.json(await readProduct(db, pathId(request, 'product')));
+  });
+  router.put('/lines/:id', async (request, response) => {
+    await saveLine(db, parse(LineInput, bodyWithId(request, 'line')));
+    response.status(204).end();
+  });
+  router.put('/products/:id', async (request, response) => {
+    response.json(await saveProduct(db, parse(ProductInput, bodyWithId(request, 'product'))));
+  });
+  router.use(archiveRoutes(db, 'line'));
+  router.use(archiveRoutes(db, 'product'));
+  return router;
+}

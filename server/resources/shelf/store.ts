@@ -1,0 +1,79 @@
+import type { Line, LineInput, Product, ProductInput, Shelf } from '@sabor/contract/shelf';
+import type * as v from 'valibot';
+import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { notFound } from '../../http/problems.ts';
+
+const PRODUCTS = `
+  select p.id, p.line_id as "lineId", p.name, p.roles, p.size_ml as "sizeMl", p.price, p.currency,
+    p.label_hold as "labelHold", p.ingredients, p.label_directions as "labelDirections", p.stake,
+    b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening", p.note, p.archived_at as "archivedAt",
+    ((select count(*) from step s where s.product_id = p.id)
+      + (select count(*) from arm_step a where a.product_id = p.id)
+      + (select count(*) from wash_step w where w.product_id = p.id)) as uses
+  from product p
+  left join lateral (
+    select opened_on from bottle where product_id = p.id and finished_on is null order by created_at desc limit 1
+  ) b on true`;
+
+export async function readShelf(db: Client): Promise<Shelf> {
+  const lines = await db.query<Line>(
+    'select id, name, note, archived_at as "archivedAt" from line order by lower(name)',
+  );
+  const products = await db.query<Product>(`${PRODUCTS} order by lower(p.name)`);
+  return { lines: lines.rows, products: products.rows };
+}
+
+export async function readProduct(db: Client, id: string): Promise<Product> {
+  const { rows } = await db.query<Product>(`${PRODUCTS} where p.id = $1`, [id]);
+  if (!rows[0]) throw notFound('product');
+  return rows[0];
+}
+
+export async function saveLine(db: Client, line: v.InferOutput<typeof LineInput>): Promise<void> {
+  await db.query(
+    `insert into line (id, name, note) values ($1, $2, $3)
+     on conflict (id) do update set name = excluded.name, note = excluded.note`,
+    [line.id, line.name, line.note],
+  );
+}
+
+export async function saveProduct(db: Db, product: v.InferOutput<typeof ProductInput>): Promise<Product> {
+  return transaction(db, async (client) => {
+    await client.query(
+      `insert into product (id, line_id, name, roles, size_ml, price, currency, label_hold, ingredients,
+         label_directions, stake, months_after_opening, note)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)
+       on conflict (id) do update set line_id = excluded.line_id, name = excluded.name, roles = excluded.roles,
+         size_ml = excluded.size_ml, price = excluded.price, currency = excluded.currency,
+         label_hold = excluded.label_hold, ingredients = excluded.ingredients,
+         label_directions = excluded.label_directions, stake = excluded.stake,
+         months_after_opening = excluded.months_after_opening, note = excluded.note`,
+      [
+        product.id,
+        product.lineId,
+        product.name,
+        product.roles,
+        product.sizeMl,
+        product.price,
+        product.currency,
+        product.labelHold,
+        product.ingredients,
+        product.labelDirections,
+        product.stake,
+        product.monthsAfterOpening,
+        product.note,
+      ],
+    );
+    const { rowCount } = await client.query(
+      `update bottle set opened_on = $2 where id = (
+         select id from bottle where product_id = $1 and finished_on is null order by created_at desc limit 1)`,
+      [product.id, product.openedOn],
+    );
+    if (rowCount === 0)
+      await client.query('insert into bottle (product_id, opened_on) values ($1, $2)', [
+        product.id,
+        product.openedOn,
+      ]);
+    return readProduct(client, product.id);
+  });
+}

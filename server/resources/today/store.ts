@@ -1,0 +1,120 @@
+import { localToday } from '@sabor/contract/fields';
+import type { Due, Today } from '@sabor/contract/today';
+import type { Trial } from '@sabor/contract/trial';
+import type { WashDay } from '@sabor/contract/wash-day';
+import { localDate } from '@sabor/core/outcomes/local-date';
+import { dayOfWear, type Stage, stageLabel } from '@sabor/core/outcomes/stages';
+import { useBy } from '@sabor/core/shelf/period-after-opening';
+import type { Client } from '../../db/pool.ts';
+import { isEmpty } from '../backup/store.ts';
+import { readDemoState } from '../settings/store.ts';
+import { readShelf } from '../shelf/store.ts';
+import { readTrials } from '../trials/store.ts';
+import { readWashDays } from '../wash-days/store.ts';
+
+/** Days before a bottle's last good day on which it is first mentioned. */
+const BOTTLE_WARNING_DAYS = 30;
+/** Days for which a finished trial waits on Today to be read. */
+const READ_DAYS = 21;
+
+/** The check-in a wash day in wear waits for, or "end" when its planned days of wear are over. */
+function nextLook(
+  day: WashDay,
+  wearDays: number,
+  today: string,
+  timeZone: string,
+): { stage: Stage; day: number | null } | 'end' | null {
+  const seen = (stage: Stage, n: number | null) =>
+    day.checkIns.some((checkIn) => checkIn.stage === stage && checkIn.day === n);
+  if (day.revealAt === null) {
+    if (day.dryAt === null) return seen('wet', null) ? null : { stage: 'wet', day: null };
+    return seen('cast', null) ? null : { stage: 'cast', day: null };
+  }
+  const n = dayOfWear(localDate(day.revealAt, timeZone), today) ?? 1;
+  if (n > wearDays) return 'end';
+  return seen('wear', n) ? null : { stage: 'wear', day: n };
+}
+
+function dueOfTrial(trial: Trial, open: WashDay | undefined, now: Date, timeZone: string): Due | null {
+  const trialId = trial.id;
+  const title = trial.question;
+  if (trial.endedAt) {
+    const age = (now.getTime() - Date.parse(trial.endedAt)) / 86_400_000;
+    return age > READ_DAYS
+      ? null
+      : { kind: 'read', trialId, title, says: 'Finished and waiting to be read.' };
+  }
+  if (!open) {
+    const n = trial.washDaysDone + 1;
+    const says =
+      trial.status === 'planned'
+        ? `Planned, not begun: wash day 1 of ${trial.washDays} for ${trial.wearerName}.`
+        : `Wash day ${n} of ${trial.washDays} for ${trial.wearerName}. Its arm is sealed until you start.`;
+    return { kind: 'start wash day', trialId, title, says };
+  }
+  const at = `Wash day ${open.position + 1} of ${trial.washDays}, ${trial.wearerName}`;
+  const washDayId = open.id;
+  if (open.status === 'under way')
+    return { kind: 'continue wash day', trialId, washDayId, title, says: `${at}: under way.` };
+  const look = nextLook(open, trial.wearDays, localDate(now.toISOString(), timeZone), timeZone);
+  if (look === 'end')
+    return {
+      kind: 'end wear',
+      trialId,
+      washDayId,
+      title,
+      says: `${at}: the planned days of wear are over. Say how it ended.`,
+    };
+  if (look === null) return null;
+  return {
+    kind: 'check-in',
+    trialId,
+    washDayId,
+    ...look,
+    title,
+    says: `${at}: ${stageLabel(look.stage, look.day).toLowerCase()} is due.`,
+  };
+}
+
+const ORDER: Due['kind'][] = [
+  'continue wash day',
+  'check-in',
+  'end wear',
+  'start wash day',
+  'read',
+  'bottle',
+];
+
+export async function readToday(db: Client, now: Date): Promise<Today> {
+  const date = localToday(now);
+  const zones = new Map(
+    (await db.query<{ id: string; time_zone: string }>('select id, time_zone from wearer')).rows.map(
+      (row) => [row.id, row.time_zone],
+    ),
+  );
+  const due: Due[] = [];
+  for (const trial of await readTrials(db)) {
+    if (trial.archivedAt) continue;
+    const open = trial.endedAt
+      ? undefined
+      : (await readWashDays(db, { trialId: trial.id })).find(
+          (day) => day.status === 'under way' || day.status === 'worn',
+        );
+    const found = dueOfTrial(trial, open, now, zones.get(trial.wearerId) ?? 'UTC');
+    if (found) due.push(found);
+  }
+  const { products } = await readShelf(db);
+  for (const product of products) {
+    const last = useBy(product.openedOn, product.monthsAfterOpening);
+    if (product.archivedAt || last === null) continue;
+    const left = Math.round((Date.parse(last) - Date.parse(date)) / 86_400_000);
+    if (left > BOTTLE_WARNING_DAYS) continue;
+    const says =
+      left < 0
+        ? `Past its period after opening since ${last}: do not use it, do not test it.`
+        : `Its period after opening ends on ${last}.`;
+    due.push({ kind: 'bottle', productId: product.id, title: product.name, says });
+  }
+  due.sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
+  return { date, due, empty: await isEmpty(db), demo: (await readDemoState(db)) === 'loaded' };
+}

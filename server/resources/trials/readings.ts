@@ -1,0 +1,79 @@
+import type { TrialDetail } from '@sabor/contract/trial';
+import type { Wearer } from '@sabor/contract/wearer';
+import { dewPoint } from '@sabor/core/climate/dew-point';
+import { zoneLabel } from '@sabor/core/hair/zones';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { stageLabel } from '@sabor/core/outcomes/stages';
+import Papa from 'papaparse';
+
+/** A cell that a spreadsheet would take for a formula is kept from being one. */
+const plain = (text: string) => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
+
+/** A trial's readings as CSV, one reading a row, with the wash day's arm and air beside each. */
+export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
+  const arms = new Map(trial.arms.map((arm) => [arm.id, arm.name]));
+  const zones = new Map(wearer.zones.map((zone) => [zone.id, zoneLabel(zone)]));
+  const curls = new Map(wearer.curls.map((curl) => [curl.id, curl.name]));
+  const rows = trial.washDayRecords.flatMap((day) => {
+    const { temperatureC: t, humidity } = day;
+    const dew = t === null || humidity === null ? null : dewPoint(t, humidity);
+    const base = {
+      wash_day: day.position + 1,
+      abandoned: day.abandonReason === null ? 'no' : 'yes',
+      date: day.localDate,
+      arm: plain(arms.get(day.armId) ?? ''),
+      temperature_c: t,
+      humidity_percent: humidity,
+      dew_point_c: dew === null ? null : Math.round(dew * 10) / 10,
+    };
+    return day.checkIns.flatMap((checkIn) => {
+      const look = {
+        ...base,
+        stage: stageLabel(checkIn.stage, checkIn.day),
+        day_of_wear: checkIn.day,
+        at: checkIn.at,
+      };
+      return [
+        ...checkIn.ratings.map((rating) => ({
+          ...look,
+          outcome: OUTCOMES[rating.outcome].label,
+          zone: plain(rating.zoneId === null ? 'Whole head' : (zones.get(rating.zoneId) ?? '')),
+          curl: '',
+          value: rating.value,
+          unit: '0-10',
+        })),
+        ...checkIn.curls.flatMap((curl) =>
+          (['restingMm', 'stretchedMm'] as const).map((length) => ({
+            ...look,
+            outcome: length === 'restingMm' ? 'Resting length' : 'Stretched length',
+            zone: '',
+            curl: plain(curls.get(curl.curlId) ?? ''),
+            value: curl[length],
+            unit: 'mm',
+          })),
+        ),
+      ];
+    });
+  });
+  const columns = [
+    'wash_day',
+    'abandoned',
+    'date',
+    'arm',
+    'temperature_c',
+    'humidity_percent',
+    'dew_point_c',
+    'stage',
+    'day_of_wear',
+    'at',
+    'outcome',
+    'zone',
+    'curl',
+    'value',
+    'unit',
+  ];
+  return Papa.unparse({
+    fields: columns,
+    data: rows.map((row) => columns.map((c) => row[c as keyof typeof row])),
+  });
+}

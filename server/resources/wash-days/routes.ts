@@ -1,0 +1,57 @@
+import {
+  AbandonInput,
+  StartWashDay,
+  WashDayChange,
+  WashStepInput,
+  WearEndInput,
+} from '@sabor/contract/wash-day';
+import { Router } from 'express';
+import type { Db } from '../../db/pool.ts';
+import { parse } from '../../http/problems.ts';
+import { bodyWithId, pathId } from '../../http/with-id.ts';
+import {
+  abandonWashDay,
+  changeWashDay,
+  endWear,
+  finishRoutine,
+  readWashDay,
+  removeAddedStep,
+  reopenWear,
+  saveWashStep,
+  startWashDay,
+} from './store.ts';
+
+export function washDayRoutes(db: Db): Router {
+  const router = Router();
+  router.put('/wash-days/:id', async (request, response) => {
+    response.json(await startWashDay(db, parse(StartWashDay, bodyWithId(request, 'wash day'))));
+  });
+  router.get('/wash-days/:id', async (request, response) => {
+    response.json(await readWashDay(db, pathId(request, 'wash day')));
+  });
+  router.patch('/wash-days/:id', async (request, response) => {
+    response.json(await changeWashDay(db, pathId(request, 'wash day'), parse(WashDayChange, request.body)));
+  });
+  router.put('/wash-days/:id/steps/:stepId', async (request, response) => {
+    const body: unknown = request.body;
+    const step = { ...(body as object), id: pathId(request, 'step', 'stepId') };
+    response.json(await saveWashStep(db, pathId(request, 'wash day'), parse(WashStepInput, step)));
+  });
+  router.delete('/wash-days/:id/steps/:stepId', async (request, response) => {
+    response.json(await removeAddedStep(db, pathId(request, 'wash day'), pathId(request, 'step', 'stepId')));
+  });
+  router.post('/wash-days/:id/finish', async (request, response) => {
+    response.json(await finishRoutine(db, pathId(request, 'wash day')));
+  });
+  router.post('/wash-days/:id/abandon', async (request, response) => {
+    const { reason } = parse(AbandonInput, request.body);
+    response.json(await abandonWashDay(db, pathId(request, 'wash day'), reason));
+  });
+  router.post('/wash-days/:id/end-wear', async (request, response) => {
+    response.json(await endWear(db, pathId(request, 'wash day'), parse(WearEndInput, request.body)));
+  });
+  router.post('/wash-days/:id/reopen-wear', async (request, response) => {
+    response.json(await reopenWear(db, pathId(request, 'wash day')));
+  });
+  return router;
+}

@@ -1,0 +1,22 @@
+import { WearerInput } from '@sabor/contract/wearer';
+import { Router } from 'express';
+import { archiveRoutes } from '../../db/archive.ts';
+import type { Db } from '../../db/pool.ts';
+import { parse } from '../../http/problems.ts';
+import { bodyWithId, pathId } from '../../http/with-id.ts';
+import { readWearer, readWearers, saveWearer } from './store.ts';
+
+export function wearerRoutes(db: Db): Router {
+  const router = Router();
+  router.get('/wearers', async (_request, response) => {
+    response.json(await readWearers(db));
+  });
+  router.get('/wearers/:id', async (request, response) => {
+    response.json(await readWearer(db, pathId(request, 'wearer')));
+  });
+  router.put('/wearers/:id', async (request, response) => {
+    response.json(await saveWearer(db, parse(WearerInput, bodyWithId(request, 'wearer'))));
+  });
+  router.use(archiveRoutes(db, 'wearer'));
+  return router;
+}
