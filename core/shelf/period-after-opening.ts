@@ -3,7 +3,7 @@
  * either is unknown. The day is clamped to the month's end: 31 January + 1 month is the last of February.
  * Source: Regulation (EC) No 1223/2009 Art. 19(1)(c) states the period in months after opening.
  */
-export function useBy(openedOn: string | null, months: number | null): string | null {
+export function goodUntil(openedOn: string | null, months: number | null): string | null {
   if (openedOn === null || months === null) return null;
   const [year, month, day] = openedOn.split('-').map(Number) as [number, number, number];
   const total = year * 12 + (month - 1) + months;

@@ -4,7 +4,7 @@ import type { Trial } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import { dayOfWear, type Stage, stageLabel } from '@sabor/core/outcomes/stages';
-import { useBy } from '@sabor/core/shelf/period-after-opening';
+import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import type { Client } from '../../db/pool.ts';
 import { isEmpty } from '../backup/store.ts';
 import { readDemoState } from '../settings/store.ts';
@@ -93,7 +93,10 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
     ),
   );
   const due: Due[] = [];
-  for (const trial of await readTrials(db)) {
+  const trials = await readTrials(db);
+  for (const trial of trials.sort(
+    (a, b) => Number(a.status === 'planned') - Number(b.status === 'planned'),
+  )) {
     if (trial.archivedAt) continue;
     const open = trial.endedAt
       ? undefined
@@ -105,7 +108,7 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
   }
   const { products } = await readShelf(db);
   for (const product of products) {
-    const last = useBy(product.openedOn, product.monthsAfterOpening);
+    const last = goodUntil(product.openedOn, product.monthsAfterOpening);
     if (product.archivedAt || last === null) continue;
     const left = Math.round((Date.parse(last) - Date.parse(date)) / 86_400_000);
     if (left > BOTTLE_WARNING_DAYS) continue;

@@ -175,6 +175,21 @@ export async function changeWashDay(
   });
 }
 
+/** Wash, dry and reveal times that their steps tell, where none has been given and they come in order. */
+const CLOCKS = `
+  with told as (
+    select min(done_at) filter (where slot = 'cleanse') as washed,
+      max(done_at) filter (where slot in ('dry', 'set')) as dry,
+      max(done_at) filter (where slot = 'break-cast') as revealed
+    from wash_step where wash_day_id = $1 and status = 'done'),
+  first as (
+    select coalesce(d.washed_at, t.washed) as washed, coalesce(d.dry_at, t.dry) as dry,
+      coalesce(d.reveal_at, t.revealed) as revealed from wash_day d, told t where d.id = $1)
+  update wash_day d set washed_at = f.washed,
+    dry_at = case when f.dry >= f.washed or f.washed is null or d.dry_at is not null then f.dry end,
+    reveal_at = case when f.revealed >= f.dry or f.dry is null or d.reveal_at is not null then f.revealed end
+  from first f where d.id = $1`;
+
 /** Records what was really done in a step; a step the plan does not have is added at its place. */
 export async function saveWashStep(
   db: Db,
@@ -200,6 +215,7 @@ export async function saveWashStep(
       [washDayId, JSON.stringify(step)],
     );
     if (rowCount === 0) throw notFound('step');
+    await client.query(CLOCKS, [washDayId]);
     return readWashDay(client, washDayId);
   });
 }

@@ -1,0 +1,37 @@
+import type { Problem } from '@sabor/contract/problem';
+
+/** What the server refused, with its sentence and the fields at fault. */
+export class Refused extends Error {
+  readonly status: number;
+  readonly fields: { path: string; message: string }[];
+  constructor(problem: Pick<Problem, 'status' | 'detail' | 'fields'>) {
+    super(problem.detail);
+    this.status = problem.status;
+    this.fields = problem.fields ?? [];
+  }
+}
+
+const OFFLINE = 'Sabor’s server does not answer. Is it still running? What you typed is still here.';
+
+async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      ...(body === undefined
+        ? {}
+        : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+    });
+  } catch {
+    throw new Refused({ status: 0, detail: OFFLINE });
+  }
+  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
+  const problem = (await response.json().catch(() => null)) as Problem | null;
+  throw new Refused(problem ?? { status: response.status, detail: OFFLINE });
+}
+
+export const get = <T>(path: string) => send<T>('GET', path);
+export const put = <T>(path: string, body: unknown) => send<T>('PUT', path, body);
+export const patch = <T>(path: string, body: unknown) => send<T>('PATCH', path, body);
+export const post = <T>(path: string, body: unknown = {}) => send<T>('POST', path, body);
+export const remove = <T>(path: string) => send<T>('DELETE', path);

@@ -1,0 +1,76 @@
+import type { Routine } from '@sabor/contract/routine';
+import { DEFAULT_SETTINGS, type Settings } from '@sabor/contract/settings';
+import type { Shelf } from '@sabor/contract/shelf';
+import type { Today } from '@sabor/contract/today';
+import type { Trial, TrialDetail } from '@sabor/contract/trial';
+import type { WashDay } from '@sabor/contract/wash-day';
+import type { Wearer } from '@sabor/contract/wearer';
+import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { get, Refused } from './http.ts';
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 5_000,
+      retry: (count, error) =>
+        count < 2 && !(error instanceof Refused && error.status >= 400 && error.status < 500),
+    },
+  },
+});
+
+const resource = <T>(path: string) => ({
+  queryKey: path.split('/').filter(Boolean),
+  queryFn: () => get<T>(path),
+});
+
+export const useShelf = () => useQuery(resource<Shelf>('/shelf'));
+export const useWearers = () => useQuery(resource<Wearer[]>('/wearers'));
+export const useWearer = (id: string) =>
+  useQuery({ ...resource<Wearer>(`/wearers/${id}`), enabled: id !== 'new' });
+export const useRoutines = () => useQuery(resource<Routine[]>('/routines'));
+export const useTrials = () => useQuery(resource<Trial[]>('/trials'));
+export const useTrial = (id: string) =>
+  useQuery({ ...resource<TrialDetail>(`/trials/${id}`), enabled: id !== 'new' });
+export const useWashDay = (id: string) => useQuery(resource<WashDay>(`/wash-days/${id}`));
+export const useToday = () => useQuery({ ...resource<Today>('/today'), staleTime: 0 });
+
+/** The units and currency the user prefers; the defaults until they are known. */
+export function useSettings(): Settings {
+  return useQuery({ ...resource<Settings>('/settings'), staleTime: 60_000 }).data ?? DEFAULT_SETTINGS;
+}
+
+/** A change on the server, after which everything shown is asked for again. */
+export function useChange<Input, Output = unknown>(change: (input: Input) => Promise<Output>) {
+  const client = useQueryClient();
+  return useMutation({ mutationFn: change, onSettled: () => client.invalidateQueries() });
+}
+
+/**
+ * A change of one wash day: shown at once as `expect` foresees it, then as the server's answer has it. Changes of one
+ * day go out one after the other, in the order they were made.
+ */
+export function useWashDayChange<Input>(
+  id: string,
+  change: (input: Input) => Promise<WashDay>,
+  expect?: (day: WashDay, input: Input) => WashDay,
+) {
+  const client = useQueryClient();
+  const key = ['wash-days', id];
+  return useMutation({
+    mutationFn: change,
+    scope: { id: `wash day ${id}` },
+    onMutate: async (input) => {
+      await client.cancelQueries({ queryKey: key });
+      const before = client.getQueryData<WashDay>(key);
+      if (before && expect) client.setQueryData(key, expect(before, input));
+      return before;
+    },
+    onSuccess: (day) => {
+      if (client.isMutating() <= 1) client.setQueryData(key, day);
+    },
+    onError: () => void client.invalidateQueries({ queryKey: key }),
+    onSettled: () => {
+      for (const key of ['trials', 'today']) void client.invalidateQueries({ queryKey: [key] });
+    },
+  });
+}

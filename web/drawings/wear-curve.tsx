@@ -1,0 +1,192 @@
+import type { Curve } from '@sabor/core/compare/comparison';
+import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
+import {
+  CategoryScale,
+  Chart,
+  type ChartData,
+  type ChartOptions,
+  LinearScale,
+  LineController,
+  LineElement,
+  type Plugin,
+  PointElement,
+  Tooltip,
+} from 'chart.js';
+import { Line } from 'react-chartjs-2';
+import { armStyle } from './arm-style.ts';
+
+Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Tooltip);
+Chart.defaults.font.family = '"Public Sans Variable", sans-serif';
+Chart.defaults.font.size = 13;
+Chart.defaults.color = '#2C1A2F';
+
+const reduced = () => matchMedia('(prefers-reduced-motion: reduce)').matches;
+
+/** The wearer's line, drawn across the chart with its name. */
+const lineAcross = (line: number, label: string): Plugin<'line'> => ({
+  id: 'wearers-line',
+  beforeDatasetsDraw({ ctx, chartArea, scales }) {
+    const y = scales.y!.getPixelForValue(line);
+    ctx.save();
+    ctx.strokeStyle = '#2C1A2F';
+    ctx.setLineDash([2, 4]);
+    ctx.beginPath();
+    ctx.moveTo(chartArea.left, y);
+    ctx.lineTo(chartArea.right, y);
+    ctx.stroke();
+    ctx.fillStyle = '#2C1A2F';
+    ctx.textAlign = 'right';
+    ctx.fillText(label, chartArea.right - 4, y - 6);
+    ctx.restore();
+  },
+});
+
+export interface NightMark {
+  day: number;
+  arm: number;
+  kind: EventKind;
+  times: number;
+}
+
+/** An outcome over the days of wear: each wash day a thin line, each arm's mean a heavy one, the wearer's line across. */
+export function WearCurve({
+  curves,
+  arms,
+  outcome,
+  line,
+  nights,
+}: {
+  curves: readonly Curve[];
+  arms: readonly string[];
+  outcome: string;
+  line: number | null;
+  nights: readonly NightMark[];
+}) {
+  const lastDay = Math.max(1, ...curves.flatMap(({ mean }) => mean.map(({ day }) => day)));
+  const days = Array.from({ length: lastDay }, (_, i) => i + 1);
+  const at = (points: readonly { day: number; value: number }[]) =>
+    days.map((day) => points.find((point) => point.day === day)?.value ?? null);
+  const data: ChartData<'line', (number | null)[]> = {
+    labels: days.map((day) => (day === 1 ? 'Reveal' : `Day ${day}`)),
+    datasets: [
+      ...curves.map(({ arm, mean }) => ({
+        label: arms[arm] ?? '',
+        data: at(mean),
+        borderColor: armStyle(arm).hue,
+        backgroundColor: armStyle(arm).hue,
+        borderDash: [...armStyle(arm).dash],
+        borderWidth: 3,
+        pointStyle: armStyle(arm).point,
+        pointRadius: 6,
+        spanGaps: true,
+      })),
+      ...curves.flatMap(({ arm, washDays }) =>
+        washDays.map(({ position, days: seen }) => ({
+          label: `${arms[arm]}, wash day ${position + 1}`,
+          data: at(seen),
+          borderColor: `${armStyle(arm).hue}55`,
+          backgroundColor: `${armStyle(arm).hue}55`,
+          borderWidth: 1,
+          pointRadius: 1.5,
+          spanGaps: true,
+        })),
+      ),
+    ],
+  };
+  const options: ChartOptions<'line'> = {
+    responsive: true,
+    maintainAspectRatio: false,
+    animation: reduced() ? false : { duration: 250 },
+    interaction: { mode: 'nearest', intersect: false },
+    scales: {
+      y: { min: 0, max: 10, title: { display: true, text: `${outcome}, 0–10` }, grid: { color: '#E6DACB' } },
+      x: { grid: { display: false } },
+    },
+    plugins: {
+      tooltip: {
+        callbacks: { label: (item) => `${item.dataset.label}: ${(item.parsed.y ?? 0).toFixed(1)}` },
+      },
+    },
+  };
+  return (
+    <figure style={{ font: 'inherit' }}>
+      <div className="h-80">
+        <Line
+          key={`${outcome} ${line}`}
+          data={data}
+          options={options}
+          plugins={line === null ? [] : [lineAcross(line, `wearer’s line ${line}`)]}
+          role="img"
+          aria-label={`${outcome} by day of wear for ${arms.join(' and ')}. The same numbers stand in the table below.`}
+        />
+      </div>
+      <Nights days={days} nights={nights} arms={arms} />
+      <details className="mt-3">
+        <summary className="cursor-pointer text-sm font-semibold">The curve in numbers</summary>
+        <table className="mt-2 text-sm">
+          <thead>
+            <tr>
+              <th scope="col" className="pr-4 text-left">
+                Arm
+              </th>
+              {days.map((day) => (
+                <th key={day} scope="col" className="px-2 text-right">
+                  {day === 1 ? 'Reveal' : `Day ${day}`}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {curves.map(({ arm, mean }) => (
+              <tr key={arm}>
+                <th scope="row" className="pr-4 text-left font-normal">
+                  {arms[arm]}
+                </th>
+                {at(mean).map((value, i) => (
+                  <td key={days[i]} className="px-2 text-right">
+                    {value === null ? '–' : value.toFixed(1)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </details>
+    </figure>
+  );
+}
+
+/** What happened under the curve, night by night. */
+function Nights({
+  days,
+  nights,
+  arms,
+}: {
+  days: readonly number[];
+  nights: readonly NightMark[];
+  arms: readonly string[];
+}) {
+  const told = nights.filter(({ kind }) => !EVENTS[kind].good);
+  if (told.length === 0) return null;
+  return (
+    <ul
+      className="mt-2 flex flex-wrap gap-x-5 gap-y-1 border-t border-rule pt-2 text-sm text-soft"
+      aria-label="Events in wear"
+    >
+      {days.flatMap((day) =>
+        told
+          .filter((night) => night.day === day)
+          .map((night) => (
+            <li key={`${day} ${night.arm} ${night.kind}`}>
+              <span aria-hidden="true" style={{ color: armStyle(night.arm).hue }}>
+                {armStyle(night.arm).marker}
+              </span>{' '}
+              <span className="sr-only">{arms[night.arm]}, </span>
+              {day === 1 ? 'reveal' : `day ${day}`}: {EVENTS[night.kind].label.toLowerCase()}
+              {night.times > 1 ? ` × ${night.times}` : ''}
+            </li>
+          )),
+      )}
+    </ul>
+  );
+}

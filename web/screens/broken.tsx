@@ -1,0 +1,29 @@
+import { useRouteError } from 'react-router';
+import { Button, ButtonLink } from '../ui/button.tsx';
+import { Nothing } from '../ui/states.tsx';
+
+/** A page that is not there, or a screen that failed: a sentence and a way on. */
+export function Broken({ lost = false }: { lost?: boolean }) {
+  const error = useRouteError();
+  return (
+    <main className="mx-auto max-w-3xl p-8">
+      <Nothing
+        title={lost ? 'There is no such page.' : 'This screen could not be shown.'}
+        action={
+          <div className="flex gap-3">
+            <ButtonLink look="main" to="/">
+              To Today
+            </ButtonLink>
+            {!lost && <Button onClick={() => location.reload()}>Load it again</Button>}
+          </div>
+        }
+      >
+        {lost
+          ? 'The link may be old.'
+          : error
+            ? 'What was saved is safe. Loading it again usually helps.'
+            : null}
+      </Nothing>
+    </main>
+  );
+}

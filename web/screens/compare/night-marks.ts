@@ -1,0 +1,22 @@
+import type { TrialDetail } from '@sabor/contract/trial';
+import type { Wearer } from '@sabor/contract/wearer';
+import { localDate } from '@sabor/core/outcomes/local-date';
+import { dayOfWear } from '@sabor/core/outcomes/stages';
+import type { NightMark } from '../../drawings/wear-curve.tsx';
+
+/** What happened in wear, counted by day of wear and arm. */
+export function nightMarks(trial: TrialDetail, wearer: Wearer): NightMark[] {
+  const marks = new Map<string, NightMark>();
+  for (const day of trial.washDayRecords) {
+    if (day.status === 'abandoned' || day.revealAt === null) continue;
+    const arm = trial.arms.findIndex(({ id }) => id === day.armId);
+    for (const event of day.events) {
+      const n = dayOfWear(localDate(day.revealAt, wearer.timeZone), event.on);
+      if (n === null) continue;
+      const key = `${n} ${arm} ${event.kind}`;
+      const old = marks.get(key);
+      marks.set(key, { day: n, arm, kind: event.kind, times: (old?.times ?? 0) + 1 });
+    }
+  }
+  return [...marks.values()].sort((a, b) => a.day - b.day || a.arm - b.arm);
+}

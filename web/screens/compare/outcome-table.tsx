@@ -1,0 +1,180 @@
+import type { Comparison, Contrast, TrialRecord } from '@sabor/core/compare/comparison';
+import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import { armStyle } from '../../drawings/arm-style.ts';
+import { signed } from '../../ui/show.ts';
+
+interface Row {
+  key: string;
+  label: string;
+  better: 'higher' | 'lower' | null;
+  contrast: Contrast;
+  scale: { lowest: number; highest: number; show: (x: number) => string; difference: (x: number) => string };
+}
+
+const points = {
+  lowest: 0,
+  highest: 10,
+  show: (x: number) => x.toFixed(1),
+  difference: (x: number) => signed(x),
+};
+const share = {
+  lowest: 0,
+  highest: 1,
+  show: (x: number) => `${Math.round(x * 100)} %`,
+  difference: (x: number) => `${signed(x * 100)}`,
+};
+
+/** Every outcome on day 1: each wash day a mark, each arm's mean, the difference with its interval. */
+export function OutcomeTable({ record, comparison }: { record: TrialRecord; comparison: Comparison }) {
+  const { arms, primary } = record.promise;
+  const order = [primary, ...(Object.keys(OUTCOMES) as Outcome[]).filter((key) => key !== primary)];
+  const rows: Row[] = [
+    ...order.map((key) => ({
+      key,
+      label: OUTCOMES[key].label,
+      better: OUTCOMES[key].better,
+      contrast: comparison.outcomes[key],
+      scale: points,
+    })),
+    { key: 'shrinkage', label: 'Shrinkage', better: null, contrast: comparison.shrinkage, scale: share },
+  ];
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full min-w-[36rem] text-left text-[0.95rem]">
+        <thead className="text-sm text-soft">
+          <tr className="border-b border-rule">
+            <th scope="col" className="py-1 font-semibold">
+              Outcome
+            </th>
+            <th scope="col" className="w-44 font-semibold">
+              Wash days
+            </th>
+            {arms.map((arm, i) => (
+              <th key={arm} scope="col" className="px-2 text-right font-semibold">
+                <span aria-hidden="true" style={{ color: armStyle(i).hue }}>
+                  {armStyle(i).marker}
+                </span>{' '}
+                {arm}
+              </th>
+            ))}
+            <th scope="col" className="pl-2 text-right font-semibold">
+              Difference
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ key, label, better, contrast, scale }) => (
+            <tr
+              key={key}
+              className={`border-b border-rule align-middle ${key === primary ? 'bg-leaf-pale/50' : ''}`}
+            >
+              <th scope="row" className="py-2 pr-2 font-semibold">
+                {label}
+                <span className="block text-sm font-normal text-soft">
+                  {key === primary ? 'promised · ' : ''}
+                  {better === null
+                    ? 'of tagged curls'
+                    : better === 'higher'
+                      ? 'more is wanted'
+                      : 'less is wanted'}
+                </span>
+              </th>
+              <td>
+                <Strip contrast={contrast} lowest={scale.lowest} highest={scale.highest} arms={arms.length} />
+              </td>
+              {contrast.means.map((mean, i) => (
+                <td key={arms[i]} className="figure px-2 text-right">
+                  {mean === null ? '–' : scale.show(mean)}
+                </td>
+              ))}
+              <td className="pl-2 text-right">
+                {contrast.differences.map(({ arm, difference, interval }) => (
+                  <span key={arm} className="block whitespace-nowrap">
+                    {arms.length > 2 && (
+                      <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
+                        {armStyle(arm).marker}{' '}
+                      </span>
+                    )}
+                    <span className="figure">{difference === null ? '–' : scale.difference(difference)}</span>
+                    {interval && (
+                      <span className="block text-sm text-soft">
+                        {scale.difference(interval.low)} to {scale.difference(interval.high)}
+                      </span>
+                    )}
+                  </span>
+                ))}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-sm text-soft">
+        Difference: {arms.slice(1).join(', ')} less {arms[0]}
+        {record.ended === 'no'
+          ? '.'
+          : `, with the ${levelOf(comparison)} interval that the trial’s own lot allows. Intervals of outcomes that were not promised are there to look at, not to decide by.`}
+      </p>
+    </div>
+  );
+}
+
+function levelOf({ outcomes }: Comparison): string {
+  const level = Object.values(outcomes).flatMap(({ differences }) =>
+    differences.flatMap(({ interval }) => interval?.level ?? []),
+  )[0];
+  return level === undefined ? '95 %' : `${Math.floor(level * 1000) / 10} %`;
+}
+
+/** The wash days' numbers on one scale, an arm a row, each by its marker. */
+function Strip({
+  contrast,
+  lowest,
+  highest,
+  arms,
+}: {
+  contrast: Contrast;
+  lowest: number;
+  highest: number;
+  arms: number;
+}) {
+  const values = contrast.byWashDay.flatMap(({ value }) => (value === null ? [] : [value]));
+  const x = (value: number) => 6 + (148 * (value - lowest)) / (highest - lowest);
+  return (
+    <svg
+      viewBox={`0 0 160 ${arms * 14 + 4}`}
+      width="160"
+      role="img"
+      aria-label={`${values.length} wash days from ${Math.min(...values).toFixed(1)} to ${Math.max(...values).toFixed(1)}`}
+    >
+      <line x1="6" x2="154" y1={arms * 14 + 1} y2={arms * 14 + 1} stroke="#E6DACB" strokeWidth="2" />
+      {contrast.byWashDay.map(({ position, arm, value }) =>
+        value === null ? null : (
+          <text
+            key={position}
+            x={x(value)}
+            y={arm * 14 + 11}
+            textAnchor="middle"
+            fontSize="11"
+            fill={armStyle(arm).hue}
+            fillOpacity="0.65"
+          >
+            {armStyle(arm).marker}
+          </text>
+        ),
+      )}
+      {contrast.means.map((mean, arm) =>
+        mean === null ? null : (
+          <line
+            key={arm}
+            x1={x(mean)}
+            x2={x(mean)}
+            y1={arm * 14}
+            y2={arm * 14 + 13}
+            stroke={armStyle(arm).hue}
+            strokeWidth="2.5"
+          />
+        ),
+      )}
+    </svg>
+  );
+}

@@ -1,0 +1,211 @@
+import type { Product } from '@sabor/contract/shelf';
+import type { TrialDetail } from '@sabor/contract/trial';
+import { toTrialRecord } from '@sabor/contract/trial-record';
+import type { Wearer } from '@sabor/contract/wearer';
+import type { Comparison, TrialRecord } from '@sabor/core/compare/comparison';
+import { readPrimary } from '@sabor/core/compare/sentences';
+import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import { stakeDisclosure } from '@sabor/core/shelf/products';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
+import { armStyle } from '../../drawings/arm-style.ts';
+import { listDepartures } from '../../drawings/departure-list.ts';
+import { DepartureNotes } from '../../drawings/departure-notes.tsx';
+import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
+import { RoutineRibbon } from '../../drawings/routine-ribbon.tsx';
+import { WearCurve } from '../../drawings/wear-curve.tsx';
+import { ButtonLink } from '../../ui/button.tsx';
+import { showDate } from '../../ui/show.ts';
+import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
+import { compareInWorker } from '../../workers/comparison.ts';
+import { nightMarks } from './night-marks.ts';
+import { OutcomeTable } from './outcome-table.tsx';
+import { WearAndMoney } from './wear-and-money.tsx';
+import { ZoneDifference } from './zone-difference.tsx';
+
+export function Screen() {
+  const { id = '' } = useParams();
+  const trial = useTrial(id);
+  const shelf = useShelf();
+  const wearer = useWearer(trial.data?.wearerId ?? 'new');
+  const record = useMemo(
+    () => (trial.data && shelf.data ? toTrialRecord(trial.data, shelf.data.products) : null),
+    [trial.data, shelf.data],
+  );
+  const comparison = useQuery({
+    queryKey: ['trials', id, 'comparison', trial.dataUpdatedAt, shelf.dataUpdatedAt],
+    queryFn: () => compareInWorker(record!),
+    enabled: record !== null && record.washDays.length > 0,
+    staleTime: Number.POSITIVE_INFINITY,
+    placeholderData: (old) => old,
+  });
+  if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
+  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (comparison.isError)
+    return <Failed error={new Error('The comparison could not be computed.')} retry={comparison.refetch} />;
+  if (record && record.washDays.length === 0)
+    return (
+      <Nothing
+        title="Nothing to compare yet"
+        action={
+          <ButtonLink look="main" to={`/trials/${id}`}>
+            To the trial
+          </ButtonLink>
+        }
+      >
+        No wash day of this trial has been worn.
+      </Nothing>
+    );
+  if (!trial.data || !shelf.data || !wearer.data || !record || !comparison.data)
+    return <Loading what="the comparison" />;
+  return (
+    <ComparisonSheet
+      trial={trial.data}
+      products={shelf.data.products}
+      wearer={wearer.data}
+      record={record}
+      comparison={comparison.data}
+    />
+  );
+}
+
+function ComparisonSheet({
+  trial,
+  products,
+  wearer,
+  record,
+  comparison,
+}: {
+  trial: TrialDetail;
+  products: readonly Product[];
+  wearer: Wearer;
+  record: TrialRecord;
+  comparison: Comparison;
+}) {
+  const [shown, setShown] = useState<Outcome>(trial.primary);
+  const { arms } = record.promise;
+  const reading = readPrimary(record, comparison);
+  const compared = new Set(
+    trial.arms.flatMap((arm) => arm.steps.flatMap(({ productId }) => productId ?? [])),
+  );
+  const stakes = stakeDisclosure(products.filter(({ id }) => compared.has(id)));
+  const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
+  const columns = ribbonColumns(trial, trial.washDayRecords, name);
+  const rows = washDayRows(trial, trial.washDayRecords, columns, name, (day) => showDate(day.localDate));
+  const listed = listDepartures(columns, rows);
+  const { state } = comparison.primary;
+  return (
+    <>
+      <Heading
+        kicker={
+          <Link className="underline underline-offset-4" to={`/trials/${trial.id}`}>
+            {trial.question}
+          </Link>
+        }
+        title={reading.headline}
+      />
+      <section
+        aria-label="What the primary outcome says"
+        className={`-mt-3 mb-8 max-w-4xl border-l-4 pl-5 ${state === 'decided' ? 'border-leaf' : 'border-mango'}`}
+      >
+        {reading.because.map((sentence) => (
+          <p key={sentence} className="mb-1 text-lg">
+            {sentence}
+          </p>
+        ))}
+        <p className="mt-2 text-soft">
+          Not blind: whoever rated knew which arm it was, and expectation can explain part of a difference.{' '}
+          {stakes} Seen on {wearer.name}’s hair alone.
+        </p>
+      </section>
+
+      <div className="grid gap-x-12 gap-y-10 lg:grid-cols-[1.15fr_1fr]">
+        <section aria-labelledby="table">
+          <h2 id="table" className="text-xl">
+            Day 1, arm by arm
+          </h2>
+          <p className="mb-3 text-soft">
+            One number a wash day: {trial.weights.length} zones averaged. Only{' '}
+            {OUTCOMES[trial.primary].label.toLowerCase()} was promised a test; the rest is described.
+          </p>
+          <OutcomeTable record={record} comparison={comparison} />
+        </section>
+        <section aria-labelledby="curve">
+          <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
+            <h2 id="curve" className="text-xl">
+              Over the days
+            </h2>
+            <label className="flex items-center gap-2 text-sm">
+              Outcome
+              <select
+                className="min-h-10 rounded-md border border-ink/30 bg-sheet px-2"
+                value={shown}
+                onChange={(e) => setShown(e.target.value as Outcome)}
+              >
+                {Object.entries(OUTCOMES).map(([key, { label }]) => (
+                  <option key={key} value={key}>
+                    {label}
+                  </option>
+                ))}
+              </select>
+            </label>
+          </div>
+          <p className="mb-2 flex flex-wrap gap-4 text-sm">
+            {arms.map((arm, i) => (
+              <ArmKey key={arm} arm={i} name={arm} />
+            ))}
+            <span className="text-soft">heavy: mean · thin: each wash day</span>
+          </p>
+          <WearCurve
+            curves={comparison.curves[shown]}
+            arms={arms}
+            outcome={OUTCOMES[shown].label}
+            line={shown === trial.primary ? trial.line : null}
+            nights={nightMarks(trial, wearer)}
+          />
+        </section>
+        <WearAndMoney trial={trial} record={record} comparison={comparison} />
+        <ZoneDifference trial={trial} wearer={wearer} outcome={shown} />
+      </div>
+
+      <section className="mt-10" aria-labelledby="actual">
+        <h2 id="actual" className="mb-2 text-xl">
+          The wash days as they were run
+        </h2>
+        <RoutineRibbon
+          caption="Actual wash days, aligned slot by slot"
+          columns={columns}
+          rows={rows}
+          noteOf={(row, column) => listed.find((one) => one.row === row && one.column === column)?.n ?? null}
+        />
+        <DepartureNotes listed={listed} columns={columns} rows={rows} />
+      </section>
+      <p className="mt-8">
+        <a
+          className="underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus"
+          href={`/api/trials/${trial.id}/readings.csv`}
+          download
+        >
+          Readings as CSV
+        </a>
+      </p>
+    </>
+  );
+}
+
+function ArmKey({ arm, name }: { arm: number; name: string }) {
+  const { hue, dash, marker } = armStyle(arm);
+  return (
+    <span className="inline-flex items-center gap-2 font-semibold">
+      <svg width="34" height="12" aria-hidden="true">
+        <line x1="0" y1="6" x2="34" y2="6" stroke={hue} strokeWidth="3" strokeDasharray={dash.join(' ')} />
+      </svg>
+      <span aria-hidden="true" style={{ color: hue }}>
+        {marker}
+      </span>
+      {name}
+    </span>
+  );
+}

@@ -1,0 +1,154 @@
+import { Settings } from '@sabor/contract/settings';
+import { LENGTH_UNITS, TEMPERATURE_UNITS, VOLUME_UNITS } from '@sabor/core/units/preferences';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import * as v from 'valibot';
+import { post, put } from '../../api/http.ts';
+import { useChange, useSettings, useTrials } from '../../api/queries.ts';
+import { Field } from '../../ui/field.tsx';
+import { ChoiceField, TextField } from '../../ui/inputs.tsx';
+import { Heading } from '../../ui/states.tsx';
+import { useSay } from '../../ui/undo.tsx';
+
+const link = 'underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus';
+
+export function Screen() {
+  return (
+    <>
+      <Heading title="Data">Everything is yours, on your own machine, in open formats.</Heading>
+      <div className="grid gap-x-12 gap-y-10 lg:grid-cols-2">
+        <Export />
+        <Import />
+        <Units />
+      </div>
+    </>
+  );
+}
+
+function Export() {
+  const trials = useTrials();
+  return (
+    <section aria-labelledby="export">
+      <h2 id="export" className="text-xl">
+        Take out
+      </h2>
+      <p className="mt-1 mb-3 text-soft">
+        The whole database as one JSON file; a trial’s readings as CSV, one reading a row.
+      </p>
+      <p>
+        <a className={`${link} font-semibold`} href="/api/export.json" download>
+          Everything, as JSON
+        </a>
+      </p>
+      <ul className="mt-3 space-y-1">
+        {trials.data
+          ?.filter((trial) => trial.washDaysDone > 0)
+          .map((trial) => (
+            <li key={trial.id}>
+              <a className={link} href={`/api/trials/${trial.id}/readings.csv`} download>
+                Readings: {trial.question}
+              </a>
+            </li>
+          ))}
+      </ul>
+    </section>
+  );
+}
+
+function Import() {
+  const say = useSay();
+  const navigate = useNavigate();
+  const bring = useChange((backup: unknown) => post('/import', backup));
+  const [error, setError] = useState<string | undefined>();
+  const read = async (file: File | undefined) => {
+    if (!file) return;
+    setError(undefined);
+    let backup: unknown;
+    try {
+      backup = JSON.parse(await file.text());
+    } catch {
+      return setError('This file is not JSON. Choose a file that Sabor wrote under “Everything, as JSON”.');
+    }
+    bring.mutate(backup, {
+      onSuccess: () => {
+        say('The backup is in.');
+        void navigate('/');
+      },
+      onError: (problem) => setError(problem.message),
+    });
+  };
+  return (
+    <section aria-labelledby="import">
+      <h2 id="import" className="text-xl">
+        Bring in
+      </h2>
+      <p className="mt-1 mb-3 text-soft">A backup goes into an empty Sabor, whole or not at all.</p>
+      <Field label="Backup file" error={error}>
+        {(ids) => (
+          <input
+            {...ids}
+            type="file"
+            accept="application/json,.json"
+            className="w-full"
+            disabled={bring.isPending}
+            onChange={(e) => void read(e.target.files?.[0])}
+          />
+        )}
+      </Field>
+      {bring.isPending && <p role="status">Bringing it in …</p>}
+    </section>
+  );
+}
+
+function Units() {
+  const settings = useSettings();
+  const save = useChange((next: Settings) => put('/settings', next));
+  const [currency, setCurrency] = useState<string | null>(null);
+  const set = (change: Partial<Settings>) => save.mutate({ ...settings, ...change });
+  const typed = currency ?? settings.currency;
+  const wrong = v.safeParse(Settings, { ...settings, currency: typed }).success
+    ? undefined
+    : 'Give the currency as three letters, such as EUR.';
+  return (
+    <section aria-labelledby="units" className="space-y-4">
+      <h2 id="units" className="text-xl">
+        Units
+      </h2>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <ChoiceField
+          label="Volumes in"
+          options={VOLUME_UNITS}
+          value={settings.volume}
+          onChange={(key) => key && set({ volume: key })}
+        />
+        <ChoiceField
+          label="Lengths in"
+          options={LENGTH_UNITS}
+          value={settings.length}
+          onChange={(key) => key && set({ length: key })}
+        />
+        <ChoiceField
+          label="Temperatures in"
+          options={TEMPERATURE_UNITS}
+          value={settings.temperature}
+          onChange={(key) => key && set({ temperature: key })}
+        />
+        <TextField
+          label="Currency for new products"
+          value={typed}
+          error={wrong}
+          onChange={(text) => {
+            const next = text.toUpperCase();
+            setCurrency(next);
+            if (/^[A-Z]{3}$/.test(next)) set({ currency: next });
+          }}
+        />
+      </div>
+      {save.isError && (
+        <p role="alert" className="font-semibold text-brick">
+          {save.error.message}
+        </p>
+      )}
+    </section>
+  );
+}

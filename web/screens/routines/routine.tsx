@@ -1,0 +1,99 @@
+import { type Routine, RoutineInput, type StepInput } from '@sabor/contract/routine';
+import { SLOTS, type Slot } from '@sabor/core/routine/slots';
+import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { v7 } from 'uuid';
+import { put } from '../../api/http.ts';
+import { useChange, useRoutines, useShelf } from '../../api/queries.ts';
+import { Button, ButtonLink } from '../../ui/button.tsx';
+import { useDraft } from '../../ui/draft.ts';
+import { ChoiceField, TextField } from '../../ui/inputs.tsx';
+import { Failed, Heading, Loading, SheetProblems } from '../../ui/states.tsx';
+import { useSay } from '../../ui/undo.tsx';
+import { StepList } from './step-list.tsx';
+
+export function Screen() {
+  const { id = 'new' } = useParams();
+  const routines = useRoutines();
+  if (routines.isPending) return <Loading what="the routine" />;
+  if (routines.isError) return <Failed error={routines.error} retry={routines.refetch} />;
+  const routine = routines.data.find((known) => known.id === id);
+  if (id !== 'new' && !routine)
+    return (
+      <Failed error={new Error('Sabor has no such routine. It may have been opened from an old link.')} />
+    );
+  return <RoutineSheet key={id} routine={routine} />;
+}
+
+const SLOT_CHOICES = Object.entries(SLOTS).map(([key, { label }]) => ({ key: key as Slot, label }));
+
+function RoutineSheet({ routine }: { routine: Routine | undefined }) {
+  const shelf = useShelf();
+  const navigate = useNavigate();
+  const say = useSay();
+  const initial = useMemo<RoutineInput>(() => {
+    if (!routine) return { id: v7(), wearerId: null, name: '', note: '', steps: [] };
+    const { archivedAt: _, ...input } = routine;
+    return input;
+  }, [routine]);
+  const draft = useDraft(`routine ${routine?.id ?? 'new'}`, RoutineInput, initial);
+  const saving = useChange((input: RoutineInput) => put(`/routines/${input.id}`, input));
+  const [slot, setSlot] = useState<Slot>('cleanse');
+  const { value, set, problem, change } = draft;
+  const setSteps = (steps: StepInput[]) => change((old) => ({ ...old, steps }));
+  return (
+    <form
+      noValidate
+      onSubmit={async (event) => {
+        event.preventDefault();
+        if (!(await draft.save(saving.mutateAsync))) return;
+        say(`${value.name} is saved.`);
+        void navigate('/routines');
+      }}
+    >
+      <Heading kicker="Routines" title={routine ? routine.name : 'A new routine'}>
+        Drag a step by its handle, or focus the handle and press space, then the arrow keys.
+      </Heading>
+      <div className="mb-6 grid gap-4 sm:grid-cols-2">
+        <TextField label="Name" value={value.name} onChange={set('name')} error={problem('name')} />
+        <TextField label="Note" value={value.note ?? ''} onChange={set('note')} error={problem('note')} />
+      </div>
+      <StepList
+        steps={value.steps as StepInput[]}
+        onChange={setSteps}
+        products={shelf.data?.products ?? []}
+        problem={problem}
+      />
+      <div className="mt-4 flex flex-wrap items-end gap-3">
+        <ChoiceField<Slot>
+          label="Next slot"
+          options={SLOT_CHOICES}
+          value={slot}
+          onChange={(key) => key && setSlot(key)}
+        />
+        <Button
+          onClick={() =>
+            setSteps([...(value.steps as StepInput[]), { ...EMPTY_SETTINGS, id: v7(), slot, note: '' }])
+          }
+        >
+          Add this step
+        </Button>
+      </div>
+      <div className="mt-6 space-y-4">
+        <SheetProblems problems={draft.problems} />
+        <div className="flex flex-wrap gap-3">
+          <Button look="main" type="submit" disabled={draft.saving}>
+            Save the routine
+          </Button>
+          <ButtonLink to="/routines">Back to the routines</ButtonLink>
+          {draft.dirty && (
+            <Button look="quiet" onClick={draft.discard}>
+              Discard what I typed
+            </Button>
+          )}
+        </div>
+      </div>
+    </form>
+  );
+}

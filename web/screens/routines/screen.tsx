@@ -1,0 +1,102 @@
+import type { Routine } from '@sabor/contract/routine';
+import { SLOTS } from '@sabor/core/routine/slots';
+import { STARTER_ROUTINE } from '@sabor/core/routine/starter';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { v7 } from 'uuid';
+import { put } from '../../api/http.ts';
+import { useChange, useRoutines } from '../../api/queries.ts';
+import { Button, ButtonLink } from '../../ui/button.tsx';
+import { PutAway } from '../../ui/put-away.tsx';
+import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
+
+export function Screen() {
+  const routines = useRoutines();
+  const navigate = useNavigate();
+  const [archived, setArchived] = useState(false);
+  const saving = useChange((routine: Omit<Routine, 'archivedAt'>) => put(`/routines/${routine.id}`, routine));
+  if (routines.isPending) return <Loading what="the routines" />;
+  if (routines.isError) return <Failed error={routines.error} retry={routines.refetch} />;
+  const away = routines.data.filter((routine) => routine.archivedAt !== null).length;
+  const shown = routines.data.filter((routine) => (routine.archivedAt !== null) === archived);
+  const copy = (
+    from: Pick<Routine, 'name' | 'note'> & { steps: readonly Omit<Routine['steps'][number], 'id'>[] },
+    name: string,
+  ) => {
+    const id = v7();
+    const steps = from.steps.map((step) => ({ ...step, id: v7() }));
+    saving.mutate(
+      { id, wearerId: null, name, note: from.note, steps },
+      { onSuccess: () => void navigate(`/routines/${id}`) },
+    );
+  };
+  const begin = () => copy(STARTER_ROUTINE, STARTER_ROUTINE.name);
+  return (
+    <>
+      <Heading
+        title="Routines"
+        actions={
+          <>
+            <Button onClick={begin}>Begin from the starter</Button>
+            <ButtonLink look="main" to="/routines/new">
+              Write a routine
+            </ButtonLink>
+          </>
+        }
+      >
+        A wash day written down once, step by step, so that a trial can hold it fixed.
+      </Heading>
+      {saving.isError && <Failed error={saving.error} />}
+      {(away > 0 || archived) && (
+        <Button look="quiet" className="mb-4" onClick={() => setArchived(!archived)}>
+          {archived ? 'Back to the routines' : `Put away: ${away}`}
+        </Button>
+      )}
+      {routines.data.length === 0 && (
+        <Nothing title="No routine yet" action={<Button onClick={begin}>Begin from the starter</Button>}>
+          The starter is a plain wash-and-go; put your own products into it.
+        </Nothing>
+      )}
+      <ul className="space-y-6">
+        {shown.map((routine) => (
+          <RoutineRow
+            key={routine.id}
+            routine={routine}
+            duplicate={() => copy(routine, `${routine.name}, copy`)}
+          />
+        ))}
+      </ul>
+    </>
+  );
+}
+
+function RoutineRow({ routine, duplicate }: { routine: Routine; duplicate: () => void }) {
+  return (
+    <li>
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h2 className="text-xl">
+          <Link
+            to={`/routines/${routine.id}`}
+            className="underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus"
+          >
+            {routine.name}
+          </Link>
+        </h2>
+        <span className="flex gap-2">
+          <Button look="quiet" onClick={duplicate} aria-label={`Duplicate ${routine.name}`}>
+            Duplicate
+          </Button>
+          <PutAway what="routines" id={routine.id} name={routine.name} away={routine.archivedAt !== null} />
+        </span>
+      </div>
+      {routine.note && <p className="text-soft">{routine.note}</p>}
+      <ol className="mt-2 flex flex-wrap gap-y-1" aria-label={`Slots of ${routine.name}`}>
+        {routine.steps.map((step) => (
+          <li key={step.id} className="ribbon-piece bg-leaf-pale px-5 py-1.5 text-sm">
+            {SLOTS[step.slot].short}
+          </li>
+        ))}
+      </ol>
+    </li>
+  );
+}

@@ -1,0 +1,71 @@
+import { type Line, LineInput } from '@sabor/contract/shelf';
+import { Dialog } from 'radix-ui';
+import { useMemo, useState } from 'react';
+import { v7 } from 'uuid';
+import { put } from '../../api/http.ts';
+import { useChange } from '../../api/queries.ts';
+import { Button } from '../../ui/button.tsx';
+import { useDraft } from '../../ui/draft.ts';
+import { TextField } from '../../ui/inputs.tsx';
+import { SheetProblems } from '../../ui/states.tsx';
+
+/** Adds a line, or renames one. */
+export function LineEditor({ line }: { line?: Line }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <Dialog.Root open={open} onOpenChange={setOpen}>
+      <Dialog.Trigger asChild>
+        {line ? <Button look="quiet">Rename</Button> : <Button>Add a line</Button>}
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-50 w-[min(30rem,92vw)] -translate-x-1/2 -translate-y-1/2 rounded-tag bg-paper p-6"
+        >
+          <Dialog.Title className="mb-4 text-2xl">{line ? 'Rename the line' : 'A new line'}</Dialog.Title>
+          <LineForm line={line} close={() => setOpen(false)} />
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function LineForm({ line, close }: { line: Line | undefined; close: () => void }) {
+  const initial = useMemo(
+    () => ({ id: line?.id ?? v7(), name: line?.name ?? '', note: line?.note ?? '' }),
+    [line],
+  );
+  const draft = useDraft(`line ${line?.id ?? 'new'}`, LineInput, initial);
+  const saving = useChange((input: LineInput) => put(`/lines/${input.id}`, input));
+  return (
+    <form
+      className="space-y-4"
+      onSubmit={async (event) => {
+        event.preventDefault();
+        if (await draft.save(saving.mutateAsync)) close();
+      }}
+    >
+      <TextField
+        label="Name"
+        value={draft.value.name}
+        onChange={draft.set('name')}
+        error={draft.problem('name')}
+      />
+      <TextField
+        label="Note"
+        rows={2}
+        value={draft.value.note ?? ''}
+        onChange={draft.set('note')}
+        error={draft.problem('note')}
+      />
+      <SheetProblems problems={draft.problems.filter(({ path }) => path === '')} />
+      <div className="flex gap-3">
+        <Button look="main" type="submit" disabled={draft.saving}>
+          Save the line
+        </Button>
+        <Button onClick={close}>Not now</Button>
+      </div>
+    </form>
+  );
+}

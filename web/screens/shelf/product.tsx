@@ -1,0 +1,215 @@
+import { type Product, ProductInput, type Shelf } from '@sabor/contract/shelf';
+import { splitIngredients } from '@sabor/core/shelf/ingredient-list';
+import { pricePer100Ml } from '@sabor/core/shelf/price';
+import { LABEL_HOLDS, ROLES, type Role, STAKES } from '@sabor/core/shelf/products';
+import { volumeScale } from '@sabor/core/units/preferences';
+import { useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { v7 } from 'uuid';
+import { put } from '../../api/http.ts';
+import { useChange, useSettings, useShelf } from '../../api/queries.ts';
+import { Button, ButtonLink } from '../../ui/button.tsx';
+import { useDraft } from '../../ui/draft.ts';
+import { ChoiceField, NumberField, TextField, TicksField } from '../../ui/inputs.tsx';
+import { showMoney } from '../../ui/show.ts';
+import { Caution, Failed, Heading, Loading, SheetProblems } from '../../ui/states.tsx';
+import { useSay } from '../../ui/undo.tsx';
+
+export function Screen() {
+  const { id = 'new' } = useParams();
+  const shelf = useShelf();
+  if (shelf.isPending) return <Loading what="the product" />;
+  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  const product = shelf.data.products.find((known) => known.id === id);
+  if (id !== 'new' && !product)
+    return (
+      <Failed error={new Error('Sabor has no such product. It may have been opened from an old link.')} />
+    );
+  return <ProductSheet key={id} shelf={shelf.data} product={product} />;
+}
+
+function blank(currency: string): ProductInput {
+  return {
+    id: v7(),
+    lineId: null,
+    name: '',
+    roles: [],
+    sizeMl: null,
+    price: null,
+    currency,
+    labelHold: 'silent',
+    ingredients: '',
+    labelDirections: null,
+    stake: 'bought',
+    openedOn: null,
+    monthsAfterOpening: 12,
+    note: '',
+  };
+}
+
+function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | undefined }) {
+  const settings = useSettings();
+  const navigate = useNavigate();
+  const say = useSay();
+  const initial = useMemo<ProductInput>(() => {
+    if (!product) return blank(settings.currency);
+    const { archivedAt: _, uses: __, ...input } = product;
+    return input;
+  }, [product, settings.currency]);
+  const draft = useDraft(`product ${product?.id ?? 'new'}`, ProductInput, initial);
+  const saving = useChange((input: ProductInput) => put(`/products/${input.id}`, input));
+  const { value, set, problem } = draft;
+  const items = useMemo(() => splitIngredients(value.ingredients), [value.ingredients]);
+  const per100 =
+    value.price !== null && value.sizeMl !== null && value.price >= 0 && value.sizeMl > 0
+      ? pricePer100Ml(value.price, value.sizeMl)
+      : null;
+  return (
+    <form
+      noValidate
+      onSubmit={async (event) => {
+        event.preventDefault();
+        if (!(await draft.save(saving.mutateAsync))) return;
+        say(`${value.name} is saved.`);
+        void navigate('/shelf');
+      }}
+    >
+      <Heading kicker="Shelf" title={product ? product.name : 'A new product'}>
+        {product && product.uses > 0 && <>Named in {product.uses} steps of routines, trials and wash days.</>}
+      </Heading>
+      <div className="grid gap-x-10 gap-y-5 lg:grid-cols-2">
+        <div className="space-y-5">
+          <TextField label="Name" value={value.name} onChange={set('name')} error={problem('name')} />
+          <ChoiceField
+            label="Line"
+            none="no line"
+            value={value.lineId}
+            onChange={set('lineId')}
+            options={shelf.lines.map((line) => ({ key: line.id, label: line.name }))}
+            error={problem('lineId')}
+          />
+          <TicksField<Role>
+            legend="Roles it can play"
+            options={ROLES}
+            value={value.roles as Role[]}
+            onChange={set('roles')}
+            error={problem('roles')}
+          />
+          <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
+            <NumberField
+              label="Size"
+              scale={volumeScale(settings.volume)}
+              value={value.sizeMl}
+              onChange={set('sizeMl')}
+              error={problem('sizeMl')}
+            />
+            <NumberField label="Price" value={value.price} onChange={set('price')} error={problem('price')} />
+            <TextField
+              label="Currency"
+              value={value.currency ?? ''}
+              onChange={(text) => set('currency')(text.toUpperCase() || null)}
+              error={problem('currency')}
+            />
+          </div>
+          <p className="text-soft" aria-live="polite">
+            {per100 !== null && value.currency ? (
+              <>
+                <span className="figure text-ink">{showMoney(per100, value.currency)}</span> per 100 ml
+              </>
+            ) : (
+              'Price and size give the price per 100 ml.'
+            )}
+          </p>
+          <div className="grid gap-4 sm:grid-cols-2">
+            <ChoiceField
+              label="Hold, by the label"
+              options={LABEL_HOLDS}
+              value={value.labelHold}
+              onChange={(key) => key && set('labelHold')(key)}
+            />
+            <ChoiceField
+              label="How you stand to it"
+              hint="Shown beside every comparison it is in."
+              options={STAKES}
+              value={value.stake}
+              onChange={(key) => key && set('stake')(key)}
+            />
+            <TextField
+              type="date"
+              label="Opened on"
+              hint="Empty while unopened."
+              value={value.openedOn ?? ''}
+              onChange={(text) => set('openedOn')(text || null)}
+              error={problem('openedOn')}
+            />
+            <NumberField
+              label="Period after opening"
+              unit="months"
+              value={value.monthsAfterOpening}
+              onChange={set('monthsAfterOpening')}
+              error={problem('monthsAfterOpening')}
+            />
+          </div>
+        </div>
+        <div className="space-y-5">
+          <TextField
+            label="Ingredients, as on the label"
+            hint="Stored whole, as you paste it."
+            rows={7}
+            value={value.ingredients}
+            onChange={set('ingredients')}
+            error={problem('ingredients')}
+          />
+          {items.length > 0 && value.ingredients.length <= 20_000 && (
+            <details>
+              <summary className="cursor-pointer text-sm font-semibold">
+                Split into {items.length} items
+              </summary>
+              <ol className="mt-1 columns-2 gap-6 text-sm">
+                {items.map((item, i) => (
+                  <li key={i} className="break-inside-avoid">
+                    <span className="text-soft">{i + 1}</span> {item}
+                  </li>
+                ))}
+              </ol>
+            </details>
+          )}
+          <TextField
+            label="Label directions"
+            hint="Leave empty where the label is silent."
+            rows={2}
+            value={value.labelDirections ?? ''}
+            onChange={(text) => set('labelDirections')(text || null)}
+            error={problem('labelDirections')}
+          />
+          <TextField
+            label="Note"
+            rows={2}
+            value={value.note ?? ''}
+            onChange={set('note')}
+            error={problem('note')}
+          />
+          <Caution>
+            New to this wearer? Patch-test on the inner arm and wait 48 hours. Stop at burning, hives or
+            swelling and see a doctor. Past its period after opening, or changed in smell, colour or texture:
+            do not use it. The label comes first.
+          </Caution>
+        </div>
+      </div>
+      <div className="mt-6 space-y-4">
+        <SheetProblems problems={draft.problems} />
+        <div className="flex flex-wrap gap-3">
+          <Button look="main" type="submit" disabled={draft.saving}>
+            Save the product
+          </Button>
+          <ButtonLink to="/shelf">Back to the shelf</ButtonLink>
+          {draft.dirty && (
+            <Button look="quiet" onClick={draft.discard}>
+              Discard what I typed
+            </Button>
+          )}
+        </div>
+      </div>
+    </form>
+  );
+}

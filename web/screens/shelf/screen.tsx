@@ -1,0 +1,159 @@
+import { localToday } from '@sabor/contract/fields';
+import type { Product, Shelf } from '@sabor/contract/shelf';
+import { goodUntil } from '@sabor/core/shelf/period-after-opening';
+import { pricePer100Ml } from '@sabor/core/shelf/price';
+import { LABEL_HOLDS, ROLES, STAKES } from '@sabor/core/shelf/products';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { useSettings, useShelf } from '../../api/queries.ts';
+import { Button, ButtonLink } from '../../ui/button.tsx';
+import { PutAway } from '../../ui/put-away.tsx';
+import { showMoney, showVolume } from '../../ui/show.ts';
+import { Failed, Heading, Loading, Nothing, Tag } from '../../ui/states.tsx';
+import { LineEditor } from './line.tsx';
+
+export function Screen() {
+  const shelf = useShelf();
+  const [archived, setArchived] = useState(false);
+  if (shelf.isPending) return <Loading what="the shelf" />;
+  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  const { lines, products } = shelf.data;
+  const shown = products.filter((product) => (product.archivedAt !== null) === archived);
+  const put_away = products.filter((product) => product.archivedAt !== null).length;
+  return (
+    <>
+      <Heading
+        title="Shelf"
+        actions={
+          <>
+            <LineEditor />
+            <ButtonLink look="main" to="/shelf/new">
+              Add a product
+            </ButtonLink>
+          </>
+        }
+      >
+        What can be tested and what is held beside it. A product is put away, never deleted, so that old
+        trials keep their words.
+      </Heading>
+      {(put_away > 0 || archived) && (
+        <Button look="quiet" className="mb-4" onClick={() => setArchived(!archived)}>
+          {archived ? 'Back to the shelf' : `Put away: ${put_away}`}
+        </Button>
+      )}
+      {products.length === 0 && (
+        <Nothing
+          title="Nothing on the shelf yet"
+          action={<ButtonLink to="/shelf/new">Add a product</ButtonLink>}
+        >
+          Two products that play the same role are enough for a first comparison.
+        </Nothing>
+      )}
+      {[...lines.map((line) => ({ key: line.id, line })), { key: 'none', line: null }].map(
+        ({ key, line }) => (
+          <LineShelf
+            key={key}
+            line={line}
+            products={shown.filter((product) => product.lineId === (line?.id ?? null))}
+          />
+        ),
+      )}
+    </>
+  );
+}
+
+function LineShelf({
+  line,
+  products,
+}: {
+  line: Shelf['lines'][number] | null;
+  products: readonly Product[];
+}) {
+  if (products.length === 0 && line === null) return null;
+  return (
+    <section className="mb-8" aria-label={line?.name ?? 'Without a line'}>
+      <div className="mb-1 flex flex-wrap items-baseline gap-3">
+        <h2 className="text-xl">{line?.name ?? 'Without a line'}</h2>
+        {line?.note && <p className="text-sm text-soft">{line.note}</p>}
+        {line && <LineEditor line={line} />}
+      </div>
+      {products.length === 0 ? (
+        <p className="text-soft">No product of this line here.</p>
+      ) : (
+        <div className="overflow-x-auto">
+          <table className="w-full min-w-[46rem] text-left text-[0.95rem]">
+            <thead className="text-sm text-soft">
+              <tr className="border-b border-rule">
+                <th scope="col" className="w-[24%] py-1 pr-4 font-semibold">
+                  Product
+                </th>
+                <th scope="col" className="w-[24%] pr-4 font-semibold">
+                  Plays
+                </th>
+                <th scope="col" className="w-[10%] pr-4 font-semibold">
+                  Hold, by label
+                </th>
+                <th scope="col" className="w-[12%] pr-4 text-right font-semibold">
+                  Per 100 ml
+                </th>
+                <th scope="col" className="w-[18%] pr-4 font-semibold">
+                  Bottle
+                </th>
+                <th scope="col" className="font-semibold">
+                  <span className="sr-only">Actions</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {products.map((product) => (
+                <ProductRow key={product.id} product={product} />
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+    </section>
+  );
+}
+
+function ProductRow({ product }: { product: Product }) {
+  const settings = useSettings();
+  const last = goodUntil(product.openedOn, product.monthsAfterOpening);
+  return (
+    <tr className="border-b border-rule align-top">
+      <th scope="row" className="py-2 pr-4 font-semibold">
+        <Link
+          to={`/shelf/${product.id}`}
+          className="underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus"
+        >
+          {product.name}
+        </Link>
+        {STAKES[product.stake].discloses && (
+          <span className="block text-sm font-normal text-mango-deep">{STAKES[product.stake].label}</span>
+        )}
+      </th>
+      <td className="py-2 pr-4">{product.roles.map((role) => ROLES[role].label).join(', ')}</td>
+      <td className="py-2 pr-4">{LABEL_HOLDS[product.labelHold].label}</td>
+      <td className="py-2 pr-4 text-right">
+        {product.price !== null && product.currency !== null && product.sizeMl !== null
+          ? showMoney(pricePer100Ml(product.price, product.sizeMl), product.currency)
+          : '–'}
+        {product.sizeMl !== null && (
+          <span className="block text-sm text-soft">{showVolume(product.sizeMl, settings)}</span>
+        )}
+      </td>
+      <td className="py-2 pr-4">
+        {product.openedOn === null ? (
+          <span className="text-soft">unopened</span>
+        ) : last !== null && last < localToday() ? (
+          <Tag tone="stop">past {last}</Tag>
+        ) : (
+          <>good to {last ?? 'unknown'}</>
+        )}
+      </td>
+      <td className="py-1 text-right">
+        <PutAway what="products" id={product.id} name={product.name} away={product.archivedAt !== null} />
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,149 @@
+import type { Due } from '@sabor/contract/today';
+import { Link } from 'react-router';
+import { useToday, useTrials } from '../../api/queries.ts';
+import { ButtonLink } from '../../ui/button.tsx';
+import { showDate } from '../../ui/show.ts';
+import { Failed, Heading, Loading } from '../../ui/states.tsx';
+import { UnderWay } from './under-way.tsx';
+
+/** Where a thing that is due is done, and what the way there is called. */
+function wayTo(due: Due): { to: string; label: string } {
+  switch (due.kind) {
+    case 'continue wash day':
+      return { to: `/wash-days/${due.washDayId}`, label: 'Go on with it' };
+    case 'start wash day':
+      return { to: `/trials/${due.trialId}`, label: 'To the trial' };
+    case 'check-in':
+      return {
+        to: `/wash-days/${due.washDayId}/look/${due.stage === 'wear' ? `day-${due.day}` : due.stage}`,
+        label: 'Look at the hair',
+      };
+    case 'end wear':
+      return { to: `/wash-days/${due.washDayId}`, label: 'End the wear' };
+    case 'read':
+      return { to: `/trials/${due.trialId}/compare`, label: 'Read the comparison' };
+    case 'bottle':
+      return { to: `/shelf/${due.productId}`, label: 'See the bottle' };
+  }
+}
+
+export function Screen() {
+  const today = useToday();
+  const trials = useTrials();
+  if (today.isPending || trials.isPending) return <Loading what="what is due" />;
+  if (today.isError) return <Failed error={today.error} retry={today.refetch} />;
+  if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
+  const { due, date, empty, demo } = today.data;
+  if (empty) return <FirstSteps />;
+  const read = due.find((one) => one.kind === 'read');
+  const rest = due.filter((one) => one !== read || !demo);
+  return (
+    <>
+      <Heading title="Today" kicker={showDate(date)} />
+      {demo && read && (
+        <section className="mb-8 grid gap-6 rounded-tag bg-ink p-6 text-paper sm:grid-cols-[1fr_auto] sm:items-center">
+          <div>
+            <h2 className="text-2xl">A hair room picks a gel for the damp coast</h2>
+            <p className="mt-2 max-w-2xl text-paper/85">
+              This demo holds a finished trial: one wearer, two gels, eight wash days, everything else held
+              fixed. See which did better, on which days, and how sure that is. All names and numbers are made
+              up.
+            </p>
+          </div>
+          <div className="flex flex-wrap gap-3">
+            <ButtonLink look="main" to={wayTo(read).to}>
+              Read the comparison
+            </ButtonLink>
+            <ButtonLink to="/trials/new/plan">Begin your own trial</ButtonLink>
+          </div>
+        </section>
+      )}
+      <div className="grid gap-10 lg:grid-cols-[3fr_2fr]">
+        <section aria-labelledby="due">
+          <h2 id="due" className="mb-3 text-xl">
+            Due
+          </h2>
+          {rest.length === 0 ? (
+            <p className="text-soft">Nothing is due. Enjoy the hair.</p>
+          ) : (
+            <ol className="divide-y divide-rule border-y border-rule">
+              {rest.map((one) => (
+                <DueRow key={`${one.kind} ${wayTo(one).to}`} due={one} />
+              ))}
+            </ol>
+          )}
+        </section>
+        <UnderWay trials={trials.data} />
+      </div>
+    </>
+  );
+}
+
+function DueRow({ due }: { due: Due }) {
+  const { to, label } = wayTo(due);
+  const urgent = due.kind === 'continue wash day' || due.kind === 'check-in';
+  return (
+    <li className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 py-4">
+      <div className="min-w-0 flex-1 basis-72">
+        <p className="font-semibold">{due.title}</p>
+        <p className={due.kind === 'bottle' ? 'text-mango-deep' : 'text-soft'}>{due.says}</p>
+      </div>
+      <ButtonLink look={urgent ? 'main' : 'plain'} to={to}>
+        {label}
+      </ButtonLink>
+    </li>
+  );
+}
+
+/** An empty Sabor: the road from shelf to comparison, with the first step at hand. */
+function FirstSteps() {
+  const road = [
+    ['Shelf', 'Put the two products you want to compare on the shelf.', '/shelf/new', 'Add a product'],
+    [
+      'Heads',
+      'Say whose hair is tested: zones, porosity, a tagged curl or two.',
+      '/heads/new',
+      'Add a wearer',
+    ],
+    [
+      'Routines',
+      'Write the wash day down once, so that it can be held fixed.',
+      '/routines/new',
+      'Write a routine',
+    ],
+    [
+      'Trials',
+      'Ask a question, mark the step under test, give each arm its product.',
+      '/trials/new/plan',
+      'Plan a trial',
+    ],
+  ] as const;
+  return (
+    <>
+      <Heading title="An empty bench, and the way to a first comparison">
+        Sabor holds a wash day fixed, changes one thing, and says honestly what that did.
+      </Heading>
+      <ol className="max-w-3xl divide-y divide-rule border-y border-rule">
+        {road.map(([place, says, to, label], i) => (
+          <li key={place} className="flex flex-wrap items-center justify-between gap-4 py-4">
+            <span className="figure w-8 text-2xl text-leaf">{i + 1}</span>
+            <span className="min-w-0 flex-1 basis-60">
+              <span className="block font-semibold">{place}</span>
+              <span className="text-soft">{says}</span>
+            </span>
+            <ButtonLink look={i === 0 ? 'main' : 'plain'} to={to}>
+              {label}
+            </ButtonLink>
+          </li>
+        ))}
+      </ol>
+      <p className="mt-4 text-soft">
+        Or bring a backup from another Sabor:{' '}
+        <Link className="underline" to="/data">
+          Data
+        </Link>
+        .
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,18 @@
+import type { Trial } from '@sabor/contract/trial';
+import { post } from '../../api/http.ts';
+import { useChange } from '../../api/queries.ts';
+import { ReasonDialog } from '../../ui/reason-dialog.tsx';
+
+export function EndTrial({ trial }: { trial: Trial }) {
+  const end = useChange((reason: string) => post(`/trials/${trial.id}/end`, { reason }));
+  return (
+    <ReasonDialog
+      trigger="End the trial early"
+      title="End this trial early?"
+      label="Why it ends"
+      send={end.mutateAsync}
+    >
+      It will be read as it stands, described without a p, and take no more wash days.
+    </ReasonDialog>
+  );
+}

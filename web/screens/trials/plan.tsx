@@ -1,0 +1,270 @@
+import type { Routine } from '@sabor/contract/routine';
+import type { Product } from '@sabor/contract/shelf';
+import { type TrialDetail, TrialInput } from '@sabor/contract/trial';
+import type { Wearer } from '@sabor/contract/wearer';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { v7 } from 'uuid';
+import { put } from '../../api/http.ts';
+import { useChange, useRoutines, useShelf, useTrial, useWearers } from '../../api/queries.ts';
+import { Button, ButtonLink } from '../../ui/button.tsx';
+import { useDraft } from '../../ui/draft.ts';
+import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
+import { Failed, Heading, Loading, Nothing, SheetProblems } from '../../ui/states.tsx';
+import { useSay } from '../../ui/undo.tsx';
+import { ArmsEditor } from './arms-editor.tsx';
+import { PlanReach } from './plan-reach.tsx';
+import { RoutinePart } from './routine-part.tsx';
+import { ZonesThatCount } from './zones-that-count.tsx';
+
+export function Screen() {
+  const { id = 'new' } = useParams();
+  const trial = useTrial(id);
+  const shelf = useShelf();
+  const wearers = useWearers();
+  const routines = useRoutines();
+  for (const query of [shelf, wearers, routines]) {
+    if (query.isPending) return <Loading what="what a plan needs" />;
+    if (query.isError) return <Failed error={query.error} retry={query.refetch} />;
+  }
+  if (id !== 'new' && trial.isPending) return <Loading what="the plan" />;
+  if (id !== 'new' && trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
+  if (trial.data?.startedAt)
+    return (
+      <Failed
+        error={new Error('This trial has begun. What was promised before the first wash day is locked.')}
+      />
+    );
+  const missing = [
+    {
+      there: shelf.data!.products.length >= 2,
+      says: 'Put at least two products on the shelf.',
+      to: '/shelf/new',
+      label: 'Add a product',
+    },
+    {
+      there: wearers.data!.length > 0,
+      says: 'Say whose hair is tested.',
+      to: '/heads/new',
+      label: 'Add a wearer',
+    },
+    {
+      there: routines.data!.some(({ steps }) => steps.length > 0),
+      says: 'Write the wash day down as a routine.',
+      to: '/routines',
+      label: 'To the routines',
+    },
+  ].find(({ there }) => !there);
+  if (missing)
+    return (
+      <Nothing
+        title="Before a trial can be planned"
+        action={
+          <ButtonLink look="main" to={missing.to}>
+            {missing.label}
+          </ButtonLink>
+        }
+      >
+        {missing.says}
+      </Nothing>
+    );
+  return (
+    <PlanSheet
+      key={id}
+      trial={trial.data}
+      products={shelf.data!.products}
+      wearers={wearers.data!}
+      routines={routines.data!}
+    />
+  );
+}
+
+const blankArm = (n: number) => ({ id: v7(), name: `Arm ${String.fromCharCode(65 + n)}`, steps: [] });
+
+function blank(): TrialInput {
+  return {
+    id: v7(),
+    wearerId: '',
+    question: '',
+    routineName: '',
+    plan: [],
+    arms: [blankArm(0), blankArm(1)],
+    primary: 'definition',
+    line: 6,
+    matters: 1,
+    washDays: 8,
+    wearDays: 5,
+    weights: [],
+  };
+}
+
+function inputOf(trial: TrialDetail): TrialInput {
+  const {
+    id,
+    wearerId,
+    question,
+    routineName,
+    plan,
+    arms,
+    primary,
+    line,
+    matters,
+    washDays,
+    wearDays,
+    weights,
+  } = trial;
+  return {
+    id,
+    wearerId,
+    question,
+    routineName,
+    plan,
+    arms,
+    primary,
+    line,
+    matters,
+    washDays,
+    wearDays,
+    weights,
+  };
+}
+
+/** Places that count until the tester chooses others. */
+const USUAL_PLACES = ['hairline', 'crown', 'side', 'back'];
+
+function PlanSheet({
+  trial,
+  products,
+  wearers,
+  routines,
+}: {
+  trial: TrialDetail | undefined;
+  products: readonly Product[];
+  wearers: readonly Wearer[];
+  routines: readonly Routine[];
+}) {
+  const navigate = useNavigate();
+  const say = useSay();
+  const initial = useMemo(() => (trial ? inputOf(trial) : blank()), [trial]);
+  const draft = useDraft(`trial ${trial?.id ?? 'new'}`, TrialInput, initial);
+  const saving = useChange((input: TrialInput) => put(`/trials/${input.id}`, input));
+  const { value, set, change, problem } = draft;
+  const wearer = wearers.find(({ id }) => id === value.wearerId);
+  const chooseWearer = (id: string | null) => {
+    const zones = wearers.find((known) => known.id === id)?.zones ?? [];
+    const weights = zones
+      .filter(({ place }) => USUAL_PLACES.includes(place))
+      .map((zone) => ({ zoneId: zone.id, weight: 1 }));
+    change((old) => ({ ...old, wearerId: id ?? '', weights }));
+  };
+  const outcome = OUTCOMES[value.primary];
+  return (
+    <form
+      noValidate
+      onSubmit={async (event) => {
+        event.preventDefault();
+        if (!(await draft.save(saving.mutateAsync))) return;
+        say('The plan is saved and its lot is drawn.');
+        void navigate(`/trials/${value.id}`);
+      }}
+    >
+      <Heading kicker="Trials" title={trial ? 'Change the plan' : 'Plan a trial'}>
+        Hold everything still, change one thing, let the lot decide the order.
+      </Heading>
+      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.7fr_1fr]">
+        <div className="space-y-10">
+          <section className="space-y-4" aria-labelledby="question">
+            <h2 id="question" className="text-xl">
+              The question
+            </h2>
+            <TextField
+              label="In a sentence"
+              placeholder="Which gel keeps the curls defined to day 4?"
+              value={value.question}
+              onChange={set('question')}
+              error={problem('question')}
+            />
+            <ChoiceField
+              label="Whose hair"
+              options={wearers
+                .filter(({ archivedAt }) => archivedAt === null)
+                .map(({ id, name }) => ({ key: id, label: name }))}
+              value={value.wearerId || null}
+              onChange={chooseWearer}
+              error={problem('wearerId')}
+            />
+          </section>
+          <RoutinePart
+            value={value}
+            change={change}
+            routines={routines}
+            products={products}
+            problem={problem}
+          />
+          <ArmsEditor value={value} change={change} products={products} problem={problem} newArm={blankArm} />
+          <section className="space-y-4" aria-labelledby="judged">
+            <h2 id="judged" className="text-xl">
+              What it is judged on
+            </h2>
+            <div className="grid gap-4 sm:grid-cols-3">
+              <ChoiceField
+                label="Primary outcome"
+                hint="The only one that gets a p."
+                options={OUTCOMES}
+                value={value.primary}
+                onChange={(key) => key && set('primary')(key)}
+                error={problem('primary')}
+              />
+              <NumberField
+                label="Wearer’s line"
+                unit={outcome.better === 'higher' ? 'at least' : 'at most'}
+                hint="On this side of it the hair still passes."
+                value={value.line}
+                onChange={(x) => set('line')(x as number)}
+                error={problem('line')}
+              />
+              <NumberField
+                label="Smallest difference that matters"
+                unit="points"
+                value={value.matters}
+                onChange={(x) => set('matters')(x as number)}
+                error={problem('matters')}
+              />
+              <NumberField
+                label="Wash days, all arms together"
+                value={value.washDays}
+                onChange={(x) => set('washDays')(x as number)}
+                error={problem('washDays')}
+              />
+              <NumberField
+                label="Days of wear after each"
+                value={value.wearDays}
+                onChange={(x) => set('wearDays')(x as number)}
+                error={problem('wearDays')}
+              />
+            </div>
+            {wearer && <ZonesThatCount wearer={wearer} value={value} change={change} problem={problem} />}
+          </section>
+        </div>
+        <aside className="lg:sticky lg:top-6 lg:self-start">
+          <PlanReach value={value} />
+        </aside>
+      </div>
+      <div className="mt-8 space-y-4">
+        <SheetProblems problems={draft.problems} />
+        <div className="flex flex-wrap gap-3">
+          <Button look="main" type="submit" disabled={draft.saving}>
+            Save the plan and draw the lot
+          </Button>
+          <ButtonLink to={trial ? `/trials/${trial.id}` : '/trials'}>Not now</ButtonLink>
+          {draft.dirty && (
+            <Button look="quiet" onClick={draft.discard}>
+              Discard what I typed
+            </Button>
+          )}
+        </div>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,113 @@
+import type { Routine } from '@sabor/contract/routine';
+import type { Product } from '@sabor/contract/shelf';
+import type { TrialInput } from '@sabor/contract/trial';
+import { doseLabel } from '@sabor/core/doses/dose';
+import { SLOTS } from '@sabor/core/routine/slots';
+import { v7 } from 'uuid';
+import { ChoiceField } from '../../ui/inputs.tsx';
+
+type Change = (next: (old: TrialInput) => TrialInput) => void;
+
+/** The routine of a trial: chosen from the library and copied, each step held but the tested ones. */
+export function RoutinePart({
+  value,
+  change,
+  routines,
+  products,
+  problem,
+}: {
+  value: TrialInput;
+  change: Change;
+  routines: readonly Routine[];
+  products: readonly Product[];
+  problem: (path: string) => string | undefined;
+}) {
+  const choose = (id: string | null) => {
+    const routine = routines.find((known) => known.id === id);
+    if (!routine) return;
+    change((old) => ({
+      ...old,
+      routineName: routine.name,
+      plan: routine.steps.map((step) => ({ ...step, id: v7(), part: 'held' as const })),
+      arms: old.arms.map((arm) => ({ ...arm, steps: [] })),
+    }));
+  };
+  const setPart = (stepId: string, tested: boolean) =>
+    change((old) => {
+      const step = old.plan.find(({ id }) => id === stepId)!;
+      return {
+        ...old,
+        plan: old.plan.map((known) =>
+          known.id === stepId ? { ...known, part: tested ? ('tested' as const) : ('held' as const) } : known,
+        ),
+        arms: old.arms.map((arm, i) => ({
+          ...arm,
+          steps: tested
+            ? [...arm.steps, { stepId, productId: i === 0 ? step.productId : null, dose: null }]
+            : arm.steps.filter((own) => own.stepId !== stepId),
+        })),
+      };
+    });
+  return (
+    <section className="space-y-3" aria-labelledby="routine">
+      <h2 id="routine" className="text-xl">
+        The routine, held
+      </h2>
+      <ChoiceField
+        label={value.plan.length ? 'Take another routine instead' : 'Routine'}
+        options={routines
+          .filter(({ archivedAt, steps }) => archivedAt === null && steps.length > 0)
+          .map(({ id, name }) => ({ key: id, label: name }))}
+        value={null}
+        none={value.plan.length ? value.routineName : 'Choose …'}
+        onChange={choose}
+        error={value.plan.length === 0 ? problem('plan') : undefined}
+      />
+      {value.plan.length > 0 && (
+        <>
+          <p className="text-soft">
+            Tick the step under test. Its product comes from the arms; every other step stays as it is
+            written.
+          </p>
+          <ol className="border-t border-rule">
+            {value.plan.map((step) => {
+              const tested = step.part === 'tested';
+              const product = products.find(({ id }) => id === step.productId)?.name;
+              return (
+                <li
+                  key={step.id}
+                  className={`flex items-center gap-4 border-b border-rule px-3 py-1 ${tested ? 'bg-sheet' : 'bg-leaf-pale/60'}`}
+                >
+                  <label className="flex min-h-9 flex-1 items-center gap-3">
+                    <input
+                      type="checkbox"
+                      className="size-4 accent-hibiscus"
+                      checked={tested}
+                      onChange={(e) => setPart(step.id, e.target.checked)}
+                    />
+                    <span className="w-40 font-semibold">{SLOTS[step.slot].label}</span>
+                    <span className="text-soft">
+                      {tested
+                        ? 'under test'
+                        : [product, step.dose && doseLabel(step.dose), step.minutes && `${step.minutes} min`]
+                            .filter(Boolean)
+                            .join(' · ') || '–'}
+                    </span>
+                  </label>
+                  <span className={`text-sm font-semibold ${tested ? 'text-hibiscus' : 'text-leaf'}`}>
+                    {tested ? 'tested' : 'held'}
+                  </span>
+                </li>
+              );
+            })}
+          </ol>
+          {problem('plan') && (
+            <p role="alert" className="font-semibold text-brick">
+              {problem('plan')}
+            </p>
+          )}
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,151 @@
+import { TRIAL_STATUSES, type TrialDetail } from '@sabor/contract/trial';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { useNavigate, useParams } from 'react-router';
+import { v7 } from 'uuid';
+import { put } from '../../api/http.ts';
+import { useChange, useShelf, useTrial, useWearer } from '../../api/queries.ts';
+import { AllocationStrip } from '../../drawings/allocation-strip.tsx';
+import { listDepartures } from '../../drawings/departure-list.ts';
+import { DepartureNotes } from '../../drawings/departure-notes.tsx';
+import { planRows, ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
+import { RoutineRibbon } from '../../drawings/routine-ribbon.tsx';
+import { Button, ButtonLink } from '../../ui/button.tsx';
+import { showDate } from '../../ui/show.ts';
+import { Caution, Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
+import { EndTrial } from './end-trial.tsx';
+import { Facts } from './facts.tsx';
+import { WashDayList } from './wash-day-list.tsx';
+
+export function Screen() {
+  const { id = '' } = useParams();
+  const trial = useTrial(id);
+  const shelf = useShelf();
+  if (trial.isPending || shelf.isPending) return <Loading what="the trial" />;
+  if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
+  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  const names = new Map(shelf.data.products.map((product) => [product.id, product.name]));
+  return <TrialPage trial={trial.data} name={(product) => names.get(product) ?? 'a product'} />;
+}
+
+function TrialPage({ trial, name }: { trial: TrialDetail; name: (id: string) => string }) {
+  const wearer = useWearer(trial.wearerId);
+  const washDays = trial.washDayRecords;
+  const columns = ribbonColumns(trial, washDays, name);
+  const rows = [
+    ...planRows(trial, columns, name),
+    ...washDayRows(trial, washDays, columns, name, (day) => showDate(day.localDate)),
+  ];
+  const listed = listDepartures(columns, rows);
+  const open = washDays.find((day) => day.status === 'under way' || day.status === 'worn');
+  return (
+    <>
+      <Heading
+        kicker={
+          <>
+            Trial · {trial.wearerName} ·{' '}
+            <Tag tone={trial.endedAt ? 'plain' : 'held'}>{TRIAL_STATUSES[trial.status].label}</Tag>
+          </>
+        }
+        title={trial.question}
+        actions={
+          <>
+            {open ? (
+              <ButtonLink look="main" to={`/wash-days/${open.id}`}>
+                {open.status === 'worn'
+                  ? `Wear of wash day ${open.position + 1}`
+                  : `Go on with wash day ${open.position + 1}`}
+              </ButtonLink>
+            ) : trial.endedAt ? null : (
+              <StartWashDay trial={trial} />
+            )}
+            {washDays.length > 0 && (
+              <ButtonLink look={trial.endedAt ? 'main' : 'plain'} to={`/trials/${trial.id}/compare`}>
+                Compare
+              </ButtonLink>
+            )}
+            {trial.status === 'planned' && (
+              <ButtonLink to={`/trials/${trial.id}/plan`}>Change the plan</ButtonLink>
+            )}
+          </>
+        }
+      />
+      {trial.endReason && (
+        <p className="mb-4 border-l-4 border-mango pl-4">
+          Ended early: <q>{trial.endReason}</q>
+        </p>
+      )}
+      {wearer.data?.underAge && (
+        <div className="mb-4">
+          <Caution>
+            {trial.wearerName} is under age: consent by {wearer.data.guardian}. No essential oils or strong
+            cooling agents, nothing near the eyes, short sessions, no tight styles.
+          </Caution>
+        </div>
+      )}
+      <Facts trial={trial} />
+      <section className="mt-8" aria-labelledby="ribbons">
+        <h2 id="ribbons" className="text-xl">
+          The wash days, slot by slot
+        </h2>
+        <p className="mb-3 text-soft">
+          The green band is held. {OUTCOMES[trial.primary].label} is judged on what stands out in the arm’s
+          colour.
+        </p>
+        <RoutineRibbon
+          caption="Planned and actual wash days"
+          columns={columns}
+          rows={rows}
+          noteOf={(row, column) => listed.find((one) => one.row === row && one.column === column)?.n ?? null}
+        />
+        <DepartureNotes listed={listed} columns={columns} rows={rows} />
+      </section>
+      <div className="mt-8 grid gap-10 lg:grid-cols-2">
+        <section aria-labelledby="lot">
+          <h2 id="lot" className="text-xl">
+            The lot
+          </h2>
+          <AllocationStrip trial={trial} />
+          <p className="mt-2 text-soft">
+            {trial.seed === null
+              ? 'Drawn and stored. A wash day’s arm opens when it begins, so that nothing before it can lean towards one.'
+              : `Drawn by balanced complete randomisation from seed ${trial.seed}.`}
+          </p>
+        </section>
+        <WashDayList trial={trial} />
+      </div>
+      <div className="mt-10 flex flex-wrap gap-3 border-t border-rule pt-5">
+        <a
+          className="inline-flex min-h-10 items-center underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus"
+          href={`/api/trials/${trial.id}/readings.csv`}
+          download
+        >
+          Readings as CSV
+        </a>
+        {!trial.endedAt && trial.status === 'running' && <EndTrial trial={trial} />}
+      </div>
+    </>
+  );
+}
+
+function StartWashDay({ trial }: { trial: TrialDetail }) {
+  const navigate = useNavigate();
+  const start = useChange((id: string) =>
+    put(`/wash-days/${id}`, { trialId: trial.id, startedAt: new Date().toISOString() }),
+  );
+  const begin = () => {
+    const id = v7();
+    start.mutate(id, { onSuccess: () => void navigate(`/wash-days/${id}`) });
+  };
+  return (
+    <>
+      <Button look="main" onClick={begin} disabled={start.isPending}>
+        Start wash day {trial.washDaysDone + 1}
+      </Button>
+      {start.isError && (
+        <p role="alert" className="font-semibold text-brick">
+          {start.error.message}
+        </p>
+      )}
+    </>
+  );
+}

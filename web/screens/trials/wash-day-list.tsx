@@ -1,0 +1,56 @@
+import type { TrialDetail } from '@sabor/contract/trial';
+import { dewPoint } from '@sabor/core/climate/dew-point';
+import { Link } from 'react-router';
+import { useSettings } from '../../api/queries.ts';
+import { armStyle } from '../../drawings/arm-style.ts';
+import { showDate, showTemperature } from '../../ui/show.ts';
+
+const STATUS = {
+  'under way': 'under way',
+  worn: 'being worn',
+  finished: 'worn to its end',
+  abandoned: 'abandoned',
+} as const;
+
+export function WashDayList({ trial }: { trial: TrialDetail }) {
+  const settings = useSettings();
+  return (
+    <section aria-labelledby="days">
+      <h2 id="days" className="mb-2 text-xl">
+        Wash days
+      </h2>
+      {trial.washDayRecords.length === 0 && <p className="text-soft">None yet.</p>}
+      <ol>
+        {trial.washDayRecords.map((day) => {
+          const arm = trial.arms.findIndex(({ id }) => id === day.armId);
+          const dew =
+            day.temperatureC !== null && day.humidity !== null
+              ? dewPoint(day.temperatureC, day.humidity)
+              : null;
+          return (
+            <li key={day.id} className="border-b border-rule py-1.5">
+              <Link
+                to={`/wash-days/${day.id}`}
+                className="font-semibold underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus"
+              >
+                {day.position + 1} · {showDate(day.localDate)}
+              </Link>{' '}
+              <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
+                {armStyle(arm).marker}
+              </span>{' '}
+              {trial.arms[arm]?.name}
+              <span className="text-soft">
+                {' '}
+                · {STATUS[day.status]}
+                {dew !== null && <> · dew point {showTemperature(dew, settings)}</>}
+              </span>
+              {day.abandonReason && (
+                <span className="block text-sm text-mango-deep">“{day.abandonReason}”</span>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,81 @@
+import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
+import { useState } from 'react';
+import type { Refused } from '../../api/http.ts';
+import { Button } from '../../ui/button.tsx';
+import { TextField } from '../../ui/inputs.tsx';
+import { fromLocalInput, toLocalInput } from '../../ui/show.ts';
+
+const CLOCKS = [
+  { key: 'washedAt', label: 'Washed', hint: 'When the wash was over.' },
+  { key: 'dryAt', label: 'Dry', hint: 'When the hair was fully dry.' },
+  { key: 'revealAt', label: 'Revealed', hint: 'Cast broken or set taken down: day 1.' },
+] as const;
+type ClockKey = (typeof CLOCKS)[number]['key'];
+
+/** Wash, dry and reveal, each with its own time: set by its step, by a tap, or by hand. */
+export function Clocks({
+  day,
+  open,
+  change,
+}: {
+  day: WashDay;
+  open: boolean;
+  change: (to: WashDayChange) => Promise<unknown>;
+}) {
+  const [typed, setTyped] = useState<Partial<Record<ClockKey, string>>>({});
+  const [problem, setProblem] = useState<{ path: string; message: string } | null>(null);
+  const save = async (key: ClockKey, at: string | null) => {
+    try {
+      await change({ [key]: at });
+      setTyped((old) => ({ ...old, [key]: undefined }));
+      setProblem(null);
+    } catch (error) {
+      const refused = error as Refused;
+      setProblem({ path: refused.fields[0]?.path ?? key, message: refused.message });
+      if (at) setTyped((old) => ({ ...old, [key]: toLocalInput(at) }));
+    }
+  };
+  return (
+    <section aria-labelledby="clocks">
+      <h2 id="clocks" className="mb-2 text-xl">
+        Clocks
+      </h2>
+      <div className="space-y-3">
+        {CLOCKS.map(({ key, label, hint }) => (
+          <div key={key} className="flex flex-wrap items-end gap-3">
+            {open ? (
+              <>
+                <TextField
+                  className="min-w-60 flex-1"
+                  type="datetime-local"
+                  label={label}
+                  hint={hint}
+                  value={typed[key] ?? toLocalInput(day[key])}
+                  onChange={(text) => {
+                    setTyped((old) => ({ ...old, [key]: text }));
+                    if (text.length === 16) void save(key, fromLocalInput(text));
+                  }}
+                  error={problem?.path === key ? problem.message : undefined}
+                />
+                <Button
+                  className="mb-6"
+                  onClick={() => void save(key, new Date().toISOString())}
+                  aria-label={`${label} now`}
+                >
+                  Now
+                </Button>
+              </>
+            ) : (
+              <p>
+                <span className="inline-block w-24 font-semibold">{label}</span>{' '}
+                {day[key]
+                  ? new Date(day[key]).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+                  : 'not recorded'}
+              </p>
+            )}
+          </div>
+        ))}
+      </div>
+    </section>
+  );
+}

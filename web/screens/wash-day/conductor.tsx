@@ -1,0 +1,200 @@
+import type { Product } from '@sabor/contract/shelf';
+import type { TrialDetail } from '@sabor/contract/trial';
+import type { WashDay, WashStep, WashStepInput } from '@sabor/contract/wash-day';
+import type { Wearer } from '@sabor/contract/wearer';
+import { SLOTS, type Slot } from '@sabor/core/routine/slots';
+import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { useEffect } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { v7 } from 'uuid';
+import { patch, post, put, remove } from '../../api/http.ts';
+import { useWashDayChange } from '../../api/queries.ts';
+import { armStyle } from '../../drawings/arm-style.ts';
+import { tint } from '../../drawings/tint.ts';
+import { useSay } from '../../ui/undo.tsx';
+import { AirCard } from './air-card.tsx';
+import { StepCard } from './step-card.tsx';
+import { TheEnd } from './the-end.tsx';
+
+interface Parts {
+  day: WashDay;
+  trial: TrialDetail;
+  wearer: Wearer;
+  products: readonly Product[];
+}
+
+const foresee = (day: WashDay, step: WashStepInput): WashDay => ({
+  ...day,
+  steps: day.steps.map((known) => (known.id === step.id ? { ...known, ...(step as WashStep) } : known)),
+});
+
+export function inputOf({ planStepId: _, planned: __, ...step }: WashStep): WashStepInput {
+  return step;
+}
+
+/**
+ * The wash day at the basin: one step fills the screen. Where we are stands in the address (`?step=`), else at the
+ * first step still waiting, so that a reload comes back to the same step.
+ */
+export function Conductor({ day, trial, products }: Parts) {
+  const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
+  const say = useSay();
+  const save = useWashDayChange(
+    day.id,
+    (step: WashStepInput) => put<WashDay>(`/wash-days/${day.id}/steps/${step.id}`, step),
+    foresee,
+  );
+  const takeOut = useWashDayChange(day.id, (stepId: string) =>
+    remove<WashDay>(`/wash-days/${day.id}/steps/${stepId}`),
+  );
+  const change = useWashDayChange(day.id, (to: Partial<Pick<WashDay, 'temperatureC' | 'humidity'>>) =>
+    patch<WashDay>(`/wash-days/${day.id}`, to),
+  );
+  const finish = useWashDayChange(day.id, () => post<WashDay>(`/wash-days/${day.id}/finish`));
+
+  const { steps } = day;
+  const asked = search.get('step');
+  const waiting = steps.find((step) => step.status === 'waiting');
+  const airAsked =
+    asked === 'air' ||
+    (asked === null && day.temperatureC === null && steps.every((step) => step.status === 'waiting'));
+  const at = airAsked
+    ? -1
+    : asked === 'end'
+      ? steps.length
+      : steps.findIndex((step) => step.id === (asked ?? waiting?.id));
+  const place = airAsked || at >= 0 ? at : steps.length;
+  const go = (to: number) =>
+    setSearch({ step: to < 0 ? 'air' : (steps[to]?.id ?? 'end') }, { replace: true });
+  useEffect(() => {
+    scrollTo(0, 0);
+  }, [place]);
+
+  const settle = (step: WashStep, to: Partial<WashStepInput>, said: string) => {
+    const before = inputOf(step);
+    save.mutate({ ...before, ...to }, { onError: (error) => say(error.message) });
+    say(said, () => {
+      save.mutate(before);
+      go(steps.indexOf(step));
+    });
+    go(steps.indexOf(step) + 1);
+  };
+  const addStep = (slot: Slot) => {
+    const before = steps[place - 1]?.position ?? -1;
+    const after = steps[place]?.position ?? before + 1;
+    const step: WashStepInput = {
+      ...EMPTY_SETTINGS,
+      id: v7(),
+      slot,
+      position: (before + after) / 2,
+      status: 'waiting',
+      note: '',
+      startedAt: null,
+      doneAt: null,
+    };
+    save.mutate(step, {
+      onSuccess: () => setSearch({ step: step.id }, { replace: true }),
+      onError: (error) => say(error.message),
+    });
+  };
+  const arm = trial.arms.findIndex(({ id }) => id === day.armId);
+  const step = steps[place];
+  return (
+    <div className="basin fixed inset-0 z-40 overflow-y-auto bg-ink text-paper">
+      <div className="mx-auto flex min-h-full max-w-3xl flex-col px-4 py-3 sm:px-8">
+        <header className="flex items-center justify-between gap-3">
+          <Link
+            to={`/trials/${trial.id}`}
+            className="inline-flex min-h-11 items-center underline underline-offset-4"
+          >
+            Leave, keep all
+          </Link>
+          <p className="text-right text-[0.95rem]">
+            Wash day {day.position + 1} ·{' '}
+            <span className="font-semibold">
+              <span aria-hidden="true" style={{ color: tint(armStyle(arm).hue, 0.45) }}>
+                {armStyle(arm).marker}
+              </span>{' '}
+              {trial.arms[arm]?.name}
+            </span>
+          </p>
+        </header>
+        <Progress steps={steps} place={place} go={go} />
+        {place < 0 ? (
+          <AirCard
+            day={day}
+            save={(air) => change.mutateAsync(air)}
+            next={() => go(waiting ? steps.indexOf(waiting) : 0)}
+          />
+        ) : step ? (
+          <StepCard
+            key={step.id}
+            step={step}
+            n={place + 1}
+            of={steps.length}
+            products={products}
+            save={(to) => save.mutateAsync({ ...inputOf(step), ...to })}
+            settle={(to, said) => settle(step, to, said)}
+            back={() => go(place - 1)}
+            addStep={addStep}
+            takeOut={
+              step.planStepId === null
+                ? () =>
+                    takeOut.mutate(step.id, {
+                      onSuccess: () =>
+                        say(`${SLOTS[step.slot].label} is taken out.`, () => save.mutate(inputOf(step))),
+                    })
+                : null
+            }
+          />
+        ) : (
+          <TheEnd
+            day={day}
+            back={() => go(steps.length - 1)}
+            goTo={(missed) => go(steps.indexOf(missed))}
+            finish={() =>
+              finish.mutate(undefined, {
+                onSuccess: () => void navigate(`/wash-days/${day.id}`),
+                onError: (error) => say(error.message),
+              })
+            }
+          />
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** Where we are on the ribbon. */
+function Progress({
+  steps,
+  place,
+  go,
+}: {
+  steps: readonly WashStep[];
+  place: number;
+  go: (to: number) => void;
+}) {
+  return (
+    <nav aria-label="Steps" className="my-2">
+      <ol className="flex">
+        {steps.map((step, i) => (
+          <li key={step.id} className="flex-1">
+            <button
+              type="button"
+              onClick={() => go(i)}
+              aria-current={i === place ? 'step' : undefined}
+              aria-label={`${i + 1}: ${SLOTS[step.slot].label}, ${step.status}`}
+              className="flex min-h-8 w-full items-center"
+            >
+              <span
+                className={`block w-full ${i === place ? 'h-5 bg-paper' : step.status === 'done' ? 'h-3 bg-[#7DB89F]' : step.status === 'skipped' ? 'h-3 border-2 border-dashed border-mango' : 'h-3 bg-paper/25'}`}
+              />
+            </button>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  );
+}

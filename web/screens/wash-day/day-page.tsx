@@ -1,0 +1,119 @@
+import type { Product } from '@sabor/contract/shelf';
+import type { TrialDetail } from '@sabor/contract/trial';
+import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
+import type { Wearer } from '@sabor/contract/wearer';
+import { Link } from 'react-router';
+import { patch, post } from '../../api/http.ts';
+import { useWashDayChange } from '../../api/queries.ts';
+import { ArmName } from '../../drawings/arm-name.tsx';
+import { listDepartures } from '../../drawings/departure-list.ts';
+import { DepartureNotes } from '../../drawings/departure-notes.tsx';
+import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
+import { RoutineRibbon } from '../../drawings/routine-ribbon.tsx';
+import { ButtonLink } from '../../ui/button.tsx';
+import { ReasonDialog } from '../../ui/reason-dialog.tsx';
+import { showDate } from '../../ui/show.ts';
+import { Heading, Tag } from '../../ui/states.tsx';
+import { AirOfDay } from './air-of-day.tsx';
+import { Clocks } from './clocks.tsx';
+import { Events } from './events.tsx';
+import { Looks } from './looks.tsx';
+import { WearEnding } from './wear-ending.tsx';
+
+const STATUS = {
+  'under way': { label: 'under way', tone: 'held' },
+  worn: { label: 'being worn', tone: 'held' },
+  finished: { label: 'worn to its end', tone: 'plain' },
+  abandoned: { label: 'abandoned', tone: 'due' },
+} as const;
+
+/** A wash day after its routine: its clocks, the looks at the hair, what happened in wear, and the ribbon it made. */
+export function DayPage({
+  day,
+  trial,
+  wearer,
+  products,
+}: {
+  day: WashDay;
+  trial: TrialDetail;
+  wearer: Wearer;
+  products: readonly Product[];
+}) {
+  const change = useWashDayChange(day.id, (to: WashDayChange) => patch<WashDay>(`/wash-days/${day.id}`, to));
+  const abandon = useWashDayChange(day.id, (reason: string) =>
+    post<WashDay>(`/wash-days/${day.id}/abandon`, { reason }),
+  );
+  const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
+  const columns = ribbonColumns(trial, [day], name);
+  const rows = washDayRows(trial, [day], columns, name, () => STATUS[day.status].label);
+  const listed = listDepartures(columns, rows);
+  const arm = trial.arms.findIndex(({ id }) => id === day.armId);
+  const open = day.status === 'worn' && !trial.endedAt;
+  return (
+    <>
+      <Heading
+        kicker={
+          <Link className="underline underline-offset-4" to={`/trials/${trial.id}`}>
+            {trial.question}
+          </Link>
+        }
+        title={`Wash day ${day.position + 1}, ${showDate(day.localDate)}`}
+        actions={
+          open ? (
+            <ButtonLink to={`/wash-days/${day.id}?step=${day.steps[0]?.id ?? 'end'}`}>
+              Correct the steps
+            </ButtonLink>
+          ) : undefined
+        }
+      >
+        <span className="flex flex-wrap items-center gap-3">
+          {wearer.name} <ArmName arm={arm} name={trial.arms[arm]?.name ?? ''} />{' '}
+          <Tag tone={STATUS[day.status].tone}>{STATUS[day.status].label}</Tag>
+        </span>
+      </Heading>
+      {day.abandonReason && (
+        <p className="mb-6 border-l-4 border-mango pl-4">
+          Abandoned: <q>{day.abandonReason}</q> Its place in the lot came up again with the same arm.
+        </p>
+      )}
+      {day.status !== 'abandoned' && (
+        <div className="grid gap-x-12 gap-y-8 lg:grid-cols-2">
+          <div className="space-y-8">
+            <Clocks day={day} open={open} change={change.mutateAsync} />
+            <AirOfDay day={day} open={open} change={change.mutateAsync} />
+          </div>
+          <div className="space-y-8">
+            <Looks day={day} trial={trial} wearer={wearer} open={open} />
+            <Events day={day} wearer={wearer} open={open} />
+            <WearEnding day={day} trial={trial} open={open} />
+          </div>
+        </div>
+      )}
+      <section className="mt-10" aria-labelledby="done">
+        <h2 id="done" className="mb-2 text-xl">
+          What was done
+        </h2>
+        <RoutineRibbon
+          caption="This wash day against its plan"
+          columns={columns}
+          rows={rows}
+          noteOf={(row, column) => listed.find((one) => one.row === row && one.column === column)?.n ?? null}
+        />
+        <DepartureNotes listed={listed} columns={columns} rows={rows} />
+      </section>
+      {open && (
+        <div className="mt-8 border-t border-rule pt-5">
+          <ReasonDialog
+            trigger="Abandon this wash day"
+            title="Abandon this wash day?"
+            label="What happened"
+            send={abandon.mutateAsync}
+          >
+            It stays on record with its reason and counts for nothing. Its place in the lot comes up again
+            with the same arm.
+          </ReasonDialog>
+        </div>
+      )}
+    </>
+  );
+}

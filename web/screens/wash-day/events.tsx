@@ -1,0 +1,67 @@
+import type { EventInput } from '@sabor/contract/check-in';
+import type { WashDay } from '@sabor/contract/wash-day';
+import type { Wearer } from '@sabor/contract/wearer';
+import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
+import { localDate } from '@sabor/core/outcomes/local-date';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { put, remove } from '../../api/http.ts';
+import { useWashDayChange } from '../../api/queries.ts';
+import { TextField } from '../../ui/inputs.tsx';
+import { showDate } from '../../ui/show.ts';
+import { useSay } from '../../ui/undo.tsx';
+
+/** What happened to the hair, day by day: one tap sets it, another takes it back. */
+export function Events({ day, wearer, open }: { day: WashDay; wearer: Wearer; open: boolean }) {
+  const say = useSay();
+  const [on, setOn] = useState(localDate(new Date().toISOString(), wearer.timeZone));
+  const add = useWashDayChange(day.id, (event: EventInput) => put<WashDay>(`/events/${event.id}`, event));
+  const take = useWashDayChange(day.id, (id: string) => remove<WashDay>(`/events/${id}`));
+  const onError = (error: Error) => say(error.message);
+  const toggle = (kind: EventKind) => {
+    const there = day.events.find((event) => event.kind === kind && event.on === on);
+    if (there) return take.mutate(there.id, { onError });
+    add.mutate({ id: v7(), washDayId: day.id, kind, on, note: '' }, { onError });
+  };
+  const dates = [...new Set(day.events.map((event) => event.on))].sort();
+  return (
+    <section aria-labelledby="events">
+      <h2 id="events" className="mb-2 text-xl">
+        What happened in wear
+      </h2>
+      {open && (
+        <>
+          <TextField className="mb-2 w-48" type="date" label="On" value={on} onChange={setOn} />
+          <div className="flex flex-wrap gap-2">
+            {Object.entries(EVENTS).map(([key, { label, good }]) => {
+              const there = day.events.some((event) => event.kind === key && event.on === on);
+              return (
+                <button
+                  key={key}
+                  type="button"
+                  aria-pressed={there}
+                  onClick={() => toggle(key as EventKind)}
+                  className={`min-h-11 rounded-tag border px-3 text-[0.95rem] ${there ? (good ? 'border-leaf bg-leaf-pale font-semibold text-leaf' : 'border-mango bg-mango-pale font-semibold text-mango-deep') : 'border-ink/30 bg-sheet'}`}
+                >
+                  {label}
+                </button>
+              );
+            })}
+          </div>
+        </>
+      )}
+      {dates.length === 0 && !open && <p className="text-soft">Nothing noted.</p>}
+      <ul className="mt-2 text-[0.95rem] text-soft">
+        {dates.map((date) => (
+          <li key={date}>
+            {showDate(date)}:{' '}
+            {day.events
+              .filter((event) => event.on === date)
+              .map(({ kind }) => EVENTS[kind].label.toLowerCase())
+              .join(', ')}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

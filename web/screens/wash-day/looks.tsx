@@ -1,0 +1,92 @@
+import type { TrialDetail } from '@sabor/contract/trial';
+import type { WashDay } from '@sabor/contract/wash-day';
+import type { Wearer } from '@sabor/contract/wearer';
+import { dayNumber } from '@sabor/core/outcomes/day-number';
+import { localDate } from '@sabor/core/outcomes/local-date';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { dayOfWear, type Stage, stageLabel } from '@sabor/core/outcomes/stages';
+import { ButtonLink } from '../../ui/button.tsx';
+
+interface Look {
+  stage: Stage;
+  day: number | null;
+}
+
+export const lookPath = (washDayId: string, { stage, day }: Look) =>
+  `/wash-days/${washDayId}/look/${stage === 'wear' ? `day-${day}` : stage}`;
+
+/** Every look at this wash day's hair: those taken, the one that is due, and those still to come or missed. */
+export function Looks({
+  day,
+  trial,
+  wearer,
+  open,
+}: {
+  day: WashDay;
+  trial: TrialDetail;
+  wearer: Wearer;
+  open: boolean;
+}) {
+  const today = localDate(new Date().toISOString(), wearer.timeZone);
+  const reached =
+    day.revealAt === null ? 0 : (dayOfWear(localDate(day.revealAt, wearer.timeZone), today) ?? 0);
+  const last = Math.max(trial.wearDays, ...day.checkIns.map((checkIn) => checkIn.day ?? 0));
+  const looks: Look[] = [
+    { stage: 'wet', day: null },
+    { stage: 'cast', day: null },
+    ...Array.from({ length: last }, (_, i) => ({ stage: 'wear' as const, day: i + 1 })),
+  ];
+  const weights = new Map(trial.weights.map(({ zoneId, weight }) => [zoneId, weight]));
+  const isDue = (look: Look) => (look.stage === 'wear' ? look.day === reached : day.revealAt === null);
+  return (
+    <section aria-labelledby="looks">
+      <h2 id="looks" className="mb-1 text-xl">
+        Looks at the hair
+      </h2>
+      <p className="text-soft">Rated zone by zone, 0 to 10.</p>
+      <ol className="mt-2">
+        {looks.map((look) => {
+          const taken = day.checkIns.find(
+            (checkIn) => checkIn.stage === look.stage && checkIn.day === look.day,
+          );
+          const primary = taken
+            ? dayNumber(
+                taken.ratings.filter(({ outcome }) => outcome === trial.primary),
+                weights,
+              )
+            : null;
+          const may = open && (look.stage !== 'wear' || look.day! <= reached);
+          const label = stageLabel(look.stage, look.day);
+          return (
+            <li
+              key={label}
+              className="flex min-h-12 flex-wrap items-center justify-between gap-3 border-b border-rule"
+            >
+              <span className="w-36 font-semibold">{label}</span>
+              <span className="flex-1 text-soft">
+                {taken
+                  ? `${taken.ratings.length} ratings${taken.curls.length ? `, ${taken.curls.length} curls` : ''}${primary === null ? '' : ` · ${OUTCOMES[trial.primary].label.toLowerCase()} ${primary.toFixed(1)}`}`
+                  : look.stage === 'wear' && look.day! > reached
+                    ? day.revealAt === null
+                      ? 'after the reveal'
+                      : 'to come'
+                    : isDue(look)
+                      ? 'due'
+                      : 'not taken'}
+              </span>
+              {may && (
+                <ButtonLink
+                  look={isDue(look) && !taken ? 'main' : 'quiet'}
+                  to={lookPath(day.id, look)}
+                  aria-label={`${taken ? 'Change' : 'Look now'}: ${label}`}
+                >
+                  {taken ? 'Change' : isDue(look) ? 'Look now' : 'Add'}
+                </ButtonLink>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}

@@ -1,0 +1,20 @@
+import { useParams, useSearchParams } from 'react-router';
+import { useShelf, useTrial, useWashDay, useWearer } from '../../api/queries.ts';
+import { Failed, Loading } from '../../ui/states.tsx';
+import { Conductor } from './conductor.tsx';
+import { DayPage } from './day-page.tsx';
+
+export function Screen() {
+  const { id = '' } = useParams();
+  const [search] = useSearchParams();
+  const day = useWashDay(id);
+  const trial = useTrial(day.data?.trialId ?? 'new');
+  const wearer = useWearer(day.data?.wearerId ?? 'new');
+  const shelf = useShelf();
+  if (day.isError) return <Failed error={day.error} retry={day.refetch} />;
+  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (!day.data || !trial.data || !wearer.data || !shelf.data) return <Loading what="the wash day" />;
+  const parts = { day: day.data, trial: trial.data, wearer: wearer.data, products: shelf.data.products };
+  const conducting = day.data.status === 'under way' || (day.data.status === 'worn' && search.has('step'));
+  return conducting ? <Conductor {...parts} /> : <DayPage {...parts} />;
+}

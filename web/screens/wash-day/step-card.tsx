@@ -1,0 +1,223 @@
+import { fieldsOf } from '@sabor/contract/problem';
+import type { Product } from '@sabor/contract/shelf';
+import { type WashStep, WashStepInput } from '@sabor/contract/wash-day';
+import { doseLabel } from '@sabor/core/doses/dose';
+import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
+import { SLOTS, type Slot } from '@sabor/core/routine/slots';
+import { departures } from '@sabor/core/trial/departures';
+import { useEffect, useRef, useState } from 'react';
+import * as v from 'valibot';
+import { ChoiceField, TextField } from '../../ui/inputs.tsx';
+import { StepSettingsFields } from '../../ui/step-settings.tsx';
+import { inputOf } from './conductor.tsx';
+import { elapsedMinutes, Timer } from './timer.tsx';
+
+const big = 'min-h-16 rounded-tag px-5 text-xl font-semibold';
+
+/** One step of the wash day: what to do, large; accept it as planned, or say what was done instead. */
+export function StepCard({
+  step,
+  n,
+  of,
+  products,
+  save,
+  settle,
+  back,
+  addStep,
+  takeOut,
+}: {
+  step: WashStep;
+  n: number;
+  of: number;
+  products: readonly Product[];
+  save: (to: Partial<WashStepInput>) => Promise<unknown>;
+  settle: (to: Partial<WashStepInput>, said: string) => void;
+  back: () => void;
+  addStep: (slot: Slot) => void;
+  takeOut: (() => void) | null;
+}) {
+  const [changing, setChanging] = useState(false);
+  const slot = SLOTS[step.slot];
+  const product = products.find(({ id }) => id === step.productId);
+  const main = useRef<HTMLButtonElement>(null);
+  const accept = () => {
+    const doneAt = new Date();
+    const timed = step.status === 'waiting' ? elapsedMinutes(step.startedAt, doneAt.getTime()) : null;
+    settle(
+      {
+        status: 'done',
+        doneAt: step.doneAt ?? doneAt.toISOString(),
+        ...(timed !== null && timed > 0.05 ? { minutes: Math.round(timed * 10) / 10 } : {}),
+      },
+      `${slot.label}: done.`,
+    );
+  };
+  const shortcut = useRef(accept);
+  shortcut.current = accept;
+  useEffect(() => {
+    const press = (event: KeyboardEvent) => {
+      if (event.key === 'Enter' && (event.target === document.body || event.target === null))
+        shortcut.current();
+    };
+    addEventListener('keydown', press);
+    return () => removeEventListener('keydown', press);
+  }, []);
+  const how = [
+    step.wetness && `on ${WETNESS[step.wetness].label} hair`,
+    step.sections && `${step.sections} sections`,
+    step.technique && TECHNIQUES[step.technique].label,
+    step.tool && TOOLS[step.tool].label,
+    step.heat && `heat: ${HEATS[step.heat].label}`,
+  ].filter(Boolean);
+  const names = (id: string) => products.find((known) => known.id === id)?.name ?? 'a product';
+  const departed = departures(step, names);
+  return (
+    <section className="flex flex-1 flex-col" aria-labelledby="step">
+      <div className="flex-1">
+        <p className="text-lg text-paper/80">
+          Step {n} of {of}
+          {step.planned === null && ' · not in the plan'}
+          {step.status !== 'waiting' && ` · ${step.status}`}
+        </p>
+        <h1 id="step" className="text-5xl leading-tight sm:text-6xl">
+          {slot.label}
+        </h1>
+        {product && <p className="mt-3 text-3xl font-semibold leading-tight">{product.name}</p>}
+        {step.dose && <p className="figure mt-1 text-4xl text-[#F2B765]">{doseLabel(step.dose)}</p>}
+        {how.length > 0 && <p className="mt-2 text-2xl">{how.join(' · ')}</p>}
+        <p className="mt-3 text-lg text-paper/80">{slot.says}</p>
+        {step.note && <p className="mt-2 text-lg">“{step.note}”</p>}
+        {product?.labelDirections && (
+          <p className="mt-2 text-paper/80">The label says: {product.labelDirections}</p>
+        )}
+        {step.minutes !== null && step.status === 'waiting' && (
+          <div className="mt-5">
+            <Timer
+              minutes={step.planned?.minutes ?? step.minutes}
+              startedAt={step.startedAt}
+              start={() => void save({ startedAt: new Date().toISOString() })}
+            />
+          </div>
+        )}
+        {departed.length > 0 && (
+          <ul className="mt-4 border-l-4 border-[#F2B765] pl-3 text-lg" aria-label="Departures">
+            {departed.map(({ says }) => (
+              <li key={says}>{says}</li>
+            ))}
+          </ul>
+        )}
+      </div>
+      {changing ? (
+        <ChangeStep
+          step={step}
+          products={products}
+          cancel={() => setChanging(false)}
+          keep={(to) => {
+            setChanging(false);
+            settle(
+              { ...to, status: 'done', doneAt: step.doneAt ?? new Date().toISOString() },
+              `${slot.label}: done, with changes.`,
+            );
+          }}
+          addStep={addStep}
+          takeOut={takeOut}
+        />
+      ) : (
+        <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
+          <button
+            ref={main}
+            type="button"
+            className={`${big} col-span-3 bg-hibiscus text-white`}
+            onClick={accept}
+          >
+            {step.status === 'done' ? 'Keep it, go on' : 'Done as planned'}
+          </button>
+          <button type="button" className={`${big} border-2 border-paper/60`} onClick={back}>
+            Back
+          </button>
+          <button
+            type="button"
+            className={`${big} border-2 border-paper/60`}
+            onClick={() => settle({ status: 'skipped', doneAt: null }, `${slot.label}: skipped.`)}
+          >
+            Skip
+          </button>
+          <button
+            type="button"
+            className={`${big} border-2 border-paper/60`}
+            onClick={() => setChanging(true)}
+          >
+            Change
+          </button>
+        </div>
+      )}
+    </section>
+  );
+}
+
+const SLOT_CHOICES = Object.entries(SLOTS).map(([key, { label }]) => ({ key: key as Slot, label }));
+
+/** What was done instead; also a step the plan does not have, before this one. */
+function ChangeStep({
+  step,
+  products,
+  keep,
+  cancel,
+  addStep,
+  takeOut,
+}: {
+  step: WashStep;
+  products: readonly Product[];
+  keep: (to: WashStepInput) => void;
+  cancel: () => void;
+  addStep: (slot: Slot) => void;
+  takeOut: (() => void) | null;
+}) {
+  const [value, setValue] = useState<WashStepInput>(inputOf(step));
+  const [problems, setProblems] = useState<{ path: string; message: string }[]>([]);
+  const problem = (path: string) => problems.find((found) => found.path === path)?.message;
+  const done = () => {
+    const checked = v.safeParse(WashStepInput, value);
+    if (checked.success) keep(checked.output);
+    else setProblems(fieldsOf(checked.issues));
+  };
+  return (
+    <div className="mt-5 space-y-4 rounded-tag bg-paper p-4 text-ink">
+      <h2 className="text-xl">What was really done</h2>
+      <StepSettingsFields
+        slot={step.slot}
+        step={value}
+        onChange={(next) => setValue({ ...value, ...next })}
+        products={products}
+        problem={problem}
+      />
+      <TextField
+        label="Note or reason"
+        rows={2}
+        value={value.note ?? ''}
+        onChange={(note) => setValue({ ...value, note })}
+        error={problem('note')}
+      />
+      <div className="flex flex-wrap gap-3">
+        <button type="button" className={`${big} bg-hibiscus text-white`} onClick={done}>
+          Done like this
+        </button>
+        <button type="button" className={`${big} border-2 border-ink/40`} onClick={cancel}>
+          Back to the step
+        </button>
+        {takeOut && (
+          <button type="button" className={`${big} border-2 border-ink/40`} onClick={takeOut}>
+            Take this step out
+          </button>
+        )}
+      </div>
+      <ChoiceField<Slot>
+        label="Did something the plan does not have, before this step?"
+        none="no"
+        options={SLOT_CHOICES}
+        value={null}
+        onChange={(slot) => slot && addStep(slot)}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,61 @@
+import type { WashDay, WashStep } from '@sabor/contract/wash-day';
+import { SLOTS } from '@sabor/core/routine/slots';
+
+const big = 'min-h-16 rounded-tag px-5 text-xl font-semibold';
+
+/** After the last step: what was passed over, and the end of the routine. */
+export function TheEnd({
+  day,
+  finish,
+  back,
+  goTo,
+}: {
+  day: WashDay;
+  finish: () => void;
+  back: () => void;
+  goTo: (step: WashStep) => void;
+}) {
+  const waiting = day.steps.filter((step) => step.status === 'waiting');
+  return (
+    <section className="flex flex-1 flex-col" aria-labelledby="end">
+      <div className="flex-1">
+        <h1 id="end" className="text-5xl sm:text-6xl">
+          The routine is through
+        </h1>
+        <p className="mt-3 text-xl">
+          {day.steps.filter(({ status }) => status === 'done').length} done,{' '}
+          {day.steps.filter(({ status }) => status === 'skipped').length} skipped.
+        </p>
+        {waiting.length > 0 && (
+          <div className="mt-4 border-l-4 border-[#F2B765] pl-4 text-lg">
+            <p>Not recorded yet; finishing counts them as skipped:</p>
+            <ul className="mt-2 flex flex-wrap gap-3">
+              {waiting.map((step) => (
+                <li key={step.id}>
+                  <button
+                    type="button"
+                    className="min-h-12 underline underline-offset-4"
+                    onClick={() => goTo(step)}
+                  >
+                    {SLOTS[step.slot].label}
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
+        <p className="mt-4 text-lg text-paper/80">
+          Next: look at the hair wet, in the cast, and when it is revealed. Wear is counted from the reveal.
+        </p>
+      </div>
+      <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
+        <button type="button" className={`${big} col-span-2 bg-hibiscus text-white`} onClick={finish}>
+          Finish the routine
+        </button>
+        <button type="button" className={`${big} border-2 border-paper/60`} onClick={back}>
+          Back
+        </button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,66 @@
+import type { TrialDetail } from '@sabor/contract/trial';
+import type { WashDay } from '@sabor/contract/wash-day';
+import { WEAR_ENDS, type WearEnd } from '@sabor/core/outcomes/events';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { post } from '../../api/http.ts';
+import { useWashDayChange } from '../../api/queries.ts';
+import { Button } from '../../ui/button.tsx';
+import { ChoiceField } from '../../ui/inputs.tsx';
+import { showDate, showTime } from '../../ui/show.ts';
+import { useSay } from '../../ui/undo.tsx';
+
+/** How the wear ended: an ending for looks or itch counts in longevity, any other only cuts it short. */
+export function WearEnding({ day, trial, open }: { day: WashDay; trial: TrialDetail; open: boolean }) {
+  const say = useSay();
+  const navigate = useNavigate();
+  const [kind, setKind] = useState<WearEnd>('washed-schedule');
+  const end = useWashDayChange(day.id, () =>
+    post<WashDay>(`/wash-days/${day.id}/end-wear`, { kind, at: new Date().toISOString() }),
+  );
+  const reopen = useWashDayChange(day.id, () => post<WashDay>(`/wash-days/${day.id}/reopen-wear`));
+  if (day.wearEnd)
+    return (
+      <p className="border-l-4 border-leaf/50 pl-4">
+        {WEAR_ENDS[day.wearEnd.kind].label}, {showDate(day.wearEnd.at)} {showTime(day.wearEnd.at)}.
+      </p>
+    );
+  if (!open) return null;
+  const send = () =>
+    end.mutate(undefined, {
+      onSuccess: () => {
+        say(`Wash day ${day.position + 1} is worn to its end.`, () =>
+          reopen.mutate(undefined, { onError: (error) => say(error.message) }),
+        );
+        void navigate(`/trials/${trial.id}`);
+      },
+    });
+  return (
+    <section aria-labelledby="ending">
+      <h2 id="ending" className="mb-2 text-xl">
+        End of wear
+      </h2>
+      <div className="flex flex-wrap items-end gap-3">
+        <ChoiceField
+          className="min-w-64"
+          label="How it ended"
+          options={WEAR_ENDS}
+          value={kind}
+          onChange={(key) => key && setKind(key)}
+        />
+        <Button onClick={send} disabled={end.isPending}>
+          End the wear now
+        </Button>
+      </div>
+      <p className="mt-1 text-sm text-soft">
+        Washed or restyled because of looks or itch: the style failed then. For any other reason: it was cut
+        short.
+      </p>
+      {end.isError && (
+        <p role="alert" className="mt-2 font-semibold text-brick">
+          {end.error.message}
+        </p>
+      )}
+    </section>
+  );
+}

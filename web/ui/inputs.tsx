@@ -1,0 +1,198 @@
+import type { Scale } from '@sabor/core/units/preferences';
+import type { Vocabulary } from '@sabor/core/vocabulary';
+import { type ReactNode, useEffect, useState } from 'react';
+import { Field, inputLook } from './field.tsx';
+
+interface Common {
+  label: ReactNode;
+  hint?: ReactNode;
+  error?: string | undefined;
+  className?: string;
+  onBlur?: () => void;
+}
+
+export function TextField({
+  value,
+  onChange,
+  rows,
+  type = 'text',
+  placeholder,
+  onBlur,
+  ...field
+}: Common & {
+  value: string;
+  onChange: (text: string) => void;
+  rows?: number;
+  type?: 'text' | 'date' | 'datetime-local';
+  placeholder?: string;
+}) {
+  return (
+    <Field {...field}>
+      {(ids) =>
+        rows ? (
+          <textarea
+            {...ids}
+            onBlur={onBlur}
+            rows={rows}
+            className={inputLook}
+            value={value}
+            placeholder={placeholder}
+            onChange={(e) => onChange(e.target.value)}
+          />
+        ) : (
+          <input
+            {...ids}
+            onBlur={onBlur}
+            type={type}
+            className={inputLook}
+            value={value}
+            placeholder={placeholder}
+            onChange={(e) => onChange(e.target.value)}
+          />
+        )
+      }
+    </Field>
+  );
+}
+
+/** The number a text means, with comma or point; null when empty, NaN when it is none. */
+export function readNumber(text: string): number | null {
+  const tidy = text.trim().replace(',', '.').replace('−', '-');
+  if (tidy === '') return null;
+  return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(tidy) ? Number(tidy) : Number.NaN;
+}
+
+const shown = (value: number | null, scale?: Scale): string => {
+  if (value === null || Number.isNaN(value)) return '';
+  const x = scale ? scale.show(value) : value;
+  return String(Number(x.toFixed(scale ? scale.digits + 1 : 4)));
+};
+
+/**
+ * A number with its unit. Keeps what was typed, even when it is no number; gives null for empty and NaN for "abc", so
+ * that the schema can say what is wrong. With a `scale`, shows and reads the user's unit and gives the stored one.
+ */
+export function NumberField({
+  value,
+  onChange,
+  unit,
+  scale,
+  onBlur,
+  ...field
+}: Common & {
+  value: number | null;
+  onChange: (value: number | null) => void;
+  unit?: string;
+  scale?: Scale;
+}) {
+  const [text, setText] = useState(shown(value, scale));
+  const read = (typed: string) => {
+    const number = readNumber(typed);
+    return number === null || Number.isNaN(number) || !scale ? number : scale.store(number);
+  };
+  const mine = read(text);
+  const same = Object.is(mine, value) || (mine !== null && value !== null && Math.abs(mine - value) < 1e-9);
+  // Another value from outside (an undo, a loaded record) replaces what was typed; an unreadable entry stays.
+  useEffect(() => {
+    if (!same && !Number.isNaN(value)) setText(shown(value, scale));
+  }, [value, same, scale]);
+  const sign = unit ?? scale?.sign;
+  return (
+    <Field {...field}>
+      {(ids) => (
+        <span className="flex items-center gap-2">
+          <input
+            {...ids}
+            onBlur={onBlur}
+            inputMode="decimal"
+            className={inputLook}
+            value={text}
+            onChange={(e) => {
+              setText(e.target.value);
+              onChange(read(e.target.value));
+            }}
+          />
+          {sign && <span className="shrink-0 text-sm text-soft">{sign}</span>}
+        </span>
+      )}
+    </Field>
+  );
+}
+
+/** A choice from a vocabulary; with `none`, also of nothing. */
+export function ChoiceField<K extends string>({
+  value,
+  onChange,
+  options,
+  none,
+  ...field
+}: Common & {
+  value: K | null;
+  onChange: (key: K | null) => void;
+  options: Vocabulary | readonly { key: string; label: string }[];
+  none?: string;
+}) {
+  const list = Array.isArray(options)
+    ? (options as readonly { key: string; label: string }[])
+    : Object.entries(options as Vocabulary).map(([key, { label }]) => ({ key, label }));
+  return (
+    <Field {...field}>
+      {(ids) => (
+        <select
+          {...ids}
+          className={inputLook}
+          value={value ?? ''}
+          onChange={(e) => onChange(e.target.value === '' ? null : (e.target.value as K))}
+        >
+          {(none !== undefined || value === null) && <option value="">{none ?? 'Choose …'}</option>}
+          {list.map(({ key, label }) => (
+            <option key={key} value={key}>
+              {label}
+            </option>
+          ))}
+        </select>
+      )}
+    </Field>
+  );
+}
+
+/** Several choices at once, as ticks. */
+export function TicksField<K extends string>({
+  legend,
+  value,
+  onChange,
+  options,
+  error,
+}: {
+  legend: string;
+  value: readonly K[];
+  onChange: (keys: K[]) => void;
+  options: Vocabulary;
+  error?: string | undefined;
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm font-semibold">{legend}</legend>
+      <div className="flex flex-wrap gap-x-4 gap-y-1">
+        {Object.entries(options).map(([key, { label }]) => (
+          <label key={key} className="flex min-h-8 items-center gap-2 text-[0.95rem]">
+            <input
+              type="checkbox"
+              className="size-4 accent-ink"
+              checked={value.includes(key as K)}
+              onChange={(e) =>
+                onChange(e.target.checked ? [...value, key as K] : value.filter((kept) => kept !== key))
+              }
+            />
+            {label}
+          </label>
+        ))}
+      </div>
+      {error && (
+        <p role="alert" className="text-sm font-semibold text-brick">
+          {error}
+        </p>
+      )}
+    </fieldset>
+  );
+}

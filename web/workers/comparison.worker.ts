@@ -1,0 +1,4 @@
+import { compareTrial } from '@sabor/core/compare/comparison';
+import { expose } from 'comlink';
+
+expose({ compareTrial });
