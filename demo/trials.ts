@@ -114,11 +114,11 @@ export interface DemoTrial {
 
 /** Kelp Fold: truly better at definition and hold, worse at volume. */
 const KELP: HairTruth = {
-  start: { definition: 8.1, frizz: 2.6, volume: 4.6, shine: 6.6, softness: 5.4, hold: 7.8 },
+  start: { definition: 8.5, frizz: 2.6, volume: 4.6, shine: 6.6, softness: 5.4, hold: 7.8 },
   perDay: { definition: -0.42, frizz: 0.42, volume: 0.12, shine: -0.15, softness: 0.05, hold: -0.4 },
 };
 const ANVIL: HairTruth = {
-  start: { definition: 6.6, frizz: 3.4, volume: 6.2, shine: 6.4, softness: 6.0, hold: 6.7 },
+  start: { definition: 6.5, frizz: 3.4, volume: 6.2, shine: 6.4, softness: 6.0, hold: 6.7 },
   perDay: { definition: -0.5, frizz: 0.5, volume: 0.08, shine: -0.2, softness: 0, hold: -0.5 },
 };
 const FOAM: HairTruth = {
@@ -140,7 +140,7 @@ export const TRIALS: readonly DemoTrial[] = [
     washDaysAgo: weekly,
     planned: 8,
     wearDays: 7,
-    seed: 20261,
+    seed: 20260,
     line: 6,
     arms: [
       { key: 'anvil', product: 'anvil', truth: ANVIL },

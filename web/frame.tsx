@@ -77,7 +77,7 @@ export function Frame() {
       >
         To the content
       </a>
-      <header className="border-b border-rule">
+      <header className="frame-part border-b border-rule">
         <div className="mx-auto flex max-w-[1240px] items-center gap-8 px-4 py-3 sm:px-8">
           <NavLink
             to="/"
@@ -101,7 +101,7 @@ export function Frame() {
       <main id="bench" className="mx-auto max-w-[1240px] px-4 pt-6 pb-28 sm:px-8 sm:pb-16">
         <Outlet />
       </main>
-      <Ribbon className="fixed inset-x-0 bottom-0 z-40 border-t border-rule bg-paper sm:hidden" />
+      <Ribbon className="frame-part fixed inset-x-0 bottom-0 z-30 border-t border-rule bg-paper sm:hidden" />
       <Shortcuts open={help} onOpenChange={setHelp} places={PLACES} />
       <ScrollRestoration />
     </>

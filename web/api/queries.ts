@@ -42,7 +42,7 @@ export function useSettings(): Settings {
 /** A change on the server, after which everything shown is asked for again. */
 export function useChange<Input, Output = unknown>(change: (input: Input) => Promise<Output>) {
   const client = useQueryClient();
-  return useMutation({ mutationFn: change, onSettled: () => client.invalidateQueries() });
+  return useMutation({ mutationFn: change, onSettled: () => void client.invalidateQueries() });
 }
 
 /**

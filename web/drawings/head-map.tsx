@@ -53,7 +53,7 @@ export function HeadMap({
         {VIEWS.map((view) => (
           <figure key={view.key} className="min-w-0 flex-1" style={{ font: 'inherit' }}>
             <svg
-              viewBox="18 6 164 212"
+              viewBox="10 4 180 216"
               className="block w-full select-none"
               role="group"
               aria-label={`Head ${view.label}`}
@@ -110,7 +110,7 @@ export function HeadMap({
                         y={shape.at.y + 4}
                         textAnchor="middle"
                         className="pointer-events-none fill-ink font-semibold"
-                        fontSize="12"
+                        fontSize={text.length > 4 ? 9.5 : 12}
                       >
                         {text}
                       </text>

@@ -31,7 +31,7 @@ const range = (from: number, to: number, steps = 14) =>
 function sector(place: Place, side: 'left' | 'right', a: [number, number], r: [number, number]): ZoneShape {
   const outer = range(a[0], a[1]).map((degrees) => polar(degrees, r[1], side));
   const inner = r[0] === 0 ? [CENTRE] : range(a[1], a[0]).map((degrees) => polar(degrees, r[0], side));
-  const middle = r[0] === 0 ? 0.52 : (r[0] + r[1]) / 2;
+  const middle = r[0] === 0 ? 0.3 : (r[0] + r[1]) / 2;
   return {
     place,
     side,

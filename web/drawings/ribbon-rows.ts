@@ -1,6 +1,7 @@
 import type { PlanStep, Trial } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { doseLabel } from '@sabor/core/doses/dose';
+import { TECHNIQUES, TOOLS } from '@sabor/core/routine/settings';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import { departures } from '@sabor/core/trial/departures';
 
@@ -35,6 +36,8 @@ const summary = (step: PlanStep, name: Names): string =>
   [
     step.productId ? name(step.productId) : null,
     step.dose ? doseLabel(step.dose) : null,
+    step.technique ? TECHNIQUES[step.technique].label : null,
+    step.tool ? TOOLS[step.tool].label : null,
     step.minutes ? `${step.minutes} min` : null,
   ]
     .filter(Boolean)

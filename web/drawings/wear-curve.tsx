@@ -36,6 +36,10 @@ const lineAcross = (line: number, label: string): Plugin<'line'> => ({
     ctx.stroke();
     ctx.fillStyle = '#2C1A2F';
     ctx.textAlign = 'right';
+    ctx.setLineDash([]);
+    ctx.lineWidth = 5;
+    ctx.strokeStyle = '#FBF6EE';
+    ctx.strokeText(label, chartArea.right - 4, y - 6);
     ctx.fillText(label, chartArea.right - 4, y - 6);
     ctx.restore();
   },

@@ -13,7 +13,7 @@ export const showLength = (mm: number, { length }: Settings) => {
 };
 export const showTemperature = (celsius: number, { temperature }: Settings) => {
   const scale = temperatureScale(temperature);
-  return `${scale.show(celsius).toFixed(1)} ${scale.sign}`;
+  return `${scale.show(celsius).toFixed(1).replace('-', '−')} ${scale.sign}`;
 };
 export const showMoney = (amount: number, currency: string) => {
   try {

@@ -15,17 +15,17 @@ export const useSay = () => useContext(Say);
 export function UndoProvider({ children }: { children: ReactNode }) {
   const [said, setSaid] = useState<Said[]>([]);
   const say = useCallback((text: string, undo?: () => unknown) => {
-    setSaid((old) => [...old.slice(-2), { key: Date.now() + Math.random(), text, undo }]);
+    setSaid([{ key: Date.now() + Math.random(), text, undo }]);
   }, []);
   return (
     <Say.Provider value={say}>
-      <Toast.Provider duration={8000} swipeDirection="down" label="Message">
+      <Toast.Provider duration={8000} swipeDirection="up" label="Message">
         {children}
         {said.map(({ key, text, undo }) => (
           <Toast.Root
             key={key}
             onOpenChange={(open) => !open && setSaid((old) => old.filter((one) => one.key !== key))}
-            className="flex items-center gap-4 rounded-tag bg-ink px-4 py-3 text-paper shadow-lg"
+            className="flex items-center gap-4 rounded-tag border-2 border-paper bg-ink px-4 py-2 text-paper shadow-lg"
           >
             <Toast.Title className="text-[0.95rem]">{text}</Toast.Title>
             {undo && (
@@ -41,7 +41,7 @@ export function UndoProvider({ children }: { children: ReactNode }) {
             )}
           </Toast.Root>
         ))}
-        <Toast.Viewport className="fixed bottom-20 left-1/2 z-50 flex w-max max-w-[92vw] -translate-x-1/2 flex-col gap-2 sm:bottom-6" />
+        <Toast.Viewport className="fixed top-2 left-1/2 z-50 flex w-max max-w-[92vw] -translate-x-1/2 flex-col gap-2 sm:right-24 sm:left-auto sm:translate-x-0" />
       </Toast.Provider>
     </Say.Provider>
   );

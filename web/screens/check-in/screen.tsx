@@ -160,15 +160,15 @@ function CheckInSheet({
   const rated = (key: Outcome) => (taken?.ratings ?? []).some((rating) => rating.outcome === key);
   const unrated = counting.filter((zoneId) => ratingOf(zoneId) === null);
   return (
-    <>
+    <div className="basin-screen">
       <p className="text-sm text-soft">
         <Link className="underline underline-offset-4" to={`/wash-days/${washDay.id}`}>
           Wash day {washDay.position + 1}
         </Link>{' '}
         · {wearer.name}
       </p>
-      <h1 className="mb-3 text-3xl">{stageLabel(stage, n)}</h1>
-      <nav aria-label="Outcomes" className="-mx-4 mb-4 overflow-x-auto px-4">
+      <h1 className="mb-2 text-2xl sm:mb-3 sm:text-3xl">{stageLabel(stage, n)}</h1>
+      <nav aria-label="Outcomes" className="-mx-4 mb-2 overflow-x-auto px-4 sm:mb-4">
         <ul className="flex w-max gap-1">
           {OUTCOME_KEYS.map((key) => (
             <li key={key}>
@@ -193,10 +193,10 @@ function CheckInSheet({
           ))}
         </ul>
       </nav>
-      <div className="grid gap-x-12 gap-y-5 lg:grid-cols-2">
+      <div className="grid gap-x-12 gap-y-2 sm:gap-y-5 lg:grid-cols-2">
         <section aria-label={`${label} by zone`}>
           <HeadMap
-            className="mx-auto max-w-md"
+            className="mx-auto max-w-[17rem] sm:max-w-md"
             label={`${label}: choose zones`}
             zones={wearer.zones}
             look={({ id }) => {
@@ -240,7 +240,7 @@ function CheckInSheet({
           <h2 id="rate" className="text-xl">
             {label} <span className="font-sans text-base font-normal text-soft">{says}</span>
           </h2>
-          <dl className="my-2 text-[0.95rem]">
+          <dl className="my-1 text-sm leading-snug sm:my-2 sm:text-[0.95rem]">
             {([0, 5, 10] as const).map((mark) => (
               <div key={mark} className="flex gap-3">
                 <dt className="figure w-6 text-right">{mark}</dt>
@@ -248,12 +248,12 @@ function CheckInSheet({
               </div>
             ))}
           </dl>
-          <p className="mb-2 font-semibold" aria-live="polite">
+          <p className="mb-1 font-semibold sm:mb-2" aria-live="polite">
             {chosen.length === 0
               ? 'Choose a zone on the head.'
               : `For ${chosen.length === 1 ? 'one zone' : `${chosen.length} zones`}:`}
           </p>
-          <div className="grid grid-cols-4 gap-2 sm:grid-cols-6">
+          <div className="sticky bottom-0 grid grid-cols-5 gap-1.5 bg-paper py-1 sm:grid-cols-6 sm:gap-2">
             {Array.from({ length: 11 }, (_, i) => (half ? Math.min(10, i + 0.5) : i)).map((value, i) =>
               half && i === 10 ? null : (
                 <button
@@ -328,7 +328,7 @@ function CheckInSheet({
           <NoteField key={taken?.id} note={taken?.note ?? ''} save={(note) => send({ note })} />
         </section>
       </div>
-    </>
+    </div>
   );
 }
 

@@ -42,7 +42,7 @@ export function WearAndMoney({
           .map((one) => (
             <li key={one.position} className="flex items-center gap-3 text-sm" title={wearWords(one)}>
               <span className="w-8 text-right text-soft">{one.position + 1}</span>
-              <span aria-hidden="true" style={{ color: armStyle(one.arm).hue }}>
+              <span aria-hidden="true" className="w-4 text-center" style={{ color: armStyle(one.arm).hue }}>
                 {armStyle(one.arm).marker}
               </span>
               <svg

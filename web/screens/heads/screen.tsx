@@ -79,7 +79,7 @@ function WearerCard({ wearer }: { wearer: Wearer }) {
         look={traitLook(wearer, 'porosity')}
       />
       <p className="text-center text-sm text-soft">
-        Porosity; a zone’s own value in bold colour, the head’s in pale
+        Porosity. Deep tint: the zone’s own; pale: the whole head’s.
       </p>
       <ul className="mt-3 text-[0.95rem]">
         {wearer.curls.map((curl) => (
@@ -99,7 +99,7 @@ function WearerCard({ wearer }: { wearer: Wearer }) {
         id={wearer.id}
         name={wearer.name}
         away={wearer.archivedAt !== null}
-        className="mt-2 self-start px-0"
+        className="mt-2 self-start px-0!"
       />
     </li>
   );

@@ -16,7 +16,7 @@ export const traitLook =
     const rank = options.findIndex(([key]) => key === value);
     const words = value === null ? 'not noted' : options[rank]![1].label;
     return {
-      text: value === null ? '' : words,
+      text: words === 'medium' ? 'mid' : value === null ? '' : words,
       says: `${words}${value === null ? '' : own ? ', its own' : ', from the whole head'}${chosen === zone.id ? ', chosen' : ''}`,
       ...(value === null
         ? {}

@@ -134,7 +134,11 @@ function StartWashDay({ trial }: { trial: TrialDetail }) {
   );
   const begin = () => {
     const id = v7();
-    start.mutate(id, { onSuccess: () => void navigate(`/wash-days/${id}`) });
+    // The promise outlives this button, which goes as soon as the day is under way.
+    start.mutateAsync(id).then(
+      () => navigate(`/wash-days/${id}`),
+      () => {},
+    );
   };
   return (
     <>

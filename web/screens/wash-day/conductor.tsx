@@ -11,9 +11,12 @@ import { patch, post, put, remove } from '../../api/http.ts';
 import { useWashDayChange } from '../../api/queries.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { tint } from '../../drawings/tint.ts';
+import { ReasonDialog } from '../../ui/reason-dialog.tsx';
 import { useSay } from '../../ui/undo.tsx';
+import { ABANDONING, useAbandon } from './abandon.ts';
 import { AirCard } from './air-card.tsx';
 import { StepCard } from './step-card.tsx';
+import { inputOf } from './step-input.ts';
 import { TheEnd } from './the-end.tsx';
 
 interface Parts {
@@ -27,10 +30,6 @@ const foresee = (day: WashDay, step: WashStepInput): WashDay => ({
   ...day,
   steps: day.steps.map((known) => (known.id === step.id ? { ...known, ...(step as WashStep) } : known)),
 });
-
-export function inputOf({ planStepId: _, planned: __, ...step }: WashStep): WashStepInput {
-  return step;
-}
 
 /**
  * The wash day at the basin: one step fills the screen. Where we are stands in the address (`?step=`), else at the
@@ -51,6 +50,7 @@ export function Conductor({ day, trial, products }: Parts) {
   const change = useWashDayChange(day.id, (to: Partial<Pick<WashDay, 'temperatureC' | 'humidity'>>) =>
     patch<WashDay>(`/wash-days/${day.id}`, to),
   );
+  const abandon = useAbandon(day.id);
   const finish = useWashDayChange(day.id, () => post<WashDay>(`/wash-days/${day.id}/finish`));
 
   const { steps } = day;
@@ -101,7 +101,7 @@ export function Conductor({ day, trial, products }: Parts) {
   const arm = trial.arms.findIndex(({ id }) => id === day.armId);
   const step = steps[place];
   return (
-    <div className="basin fixed inset-0 z-40 overflow-y-auto bg-ink text-paper">
+    <div className="basin-screen fixed inset-0 z-40 overflow-y-auto bg-ink text-paper">
       <div className="mx-auto flex min-h-full max-w-3xl flex-col px-4 py-3 sm:px-8">
         <header className="flex items-center justify-between gap-3">
           <Link
@@ -154,12 +154,24 @@ export function Conductor({ day, trial, products }: Parts) {
             back={() => go(steps.length - 1)}
             goTo={(missed) => go(steps.indexOf(missed))}
             finish={() =>
-              finish.mutate(undefined, {
-                onSuccess: () => void navigate(`/wash-days/${day.id}`),
-                onError: (error) => say(error.message),
-              })
+              finish.mutateAsync(undefined).then(
+                () => navigate(`/wash-days/${day.id}`),
+                (error: Error) => say(error.message),
+              )
             }
           />
+        )}
+        {day.status === 'under way' && (
+          <div className="pt-6 pb-3">
+            <ReasonDialog
+              trigger="Abandon this wash day"
+              title="Abandon this wash day?"
+              label="What happened"
+              send={abandon.mutateAsync}
+            >
+              {ABANDONING}
+            </ReasonDialog>
+          </div>
         )}
       </div>
     </div>

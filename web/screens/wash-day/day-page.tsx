@@ -3,7 +3,7 @@ import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { Link } from 'react-router';
-import { patch, post } from '../../api/http.ts';
+import { patch } from '../../api/http.ts';
 import { useWashDayChange } from '../../api/queries.ts';
 import { ArmName } from '../../drawings/arm-name.tsx';
 import { listDepartures } from '../../drawings/departure-list.ts';
@@ -14,6 +14,7 @@ import { ButtonLink } from '../../ui/button.tsx';
 import { ReasonDialog } from '../../ui/reason-dialog.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Heading, Tag } from '../../ui/states.tsx';
+import { ABANDONING, useAbandon } from './abandon.ts';
 import { AirOfDay } from './air-of-day.tsx';
 import { Clocks } from './clocks.tsx';
 import { Events } from './events.tsx';
@@ -40,9 +41,7 @@ export function DayPage({
   products: readonly Product[];
 }) {
   const change = useWashDayChange(day.id, (to: WashDayChange) => patch<WashDay>(`/wash-days/${day.id}`, to));
-  const abandon = useWashDayChange(day.id, (reason: string) =>
-    post<WashDay>(`/wash-days/${day.id}/abandon`, { reason }),
-  );
+  const abandon = useAbandon(day.id);
   const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
   const columns = ribbonColumns(trial, [day], name);
   const rows = washDayRows(trial, [day], columns, name, () => STATUS[day.status].label);
@@ -109,8 +108,7 @@ export function DayPage({
             label="What happened"
             send={abandon.mutateAsync}
           >
-            It stays on record with its reason and counts for nothing. Its place in the lot comes up again
-            with the same arm.
+            {ABANDONING}
           </ReasonDialog>
         </div>
       )}

@@ -9,7 +9,7 @@ import { useEffect, useRef, useState } from 'react';
 import * as v from 'valibot';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { StepSettingsFields } from '../../ui/step-settings.tsx';
-import { inputOf } from './conductor.tsx';
+import { inputOf } from './step-input.ts';
 import { elapsedMinutes, Timer } from './timer.tsx';
 
 const big = 'min-h-16 rounded-tag px-5 text-xl font-semibold';
