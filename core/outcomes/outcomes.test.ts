@@ -1,0 +1,138 @@
+import { describe, expect, it } from 'vitest';
+import { dayNumber, missingZones } from './day-number.ts';
+import { daysAboveLine, longevity } from './days-above-line.ts';
+import { localDate } from './local-date.ts';
+import { OUTCOMES } from './outcomes.ts';
+import { dayOfWear, stageLabel } from './stages.ts';
+
+const days = (...values: number[]) => values.map((value, i) => ({ day: i + 1, value }));
+
+describe('days above a line', () => {
+  it('lie between the last check-in above and the first below', () => {
+    expect(longevity(days(8, 7, 6, 5.9), 6, 'higher', false)).toEqual({
+      lastAbove: 3,
+      firstBelow: 4,
+      censored: false,
+    });
+  });
+
+  it('end at the first fall, whatever comes after', () => {
+    expect(longevity(days(8, 5, 8), 6, 'higher', false)).toEqual({
+      lastAbove: 1,
+      firstBelow: 2,
+      censored: false,
+    });
+  });
+
+  it('are none when it began below', () => {
+    expect(longevity(days(5, 5), 6, 'higher', false).lastAbove).toBe(0);
+  });
+
+  it('turn round for frizz, where less is wanted', () => {
+    expect(longevity(days(2, 3, 5), 4, 'lower', false)).toEqual({
+      lastAbove: 2,
+      firstBelow: 3,
+      censored: false,
+    });
+  });
+
+  it('a wash for looks ends them the day after; any other ending leaves them open', () => {
+    expect(longevity(days(8, 7), 6, 'higher', true)).toEqual({
+      lastAbove: 2,
+      firstBelow: 3,
+      censored: false,
+    });
+    expect(longevity(days(8, 7), 6, 'higher', false)).toEqual({
+      lastAbove: 2,
+      firstBelow: null,
+      censored: true,
+    });
+  });
+
+  it('are counted up to a common day, the middle taken between two looks', () => {
+    const skipped = longevity(
+      [
+        { day: 1, value: 8 },
+        { day: 2, value: 7 },
+        { day: 5, value: 5 },
+      ],
+      6,
+      'higher',
+      false,
+    );
+    expect(skipped).toEqual({ lastAbove: 2, firstBelow: 5, censored: false });
+    expect(daysAboveLine(skipped, 7)).toBe(3);
+    expect(daysAboveLine(skipped, 2)).toBe(2);
+  });
+
+  it('are not known beyond the day to which a wear was followed', () => {
+    const open = longevity(days(8, 7), 6, 'higher', false);
+    expect(daysAboveLine(open, 2)).toBe(2);
+    expect(daysAboveLine(open, 3)).toBeNull();
+  });
+
+  it('need a check-in', () => {
+    expect(() => longevity([], 6, 'higher', false)).toThrow(RangeError);
+  });
+});
+
+describe('one number a day', () => {
+  const weights = new Map([
+    ['crown', 1],
+    ['nape', 3],
+  ]);
+
+  it('weighs the zones as promised and leaves the others out', () => {
+    const ratings = [
+      { zoneId: 'crown', value: 4 },
+      { zoneId: 'nape', value: 8 },
+      { zoneId: 'fringe', value: 0 },
+      { zoneId: null, value: 1 },
+    ];
+    expect(dayNumber(ratings, weights)).toBe(7);
+  });
+
+  it('rests on what was rated, and says what was not', () => {
+    expect(dayNumber([{ zoneId: 'crown', value: 4 }], weights)).toBe(4);
+    expect(missingZones([{ zoneId: 'crown' }], weights)).toEqual(['nape']);
+  });
+
+  it('falls back to the whole head, then to nothing', () => {
+    expect(dayNumber([{ zoneId: null, value: 6 }], weights)).toBe(6);
+    expect(dayNumber([{ zoneId: 'fringe', value: 6 }], weights)).toBeNull();
+  });
+});
+
+describe('the day of wear', () => {
+  it('is 1 on the date of the reveal', () => {
+    expect(dayOfWear('2026-11-20', '2026-11-20')).toBe(1);
+    expect(dayOfWear('2026-11-20', '2026-11-26')).toBe(7);
+    expect(dayOfWear('2026-11-20', '2026-11-19')).toBeNull();
+  });
+
+  it('counts across the days on which clocks change', () => {
+    expect(dayOfWear('2026-03-28', '2026-03-30')).toBe(3);
+    expect(dayOfWear('2026-10-24', '2026-10-26')).toBe(3);
+  });
+
+  it('follows the wearer’s own calendar', () => {
+    expect(localDate('2026-11-20T23:30:00Z', 'Europe/Dublin')).toBe('2026-11-20');
+    expect(localDate('2026-11-20T23:30:00Z', 'Asia/Tokyo')).toBe('2026-11-21');
+    expect(localDate('2026-11-20T03:30:00Z', 'America/Lima')).toBe('2026-11-19');
+    expect(() => localDate('2026-11-20T23:30:00Z', 'Nowhere/Atall')).toThrow(RangeError);
+  });
+
+  it('has a name', () => {
+    expect(stageLabel('wear', 1)).toBe('Reveal, day 1');
+    expect(stageLabel('wear', 4)).toBe('Day 4');
+    expect(stageLabel('cast', null)).toBe('Dry in the cast');
+  });
+});
+
+describe('every outcome', () => {
+  it.each(Object.entries(OUTCOMES))('%s says what 0, 5 and 10 look like', (_, { anchors, says }) => {
+    expect(says.length).toBeGreaterThan(5);
+    expect(new Set(Object.values(anchors)).size).toBe(3);
+    for (const sentence of Object.values(anchors)) expect(sentence).toMatch(/^[A-Z].*\.$/);
+  });
+});

@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import { balancedComplete, canDecide, coinFlips, smallestP } from './allocation.ts';
+import { seededRandom, shuffled } from './random.ts';
+
+describe('balanced complete randomisation', () => {
+  it.each([
+    [2, 4, 6],
+    [2, 8, 70],
+    [2, 12, 924],
+    [3, 6, 90],
+    [3, 12, 34650],
+  ])('of %d arms over %d wash days can draw %d sequences, each balanced, none twice', (arms, days, size) => {
+    const scheme = balancedComplete(arms, days);
+    expect(scheme.size).toBe(size);
+    const seen = new Set<string>();
+    let balanced = true;
+    for (const sequence of scheme.enumerate()) {
+      seen.add(sequence.join(''));
+      for (let arm = 0; arm < arms; arm++) balanced &&= sequence.filter((a) => a === arm).length === days / arms;
+    }
+    expect(balanced).toBe(true);
+    expect(seen.size).toBe(size);
+  });
+
+  it('counts as the binomial coefficient does at forty wash days', () => {
+    expect(balancedComplete(2, 40).size).toBe(137846528820);
+  });
+
+  it('draws the same sequence from the same seed, and only ones it could enumerate', () => {
+    const scheme = balancedComplete(2, 8);
+    const all = new Set([...scheme.enumerate()].map(String));
+    for (let seed = 0; seed < 200; seed++) {
+      expect(scheme.draw(seed)).toEqual(scheme.draw(seed));
+      expect(all.has(String(scheme.draw(seed)))).toBe(true);
+    }
+  });
+
+  it('draws every sequence equally often over 70,000 seeds (chi-square, 69 degrees of freedom, α .001)', () => {
+    const scheme = balancedComplete(2, 8);
+    const counts = new Map<string, number>();
+    for (let seed = 0; seed < 70_000; seed++) {
+      const key = scheme.draw(seed * 7919 + 13).join('');
+      counts.set(key, (counts.get(key) ?? 0) + 1);
+    }
+    expect(counts.size).toBe(70);
+    const chi2 = [...counts.values()].reduce((sum, n) => sum + (n - 1000) ** 2 / 1000, 0);
+    // 111.06 is the 0.999 quantile of chi-square with 69 degrees of freedom (Wilson–Hilferty: 110.9).
+    expect(chi2).toBeLessThan(111.06);
+  });
+
+  it('refuses what cannot be balanced, with a sentence', () => {
+    expect(() => balancedComplete(1, 8)).toThrow('A comparison needs at least two arms.');
+    expect(() => balancedComplete(2, 7)).toThrow('7 wash days do not split evenly over 2 arms. Plan 6 or 8.');
+    expect(() => balancedComplete(3, 2)).toThrow('at least 3 wash days');
+    expect(() => balancedComplete(2, 0)).toThrow('at least 2 wash days');
+  });
+});
+
+describe('the smallest p a plan can reach', () => {
+  /* methods.md 3: balanced complete 6 days .10, 8 days .029, 12 days .002; daily coin 6 days .031, 8 days .008. */
+  it.each([
+    [balancedComplete(2, 6), 0.1],
+    [balancedComplete(2, 8), 0.029],
+    [balancedComplete(2, 12), 0.002],
+    [coinFlips(6), 0.031],
+    [coinFlips(8), 0.008],
+  ])('agrees with the methods page', (scheme, expected) => {
+    expect(Number(smallestP(scheme).toFixed(3))).toBe(expected);
+  });
+
+  it('tells a plan that decides from one that describes', () => {
+    expect(canDecide(balancedComplete(2, 6), 0.05)).toBe(false);
+    expect(canDecide(balancedComplete(2, 8), 0.05)).toBe(true);
+    expect(canDecide(balancedComplete(3, 6), 0.05)).toBe(false);
+    expect(canDecide(balancedComplete(3, 9), 0.05)).toBe(true);
+  });
+});
+
+describe('seeded random', () => {
+  it('shuffles without losing anything, and leaves its input alone', () => {
+    const items = [1, 2, 3, 4, 5, 6];
+    const out = shuffled(items, seededRandom(5));
+    expect(out.toSorted()).toEqual(items);
+    expect(items).toEqual([1, 2, 3, 4, 5, 6]);
+  });
+
+  it('stays inside its bounds', () => {
+    const random = seededRandom(-3);
+    for (let i = 0; i < 1000; i++) {
+      expect(random.below(7)).toBeLessThan(7);
+      const u = random.unit();
+      expect(u >= 0 && u < 1).toBe(true);
+    }
+  });
+});

@@ -1,0 +1,97 @@
+import { describe, expect, it } from 'vitest';
+import { EMPTY_SETTINGS, type StepSettings } from '../routine/step.ts';
+import { washDaysNeeded } from './days-needed.ts';
+import { departures, type StepRecord } from './departures.ts';
+
+const plan: StepSettings = {
+  productId: 'gel',
+  dose: { kind: 'exact', amount: 10, measure: 'g', per: 'head' },
+  sections: 4,
+  wetness: 'wet',
+  minutes: 10,
+  technique: 'rake',
+  tool: 'fingers',
+  heat: 'low',
+};
+const names = (id: string) => ({ gel: 'Kelp Gel', foam: 'Foam' })[id] ?? id;
+const done = (to: Partial<StepRecord> = {}): StepRecord => ({
+  ...plan,
+  status: 'done',
+  planned: plan,
+  ...to,
+});
+const told = (step: StepRecord) => departures(step, names).map(({ says }) => says);
+
+describe('departures from the plan', () => {
+  it('are none for a step done as planned, or not reached', () => {
+    expect(told(done())).toEqual([]);
+    expect(told(done({ status: 'waiting', productId: null }))).toEqual([]);
+  });
+
+  it('name every setting that was not held', () => {
+    expect(
+      told(
+        done({
+          productId: 'foam',
+          dose: { kind: 'exact', amount: 13, measure: 'g', per: 'head' },
+          wetness: 'damp',
+          minutes: 15,
+          technique: 'scrunch',
+          tool: null,
+          heat: 'high',
+        }),
+      ),
+    ).toEqual([
+      'Foam instead of Kelp Gel.',
+      '13 g instead of 10 g.',
+      '15 min instead of 10.',
+      'damp instead of wet.',
+      'scrunch instead of rake.',
+      'not set instead of fingers.',
+      'high instead of low.',
+    ]);
+  });
+
+  it('allow a fifth on dose and minutes', () => {
+    expect(
+      told(done({ minutes: 12, dose: { kind: 'exact', amount: 8, measure: 'g', per: 'head' } })),
+    ).toEqual([]);
+    expect(told(done({ minutes: 12.1 }))).toEqual(['12.1 min instead of 10.']);
+  });
+
+  it('say what cannot be shown', () => {
+    const unsure = departures(done({ dose: { kind: 'unknown' }, minutes: null }), names);
+    expect(unsure.map(({ kind }) => kind)).toEqual(['cannot show', 'cannot show']);
+    expect(unsure[0]!.says).toBe('don’t remember cannot show that 10 g was held within 20 %.');
+  });
+
+  it('tell skipped and added steps', () => {
+    expect(told(done({ status: 'skipped' }))).toEqual(['Skipped.']);
+    expect(told({ ...EMPTY_SETTINGS, status: 'done', planned: null })).toEqual(['Added: not in the plan.']);
+    expect(told({ ...EMPTY_SETTINGS, status: 'skipped', planned: null })).toEqual([]);
+  });
+
+  it('do not mind what the plan left open', () => {
+    const open = { ...EMPTY_SETTINGS };
+    expect(
+      told({ ...open, wetness: 'wet', tool: 'brush', minutes: 4, status: 'done', planned: open }),
+    ).toEqual([]);
+  });
+});
+
+describe('wash days needed', () => {
+  /*
+   * Cohen (1988), table 2.4.1: d = 1.0 at 80 % power and two-sided α .05 needs 17 in each of two groups by the t test;
+   * the normal approximation gives 16 (32 in all). d = 0.5: 63–64 in each.
+   */
+  it('is within one a group of Cohen’s table', () => {
+    expect(washDaysNeeded(1, 1)).toBe(32);
+    expect(washDaysNeeded(2, 1)).toBe(126);
+  });
+
+  it('never goes under the eight that can decide, and refuses nonsense', () => {
+    expect(washDaysNeeded(0.1, 1)).toBe(8);
+    expect(() => washDaysNeeded(1, 0)).toThrow(RangeError);
+    expect(() => washDaysNeeded(Number.NaN, 1)).toThrow(RangeError);
+  });
+});
