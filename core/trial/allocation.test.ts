@@ -16,7 +16,8 @@ describe('balanced complete randomisation', () => {
     let balanced = true;
     for (const sequence of scheme.enumerate()) {
       seen.add(sequence.join(''));
-      for (let arm = 0; arm < arms; arm++) balanced &&= sequence.filter((a) => a === arm).length === days / arms;
+      for (let arm = 0; arm < arms; arm++)
+        balanced &&= sequence.filter((a) => a === arm).length === days / arms;
     }
     expect(balanced).toBe(true);
     expect(seen.size).toBe(size);

@@ -1,0 +1,97 @@
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { request } from 'node:http';
+import os from 'node:os';
+import path from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openBench, type TestBench } from './testing/bench.ts';
+
+let bench: TestBench;
+beforeAll(async () => {
+  const webRoot = mkdtempSync(path.join(os.tmpdir(), 'sabor-web-'));
+  mkdirSync(path.join(webRoot, 'assets'));
+  writeFileSync(
+    path.join(webRoot, 'index.html'),
+    '<meta property="csp-nonce" nonce="__SABOR_NONCE__"><p>page</p>',
+  );
+  writeFileSync(path.join(webRoot, 'assets', 'a-1.js'), 'export {}');
+  bench = await openBench(webRoot);
+});
+afterAll(() => bench.close());
+
+/** Status of a request with a Host header of its own, which fetch does not allow. */
+function statusWithHost(host: string): Promise<number> {
+  const { port } = new URL(bench.url);
+  return new Promise((resolve, reject) => {
+    const asked = request({ host: '127.0.0.1', port, path: '/api/shelf', headers: { host } }, (response) => {
+      response.resume();
+      resolve(response.statusCode ?? 0);
+    });
+    asked.on('error', reject);
+    asked.end();
+  });
+}
+
+describe('the server', () => {
+  it('says it is well after asking the database', async () => {
+    expect(await bench.ask('GET', '/healthz')).toMatchObject({ status: 200, body: { status: 'ok' } });
+  });
+
+  it('lets nothing from elsewhere into its pages', async () => {
+    const { headers, body } = await bench.ask<string>('GET', '/trials/anything');
+    const policy = headers.get('content-security-policy') ?? '';
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).toContain("script-src 'self'");
+    expect(policy).not.toMatch(/unsafe|https?:|\*/);
+    const nonce = /'nonce-([^']+)'/.exec(policy)?.[1];
+    expect(body).toContain(`nonce="${nonce}"`);
+    expect(headers.get('x-content-type-options')).toBe('nosniff');
+    expect(headers.get('x-powered-by')).toBeNull();
+  });
+
+  it('gives each page a nonce of its own, and keeps hashed assets for a year', async () => {
+    const nonce = async () => (await bench.ask<string>('GET', '/')).headers.get('content-security-policy');
+    expect(await nonce()).not.toBe(await nonce());
+    expect((await bench.ask('GET', '/assets/a-1.js')).headers.get('cache-control')).toContain('immutable');
+    expect((await bench.ask('GET', '/assets/none.js')).status).toBe(404);
+  });
+
+  it('answers only to this machine’s own names', async () => {
+    expect(await statusWithHost('evil.example')).toBe(403);
+    expect(await statusWithHost('evil.example:4870')).toBe(403);
+    expect(await statusWithHost(`localhost:${new URL(bench.url).port}`)).toBe(200);
+  });
+
+  it('takes changes only from its own pages', async () => {
+    const settings = { volume: 'ml', length: 'mm', temperature: 'c', currency: 'EUR' };
+    expect(
+      (await bench.ask('PUT', '/api/settings', settings, { origin: 'http://elsewhere.example' })).status,
+    ).toBe(403);
+    expect((await bench.ask('PUT', '/api/settings', settings, { origin: bench.url })).status).toBe(200);
+  });
+
+  it('answers errors as problem details', async () => {
+    const { status, headers, body } = await bench.ask('GET', '/api/nothing/here');
+    expect(status).toBe(404);
+    expect(headers.get('content-type')).toContain('application/problem+json');
+    expect(body).toMatchObject({ status: 404, title: 'Not found' });
+    expect((await bench.ask('PUT', '/api/settings', '{"volume":')).body.detail).toBe(
+      'This is not JSON that Sabor can read.',
+    );
+  });
+
+  it('limits what it reads', async () => {
+    const { status, body } = await bench.ask('PUT', '/api/settings', { currency: 'x'.repeat(2_000_000) });
+    expect(status).toBe(413);
+    expect(body.detail).toContain('more than Sabor takes at once');
+  });
+
+  it('says so when the database is gone, without a stack trace', async () => {
+    const lost = await openBench();
+    await lost.db.end();
+    const { status, body } = await lost.ask('GET', '/api/shelf');
+    expect(status).toBe(500);
+    expect(body.detail).toBe('Sabor could not do this. What you typed is still here; try again.');
+    expect((await lost.ask('GET', '/healthz')).status).toBe(503);
+    await lost.close().catch(() => {});
+  });
+});

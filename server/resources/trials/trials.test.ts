@@ -1,0 +1,164 @@
+import type { TrialDetail } from '@sabor/contract/trial';
+import type { WashDay } from '@sabor/contract/wash-day';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openBench, type TestBench } from '../../testing/bench.ts';
+import { sampleBench, sampleTrial } from '../../testing/samples.ts';
+
+let bench: TestBench;
+beforeAll(async () => {
+  bench = await openBench();
+});
+afterAll(() => bench.close());
+
+const read = async (id: string) => (await bench.ask<TrialDetail>('GET', `/api/trials/${id}`)).body;
+const start = (trialId: string, id = v7()) =>
+  bench.ask<WashDay>('PUT', `/api/wash-days/${id}`, { trialId, startedAt: new Date().toISOString() });
+
+describe('a plan', () => {
+  it('is stored with its lot drawn and sealed', async () => {
+    const { trial } = await sampleBench(bench);
+    const stored = await read(trial.id);
+    expect(stored.allocation).toEqual([null, null, null, null]);
+    expect(stored.seed).toBeNull();
+    expect(stored.attainable).toEqual({ sequences: 6, smallestP: 1 / 3, decides: false });
+    const { rows } = await bench.db.query('select arm_id from allocation where trial_id = $1', [trial.id]);
+    for (const arm of trial.arms) expect(rows.filter((row) => row.arm_id === arm.id)).toHaveLength(2);
+    expect(JSON.stringify(stored)).not.toContain('"seed":2');
+  });
+
+  it('can be changed until its first wash day, and is locked from then on', async () => {
+    const { trial } = await sampleBench(bench);
+    const changed = await bench.ask<TrialDetail>('PUT', `/api/trials/${trial.id}`, {
+      ...trial,
+      washDays: 8,
+      line: 7,
+    });
+    expect(changed.body).toMatchObject({ washDays: 8, line: 7, allocation: new Array(8).fill(null) });
+    await start(trial.id);
+    const late = await bench.ask('PUT', `/api/trials/${trial.id}`, { ...trial, line: 5 });
+    expect(late).toMatchObject({ status: 409, body: { detail: expect.stringContaining('locked') } });
+    expect((await read(trial.id)).line).toBe(7);
+  });
+
+  it('keeps its allocation even from SQL once it has begun', async () => {
+    const { trial } = await sampleBench(bench);
+    await start(trial.id);
+    await expect(
+      bench.db.query('update allocation set position = position + 9 where trial_id = $1', [trial.id]),
+    ).rejects.toThrow('cannot change');
+    await expect(bench.db.query('delete from allocation where trial_id = $1', [trial.id])).rejects.toThrow(
+      'cannot change',
+    );
+  });
+
+  it('is a copy: changing the library’s routine leaves it alone', async () => {
+    const { trial, routine } = await sampleBench(bench);
+    await bench.ask('PUT', `/api/routines/${routine.id}`, { ...routine, steps: [] });
+    expect((await read(trial.id)).plan).toHaveLength(4);
+  });
+
+  it('refuses what cannot be a trial, at its field', async () => {
+    const { trial, gels } = await sampleBench(bench);
+    const refused = async (to: object) =>
+      (await bench.ask('PUT', `/api/trials/${v7()}`, { ...trial, ...to })).body.fields ?? [];
+    const [a, b] = trial.arms as [(typeof trial.arms)[number], (typeof trial.arms)[number]];
+    expect(await refused({ question: ' ' })).toContainEqual({
+      path: 'question',
+      message: 'Ask the trial’s question in a sentence.',
+    });
+    expect(await refused({ arms: [a] })).toContainEqual({
+      path: 'arms',
+      message: 'A comparison needs at least two arms.',
+    });
+    expect(await refused({ washDays: 7 })).toContainEqual({
+      path: 'washDays',
+      message: '7 wash days do not split evenly over 2 arms. Plan 6 or 8.',
+    });
+    expect(await refused({ plan: trial.plan.map((step) => ({ ...step, part: 'held' })) })).toContainEqual({
+      path: 'plan',
+      message: 'Mark at least one step as tested.',
+    });
+    expect(await refused({ arms: [a, { ...b, steps: a.steps }] })).toContainEqual({
+      path: 'arms.1.steps',
+      message: 'Gel 2 uses the same as Gel 1. Give it another product or dose.',
+    });
+    expect(await refused({ arms: [a, { ...b, steps: [] }] })).toContainEqual({
+      path: 'arms.1.steps',
+      message: 'Choose what Gel 2 uses in every tested step.',
+    });
+    expect(await refused({ arms: [a, { ...b, name: 'gel 1' }] })).toContainEqual({
+      path: 'arms.1.name',
+      message: 'Two arms go by this name. Change one.',
+    });
+    expect(await refused({ weights: [] })).toContainEqual({
+      path: 'weights',
+      message: 'Choose at least one zone that counts.',
+    });
+    expect(await refused({ weights: [{ zoneId: v7(), weight: 1 }] })).toContainEqual(
+      expect.objectContaining({ path: 'weights' }),
+    );
+    const dosed = [
+      a,
+      {
+        ...b,
+        steps: [
+          {
+            ...a.steps[0]!,
+            productId: gels[0]!.id,
+            dose: { kind: 'exact', amount: 20, measure: 'ml', per: 'head' },
+          },
+        ],
+      },
+    ];
+    const twoDoses = {
+      ...sampleTrial(
+        { ...(await sampleBench(bench)).wearer },
+        { id: v7(), name: 'r', steps: [], wearerId: null },
+        [],
+      ),
+      ...trial,
+      id: v7(),
+      arms: dosed,
+    };
+    expect(
+      (await bench.ask('PUT', `/api/trials/${twoDoses.id}`, { ...twoDoses, plan: trial.plan })).status,
+    ).not.toBe(200);
+  });
+});
+
+describe('the lot', () => {
+  it('opens one wash day at a time', async () => {
+    const { trial } = await sampleBench(bench);
+    const { body } = await start(trial.id);
+    const { allocation } = await read(trial.id);
+    expect(allocation[0]).toBe(body.armId);
+    expect(allocation.slice(1)).toEqual([null, null, null]);
+  });
+
+  it('gives an abandoned place again with the same arm', async () => {
+    const { trial } = await sampleBench(bench);
+    const first = (await start(trial.id)).body;
+    expect(
+      (await bench.ask('POST', `/api/wash-days/${first.id}/abandon`, { reason: ' ' })).body.fields?.[0]?.path,
+    ).toBe('reason');
+    await bench.ask('POST', `/api/wash-days/${first.id}/abandon`, { reason: 'The water went off.' });
+    const again = (await start(trial.id)).body;
+    expect(again).toMatchObject({ position: 0, armId: first.armId });
+    expect((await read(trial.id)).washDaysDone).toBe(1);
+  });
+
+  it('is opened whole, with its seed, when the trial is ended early', async () => {
+    const { trial } = await sampleBench(bench);
+    await start(trial.id);
+    expect((await bench.ask('POST', `/api/trials/${trial.id}/end`, {})).status).toBe(422);
+    expect((await bench.ask('POST', `/api/trials/${trial.id}/end`, { reason: 'Moved away.' })).status).toBe(
+      204,
+    );
+    const over = await read(trial.id);
+    expect(over).toMatchObject({ status: 'ended', endReason: 'Moved away.' });
+    expect(over.allocation.every((arm) => arm !== null)).toBe(true);
+    expect(over.seed).toEqual(expect.any(Number));
+    expect((await start(trial.id)).status).toBe(409);
+  });
+});

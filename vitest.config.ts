@@ -1,0 +1,29 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        test: {
+          name: 'unit',
+          include: [
+            'core/**/*.test.ts',
+            'contract/**/*.test.ts',
+            'web/**/*.test.ts',
+            'demo/**/*.test.ts',
+            'scripts/arrows.test.ts',
+          ],
+        },
+      },
+      {
+        test: {
+          name: 'server',
+          include: ['server/**/*.test.ts', 'scripts/start/**/*.test.ts'],
+          globalSetup: ['server/testing/throwaway-cluster.ts'],
+          testTimeout: 30_000,
+          hookTimeout: 60_000,
+        },
+      },
+    ],
+  },
+});
