@@ -1,0 +1,42 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.SABOR_E2E_PORT ?? 4879);
+
+/** Debian's Chromium, and nothing it would reach for outside this machine. */
+export const chromium = {
+  executablePath: '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'e2e/results',
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
+  workers: 1,
+  retries: 0,
+  reporter: process.env.SABOR_E2E_REPORT
+    ? [['line'], ['json', { outputFile: process.env.SABOR_E2E_REPORT }]]
+    : 'line',
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    launchOptions: chromium,
+    trace: 'off',
+  },
+  webServer: {
+    command: `node --import tsx e2e/serve.ts ${port}`,
+    url: `http://127.0.0.1:${port}/healthz`,
+    timeout: 120_000,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },
+  },
+});

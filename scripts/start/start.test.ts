@@ -1,0 +1,179 @@
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import os from 'node:os';
+import path from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { root } from '../install.mjs';
+import { binaries, owner } from '../postgres/binaries.ts';
+import { freePort } from '../postgres/cluster.ts';
+
+const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-start-'));
+let port = 0;
+
+interface Run {
+  child: ChildProcess;
+  said: () => string;
+  exit: Promise<number | null>;
+}
+
+function start(args: string[] = [], env: Record<string, string> = {}): Run {
+  const child = spawn(process.execPath, ['scripts/start.mjs', ...args], {
+    cwd: root,
+    env: { ...process.env, SABOR_DATA: folder, PORT: String(port), DATABASE_URL: '', ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let said = '';
+  for (const stream of [child.stdout!, child.stderr!]) stream.on('data', (text) => (said += text));
+  return { child, said: () => said, exit: new Promise((resolve) => child.once('exit', resolve)) };
+}
+
+async function ready(run: Run): Promise<void> {
+  for (let wait = 0; wait < 600; wait++) {
+    if (run.said().includes('Sabor is ready')) return;
+    if (run.child.exitCode !== null) break;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+  throw new Error(run.said());
+}
+
+const api = async <T>(route: string, init?: RequestInit) =>
+  (await (await fetch(`http://127.0.0.1:${port}/api${route}`, init)).json()) as T;
+const clusterRuns = () =>
+  spawnSync(path.join(binaries(), 'pg_ctl'), ['status', '-D', path.join(folder, 'postgres', 'data')], {
+    cwd: '/',
+    ...owner(),
+  }).status === 0;
+const addLine = (name: string) =>
+  fetch(`http://127.0.0.1:${port}/api/lines/0192d5a0-0000-7000-8000-00000000000${name.length}`, {
+    method: 'PUT',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ name }),
+  });
+const lines = async () => (await api<{ lines: { name: string }[] }>('/shelf')).lines.map(({ name }) => name);
+
+beforeAll(async () => {
+  port = await freePort();
+});
+afterAll(() => {
+  if (clusterRuns())
+    spawnSync(
+      path.join(binaries(), 'pg_ctl'),
+      ['stop', '-m', 'immediate', '-D', path.join(folder, 'postgres', 'data')],
+      { cwd: '/', ...owner() },
+    );
+  rmSync(folder, { recursive: true, force: true });
+});
+
+describe('npm start', { timeout: 120_000 }, () => {
+  it('names its stages, loads the demo into an empty folder, and stops cleanly on Ctrl-C', async () => {
+    const run = start();
+    await ready(run);
+    for (const stage of [
+      'Dependencies',
+      'Address',
+      'PostgreSQL',
+      'Database',
+      'Schema',
+      'Demo scenario',
+      'Web application',
+    ])
+      expect(run.said()).toContain(`✓ ${stage}`);
+    expect(await lines()).toHaveLength(3);
+    expect((await addLine('Mine')).status).toBe(204);
+    run.child.kill('SIGINT');
+    expect(await run.exit).toBe(0);
+    expect(clusterRuns()).toBe(false);
+    expect(existsSync(path.join(folder, 'sabor.pid'))).toBe(false);
+  });
+
+  it('keeps what was entered, through a kill -9 of server and database', async () => {
+    const first = start();
+    await ready(first);
+    expect(await lines()).toContain('Mine');
+    expect((await addLine('Later')).status).toBe(204);
+    const postmaster = Number(
+      readFileSync(path.join(folder, 'postgres', 'data', 'postmaster.pid'), 'utf8').split('\n')[0],
+    );
+    first.child.kill('SIGKILL');
+    process.kill(postmaster, 'SIGKILL');
+    await first.exit;
+    const second = start();
+    await ready(second);
+    expect(await lines()).toEqual(expect.arrayContaining(['Mine', 'Later']));
+    second.child.kill('SIGTERM');
+    expect(await second.exit).toBe(0);
+  });
+
+  it('takes over a database that outlived its killed server', async () => {
+    const first = start();
+    await ready(first);
+    first.child.kill('SIGKILL');
+    await first.exit;
+    expect(clusterRuns()).toBe(true);
+    const second = start();
+    await ready(second);
+    expect(await lines()).toContain('Later');
+    second.child.kill('SIGINT');
+    await second.exit;
+    expect(clusterRuns()).toBe(false);
+  });
+
+  it('says who has the port, or the folder, and the way out', async () => {
+    const other = createServer();
+    await new Promise<void>((resolve) => other.listen(port, '127.0.0.1', resolve));
+    const taken = start();
+    expect(await taken.exit).toBe(1);
+    expect(taken.said()).toContain(`Port ${port} is taken by another program.`);
+    expect(taken.said()).toContain(`PORT=${port + 1} npm start`);
+    await new Promise((resolve) => other.close(resolve));
+    const first = start();
+    await ready(first);
+    const second = start([], { PORT: String(await freePort()) });
+    expect(await second.exit).toBe(1);
+    expect(second.said()).toContain('Another Sabor');
+    first.child.kill('SIGINT');
+    await first.exit;
+  });
+
+  it('refuses a port that is none, an option it does not know, and a database that does not answer', async () => {
+    const port = start([], { PORT: 'eighty' });
+    expect(await port.exit).toBe(1);
+    expect(port.said()).toContain('PORT=eighty is not a port.');
+    const option = start(['--fast']);
+    expect(await option.exit).toBe(1);
+    expect(option.said()).toContain('does not know --fast');
+    const far = start([], { DATABASE_URL: `postgresql://nobody@127.0.0.1:${await freePort()}/none` });
+    expect(await far.exit).toBe(1);
+    expect(far.said()).toContain('The database does not answer');
+  });
+
+  it('begins empty when asked to, and stays so; the demo comes back on demand, what was there kept in a file', async () => {
+    const fresh = mkdtempSync(path.join(os.tmpdir(), 'sabor-empty-'));
+    const env = { SABOR_DATA: fresh };
+    try {
+      const run = start(['--empty'], env);
+      await ready(run);
+      expect(await lines()).toEqual([]);
+      run.child.kill('SIGINT');
+      await run.exit;
+      const again = start([], env);
+      await ready(again);
+      expect(await lines()).toEqual([]);
+      await addLine('Own');
+      again.child.kill('SIGINT');
+      await again.exit;
+      const reset = start(['--demo-reset'], env);
+      expect(await reset.exit).toBe(0);
+      const kept = /kept in (.*\.json)/.exec(reset.said())![1]!;
+      expect(readFileSync(kept, 'utf8')).toContain('"Own"');
+      const demo = start([], env);
+      await ready(demo);
+      expect(await lines()).toHaveLength(3);
+      demo.child.kill('SIGINT');
+      await demo.exit;
+    } finally {
+      rmSync(fresh, { recursive: true, force: true });
+    }
+  });
+});

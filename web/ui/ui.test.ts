@@ -1,0 +1,57 @@
+import { DEFAULT_SETTINGS } from '@sabor/contract/settings';
+import { describe, expect, it } from 'vitest';
+import { readNumber } from './inputs.tsx';
+import {
+  fromLocalInput,
+  showLength,
+  showMoney,
+  showTemperature,
+  showVolume,
+  signed,
+  toLocalInput,
+} from './show.ts';
+
+describe('a typed number', () => {
+  it.each([
+    ['12', 12],
+    [' 12,5 ', 12.5],
+    ['0.30', 0.3],
+    ['.5', 0.5],
+    ['-3', -3],
+    ['−3', -3],
+    ['', null],
+    ['  ', null],
+  ])('%j is %s', (text, number) => {
+    expect(readNumber(text)).toBe(number);
+  });
+
+  it.each(['abc', '1,2,3', '12 ml', '1e5', '--2', '.'])('%j is none', (text) => {
+    expect(readNumber(text)).toBeNaN();
+  });
+});
+
+describe('what is shown', () => {
+  const american = { ...DEFAULT_SETTINGS, volume: 'floz', length: 'in', temperature: 'f' } as const;
+
+  it('is in the units the user prefers', () => {
+    expect(showVolume(250, DEFAULT_SETTINGS)).toBe('250 ml');
+    expect(showVolume(236.588, american)).toBe('8 fl oz');
+    expect(showLength(254, american)).toBe('10 in');
+    expect(showTemperature(-40, american)).toBe('−40.0 °F');
+    expect(showTemperature(12.34, DEFAULT_SETTINGS)).toBe('12.3 °C');
+  });
+
+  it('carries signs and currencies', () => {
+    expect(signed(1.25)).toBe('+1.3');
+    expect(signed(-0.5)).toBe('−0.5');
+    expect(signed(0)).toBe('0.0');
+    expect(showMoney(7.2, 'EUR').replace('\u00a0', ' ')).toBe('EUR 7.20');
+    expect(showMoney(7.2, 'not a currency')).toBe('not a currency 7.20');
+  });
+
+  it('passes a moment through a date field and back', () => {
+    expect(fromLocalInput(toLocalInput('2026-07-01T10:20:00.000Z'))).toBe('2026-07-01T10:20:00.000Z');
+    expect(toLocalInput(null)).toBe('');
+    expect(fromLocalInput('')).toBeNull();
+  });
+});
