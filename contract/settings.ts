@@ -10,4 +10,8 @@ export const Settings = v.object({
 });
 export type Settings = v.InferOutput<typeof Settings>;
 
+/** What is left out stays as it was, so that two quick changes cannot undo each other. */
+export const SettingsChange = v.partial(Settings);
+export type SettingsChange = Partial<Settings>;
+
 export const DEFAULT_SETTINGS: Settings = { volume: 'ml', length: 'mm', temperature: 'c', currency: 'EUR' };

@@ -17,10 +17,17 @@ export async function stage(name, work) {
     const seconds = ((Date.now() - began) / 1000).toFixed(1);
     console.log(`  ✓ ${name.padEnd(22)} ${said ?? 'ready'} (${seconds} s)`);
   } catch (error) {
-    console.error(`  ✗ ${name.padEnd(22)} ${error.message}`);
-    if (error.remedy) console.error(`    ${error.remedy}`);
-    else console.error(error.stack);
-    const stop = error instanceof Stop ? error : new Stop(error.message, 'See the lines above.');
-    throw stop;
+    tell(error, name);
+    throw error;
   }
+}
+
+const told = new WeakSet();
+
+/** Says what went wrong and what to do about it, once for each error. */
+export function tell(error, name = 'Stopped') {
+  if (told.has(error)) return;
+  told.add(error);
+  console.error(`  ✗ ${name.padEnd(22)} ${error.message}`);
+  console.error(error instanceof Stop ? `    ${error.remedy}` : error.stack);
 }

@@ -1,6 +1,6 @@
 // First stage of `npm start`: plain JavaScript, since nothing is installed yet.
 import { installDependencies } from './install.mjs';
-import { Stop, stage } from './stages.mjs';
+import { Stop, stage, tell } from './stages.mjs';
 
 const [major, minor] = process.versions.node.split('.').map(Number);
 try {
@@ -15,6 +15,6 @@ try {
   const { run } = await import('./start/run.ts');
   await run(process.argv.slice(2));
 } catch (error) {
-  if (!(error instanceof Stop)) console.error(error);
+  tell(error);
   process.exit(1);
 }

@@ -64,9 +64,9 @@ describe('the server', () => {
   it('takes changes only from its own pages', async () => {
     const settings = { volume: 'ml', length: 'mm', temperature: 'c', currency: 'EUR' };
     expect(
-      (await bench.ask('PUT', '/api/settings', settings, { origin: 'http://elsewhere.example' })).status,
+      (await bench.ask('PATCH', '/api/settings', settings, { origin: 'http://elsewhere.example' })).status,
     ).toBe(403);
-    expect((await bench.ask('PUT', '/api/settings', settings, { origin: bench.url })).status).toBe(200);
+    expect((await bench.ask('PATCH', '/api/settings', settings, { origin: bench.url })).status).toBe(200);
   });
 
   it('answers errors as problem details', async () => {
@@ -74,13 +74,13 @@ describe('the server', () => {
     expect(status).toBe(404);
     expect(headers.get('content-type')).toContain('application/problem+json');
     expect(body).toMatchObject({ status: 404, title: 'Not found' });
-    expect((await bench.ask('PUT', '/api/settings', '{"volume":')).body.detail).toBe(
+    expect((await bench.ask('PATCH', '/api/settings', '{"volume":')).body.detail).toBe(
       'This is not JSON that Sabor can read.',
     );
   });
 
   it('limits what it reads', async () => {
-    const { status, body } = await bench.ask('PUT', '/api/settings', { currency: 'x'.repeat(2_000_000) });
+    const { status, body } = await bench.ask('PATCH', '/api/settings', { currency: 'x'.repeat(2_000_000) });
     expect(status).toBe(413);
     expect(body.detail).toContain('more than Sabor takes at once');
   });

@@ -25,10 +25,7 @@ interface Options {
 
 function options(args: string[]): Options {
   const unknown = args.find((arg) => !['--empty', '--dev', '--demo-reset'].includes(arg));
-  if (unknown) {
-    console.error(`  ✗ Sabor does not know ${unknown}.\n    ${USAGE}`);
-    throw new Stop(`unknown option ${unknown}`, USAGE);
-  }
+  if (unknown) throw new Stop(`Sabor does not know ${unknown}.`, USAGE);
   return {
     empty: args.includes('--empty'),
     dev: args.includes('--dev'),

@@ -30,7 +30,7 @@ export function RoutineRibbon({
   noteOf?: (row: number, column: number) => number | null;
 }) {
   return (
-    <div className="relative overflow-x-auto pb-2" tabIndex={0} role="region" aria-label={caption}>
+    <div className="overflow-x-auto pb-2" tabIndex={0} role="region" aria-label={caption}>
       <table className="w-full border-separate border-spacing-x-0 border-spacing-y-1 text-left text-sm">
         <caption className="sr-only">{caption}</caption>
         <thead>
@@ -147,7 +147,7 @@ function Cell({
     <td className="p-0 align-middle" title={says}>
       {marked ? (
         <span
-          className={`ribbon-notch flex h-8 items-center justify-center gap-1 px-2 text-[0.78rem] font-semibold text-mango-deep ${kind === 'departed' ? 'bg-mango/35' : 'bg-mango-pale'}`}
+          className={`ribbon-notch flex h-8 items-center justify-center gap-1 px-2 text-[0.78rem] font-semibold ${kind === 'departed' ? 'bg-mango/35' : 'bg-mango-pale'}`}
         >
           {text}
           {note && <Note n={note} />}

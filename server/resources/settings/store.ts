@@ -17,8 +17,14 @@ export async function readSettings(db: Client): Promise<Settings> {
   return { ...DEFAULT_SETTINGS, ...(await readKey<Settings>(db, 'preferences')) };
 }
 
-export const saveSettings = (db: Client, settings: Settings): Promise<void> =>
-  saveKey(db, 'preferences', settings);
+/** Merges a change into the preferences in one statement, so that changes from two places do not undo each other. */
+export async function changeSettings(db: Client, change: object): Promise<void> {
+  await db.query(
+    `insert into setting (key, value) values ('preferences', $1)
+     on conflict (key) do update set value = setting.value || excluded.value`,
+    [JSON.stringify(change)],
+  );
+}
 
 /** Whether this database holds the demo scenario, was begun empty on purpose, or has not been asked yet. */
 export type DemoState = 'loaded' | 'declined' | null;

@@ -1,9 +1,9 @@
-import { Settings } from '@sabor/contract/settings';
+import { Settings, type SettingsChange } from '@sabor/contract/settings';
 import { LENGTH_UNITS, TEMPERATURE_UNITS, VOLUME_UNITS } from '@sabor/core/units/preferences';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import * as v from 'valibot';
-import { post, put } from '../../api/http.ts';
+import { patch, post } from '../../api/http.ts';
 import { useChange, useSettings, useTrials } from '../../api/queries.ts';
 import { Field } from '../../ui/field.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
@@ -102,9 +102,9 @@ function Import() {
 
 function Units() {
   const settings = useSettings();
-  const save = useChange((next: Settings) => put('/settings', next));
+  const save = useChange((change: SettingsChange) => patch('/settings', change));
   const [currency, setCurrency] = useState<string | null>(null);
-  const set = (change: Partial<Settings>) => save.mutate({ ...settings, ...change });
+  const set = save.mutate;
   const typed = currency ?? settings.currency;
   const wrong = v.safeParse(Settings, { ...settings, currency: typed }).success
     ? undefined

@@ -15,17 +15,14 @@ export const traitLook =
     const options = Object.entries(TRAITS[trait].options as Record<string, { label: string }>);
     const rank = options.findIndex(([key]) => key === value);
     const words = value === null ? 'not noted' : options[rank]![1].label;
+    const short = words === 'medium' ? 'mid' : words;
+    const spoken = short === words ? words : `${short} (${words})`;
+    const from = value === null ? '' : own ? ', its own' : ', from the whole head';
+    const depth = 0.1 + (0.45 * rank) / Math.max(1, options.length - 1);
     return {
-      text: words === 'medium' ? 'mid' : value === null ? '' : words,
-      says: `${words}${value === null ? '' : own ? ', its own' : ', from the whole head'}${chosen === zone.id ? ', chosen' : ''}`,
-      ...(value === null
-        ? {}
-        : {
-            fill: tint(
-              '#2E6B57',
-              (0.1 + (0.45 * rank) / Math.max(1, options.length - 1)) * (own ? 1.3 : 0.45),
-            ),
-          }),
+      text: value === null ? '' : short,
+      says: `${spoken}${from}${chosen === zone.id ? ', chosen' : ''}`,
+      ...(value === null ? {} : { fill: tint('#2E6B57', depth * (own ? 1.3 : 0.45)) }),
       chosen: chosen === zone.id,
     };
   };

@@ -1,0 +1,128 @@
+import { expect, PHONE, test } from './bench.ts';
+
+test.use({ viewport: PHONE });
+
+/** On the demo's planned trial, so that the other tests find theirs as they left it. */
+test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async ({ page }) => {
+  await page.goto('/trials');
+  await page.getByRole('link', { name: /Heron Mist weigh Pip/ }).click();
+  await page.getByRole('button', { name: 'Start wash day 1' }).click();
+
+  await page.getByLabel('Temperature').fill('40');
+  await page.getByLabel('Humidity').fill('140');
+  await page.getByRole('button', { name: 'To the first step' }).click();
+  await expect(page.getByText('The humidity in % cannot be over 100.')).toBeVisible();
+  await expect(page.getByLabel('Humidity')).toHaveValue('140');
+  await page.getByLabel('Temperature').fill('12.5');
+  await page.getByLabel('Humidity').fill('84');
+  await expect(page.getByText('Dew point 9.9 °C')).toBeVisible();
+  await page.getByRole('button', { name: 'To the first step' }).click();
+
+  await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
+  for (const name of ['Done as planned', 'Back', 'Skip', 'Change', 'Start 5 min']) {
+    const box = (await page.getByRole('button', { name, exact: true }).boundingBox())!;
+    expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(64);
+    expect(box.y + box.height).toBeLessThanOrEqual(PHONE.height);
+  }
+  await page.getByRole('button', { name: 'Start 5 min' }).click();
+  await expect(page.getByRole('timer')).toHaveText(/^4:5\d$/);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
+  await expect(page.getByRole('timer')).toHaveText(/^4:\d\d$/);
+  await page.getByRole('button', { name: 'Done as planned' }).click();
+
+  await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
+  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByLabel('How much').fill('abc');
+  await page.getByRole('button', { name: 'Done like this' }).click();
+  await expect(page.getByText('The dose must be a number.')).toBeVisible();
+  await expect(page.getByLabel('How much')).toHaveValue('abc');
+  await page.getByLabel('How much').fill('5');
+  await page.getByLabel('Note or reason').fill('lots of wax');
+  await page.getByRole('button', { name: 'Done like this' }).click();
+
+  await expect(page.getByRole('heading', { name: 'Condition' })).toBeVisible();
+  await page.getByRole('button', { name: 'Skip' }).click();
+  await expect(page.getByRole('heading', { name: 'Rinse' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('heading', { name: 'Condition' })).toBeVisible();
+  await expect(page.getByText('skipped', { exact: false })).toHaveCount(0);
+
+  await page.getByRole('button', { name: '2: Cleanse, done' }).click();
+  await expect(page.getByRole('list', { name: 'Departures' })).toContainText('5 pumps instead of 3 pumps.');
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Abandon this wash day' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Abandon this wash day' }).click();
+  await expect(page.getByText('Say why this wash day is abandoned; it stays on record.')).toBeVisible();
+  await page.getByLabel('What happened').fill('The boiler failed.');
+  await page.getByRole('dialog').getByRole('button', { name: 'Abandon this wash day' }).click();
+  await expect(page.getByText('The boiler failed.')).toBeVisible();
+});
+
+test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
+  await page.goto('/trials');
+  await page.getByRole('link', { name: /Foam or jelly/ }).click();
+  await page.getByRole('button', { name: 'Start wash day 4' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await page.getByRole('link', { name: 'Leave, keep all' }).click();
+  await page.getByRole('link', { name: 'Go on with wash day 4' }).click();
+  await expect(page.getByRole('heading', { name: 'The air' })).toBeVisible();
+  await page.goto(`${page.url().split('?')[0]}?step=end`);
+  await page.getByRole('button', { name: 'Finish the routine' }).click();
+  await page.getByRole('button', { name: 'Dry now' }).click();
+  await page.getByRole('button', { name: 'Revealed now' }).click();
+  await page.getByRole('link', { name: 'Look now: Reveal, day 1' }).click();
+
+  for (const value of [0, 5, 10]) {
+    const box = (await page.getByRole('button', { name: `Rate ${value}`, exact: true }).boundingBox())!;
+    expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(64);
+    expect(box.y + box.height).toBeLessThanOrEqual(PHONE.height);
+  }
+  await expect(page.getByText('Every clump separate and whole from root to end.')).toBeVisible();
+  await page.getByRole('button', { name: 'Rate 7', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Crown, right: 7' })).toBeVisible();
+  await page.getByRole('button', { name: /^Crown, left/ }).focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('4');
+  await expect(page.getByRole('button', { name: 'Crown, left: 4' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Crown, right: 7' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Crown, left: 7' })).toBeVisible();
+  await page.getByRole('button', { name: 'halves' }).click();
+  await page.getByRole('button', { name: 'Rate 6.5' }).click();
+  await expect(page.getByRole('button', { name: 'Crown, left: 6.5' })).toBeVisible();
+  await page.getByLabel('Crown curl, resting').fill('999');
+  await expect(page.getByText(/A curl cannot rest longer than it stretches/)).toBeVisible();
+  await page.getByLabel('Crown curl, resting').fill('95');
+  await page.getByRole('textbox', { name: 'Note' }).fill('dry by noon');
+  await page.getByLabel('Looked at').focus();
+  await page.reload();
+  await expect(page.getByLabel('Crown curl, resting')).toHaveValue('95');
+  await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('dry by noon');
+  await expect(page.getByRole('button', { name: 'Crown, left: 6.5' })).toBeVisible();
+});
+
+test('nothing runs off the side of a phone', async ({ page }) => {
+  const { trials } = await (await page.request.get('/api/export.json'))
+    .json()
+    .then(({ tables }) => ({ trials: tables.trial as { id: string }[] }));
+  for (const path of [
+    '/',
+    '/shelf',
+    '/shelf/new',
+    '/heads',
+    '/routines',
+    '/trials',
+    '/trials/new/plan',
+    '/data',
+    ...trials.map(({ id }) => `/trials/${id}`),
+  ]) {
+    await page.goto(path);
+    await page.getByRole('heading').first().waitFor();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(
+      PHONE.width,
+    );
+  }
+});

@@ -1,0 +1,122 @@
+import { expect, test } from './bench.ts';
+
+test('what was typed survives a refusal and a reload', async ({ page }) => {
+  await page.goto('/shelf/new');
+  await page.getByLabel('Price').fill('abc');
+  await page.getByLabel('Opened on').fill('2999-01-01');
+  await page.getByLabel('Note').fill('from the market');
+  await page.getByRole('button', { name: 'Save the product' }).click();
+  await expect(page.getByText('A product needs a name.').first()).toBeVisible();
+  await expect(page.getByText('The price must be a number.').first()).toBeVisible();
+  await expect(page.getByText('This date is in the future. Give today or earlier.').first()).toBeVisible();
+  await expect(page.getByLabel('Price')).toHaveValue('abc');
+  await expect(page.getByLabel('Name')).toHaveAttribute('aria-invalid', 'true');
+  await page.reload();
+  await expect(page.getByLabel('Note')).toHaveValue('from the market');
+  await page.getByRole('button', { name: 'Discard what I typed' }).click();
+  await expect(page.getByLabel('Note')).toHaveValue('');
+});
+
+test('what was typed survives a server that does not answer', async ({ page }) => {
+  await page.goto('/shelf/new');
+  await page.getByLabel('Name').fill('Heath Foam');
+  await page.getByLabel('Mousse or foam').check();
+  await page.route('**/api/products/**', (route) => route.abort());
+  await page.getByRole('button', { name: 'Save the product' }).click();
+  await expect(page.getByText(/server does not answer/)).toBeVisible();
+  await expect(page.getByLabel('Name')).toHaveValue('Heath Foam');
+  await page.unroute('**/api/products/**');
+  await page.getByRole('button', { name: 'Save the product' }).click();
+  await expect(page.getByRole('link', { name: 'Heath Foam' })).toBeVisible();
+});
+
+test('a routine is begun from the starter, reordered by keyboard and by drag, and duplicated', async ({
+  page,
+}) => {
+  await page.goto('/routines');
+  await page.getByRole('button', { name: 'Begin from the starter' }).first().click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Wash-and-go, starter' })).toBeVisible();
+  const names = () =>
+    page
+      .getByRole('button', { name: /^Move / })
+      .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')));
+  expect((await names())[1]).toBe('Move Cleanse, step 2');
+  await page.getByRole('button', { name: 'Move Cleanse, step 2' }).focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(150);
+  await page.keyboard.press('ArrowUp');
+  await page.waitForTimeout(300);
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: 'Move Cleanse, step 1' })).toBeVisible();
+  const from = (await page.getByRole('button', { name: 'Move Rinse, step 4' }).boundingBox())!;
+  const to = (await page.getByRole('button', { name: /^Move .*, step 3$/ }).boundingBox())!;
+  await page.mouse.move(from.x + 10, from.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 10, from.y - 10, { steps: 4 });
+  await page.mouse.move(to.x + 10, to.y + 4, { steps: 8 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: 'Move Rinse, step 3' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take out Rinse, step 3' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Move Rinse, step 3' })).toBeVisible();
+  await page.getByRole('button', { name: 'Duplicate Hold, step 6' }).click();
+  await page.getByRole('button', { name: 'Save the routine' }).click();
+  await page.getByRole('button', { name: 'Duplicate Wash-and-go, starter' }).first().click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Wash-and-go, starter, copy' })).toBeVisible();
+});
+
+test('a plan that cannot be is refused at its fields', async ({ page }) => {
+  await page.goto('/trials/new/plan');
+  await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
+  await expect(page.getByText('Ask the trial’s question in a sentence.').first()).toBeVisible();
+  await expect(page.getByText('Choose whose hair is tested.').first()).toBeVisible();
+  await page.getByLabel('Whose hair').selectOption('Ines Falkenrath');
+  await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
+  await page.getByRole('checkbox', { name: /^Hold/ }).check();
+  for (const arm of [/Arm A/, /Arm B/])
+    await page.getByRole('group', { name: arm }).getByLabel('Product in hold').selectOption('Anvil Gel');
+  await page.getByLabel('In a sentence').fill('Anvil against itself?');
+  await page.getByLabel('Wash days, all arms together').fill('7');
+  await expect(page.getByRole('region', { name: 'What this plan can show' })).toContainText('Plan 6 or 8.');
+  await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
+  await expect(page.getByText(/uses the same as/).first()).toBeVisible();
+  await expect(
+    page.getByText('7 wash days do not split evenly over 2 arms. Plan 6 or 8.').first(),
+  ).toBeVisible();
+});
+
+test('old links and broken files get a sentence', async ({ page }) => {
+  await page.goto('/nowhere');
+  await expect(page.getByRole('heading', { name: 'There is no such page.' })).toBeVisible();
+  await page.goto('/shelf/0192d5a0-0000-7000-8000-000000000000');
+  await expect(page.getByText(/Sabor has no such product/)).toBeVisible();
+  await page.goto('/trials/0192d5a0-0000-7000-8000-000000000000');
+  await expect(page.getByText(/Sabor has no such trial/)).toBeVisible();
+  await page.goto('/data');
+  const file = (name: string, text: string) => ({
+    name,
+    mimeType: 'application/json',
+    buffer: Buffer.from(text),
+  });
+  await page.getByLabel('Backup file').setInputFiles(file('a.json', 'not json'));
+  await expect(page.getByText(/This file is not JSON/)).toBeVisible();
+  await page.getByLabel('Backup file').setInputFiles(file('b.json', '{"format":"other"}'));
+  await expect(page.getByText(/not whole|not a Sabor backup/)).toBeVisible();
+  const backup = await (await page.request.get('/api/export.json')).text();
+  await page.getByLabel('Backup file').setInputFiles(file('c.json', backup));
+  await expect(page.getByText(/can only be read into an empty Sabor/)).toBeVisible();
+});
+
+test('the bench is walked by keyboard', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Today' }).waitFor();
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('b');
+  await page.keyboard.press('s');
+  await expect(page.getByRole('heading', { name: 'Shelf', exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Heads' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Heads' })).toBeVisible();
+});

@@ -1,0 +1,54 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Every browser test also fails on an error in the console: a blocked resource, a crash, a warning of React’s. */
+export const test = base.extend<{ quiet: void }>({
+  quiet: [
+    async ({ page }, use) => {
+      const noise: string[] = [];
+      page.on('pageerror', (error) => noise.push(error.message));
+      page.on('console', (message) => {
+        const refusal = /status of 4\d\d|ERR_FAILED/.test(message.text());
+        if (message.type() === 'error' && !refusal) noise.push(message.text());
+      });
+      await use();
+      expect(noise).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+export const PHONE = { width: 390, height: 844 };
+export const BENCH = { width: 1280, height: 800 };
+
+/** Runs a wash day from its start button to the end of the routine, every step as planned. */
+export async function runWashDay(
+  page: Page,
+  n: number,
+  air: { temperature: string; humidity: string },
+): Promise<void> {
+  await page.getByRole('button', { name: `Start wash day ${n}` }).click();
+  await page.getByLabel('Temperature').fill(air.temperature);
+  await page.getByLabel('Humidity').fill(air.humidity);
+  await page.getByRole('button', { name: 'To the first step' }).click();
+  for (let step = 1; ; step++) {
+    const through = page.getByRole('heading', { name: 'The routine is through' });
+    await expect(page.getByText(`Step ${step} of`).or(through)).toBeVisible();
+    if (await through.isVisible()) break;
+    await page.getByRole('button', { name: 'Done as planned' }).click();
+  }
+  await page.getByRole('button', { name: 'Finish the routine' }).click();
+  await expect(page.getByRole('heading', { name: 'Looks at the hair' })).toBeVisible();
+}
+
+/** Rates every counting zone on day 1 for the first two outcomes, then ends the wear. */
+export async function lookAndEnd(page: Page, definition: number, frizz: number): Promise<void> {
+  await page.getByRole('link', { name: 'Look now: Reveal, day 1' }).click();
+  await page.getByRole('button', { name: `Rate ${definition}`, exact: true }).click();
+  await expect(page.getByRole('button', { name: `Crown, left: ${definition}` })).toBeVisible();
+  await page.getByRole('button', { name: 'Next: frizz' }).click();
+  await page.getByRole('button', { name: `Rate ${frizz}`, exact: true }).click();
+  await expect(page.getByRole('button', { name: `Crown, left: ${frizz}` })).toBeVisible();
+  await page.getByRole('link', { name: /^Wash day/ }).click();
+  await page.getByRole('button', { name: 'End the wear now' }).click();
+}

@@ -1,0 +1,74 @@
+import { expect, test } from './bench.ts';
+
+test('a newcomer reads the demo trial’s comparison from the first screen', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await page.getByRole('link', { name: 'Read the comparison' }).first().click();
+  await expect(page.getByRole('heading', { name: 'Kelp Fold Gel gave more definition.' })).toBeVisible();
+  await expect(
+    page.getByText(
+      /Of the 70 ways the arms could have fallen, 2\.9 % show a gap at least this wide: p = \.029\./,
+    ),
+  ).toBeVisible();
+  await expect(page.getByText(/Stake: Kelp Fold Gel \(gift\)/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Definition by day of wear/ })).toBeVisible();
+  const volume = page.getByRole('row', { name: /^Volume/ });
+  await expect(volume.getByText(/^−\d\.\d$/).first()).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'dry: 41 min instead of 30.' })).toBeVisible();
+  await expect(
+    page.getByRole('table', { name: 'Actual wash days, aligned slot by slot' }).getByRole('row'),
+  ).toHaveCount(10);
+  await page.getByRole('combobox', { name: /^Outcome/ }).selectOption('Volume');
+  await expect(page.getByRole('img', { name: /^Volume by day of wear/ })).toBeVisible();
+});
+
+test('the running trial keeps its lot sealed and its test shut', async ({ page }) => {
+  await page.goto('/trials');
+  await page.getByRole('link', { name: /Foam or jelly for Tomasz/ }).click();
+  await expect(page.getByText(/A wash day’s arm opens when it begins/)).toBeVisible();
+  await expect(
+    page.getByText('The call was moved two hours forward', { exact: false }).first(),
+  ).toBeVisible();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
+  await expect(page.getByRole('heading', { name: /^Too early: [34] of 8 wash days are in/ })).toBeVisible();
+  await expect(page.getByText(/p [=<]/)).toHaveCount(0);
+});
+
+test('a plan that can only describe is called that', async ({ page }) => {
+  await page.goto('/trials');
+  const trial = page.getByRole('listitem').filter({ hasText: 'Heron Mist weigh Pip' });
+  await expect(trial.getByText('describes only')).toBeVisible();
+  await trial.getByRole('link', { name: /Heron Mist/ }).click();
+  await expect(page.getByText(/smallest p this plan can reach is \.100.*describe, not decide/)).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'Caution' })).toContainText('under age');
+});
+
+test('readings leave as CSV, everything as JSON', async ({ page }) => {
+  await page.goto('/data');
+  const csv = page.waitForEvent('download');
+  await page.getByRole('link', { name: /Which gel keeps Ines/ }).click();
+  expect((await csv).suggestedFilename()).toMatch(/^sabor readings .*\.csv$/);
+  const json = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Everything, as JSON' }).click();
+  expect((await json).suggestedFilename()).toMatch(/^sabor backup .*\.json$/);
+});
+
+test('a product is put away and brought back, with undo', async ({ page }) => {
+  await page.goto('/shelf');
+  await page.getByRole('button', { name: 'Put away Plum Stone Oil' }).click();
+  await expect(page.getByRole('link', { name: 'Plum Stone Oil' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Plum Stone Oil' })).toBeVisible();
+});
+
+test('units follow the tester’s preference everywhere', async ({ page }) => {
+  await page.goto('/data');
+  await page.getByLabel('Volumes in').selectOption('US fluid ounces');
+  await page.getByLabel('Temperatures in').selectOption('degrees Fahrenheit');
+  await page.goto('/shelf');
+  await expect(page.getByText('8.45 fl oz').first()).toBeVisible();
+  await page.goto('/data');
+  await page.getByLabel('Volumes in').selectOption('millilitres');
+  await page.getByLabel('Temperatures in').selectOption('degrees Celsius');
+  await expect(page.getByLabel('Volumes in')).toHaveValue('ml');
+});

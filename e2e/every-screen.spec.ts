@@ -1,0 +1,96 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { gzipSync } from 'node:zlib';
+import type { Page } from '@playwright/test';
+import { BENCH, expect, PHONE, test } from './bench.ts';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+interface Violation {
+  id: string;
+  impact: string;
+  nodes: { html: string }[];
+}
+
+async function violations(page: Page): Promise<string[]> {
+  await page.evaluate(axe);
+  const found = await page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: { run: (root: Document) => Promise<{ violations: Violation[] }> };
+    };
+    return (await axe.run(document)).violations;
+  });
+  return found
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`);
+}
+
+/** Every screen of the demo, by its address and a heading that shows once it is there. */
+async function screens(page: Page): Promise<[string, RegExp][]> {
+  const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; status: string }[];
+  const finished = trials.find(({ status }) => status === 'finished')!;
+  const detail = await (await page.request.get(`/api/trials/${finished.id}`)).json();
+  const wearers = (await (await page.request.get('/api/wearers')).json()) as { id: string }[];
+  const routines = (await (await page.request.get('/api/routines')).json()) as { id: string }[];
+  const shelf = await (await page.request.get('/api/shelf')).json();
+  const washDay = detail.washDayRecords[0].id as string;
+  return [
+    ['/', /^Today$/],
+    ['/shelf', /^Shelf$/],
+    [`/shelf/${shelf.products[0].id}`, new RegExp(shelf.products[0].name)],
+    ['/heads', /^Heads$/],
+    [`/heads/${wearers[0]!.id}`, /Head map/],
+    ['/routines', /^Routines$/],
+    [`/routines/${routines[0]!.id}`, /Coast wash-and-go/],
+    ['/trials', /^Trials$/],
+    [`/trials/${finished.id}`, /slot by slot/],
+    ['/trials/new/plan', /^Plan a trial$/],
+    [`/trials/${finished.id}/compare`, /Over the days/],
+    [`/wash-days/${washDay}`, /What was done/],
+    [`/wash-days/${washDay}/look/day-1`, /^Reveal, day 1$/],
+    ['/data', /^Data$/],
+  ];
+}
+
+for (const [size, viewport] of [
+  ['the bench', BENCH],
+  ['a phone', PHONE],
+] as const)
+  test(`axe finds nothing serious on any screen, at the size of ${size}`, async ({ page }) => {
+    await page.setViewportSize(viewport);
+    for (const [path, heading] of await screens(page)) {
+      await page.goto(path);
+      await page.getByRole('heading', { name: heading }).first().waitFor();
+      expect(await violations(page), path).toEqual([]);
+    }
+  });
+
+test('axe finds nothing serious in the conductor', async ({ page }) => {
+  const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; status: string }[];
+  const planned = trials.find(({ status }) => status === 'planned' || status === 'running')!;
+  const id = crypto.randomUUID();
+  const started = await page.request.put(`/api/wash-days/${id}`, {
+    data: { trialId: planned.id, startedAt: new Date().toISOString() },
+  });
+  const open = started.ok()
+    ? id
+    : (await (await page.request.get(`/api/trials/${planned.id}`)).json()).washDayRecords.at(-1).id;
+  for (const step of ['air', 'end', null]) {
+    await page.goto(`/wash-days/${open}${step ? `?step=${step}` : ''}`);
+    await page.getByRole('heading').first().waitFor();
+    expect(await violations(page), String(step)).toEqual([]);
+  }
+});
+
+test('the first screen’s JavaScript is under 220 kB gzipped', async ({ page }) => {
+  const scripts: Promise<Buffer>[] = [];
+  page.on('response', (response) => {
+    if (response.url().endsWith('.js')) scripts.push(response.body());
+  });
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Today' }).waitFor();
+  await page.waitForLoadState('networkidle');
+  const bytes = (await Promise.all(scripts)).reduce((sum, body) => sum + gzipSync(body).length, 0);
+  expect(scripts.length).toBeGreaterThan(1);
+  expect(bytes).toBeLessThan(220_000);
+});
