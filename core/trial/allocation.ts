@@ -25,6 +25,22 @@ function factorial(n: number): number {
   return product;
 }
 
+/** Every distinct order of a sorted sequence, in lexicographic order (Narayana Pandita's next permutation). */
+function* permutations(sorted: readonly number[]): Generator<number[]> {
+  const order = [...sorted];
+  for (;;) {
+    yield order.slice();
+    let pivot = order.length - 2;
+    while (pivot >= 0 && order[pivot]! >= order[pivot + 1]!) pivot--;
+    if (pivot < 0) return;
+    let swap = order.length - 1;
+    while (order[swap]! <= order[pivot]!) swap--;
+    [order[pivot], order[swap]] = [order[swap]!, order[pivot]!];
+    for (let i = pivot + 1, j = order.length - 1; i < j; i++, j--)
+      [order[i], order[j]] = [order[j]!, order[i]!];
+  }
+}
+
 /**
  * Balanced complete randomisation: every arm on equally many units, all such sequences equally likely.
  * Throws an {@link AllocationError} with fewer than two arms, or units that the arms do not divide.
@@ -43,20 +59,6 @@ export function balancedComplete(arms: number, units: number): AllocationScheme 
   const each = units / arms;
   const sorted = Array.from({ length: units }, (_, i) => Math.floor(i / each));
   const sample = (random: Random) => shuffled(sorted, random);
-  function* fill(sequence: number[], left: number[]): Generator<number[]> {
-    if (sequence.length === units) {
-      yield [...sequence];
-      return;
-    }
-    for (let arm = 0; arm < arms; arm++) {
-      if (left[arm] === 0) continue;
-      left[arm]!--;
-      sequence.push(arm);
-      yield* fill(sequence, left);
-      sequence.pop();
-      left[arm]!++;
-    }
-  }
   return {
     arms,
     units,
@@ -64,7 +66,7 @@ export function balancedComplete(arms: number, units: number): AllocationScheme 
     alike: factorial(arms),
     sample,
     draw: (seed) => sample(seededRandom(seed)),
-    enumerate: () => fill([], new Array<number>(arms).fill(each)),
+    enumerate: () => permutations(sorted),
   };
 }
 

@@ -24,7 +24,7 @@ export function DewPoint({
   return (
     <p aria-live="polite">
       Dew point <span className="figure">{showTemperature(dew, settings)}</span>, {band.label}: {band.says}{' '}
-      <span className="opacity-70">(common practice)</span>
+      (common practice)
     </p>
   );
 }

@@ -1,0 +1,65 @@
+import { permutationTest } from 'simple-statistics';
+import { armMeans, widestGap } from '../core/inference/arm-means.ts';
+import { inversionInterval } from '../core/inference/inversion-interval.ts';
+import { randomisationTest } from '../core/inference/randomisation-test.ts';
+import { balancedComplete } from '../core/trial/allocation.ts';
+import { seededRandom } from '../core/trial/random.ts';
+
+/** `npm run bench`: speed as a ratio against a straightforward peer in the same run. Nothing here is asserted. */
+
+function perSecond(work: () => unknown, seconds = 1): number {
+  work();
+  const began = performance.now();
+  let times = 0;
+  while (performance.now() - began < seconds * 1000) {
+    work();
+    times++;
+  }
+  return (1000 * times) / (performance.now() - began);
+}
+
+function report(what: string, ours: number, peer: number, peerName: string): void {
+  const speed = ours >= 10 ? ours.toFixed(0) : ours.toFixed(2);
+  console.log(
+    `${what.padEnd(54)} ${speed.padStart(8)}/s   ${(ours / peer).toFixed(1).padStart(7)} × ${peerName}`,
+  );
+}
+
+const days = 12;
+const scheme = balancedComplete(2, days);
+const random = seededRandom(1);
+const allocation = scheme.draw(7);
+const values = allocation.map((arm) => 6 + arm + random.unit());
+const byArm = (arm: number) => values.filter((_, day) => allocation[day] === arm);
+
+/** The interval's ends the plain way: bisection on the test's p, forty halvings a side. */
+function bisected(): [number, number] {
+  const pOf = (shift: number) => {
+    const moved = values.map((value, day) => value - shift * allocation[day]!);
+    return randomisationTest(scheme, allocation, (sequence) => widestGap(moved, sequence, 2), 1).p;
+  };
+  const [a, b] = armMeans(values, allocation, 2) as [number, number];
+  const end = (outside: number) => {
+    let [inside, out] = [b - a, outside];
+    for (let i = 0; i < 40; i++) {
+      const middle = (inside + out) / 2;
+      if (pOf(middle) > 0.05) inside = middle;
+      else out = middle;
+    }
+    return inside;
+  };
+  return [end(b - a - 10), end(b - a + 10)];
+}
+
+report(
+  `exact randomisation test, ${days} wash days (${scheme.size} sequences)`,
+  perSecond(() => randomisationTest(scheme, allocation, (sequence) => widestGap(values, sequence, 2), 1)),
+  perSecond(() => permutationTest(byArm(0), byArm(1), 'two_side', scheme.size, () => random.unit())),
+  'simple-statistics, as many random permutations',
+);
+report(
+  `interval by inversion, ${days} wash days`,
+  perSecond(() => inversionInterval(scheme, values, allocation, 0.05, 1)),
+  perSecond(bisected, 3),
+  'bisection on the test',
+);

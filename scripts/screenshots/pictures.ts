@@ -1,0 +1,164 @@
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { chromium as browserType, type Page } from '@playwright/test';
+import { chromium } from '../../playwright.config.ts';
+import { root } from '../install.mjs';
+import { freePort } from '../postgres/cluster.ts';
+
+const BENCH = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+const folder = path.join(root, 'docs', 'screenshots');
+
+interface Picture {
+  name: string;
+  size: typeof BENCH;
+  whole?: boolean;
+  /** Brings the page to the view. */
+  go: (page: Page, base: string) => Promise<unknown>;
+}
+
+const open = (route: string) => (page: Page, base: string) => page.goto(base + route);
+
+async function trialId(page: Page, base: string, status: string): Promise<string> {
+  const trials = (await (await page.request.get(`${base}/api/trials`)).json()) as {
+    id: string;
+    status: string;
+  }[];
+  return trials.find((trial) => trial.status === status)!.id;
+}
+
+async function startRunning(page: Page, base: string): Promise<void> {
+  await page.goto(`${base}/trials/${await trialId(page, base, 'running')}`);
+  const begin = page.getByRole('button', { name: /^Start wash day/ });
+  await begin
+    .or(page.getByRole('link', { name: /^Go on with wash day/ }))
+    .first()
+    .click();
+  await page.waitForURL('**/wash-days/**');
+}
+
+const PICTURES: readonly Picture[] = [
+  { name: 'today', size: BENCH, go: open('/') },
+  { name: 'shelf', size: BENCH, go: open('/shelf') },
+  { name: 'heads', size: BENCH, go: open('/heads') },
+  {
+    name: 'routine',
+    size: BENCH,
+    go: async (page, base) => {
+      await page.goto(`${base}/routines`);
+      await page.getByRole('link', { name: 'Coast wash-and-go' }).click();
+      await page.getByRole('button', { name: /^Hold/ }).click();
+    },
+  },
+  {
+    name: 'plan',
+    size: BENCH,
+    whole: true,
+    go: async (page, base) => page.goto(`${base}/trials/${await trialId(page, base, 'planned')}/plan`),
+  },
+  {
+    name: 'trial',
+    size: BENCH,
+    whole: true,
+    go: async (page, base) => page.goto(`${base}/trials/${await trialId(page, base, 'finished')}`),
+  },
+  {
+    name: 'comparison',
+    size: BENCH,
+    whole: true,
+    go: async (page, base) => page.goto(`${base}/trials/${await trialId(page, base, 'finished')}/compare`),
+  },
+  {
+    name: 'basin-air',
+    size: PHONE,
+    go: async (page, base) => {
+      await startRunning(page, base);
+      await page.getByLabel('Temperature').fill('12.5');
+      await page.getByLabel('Humidity').fill('84');
+    },
+  },
+  {
+    name: 'basin-step',
+    size: PHONE,
+    go: async (page, base) => {
+      await startRunning(page, base);
+      await page.getByRole('button', { name: 'Later' }).click();
+      await page.getByRole('button', { name: '2: Cleanse, waiting' }).click();
+      await page.getByRole('button', { name: 'Start 3 min' }).click();
+      await page.getByRole('timer').waitFor();
+    },
+  },
+  {
+    name: 'basin-check-in',
+    size: PHONE,
+    go: async (page, base) => {
+      await startRunning(page, base);
+      await page.goto(`${page.url().split('?')[0]}?step=end`);
+      await page.getByRole('button', { name: 'Finish the routine' }).click();
+      await page.getByRole('button', { name: 'Dry now' }).click();
+      await page.getByRole('button', { name: 'Revealed now' }).click();
+      await page.getByRole('link', { name: 'Look now: Reveal, day 1' }).click();
+      await page.getByRole('button', { name: 'Rate 7', exact: true }).click();
+      await page.getByRole('button', { name: 'Crown, left: 7' }).click();
+      await page.getByRole('button', { name: 'Rate 5', exact: true }).click();
+      await page.getByRole('button', { name: 'Crown, left: 5' }).waitFor();
+      await page.reload();
+      await page.getByRole('button', { name: 'Crown, left: 5' }).waitFor();
+    },
+  },
+  {
+    name: 'wash-day',
+    size: BENCH,
+    whole: true,
+    go: async (page, base) => {
+      await page.goto(`${base}/trials/${await trialId(page, base, 'running')}`);
+      await page.getByRole('link', { name: /^Wear of wash day/ }).click();
+    },
+  },
+];
+
+async function answers(base: string): Promise<void> {
+  for (let wait = 0; wait < 300; wait++) {
+    if (
+      await fetch(`${base}/healthz`).then(
+        (response) => response.ok,
+        () => false,
+      )
+    )
+      return;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  throw new Error('The server for the pictures did not start.');
+}
+
+/** Takes every picture anew from a throwaway Sabor with the demo in it. */
+export async function takePictures(): Promise<void> {
+  mkdirSync(folder, { recursive: true });
+  const port = await freePort();
+  const base = `http://127.0.0.1:${port}`;
+  const server = spawn(process.execPath, ['--import', 'tsx', 'e2e/serve.ts', String(port)], {
+    cwd: root,
+    stdio: 'inherit',
+  });
+  const browser = await browserType.launch(chromium);
+  try {
+    await answers(base);
+    for (const { name, size, whole, go } of PICTURES) {
+      const page = await browser.newPage({ viewport: size, locale: 'en-GB', reducedMotion: 'reduce' });
+      page.setDefaultTimeout(15_000);
+      await go(page, base);
+      await page.getByRole('heading').first().waitFor();
+      await page.waitForLoadState('networkidle');
+      await page.evaluate('document.fonts.ready');
+      await page.waitForTimeout(300);
+      await page.screenshot({ path: path.join(folder, `${name}.png`), fullPage: whole ?? false });
+      await page.close();
+      console.log(`  ✓ ${name}.png`);
+    }
+  } finally {
+    await browser.close();
+    server.kill('SIGTERM');
+    await new Promise((resolve) => server.once('exit', resolve));
+  }
+}
