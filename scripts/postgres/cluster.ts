@@ -34,6 +34,28 @@ const isRunning = (data: string): boolean => {
   }
 };
 
+/** Whether the server on this port takes connections; one that was just killed still has a process, but does not. */
+const answers = (port: number): boolean => {
+  try {
+    run('pg_isready', ['-q', '-h', '127.0.0.1', '-p', String(port)]);
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+/** Tries again, once every half second, while what a killed server left behind goes away. */
+async function patiently(work: () => unknown, times: number): Promise<void> {
+  for (let left = times; ; left--)
+    try {
+      work();
+      return;
+    } catch (error) {
+      if (left <= 0) throw error;
+      await new Promise((resolve) => setTimeout(resolve, 500));
+    }
+}
+
 export function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
     const server = createServer();
@@ -94,8 +116,11 @@ export async function startCluster(folder: string, throwaway = false): Promise<C
     create(folder, data);
   }
   const password = readFileSync(path.join(folder, 'password'), 'utf8');
+  const left = isRunning(data)
+    ? Number(readFileSync(path.join(data, 'postmaster.pid'), 'utf8').split('\n')[3])
+    : null;
   let port: number;
-  if (isRunning(data)) port = Number(readFileSync(path.join(data, 'postmaster.pid'), 'utf8').split('\n')[3]);
+  if (left !== null && answers(left)) port = left;
   else {
     port = await freePort();
     const options = [
@@ -105,7 +130,10 @@ export async function startCluster(folder: string, throwaway = false): Promise<C
       ...(throwaway ? ['-c fsync=off', '-c synchronous_commit=off', '-c full_page_writes=off'] : []),
     ].join(' ');
     try {
-      run('pg_ctl', ['start', '-w', '-t', '60', '-D', data, '-l', log, '-o', options]);
+      await patiently(
+        () => run('pg_ctl', ['start', '-w', '-t', '60', '-D', data, '-l', log, '-o', options]),
+        left === null ? 0 : 20,
+      );
     } catch (error) {
       const tail = existsSync(log) ? readFileSync(log, 'utf8').split('\n').slice(-6).join('\n') : '';
       throw new Stop(

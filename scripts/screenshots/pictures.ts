@@ -84,8 +84,11 @@ const PICTURES: readonly Picture[] = [
     go: async (page, base) => {
       await startRunning(page, base);
       await page.getByRole('button', { name: 'Later' }).click();
-      await page.getByRole('button', { name: '2: Cleanse, waiting' }).click();
+      await page.getByRole('button', { name: 'Done as planned' }).click();
+      await page.getByText('Step 2 of').waitFor();
       await page.getByRole('button', { name: 'Start 3 min' }).click();
+      await page.getByRole('timer').waitFor();
+      await page.reload();
       await page.getByRole('timer').waitFor();
     },
   },
@@ -94,10 +97,16 @@ const PICTURES: readonly Picture[] = [
     size: PHONE,
     go: async (page, base) => {
       await startRunning(page, base);
-      await page.goto(`${page.url().split('?')[0]}?step=end`);
+      const through = page.getByRole('heading', { name: 'The routine is through' });
+      for (let step = 2; !(await through.isVisible()); step++) {
+        await page.getByText(`Step ${step} of`).waitFor();
+        await page.getByRole('button', { name: 'Done as planned' }).click();
+        await page
+          .getByText(`Step ${step + 1} of`)
+          .or(through)
+          .waitFor();
+      }
       await page.getByRole('button', { name: 'Finish the routine' }).click();
-      await page.getByRole('button', { name: 'Dry now' }).click();
-      await page.getByRole('button', { name: 'Revealed now' }).click();
       await page.getByRole('link', { name: 'Look now: Reveal, day 1' }).click();
       await page.getByRole('button', { name: 'Rate 7', exact: true }).click();
       await page.getByRole('button', { name: 'Crown, left: 7' }).click();

@@ -1,9 +1,9 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { root } from '../install.mjs';
 import { binaries, owner } from '../postgres/binaries.ts';
 import { freePort } from '../postgres/cluster.ts';
@@ -146,6 +146,19 @@ describe('npm start', { timeout: 120_000 }, () => {
     const far = start([], { DATABASE_URL: `postgresql://nobody@127.0.0.1:${await freePort()}/none` });
     expect(await far.exit).toBe(1);
     expect(far.said()).toContain('The database does not answer');
+  });
+
+  it('uses the database it is pointed at, and makes none of its own', async () => {
+    const unused = mkdtempSync(path.join(os.tmpdir(), 'sabor-unused-'));
+    const run = start(['--empty'], { DATABASE_URL: inject('databaseUrl'), SABOR_DATA: unused });
+    await ready(run);
+    expect(run.said()).not.toContain('✓ PostgreSQL');
+    expect((await addLine('Elsewhere')).status).toBe(204);
+    expect(await lines()).toEqual(['Elsewhere']);
+    run.child.kill('SIGINT');
+    expect(await run.exit).toBe(0);
+    expect(readdirSync(unused)).toEqual([]);
+    rmSync(unused, { recursive: true });
   });
 
   it('begins empty when asked to, and stays so; the demo comes back on demand, what was there kept in a file', async () => {

@@ -22,25 +22,19 @@ Chart.defaults.color = '#2C1A2F';
 
 const reduced = () => matchMedia('(prefers-reduced-motion: reduce)').matches;
 
-/** The wearer's line, drawn across the chart with its name. */
-const lineAcross = (line: number, label: string): Plugin<'line'> => ({
+/** The wearer's line, drawn across the chart. */
+const lineAcross = (line: number): Plugin<'line'> => ({
   id: 'wearers-line',
   beforeDatasetsDraw({ ctx, chartArea, scales }) {
     const y = scales.y!.getPixelForValue(line);
     ctx.save();
     ctx.strokeStyle = '#2C1A2F';
+    ctx.lineWidth = 1.5;
     ctx.setLineDash([2, 4]);
     ctx.beginPath();
     ctx.moveTo(chartArea.left, y);
     ctx.lineTo(chartArea.right, y);
     ctx.stroke();
-    ctx.fillStyle = '#2C1A2F';
-    ctx.textAlign = 'right';
-    ctx.setLineDash([]);
-    ctx.lineWidth = 5;
-    ctx.strokeStyle = '#FBF6EE';
-    ctx.strokeText(label, chartArea.right - 4, y - 6);
-    ctx.fillText(label, chartArea.right - 4, y - 6);
     ctx.restore();
   },
 });
@@ -119,7 +113,7 @@ export function WearCurve({
           key={`${outcome} ${line}`}
           data={data}
           options={options}
-          plugins={line === null ? [] : [lineAcross(line, `wearer’s line ${line}`)]}
+          plugins={line === null ? [] : [lineAcross(line)]}
           role="img"
           aria-label={`${outcome} by day of wear for ${arms.join(' and ')}. The same numbers stand in the table below.`}
         />

@@ -31,8 +31,11 @@ export const showDate = (date: string) =>
 export const showTime = (moment: string) =>
   new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(new Date(moment));
 export const showShare = (share: number) => `${Math.round(share * 100)} %`;
-export const signed = (x: number, digits = 1) =>
-  `${x > 0 ? '+' : x < 0 ? '−' : ''}${Math.abs(x).toFixed(digits)}`;
+/** A difference with its sign; what rounds to nothing has none. */
+export function signed(x: number, digits = 1): string {
+  const size = Math.abs(x).toFixed(digits);
+  return Number(size) === 0 ? size : `${x > 0 ? '+' : '−'}${size}`;
+}
 
 /** A moment as a date-and-time field wants it, on this machine's clock, and back. */
 export const toLocalInput = (moment: string | null) => {

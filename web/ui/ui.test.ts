@@ -45,6 +45,7 @@ describe('what is shown', () => {
     expect(signed(1.25)).toBe('+1.3');
     expect(signed(-0.5)).toBe('−0.5');
     expect(signed(0)).toBe('0.0');
+    expect(signed(-0.04)).toBe('0.0');
     expect(showMoney(7.2, 'EUR').replace('\u00a0', ' ')).toBe('EUR 7.20');
     expect(showMoney(7.2, 'not a currency')).toBe('not a currency 7.20');
   });

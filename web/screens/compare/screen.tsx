@@ -156,7 +156,10 @@ function ComparisonSheet({
             {arms.map((arm, i) => (
               <ArmKey key={arm} arm={i} name={arm} />
             ))}
-            <span className="text-soft">heavy: mean · thin: each wash day</span>
+            <span className="text-soft">
+              heavy: mean · thin: each wash day
+              {shown === trial.primary && ` · dotted: wearer’s line ${trial.line}`}
+            </span>
           </p>
           <WearCurve
             curves={comparison.curves[shown]}

@@ -89,7 +89,11 @@ export function RoutinePart({
                     <span className="text-soft">
                       {tested
                         ? 'under test'
-                        : [product, step.dose && doseLabel(step.dose), step.minutes && `${step.minutes} min`]
+                        : [
+                            product ?? (step.dose ? 'no product chosen' : null),
+                            step.dose && doseLabel(step.dose),
+                            step.minutes && `${step.minutes} min`,
+                          ]
                             .filter(Boolean)
                             .join(' · ') || '–'}
                     </span>
