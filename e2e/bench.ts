@@ -1,7 +1,7 @@
 import { test as base, expect, type Page } from '@playwright/test';
 
 /** Every browser test also fails on an error in the console: a blocked resource, a crash, a warning of React’s. */
-export const test = base.extend<{ quiet: void }>({
+export const test = base.extend<{ quiet: undefined }>({
   quiet: [
     async ({ page }, use) => {
       const noise: string[] = [];
@@ -10,7 +10,7 @@ export const test = base.extend<{ quiet: void }>({
         const refusal = /status of 4\d\d|ERR_FAILED/.test(message.text());
         if (message.type() === 'error' && !refusal) noise.push(message.text());
       });
-      await use();
+      await use(undefined);
       expect(noise).toEqual([]);
     },
     { auto: true },
