@@ -144,6 +144,16 @@ describe('a comparison', () => {
     expect(comparison.outcomes.definition.differences.map(({ arm }) => arm)).toEqual([1, 2]);
   });
 
+  it('tells which wash days rest on fewer zones than promised', () => {
+    const washDays = record(apart).washDays.map((day, i) =>
+      i === 3
+        ? { ...day, checkIns: day.checkIns.map((look) => ({ ...look, ratings: look.ratings.slice(0, 1) })) }
+        : day,
+    );
+    expect(compareTrial(record(apart, { washDays })).partial).toEqual([{ position: 3, unrated: 1 }]);
+    expect(compareTrial(record(apart)).partial).toEqual([]);
+  });
+
   it('bears a wash day without a look at day 1', () => {
     const washDays = record(apart).washDays.map((day, i) => (i === 2 ? { ...day, checkIns: [] } : day));
     const { primary } = compareTrial(record(apart, { washDays }));

@@ -6,7 +6,7 @@ import { WEAR_ENDS } from '../outcomes/events.ts';
 import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
 import { balancedComplete, canDecide, smallestP } from '../trial/allocation.ts';
 import { washDaysNeeded } from '../trial/days-needed.ts';
-import { outcomeByDay, shrinkageByDay, type WashDayRecord } from './wash-day-record.ts';
+import { outcomeByDay, shrinkageByDay, unratedZones, type WashDayRecord } from './wash-day-record.ts';
 
 /** What was promised before the data, and what the trial's plan was. */
 export interface TrialPromise {
@@ -82,6 +82,8 @@ export interface Comparison {
   /** The common day to which days above the line are counted, and the mean per arm. */
   restrictedTo: number | null;
   meanDaysAbove: (number | null)[];
+  /** Wash days whose number on day 1 rests on fewer zones than promised, with how many were left unrated. */
+  partial: { position: number; unrated: number }[];
   money: ArmMoney[];
 }
 
@@ -222,6 +224,10 @@ export function compareTrial(record: TrialRecord): Comparison {
     wear,
     restrictedTo,
     meanDaysAbove,
+    partial: record.washDays.flatMap((day) => {
+      const unrated = unratedZones(day, promise.primary, promise.weights).length;
+      return unrated === 0 || unrated === promise.weights.size ? [] : [{ position: day.position, unrated }];
+    }),
     money: promise.arms.map((_, arm) => moneyOf(record, arm, meanDaysAbove[arm] ?? null)),
   };
 }

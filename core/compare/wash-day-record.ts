@@ -1,5 +1,5 @@
 import { shrinkage } from '../hair/shrinkage.ts';
-import { dayNumber } from '../outcomes/day-number.ts';
+import { dayNumber, missingZones } from '../outcomes/day-number.ts';
 import type { DayValue } from '../outcomes/days-above-line.ts';
 import type { WearEnd } from '../outcomes/events.ts';
 import type { Outcome } from '../outcomes/outcomes.ts';
@@ -52,6 +52,17 @@ export function outcomeByDay(
       return value === null ? [] : [{ day, value }];
     })
     .sort((a, b) => a.day - b.day);
+}
+
+/** Promised zones left unrated at the reveal, for one outcome; all of them where there was no look. */
+export function unratedZones(
+  washDay: WashDayRecord,
+  outcome: Outcome,
+  weights: ReadonlyMap<string, number>,
+): string[] {
+  const reveal = washDay.checkIns.find(({ stage, day }) => stage === 'wear' && day === 1);
+  const ratings = reveal?.ratings.filter((rating) => rating.outcome === outcome) ?? [];
+  return missingZones(ratings, weights);
 }
 
 /** Mean shrinkage (0…1) over the tagged curls by day of wear of one wash day. */

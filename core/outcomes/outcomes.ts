@@ -65,10 +65,3 @@ export const OUTCOMES = {
 export type Outcome = KeyOf<typeof OUTCOMES>;
 
 export const RATING_RANGE = { lowest: 0, highest: 10 } as const;
-
-/** What a reading may be of: a rated outcome, or a tagged curl's resting length in mm. */
-export const MEASURED = {
-  'resting-length': { label: 'Resting length', unit: 'mm' },
-  'stretched-length': { label: 'Stretched length', unit: 'mm' },
-} as const;
-export type Measured = KeyOf<typeof MEASURED>;

@@ -34,10 +34,13 @@ export const useTrial = (id: string) =>
 export const useWashDay = (id: string) => useQuery(resource<WashDay>(`/wash-days/${id}`));
 export const useToday = () => useQuery({ ...resource<Today>('/today'), staleTime: 0 });
 
+const settingsQuery = { ...resource<Settings>('/settings'), staleTime: 60_000 };
+
 /** The units and currency the user prefers; the defaults until they are known. */
-export function useSettings(): Settings {
-  return useQuery({ ...resource<Settings>('/settings'), staleTime: 60_000 }).data ?? DEFAULT_SETTINGS;
-}
+export const useSettings = (): Settings => useQuery(settingsQuery).data ?? DEFAULT_SETTINGS;
+
+/** True once {@link useSettings} gives the user's own. */
+export const useSettingsKnown = (): boolean => !useQuery(settingsQuery).isPending;
 
 /** A change on the server, after which everything shown is asked for again. */
 export function useChange<Input, Output = unknown>(change: (input: Input) => Promise<Output>) {

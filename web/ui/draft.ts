@@ -16,6 +16,10 @@ export function useDraft<S extends v.GenericSchema>(
   change: (next: v.InferInput<S> | ((old: v.InferInput<S>) => v.InferInput<S>)) => void;
   set: <K extends keyof v.InferInput<S>>(field: K) => (to: v.InferInput<S>[K]) => void;
   problem: (path: string) => string | undefined;
+  /** What a field of the sheet's first level needs. */
+  bind: <K extends keyof v.InferInput<S> & string>(
+    field: K,
+  ) => { value: v.InferInput<S>[K]; onChange: (to: v.InferInput<S>[K]) => void; error: string | undefined };
   problems: readonly { path: string; message: string }[];
   dirty: boolean;
   /** Checks, then saves; true when it was saved. */
@@ -40,13 +44,19 @@ export function useDraft<S extends v.GenericSchema>(
     },
     [storage],
   );
+  const set =
+    <K extends keyof Value>(field: K) =>
+    (to: Value[K]) =>
+      change((old: Value) => ({ ...(old as object), [field]: to }) as Value);
+  const problem = (path: string) => problems.find((found) => found.path === path)?.message;
   const forget = () => sessionStorage.removeItem(storage);
 
   return {
     value,
     change,
-    set: (field) => (to) => change((old: Value) => ({ ...(old as object), [field]: to }) as Value),
-    problem: (path) => problems.find((found) => found.path === path)?.message,
+    set,
+    problem,
+    bind: (field) => ({ value: (value as Value)[field], onChange: set(field), error: problem(field) }),
     problems,
     dirty,
     saving,

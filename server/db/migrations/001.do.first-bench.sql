@@ -1,5 +1,48 @@
 -- The first bench: shelf, heads, routines, trials, wash days, wear. SI units; moments in UTC, dates local.
 
+-- The vocabularies of the trade, as core declares them; a test compares the two.
+create domain role_key as text check (value in (
+  'pre-wash', 'shampoo', 'co-wash', 'clarifier', 'treatment', 'conditioner', 'mask', 'leave-in', 'oil', 'cream',
+  'foam', 'gel', 'spray', 'edge'
+));
+create domain label_hold_key as text check (value in ('none', 'light', 'medium', 'strong', 'silent'));
+create domain stake_key as text check (value in ('bought', 'gift', 'paid', 'code', 'own'));
+create domain porosity_key as text check (value in ('low', 'medium', 'high'));
+create domain density_key as text check (value in ('low', 'medium', 'high'));
+create domain strand_key as text check (value in ('fine', 'medium', 'coarse'));
+create domain pattern_key as text check (value in ('2A', '2B', '2C', '3A', '3B', '3C', '4A', '4B', '4C'));
+create domain place_key as text check (value in (
+  'fringe', 'hairline', 'crown', 'side', 'back', 'nape', 'under', 'ends', 'own'
+));
+create domain side_key as text check (value in ('left', 'right', 'both'));
+create domain slot_key as text check (value in (
+  'pre-wash', 'detangle', 'cleanse', 'half-dry', 'treat', 'condition', 'rinse', 'leave-in', 'emollient', 'hold',
+  'technique', 'blot', 'second-coat', 'wet-check', 'dry', 'set', 'break-cast', 'separate', 'edges', 'protect',
+  'refresh'
+));
+create domain measure_key as text check (value in (
+  'ml', 'g', 'pump', 'pea', 'hazelnut', 'coin', 'scoop', 'palmful', 'ball', 'spray', 'drop', 'dip'
+));
+create domain wetness_key as text check (value in ('soaking', 'wet', 'damp', 'barely', 'dry'));
+create domain technique_key as text check (value in (
+  'rake', 'praying', 'scrunch', 'brush-styling', 'finger-coils', 'shingling', 'two-strand', 'three-strand',
+  'flat-twists', 'braids', 'rods', 'smooth', 'massage'
+));
+create domain tool_key as text check (value in (
+  'fingers', 'wide-comb', 'brush', 'towel', 'shirt', 'diffuser', 'hood', 'clips', 'cap', 'bonnet', 'scarf',
+  'pillowcase', 'pick'
+));
+create domain heat_key as text check (value in ('none', 'cool', 'low', 'medium', 'high'));
+create domain outcome_key as text check (value in ('definition', 'frizz', 'volume', 'shine', 'softness', 'hold'));
+create domain stage_key as text check (value in ('wet', 'cast', 'wear'));
+create domain event_kind_key as text check (value in (
+  'bonnet', 'scarf', 'pillowcase', 'bonnet-missed', 'wind', 'workout', 'rain', 'ponytail', 'touched', 'hat',
+  'spot-refresh'
+));
+create domain wear_end_key as text check (value in (
+  'washed-looks', 'washed-itch', 'restyled-looks', 'washed-schedule', 'washed-other', 'restyled-other'
+));
+
 create table setting (
   key text primary key,
   value jsonb not null
@@ -17,14 +60,14 @@ create table product (
   id uuid primary key,
   line_id uuid references line,
   name text not null check (btrim(name) <> ''),
-  roles text[] not null check (cardinality(roles) > 0),
+  roles role_key[] not null check (cardinality(roles) > 0),
   size_ml numeric(10, 3) check (size_ml > 0),
   price numeric(10, 2) check (price >= 0),
   currency char(3),
-  label_hold text not null,
+  label_hold label_hold_key not null,
   ingredients text not null default '' check (length(ingredients) <= 20000),
   label_directions text,
-  stake text not null,
+  stake stake_key not null,
   months_after_opening int check (months_after_opening > 0),
   note text not null default '',
   archived_at timestamptz,
@@ -52,10 +95,10 @@ create table wearer (
   guardian text,
   consent_on date,
   length_mm numeric(7, 1) check (length_mm > 0),
-  porosity text,
-  density text,
-  strand text,
-  pattern text,
+  porosity porosity_key,
+  density density_key,
+  strand strand_key,
+  pattern pattern_key,
   note text not null default '',
   archived_at timestamptz,
   created_at timestamptz not null default now(),
@@ -65,13 +108,13 @@ create table wearer (
 create table zone (
   id uuid primary key,
   wearer_id uuid not null references wearer on delete cascade,
-  place text not null,
-  side text not null check (side in ('left', 'right', 'both')),
+  place place_key not null,
+  side side_key not null,
   own_name text,
-  porosity text,
-  density text,
-  strand text,
-  pattern text,
+  porosity porosity_key,
+  density density_key,
+  strand strand_key,
+  pattern pattern_key,
   note text not null default '',
   position int not null,
   unique nulls not distinct (wearer_id, place, side, own_name),
@@ -107,20 +150,20 @@ create table step (
   id uuid primary key,
   routine_id uuid not null references routine on delete cascade,
   position int not null,
-  slot text not null,
+  slot slot_key not null,
   part text not null default 'held' check (part in ('held', 'tested', 'free')),
   product_id uuid references product,
   dose_kind text check (dose_kind in ('exact', 'range', 'unknown')),
   dose_low numeric(8, 3) check (dose_low > 0),
   dose_high numeric(8, 3) check (dose_high >= dose_low),
-  dose_measure text,
+  dose_measure measure_key,
   dose_per text check (dose_per in ('head', 'section')),
   sections int check (sections > 0),
-  wetness text,
+  wetness wetness_key,
   minutes numeric(7, 2) check (minutes > 0),
-  technique text,
-  tool text,
-  heat text,
+  technique technique_key,
+  tool tool_key,
+  heat heat_key,
   note text not null default '',
   unique (routine_id, position) deferrable initially deferred,
   check (dose_kind is null or dose_kind = 'unknown' or (dose_low is not null and dose_high is not null and dose_measure is not null and dose_per is not null))
@@ -134,7 +177,7 @@ create table trial (
   question text not null check (btrim(question) <> ''),
   design text not null default 'balanced complete',
   status text not null default 'planned' check (status in ('planned', 'running', 'finished', 'ended')),
-  primary_outcome text not null,
+  primary_outcome outcome_key not null,
   line_value numeric(4, 2) not null check (line_value between 0 and 10),
   matters numeric(4, 2) not null check (matters > 0),
   alpha numeric(4, 3) not null default 0.05 check (alpha > 0 and alpha < 1),
@@ -174,7 +217,7 @@ create table arm_step (
   dose_kind text check (dose_kind in ('exact', 'range', 'unknown')),
   dose_low numeric(8, 3) check (dose_low > 0),
   dose_high numeric(8, 3) check (dose_high >= dose_low),
-  dose_measure text,
+  dose_measure measure_key,
   dose_per text check (dose_per in ('head', 'section')),
   primary key (arm_id, step_id)
 );
@@ -216,7 +259,7 @@ create table wash_day (
   note text not null default '',
   abandoned_at timestamptz,
   abandon_reason text,
-  wear_end_kind text,
+  wear_end_kind wear_end_key,
   wear_ended_at timestamptz,
   created_at timestamptz not null default now(),
   check (dry_at is null or washed_at is null or dry_at >= washed_at),
@@ -232,20 +275,20 @@ create table wash_step (
   wash_day_id uuid not null references wash_day on delete cascade,
   plan_step_id uuid references step,
   position numeric(10, 4) not null,
-  slot text not null,
+  slot slot_key not null,
   status text not null default 'waiting' check (status in ('waiting', 'done', 'skipped')),
   product_id uuid references product,
   dose_kind text check (dose_kind in ('exact', 'range', 'unknown')),
   dose_low numeric(8, 3) check (dose_low > 0),
   dose_high numeric(8, 3) check (dose_high >= dose_low),
-  dose_measure text,
+  dose_measure measure_key,
   dose_per text check (dose_per in ('head', 'section')),
   sections int check (sections > 0),
-  wetness text,
+  wetness wetness_key,
   minutes numeric(7, 2) check (minutes > 0),
-  technique text,
-  tool text,
-  heat text,
+  technique technique_key,
+  tool tool_key,
+  heat heat_key,
   note text not null default '',
   started_at timestamptz,
   done_at timestamptz
@@ -257,7 +300,7 @@ create index wash_step_product on wash_step (product_id);
 create table check_in (
   id uuid primary key,
   wash_day_id uuid not null references wash_day on delete cascade,
-  stage text not null check (stage in ('wet', 'cast', 'wear')),
+  stage stage_key not null,
   day int check (day >= 1),
   at timestamptz not null,
   note text not null default '',
@@ -269,7 +312,7 @@ create table check_in (
 create table reading (
   id uuid primary key default gen_random_uuid(),
   check_in_id uuid not null references check_in on delete cascade,
-  outcome text not null,
+  outcome text not null check (outcome in ('definition', 'frizz', 'volume', 'shine', 'softness', 'hold', 'resting-length')),
   zone_id uuid references zone,
   curl_id uuid references curl,
   value numeric(10, 4) not null,
@@ -285,7 +328,7 @@ create index reading_curl on reading (curl_id);
 create table event (
   id uuid primary key,
   wash_day_id uuid not null references wash_day on delete cascade,
-  kind text not null,
+  kind event_kind_key not null,
   happened_on date not null,
   note text not null default ''
 );

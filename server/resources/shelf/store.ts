@@ -4,7 +4,7 @@ import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
 
 const PRODUCTS = `
-  select p.id, p.line_id as "lineId", p.name, p.roles, p.size_ml as "sizeMl", p.price, p.currency,
+  select p.id, p.line_id as "lineId", p.name, p.roles::text[], p.size_ml as "sizeMl", p.price, p.currency,
     p.label_hold as "labelHold", p.ingredients, p.label_directions as "labelDirections", p.stake,
     b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening", p.note, p.archived_at as "archivedAt",
     ((select count(*) from step s where s.product_id = p.id)

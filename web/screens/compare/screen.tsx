@@ -11,10 +11,8 @@ import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
-import { listDepartures } from '../../drawings/departure-list.ts';
-import { DepartureNotes } from '../../drawings/departure-notes.tsx';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
-import { RoutineRibbon } from '../../drawings/routine-ribbon.tsx';
+import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
 import { WearCurve } from '../../drawings/wear-curve.tsx';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
@@ -94,7 +92,6 @@ function ComparisonSheet({
   const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
   const columns = ribbonColumns(trial, trial.washDayRecords, name);
   const rows = washDayRows(trial, trial.washDayRecords, columns, name, (day) => showDate(day.localDate));
-  const listed = listDepartures(columns, rows);
   const { state } = comparison.primary;
   return (
     <>
@@ -131,6 +128,15 @@ function ComparisonSheet({
             {OUTCOMES[trial.primary].label.toLowerCase()} was promised a test; the rest is described.
           </p>
           <OutcomeTable record={record} comparison={comparison} />
+          {comparison.partial.length > 0 && (
+            <p className="mt-2 text-sm text-mango-deep">
+              Rests on fewer zones than promised:{' '}
+              {comparison.partial
+                .map(({ position, unrated }) => `wash day ${position + 1} (${unrated} unrated)`)
+                .join(', ')}
+              .
+            </p>
+          )}
         </section>
         <section aria-labelledby="curve">
           <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
@@ -177,13 +183,7 @@ function ComparisonSheet({
         <h2 id="actual" className="mb-2 text-xl">
           The wash days as they were run
         </h2>
-        <RoutineRibbon
-          caption="Actual wash days, aligned slot by slot"
-          columns={columns}
-          rows={rows}
-          noteOf={(row, column) => listed.find((one) => one.row === row && one.column === column)?.n ?? null}
-        />
-        <DepartureNotes listed={listed} columns={columns} rows={rows} />
+        <RibbonStack caption="Actual wash days, aligned slot by slot" columns={columns} rows={rows} />
       </section>
       <p className="mt-8">
         <a

@@ -8,10 +8,11 @@ import { v7 } from 'uuid';
 import { put } from '../../api/http.ts';
 import { useChange, useSettings, useWearer } from '../../api/queries.ts';
 import { HeadMap } from '../../drawings/head-map.tsx';
-import { Button, ButtonLink } from '../../ui/button.tsx';
+import { Button } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
-import { Caution, Failed, Heading, Loading, SheetProblems } from '../../ui/states.tsx';
+import { SheetFoot } from '../../ui/sheet-foot.tsx';
+import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { CurlsEditor } from './curls.tsx';
 import { traitLook } from './trait-look.ts';
@@ -57,7 +58,7 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
   }, [wearer]);
   const draft = useDraft(`wearer ${wearer?.id ?? 'new'}`, WearerInput, initial);
   const saving = useChange((input: WearerInput) => put(`/wearers/${input.id}`, input));
-  const { value, set, problem, change } = draft;
+  const { value, bind, set, problem, change } = draft;
   const [trait, setTrait] = useState<TraitName>('porosity');
   const [chosen, setChosen] = useState<string | null>(null);
   const zone = value.zones.find((known) => known.id === chosen) ?? null;
@@ -97,7 +98,7 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
       <Heading kicker="Heads" title={wearer ? wearer.name : 'A new wearer'} />
       <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[1fr_1.25fr]">
         <div className="space-y-5">
-          <TextField label="Name" value={value.name} onChange={set('name')} error={problem('name')} />
+          <TextField label="Name" {...bind('name')} />
           <div className="grid gap-4 sm:grid-cols-2">
             {(Object.keys(TRAITS) as TraitName[]).map((name) => (
               <ChoiceField
@@ -110,13 +111,7 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
                 error={problem(name)}
               />
             ))}
-            <NumberField
-              label="Length"
-              scale={lengthScale(settings.length)}
-              value={value.lengthMm}
-              onChange={set('lengthMm')}
-              error={problem('lengthMm')}
-            />
+            <NumberField label="Length" scale={lengthScale(settings.length)} {...bind('lengthMm')} />
             <ChoiceField
               label="Time zone"
               hint="Days of wear follow its calendar."
@@ -236,20 +231,7 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
           <CurlsEditor value={value} change={change} problem={problem} />
         </section>
       </div>
-      <div className="mt-6 space-y-4">
-        <SheetProblems problems={draft.problems} />
-        <div className="flex flex-wrap gap-3">
-          <Button look="main" type="submit" disabled={draft.saving}>
-            Save the wearer
-          </Button>
-          <ButtonLink to="/heads">Back to the heads</ButtonLink>
-          {draft.dirty && (
-            <Button look="quiet" onClick={draft.discard}>
-              Discard what I typed
-            </Button>
-          )}
-        </div>
-      </div>
+      <SheetFoot draft={draft} save="Save the wearer" back={{ to: '/heads', label: 'Back to the heads' }} />
     </form>
   );
 }

@@ -6,10 +6,11 @@ import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { put } from '../../api/http.ts';
 import { useChange, useRoutines, useShelf } from '../../api/queries.ts';
-import { Button, ButtonLink } from '../../ui/button.tsx';
+import { Button } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
-import { Failed, Heading, Loading, SheetProblems } from '../../ui/states.tsx';
+import { SheetFoot } from '../../ui/sheet-foot.tsx';
+import { Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { StepList } from './step-list.tsx';
 
@@ -40,7 +41,7 @@ function RoutineSheet({ routine }: { routine: Routine | undefined }) {
   const draft = useDraft(`routine ${routine?.id ?? 'new'}`, RoutineInput, initial);
   const saving = useChange((input: RoutineInput) => put(`/routines/${input.id}`, input));
   const [slot, setSlot] = useState<Slot>('cleanse');
-  const { value, set, problem, change } = draft;
+  const { value, bind, set, problem, change } = draft;
   const setSteps = (steps: StepInput[]) => change((old) => ({ ...old, steps }));
   return (
     <form
@@ -56,7 +57,7 @@ function RoutineSheet({ routine }: { routine: Routine | undefined }) {
         Drag a step by its handle, or focus the handle and press space, then the arrow keys.
       </Heading>
       <div className="mb-6 grid gap-4 sm:grid-cols-2">
-        <TextField label="Name" value={value.name} onChange={set('name')} error={problem('name')} />
+        <TextField label="Name" {...bind('name')} />
         <TextField label="Note" value={value.note ?? ''} onChange={set('note')} error={problem('note')} />
       </div>
       <StepList
@@ -80,20 +81,11 @@ function RoutineSheet({ routine }: { routine: Routine | undefined }) {
           Add this step
         </Button>
       </div>
-      <div className="mt-6 space-y-4">
-        <SheetProblems problems={draft.problems} />
-        <div className="flex flex-wrap gap-3">
-          <Button look="main" type="submit" disabled={draft.saving}>
-            Save the routine
-          </Button>
-          <ButtonLink to="/routines">Back to the routines</ButtonLink>
-          {draft.dirty && (
-            <Button look="quiet" onClick={draft.discard}>
-              Discard what I typed
-            </Button>
-          )}
-        </div>
-      </div>
+      <SheetFoot
+        draft={draft}
+        save="Save the routine"
+        back={{ to: '/routines', label: 'Back to the routines' }}
+      />
     </form>
   );
 }

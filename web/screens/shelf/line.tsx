@@ -46,12 +46,7 @@ function LineForm({ line, close }: { line: Line | undefined; close: () => void }
         if (await draft.save(saving.mutateAsync)) close();
       }}
     >
-      <TextField
-        label="Name"
-        value={draft.value.name}
-        onChange={draft.set('name')}
-        error={draft.problem('name')}
-      />
+      <TextField label="Name" {...draft.bind('name')} />
       <TextField
         label="Note"
         rows={2}

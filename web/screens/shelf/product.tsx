@@ -7,18 +7,19 @@ import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { put } from '../../api/http.ts';
-import { useChange, useSettings, useShelf } from '../../api/queries.ts';
-import { Button, ButtonLink } from '../../ui/button.tsx';
+import { useChange, useSettings, useSettingsKnown, useShelf } from '../../api/queries.ts';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, NumberField, TextField, TicksField } from '../../ui/inputs.tsx';
+import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { showMoney } from '../../ui/show.ts';
-import { Caution, Failed, Heading, Loading, SheetProblems } from '../../ui/states.tsx';
+import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 
 export function Screen() {
   const { id = 'new' } = useParams();
   const shelf = useShelf();
-  if (shelf.isPending) return <Loading what="the product" />;
+  const settingsKnown = useSettingsKnown();
+  if (shelf.isPending || !settingsKnown) return <Loading what="the product" />;
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   const product = shelf.data.products.find((known) => known.id === id);
   if (id !== 'new' && !product)
@@ -58,7 +59,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
   }, [product, settings.currency]);
   const draft = useDraft(`product ${product?.id ?? 'new'}`, ProductInput, initial);
   const saving = useChange((input: ProductInput) => put(`/products/${input.id}`, input));
-  const { value, set, problem } = draft;
+  const { value, bind, set, problem } = draft;
   const items = useMemo(() => splitIngredients(value.ingredients), [value.ingredients]);
   const per100 =
     value.price !== null && value.sizeMl !== null && value.price >= 0 && value.sizeMl > 0
@@ -79,7 +80,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
       </Heading>
       <div className="grid gap-x-10 gap-y-5 lg:grid-cols-2">
         <div className="space-y-5">
-          <TextField label="Name" value={value.name} onChange={set('name')} error={problem('name')} />
+          <TextField label="Name" {...bind('name')} />
           <ChoiceField
             label="Line"
             none="no line"
@@ -96,14 +97,8 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
             error={problem('roles')}
           />
           <div className="grid grid-cols-2 gap-4 sm:grid-cols-3">
-            <NumberField
-              label="Size"
-              scale={volumeScale(settings.volume)}
-              value={value.sizeMl}
-              onChange={set('sizeMl')}
-              error={problem('sizeMl')}
-            />
-            <NumberField label="Price" value={value.price} onChange={set('price')} error={problem('price')} />
+            <NumberField label="Size" scale={volumeScale(settings.volume)} {...bind('sizeMl')} />
+            <NumberField label="Price" {...bind('price')} />
             <TextField
               label="Currency"
               value={value.currency ?? ''}
@@ -142,13 +137,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
               onChange={(text) => set('openedOn')(text || null)}
               error={problem('openedOn')}
             />
-            <NumberField
-              label="Period after opening"
-              unit="months"
-              value={value.monthsAfterOpening}
-              onChange={set('monthsAfterOpening')}
-              error={problem('monthsAfterOpening')}
-            />
+            <NumberField label="Period after opening" unit="months" {...bind('monthsAfterOpening')} />
           </div>
         </div>
         <div className="space-y-5">
@@ -156,9 +145,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
             label="Ingredients, as on the label"
             hint="Stored whole, as you paste it."
             rows={7}
-            value={value.ingredients}
-            onChange={set('ingredients')}
-            error={problem('ingredients')}
+            {...bind('ingredients')}
           />
           {items.length > 0 && value.ingredients.length <= 20_000 && (
             <details>
@@ -196,20 +183,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
           </Caution>
         </div>
       </div>
-      <div className="mt-6 space-y-4">
-        <SheetProblems problems={draft.problems} />
-        <div className="flex flex-wrap gap-3">
-          <Button look="main" type="submit" disabled={draft.saving}>
-            Save the product
-          </Button>
-          <ButtonLink to="/shelf">Back to the shelf</ButtonLink>
-          {draft.dirty && (
-            <Button look="quiet" onClick={draft.discard}>
-              Discard what I typed
-            </Button>
-          )}
-        </div>
-      </div>
+      <SheetFoot draft={draft} save="Save the product" back={{ to: '/shelf', label: 'Back to the shelf' }} />
     </form>
   );
 }

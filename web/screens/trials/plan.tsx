@@ -8,10 +8,11 @@ import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { put } from '../../api/http.ts';
 import { useChange, useRoutines, useShelf, useTrial, useWearers } from '../../api/queries.ts';
-import { Button, ButtonLink } from '../../ui/button.tsx';
+import { ButtonLink } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
-import { Failed, Heading, Loading, Nothing, SheetProblems } from '../../ui/states.tsx';
+import { SheetFoot } from '../../ui/sheet-foot.tsx';
+import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { ArmsEditor } from './arms-editor.tsx';
 import { PlanReach } from './plan-reach.tsx';
@@ -149,7 +150,7 @@ function PlanSheet({
   const initial = useMemo(() => (trial ? inputOf(trial) : blank()), [trial]);
   const draft = useDraft(`trial ${trial?.id ?? 'new'}`, TrialInput, initial);
   const saving = useChange((input: TrialInput) => put(`/trials/${input.id}`, input));
-  const { value, set, change, problem } = draft;
+  const { value, bind, set, change, problem } = draft;
   const wearer = wearers.find(({ id }) => id === value.wearerId);
   const chooseWearer = (id: string | null) => {
     const zones = wearers.find((known) => known.id === id)?.zones ?? [];
@@ -181,9 +182,7 @@ function PlanSheet({
             <TextField
               label="In a sentence"
               placeholder="Which gel keeps the curls defined to day 4?"
-              value={value.question}
-              onChange={set('question')}
-              error={problem('question')}
+              {...bind('question')}
             />
             <ChoiceField
               label="Whose hair"
@@ -251,20 +250,11 @@ function PlanSheet({
           <PlanReach value={value} />
         </aside>
       </div>
-      <div className="mt-8 space-y-4">
-        <SheetProblems problems={draft.problems} />
-        <div className="flex flex-wrap gap-3">
-          <Button look="main" type="submit" disabled={draft.saving}>
-            Save the plan and draw the lot
-          </Button>
-          <ButtonLink to={trial ? `/trials/${trial.id}` : '/trials'}>Not now</ButtonLink>
-          {draft.dirty && (
-            <Button look="quiet" onClick={draft.discard}>
-              Discard what I typed
-            </Button>
-          )}
-        </div>
-      </div>
+      <SheetFoot
+        draft={draft}
+        save="Save the plan and draw the lot"
+        back={{ to: trial ? `/trials/${trial.id}` : '/trials', label: 'Not now' }}
+      />
     </form>
   );
 }

@@ -5,10 +5,8 @@ import { v7 } from 'uuid';
 import { put } from '../../api/http.ts';
 import { useChange, useShelf, useTrial, useWearer } from '../../api/queries.ts';
 import { AllocationStrip } from '../../drawings/allocation-strip.tsx';
-import { listDepartures } from '../../drawings/departure-list.ts';
-import { DepartureNotes } from '../../drawings/departure-notes.tsx';
 import { planRows, ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
-import { RoutineRibbon } from '../../drawings/routine-ribbon.tsx';
+import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Caution, Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
@@ -35,7 +33,6 @@ function TrialPage({ trial, name }: { trial: TrialDetail; name: (id: string) => 
     ...planRows(trial, columns, name),
     ...washDayRows(trial, washDays, columns, name, (day) => showDate(day.localDate)),
   ];
-  const listed = listDepartures(columns, rows);
   const open = washDays.find((day) => day.status === 'under way' || day.status === 'worn');
   return (
     <>
@@ -91,13 +88,7 @@ function TrialPage({ trial, name }: { trial: TrialDetail; name: (id: string) => 
           The green band is held. {OUTCOMES[trial.primary].label} is judged on what stands out in the arm’s
           colour.
         </p>
-        <RoutineRibbon
-          caption="Planned and actual wash days"
-          columns={columns}
-          rows={rows}
-          noteOf={(row, column) => listed.find((one) => one.row === row && one.column === column)?.n ?? null}
-        />
-        <DepartureNotes listed={listed} columns={columns} rows={rows} />
+        <RibbonStack caption="Planned and actual wash days" columns={columns} rows={rows} />
       </section>
       <div className="mt-8 grid gap-10 lg:grid-cols-2">
         <section aria-labelledby="lot">

@@ -6,10 +6,8 @@ import { Link } from 'react-router';
 import { patch } from '../../api/http.ts';
 import { useWashDayChange } from '../../api/queries.ts';
 import { ArmName } from '../../drawings/arm-name.tsx';
-import { listDepartures } from '../../drawings/departure-list.ts';
-import { DepartureNotes } from '../../drawings/departure-notes.tsx';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
-import { RoutineRibbon } from '../../drawings/routine-ribbon.tsx';
+import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
 import { ButtonLink } from '../../ui/button.tsx';
 import { ReasonDialog } from '../../ui/reason-dialog.tsx';
 import { showDate } from '../../ui/show.ts';
@@ -45,7 +43,6 @@ export function DayPage({
   const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
   const columns = ribbonColumns(trial, [day], name);
   const rows = washDayRows(trial, [day], columns, name, () => STATUS[day.status].label);
-  const listed = listDepartures(columns, rows);
   const arm = trial.arms.findIndex(({ id }) => id === day.armId);
   const open = day.status === 'worn' && !trial.endedAt;
   return (
@@ -92,13 +89,7 @@ export function DayPage({
         <h2 id="done" className="mb-2 text-xl">
           What was done
         </h2>
-        <RoutineRibbon
-          caption="This wash day against its plan"
-          columns={columns}
-          rows={rows}
-          noteOf={(row, column) => listed.find((one) => one.row === row && one.column === column)?.n ?? null}
-        />
-        <DepartureNotes listed={listed} columns={columns} rows={rows} />
+        <RibbonStack caption="This wash day against its plan" columns={columns} rows={rows} />
       </section>
       {open && (
         <div className="mt-8 border-t border-rule pt-5">

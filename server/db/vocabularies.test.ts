@@ -1,0 +1,58 @@
+import { MEASURES } from '@sabor/core/doses/measures';
+import { DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
+import { PLACES, SIDES } from '@sabor/core/hair/zones';
+import { EVENTS, WEAR_ENDS } from '@sabor/core/outcomes/events';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { STAGES } from '@sabor/core/outcomes/stages';
+import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
+import { SLOTS } from '@sabor/core/routine/slots';
+import { LABEL_HOLDS, ROLES, STAKES } from '@sabor/core/shelf/products';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openBench, type TestBench } from '../testing/bench.ts';
+
+let bench: TestBench;
+beforeAll(async () => {
+  bench = await openBench();
+});
+afterAll(() => bench.close());
+
+const quoted = (definition: string) => [...definition.matchAll(/'([^']+)'/g)].map(([, key]) => key!).sort();
+
+describe('the database knows the words that core knows', () => {
+  it.each(
+    Object.entries({
+      role: ROLES,
+      label_hold: LABEL_HOLDS,
+      stake: STAKES,
+      porosity: POROSITIES,
+      density: DENSITIES,
+      strand: STRANDS,
+      pattern: PATTERNS,
+      place: PLACES,
+      side: SIDES,
+      slot: SLOTS,
+      measure: MEASURES,
+      wetness: WETNESS,
+      technique: TECHNIQUES,
+      tool: TOOLS,
+      heat: HEATS,
+      outcome: OUTCOMES,
+      stage: STAGES,
+      event_kind: EVENTS,
+      wear_end: WEAR_ENDS,
+    }),
+  )('%s', async (name, vocabulary) => {
+    const { rows } = await bench.db.query<{ definition: string }>(
+      'select pg_get_constraintdef(c.oid) as definition from pg_constraint c join pg_type t on t.oid = c.contypid where t.typname = $1',
+      [`${name}_key`],
+    );
+    expect(quoted(rows[0]!.definition)).toEqual(Object.keys(vocabulary).sort());
+  });
+
+  it('readings are of a rated outcome or a curl’s resting length', async () => {
+    const { rows } = await bench.db.query<{ definition: string }>(
+      "select pg_get_constraintdef(oid) as definition from pg_constraint where conname = 'reading_outcome_check'",
+    );
+    expect(quoted(rows[0]!.definition)).toEqual([...Object.keys(OUTCOMES), 'resting-length'].sort());
+  });
+});
