@@ -17,6 +17,21 @@ test('what was typed survives a refusal and a reload', async ({ page }) => {
   await expect(page.getByLabel('Note')).toHaveValue('');
 });
 
+test('five megabytes of ingredients get a sentence and stay where they are', async ({ page }) => {
+  await page.goto('/shelf/new');
+  await page.getByLabel('Name').fill('Endless Gel');
+  await page.getByLabel('Gel or jelly').check();
+  await page.getByLabel('Ingredients, as on the label').fill('Aqua, '.repeat(875_000));
+  await page.getByRole('button', { name: 'Save the product' }).click();
+  await expect(page.getByText(/longer than any label/).first()).toBeVisible();
+  expect(
+    await page
+      .getByLabel('Ingredients, as on the label')
+      .evaluate((field: HTMLTextAreaElement) => field.value.length),
+  ).toBe(5_250_000);
+  await page.getByRole('button', { name: 'Discard what I typed' }).click();
+});
+
 test('what was typed survives a server that does not answer', async ({ page }) => {
   await page.goto('/shelf/new');
   await page.getByLabel('Name').fill('Heath Foam');

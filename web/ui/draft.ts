@@ -38,7 +38,7 @@ export function useDraft<S extends v.GenericSchema>(
     (next: Value | ((old: Value) => Value)) => {
       setValue((old: Value) => {
         const made = typeof next === 'function' ? (next as (old: Value) => Value)(old) : next;
-        sessionStorage.setItem(storage, JSON.stringify(made));
+        keep(storage, made);
         return made;
       });
     },
@@ -86,6 +86,15 @@ export function useDraft<S extends v.GenericSchema>(
       setProblems([]);
     },
   };
+}
+
+/** Mirrors a draft into this tab's storage; one too large for it stays on the page alone. */
+function keep(storage: string, value: unknown): void {
+  try {
+    sessionStorage.setItem(storage, JSON.stringify(value));
+  } catch {
+    sessionStorage.removeItem(storage);
+  }
 }
 
 function restore<T>(storage: string): T | null {

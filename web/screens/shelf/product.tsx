@@ -1,4 +1,4 @@
-import { type Product, ProductInput, type Shelf } from '@sabor/contract/shelf';
+import { INGREDIENTS_LIMIT, type Product, ProductInput, type Shelf } from '@sabor/contract/shelf';
 import { splitIngredients } from '@sabor/core/shelf/ingredient-list';
 import { pricePer100Ml } from '@sabor/core/shelf/price';
 import { LABEL_HOLDS, ROLES, type Role, STAKES } from '@sabor/core/shelf/products';
@@ -60,7 +60,10 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
   const draft = useDraft(`product ${product?.id ?? 'new'}`, ProductInput, initial);
   const saving = useChange((input: ProductInput) => put(`/products/${input.id}`, input));
   const { value, bind, set, problem } = draft;
-  const items = useMemo(() => splitIngredients(value.ingredients), [value.ingredients]);
+  const items = useMemo(
+    () => (value.ingredients.length > INGREDIENTS_LIMIT ? [] : splitIngredients(value.ingredients)),
+    [value.ingredients],
+  );
   const per100 =
     value.price !== null && value.sizeMl !== null && value.price >= 0 && value.sizeMl > 0
       ? pricePer100Ml(value.price, value.sizeMl)
@@ -147,7 +150,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
             rows={7}
             {...bind('ingredients')}
           />
-          {items.length > 0 && value.ingredients.length <= 20_000 && (
+          {items.length > 0 && (
             <details>
               <summary className="cursor-pointer text-sm font-semibold">
                 Split into {items.length} items
