@@ -1,0 +1,152 @@
+import { compareTrial } from '@sabor/core/compare/comparison';
+import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { describe, expect, it } from 'vitest';
+import type { Product } from './shelf.ts';
+import type { TrialDetail } from './trial.ts';
+import { toTrialRecord } from './trial-record.ts';
+import type { WashDay, WashStep } from './wash-day.ts';
+
+const ml = (amount: number) => ({ kind: 'exact', amount, measure: 'ml', per: 'head' }) as const;
+const product = (id: string, price: number | null): Product =>
+  ({ id, name: `Product ${id}`, price, currency: price === null ? null : 'EUR', sizeMl: 100 }) as Product;
+
+const shelf = [product('soap', 5), product('gel-a', 10), product('gel-b', 20)];
+const plan = [
+  {
+    ...EMPTY_SETTINGS,
+    id: 's1',
+    slot: 'cleanse' as const,
+    productId: 'soap',
+    dose: ml(10),
+    note: '',
+    part: 'held' as const,
+  },
+  { ...EMPTY_SETTINGS, id: 's2', slot: 'hold' as const, dose: ml(5), note: '', part: 'tested' as const },
+];
+
+function step(planStepId: string, productId: string, to: Partial<WashStep> = {}): WashStep {
+  return {
+    ...EMPTY_SETTINGS,
+    id: `w-${planStepId}`,
+    planStepId,
+    position: 0,
+    slot: 'hold',
+    status: 'done',
+    productId,
+    dose: ml(10),
+    note: '',
+    startedAt: null,
+    doneAt: null,
+    planned: null,
+    ...to,
+  };
+}
+
+function washDay(position: number, arm: 'a' | 'b', to: Partial<WashDay> = {}): WashDay {
+  return {
+    id: `d${position}`,
+    position,
+    armId: arm,
+    status: 'finished',
+    wearEnd: { kind: 'washed-looks', at: '2026-01-01T00:00:00Z' },
+    steps: [step('s1', 'soap'), step('s2', `gel-${arm}`)],
+    checkIns: [
+      {
+        id: `c${position}`,
+        washDayId: `d${position}`,
+        stage: 'wear',
+        day: 1,
+        at: '2026-01-01T00:00:00Z',
+        note: '',
+        ratings: [{ outcome: 'definition', zoneId: 'z1', value: arm === 'a' ? 4 : 8 }],
+        curls: [],
+      },
+    ],
+    events: [],
+    ...to,
+  } as unknown as WashDay;
+}
+
+function trial(to: Partial<TrialDetail> = {}): TrialDetail {
+  return {
+    id: 't',
+    status: 'finished',
+    arms: [
+      { id: 'a', name: 'Gel A', steps: [] },
+      { id: 'b', name: 'Gel B', steps: [] },
+    ],
+    plan,
+    primary: 'definition',
+    line: 6,
+    matters: 1,
+    alpha: 0.05,
+    washDays: 4,
+    wearDays: 1,
+    weights: [{ zoneId: 'z1', weight: 1 }],
+    allocation: ['a', 'b', 'b', 'a'],
+    seed: 12,
+    washDayRecords: [washDay(0, 'a'), washDay(1, 'b'), washDay(2, 'b'), washDay(3, 'a')],
+    ...to,
+  } as unknown as TrialDetail;
+}
+
+describe('a trial as the comparison reads it', () => {
+  it('numbers its arms and keeps its promise', () => {
+    const { promise, allocation, ended } = toTrialRecord(trial(), shelf);
+    expect(allocation).toEqual([0, 1, 1, 0]);
+    expect(ended).toBe('as planned');
+    expect(promise).toMatchObject({ arms: ['Gel A', 'Gel B'], plannedWashDays: 4, line: 6, seed: 12 });
+    expect(promise.weights.get('z1')).toBe(1);
+  });
+
+  it('leaves abandoned wash days and those under way out', () => {
+    const washDayRecords = [
+      washDay(0, 'a'),
+      washDay(1, 'b', { status: 'abandoned' }),
+      washDay(1, 'b', { status: 'under way' }),
+    ];
+    const { washDays } = toTrialRecord(trial({ washDayRecords }), shelf);
+    expect(washDays.map(({ position }) => position)).toEqual([0]);
+  });
+
+  it('knows of a running trial only what has been opened', () => {
+    const running = toTrialRecord(
+      trial({ status: 'running', allocation: ['a', 'b', null, null], seed: null }),
+      shelf,
+    );
+    expect(running.allocation).toEqual([0, 1]);
+    expect(running.ended).toBe('no');
+    expect(toTrialRecord(trial({ status: 'ended' }), shelf).ended).toBe('early');
+  });
+
+  it('adds up what was used, the tested part of it apart', () => {
+    const [first, second] = toTrialRecord(trial(), shelf).washDays;
+    expect(first!.cost.cost!.usual).toBeCloseTo(1.5, 9);
+    expect(first!.testedCost.cost!.usual).toBeCloseTo(1, 9);
+    expect(second!.testedCost.cost!.usual).toBeCloseTo(2, 9);
+  });
+
+  it('does not charge for skipped steps, and says what it cannot price', () => {
+    const days = [
+      washDay(0, 'a', { steps: [step('s1', 'soap', { status: 'skipped' }), step('s2', 'gel-a')] }),
+      washDay(1, 'b', { steps: [step('s1', 'gone'), step('s2', 'gel-b')] }),
+    ];
+    const [skipped, unknown] = toTrialRecord(trial({ washDayRecords: days }), shelf).washDays;
+    expect(skipped!.cost.cost!.usual).toBeCloseTo(1, 9);
+    expect(unknown!.cost.gaps).toEqual(['A product has no price or size.']);
+  });
+
+  it('charges an added step to the wash, not to the test', () => {
+    const steps = [step('s1', 'soap'), step('s2', 'gel-a'), step('x', 'gel-b', { planStepId: null })];
+    const [day] = toTrialRecord(trial({ washDayRecords: [washDay(0, 'a', { steps })] }), shelf).washDays;
+    expect(day!.cost.cost!.usual).toBeCloseTo(3.5, 9);
+    expect(day!.testedCost.cost!.usual).toBeCloseTo(1, 9);
+  });
+
+  it('can be compared as it stands', () => {
+    const { outcomes, money, wear } = compareTrial(toTrialRecord(trial(), shelf));
+    expect(outcomes.definition.means).toEqual([4, 8]);
+    expect(money[1]!.costPerGoodDay).toBeCloseTo(2.5, 9);
+    expect(wear[1]!.seen).toEqual({ lastAbove: 1, firstBelow: 2, censored: false });
+  });
+});

@@ -1,0 +1,158 @@
+import { ProductInput } from '@sabor/contract/shelf';
+import { dewPoint } from '@sabor/core/climate/dew-point';
+import { splitIngredients } from '@sabor/core/shelf/ingredient-list';
+import { seededRandom } from '@sabor/core/trial/random';
+import * as v from 'valibot';
+import { describe, expect, it } from 'vitest';
+import { coastAir, type HairTruth, normal, rate, washDayLuck } from './readings.ts';
+import { demoBackup } from './scenario.ts';
+import { LINES, PRODUCTS, productId } from './shelf.ts';
+import { TRIALS } from './trials.ts';
+import { WEARERS, zoneRows } from './wearers.ts';
+
+const now = new Date('2026-11-25T10:00:00Z');
+const { tables } = demoBackup(now);
+const column = (table: string, name: string) => tables[table]!.map((row) => row[name]);
+const mean = (values: number[]) => values.reduce((a, b) => a + b, 0) / values.length;
+const sd = (values: number[]) => Math.sqrt(mean(values.map((value) => (value - mean(values)) ** 2)));
+
+describe('the demo’s shelf and heads', () => {
+  it('holds three lines and fourteen products that the contract takes', () => {
+    expect(LINES).toHaveLength(3);
+    expect(PRODUCTS).toHaveLength(14);
+    for (const product of PRODUCTS) {
+      const { success } = v.safeParse(ProductInput, {
+        id: productId(product.key),
+        lineId: null,
+        name: product.name,
+        roles: product.roles,
+        sizeMl: product.sizeMl,
+        price: product.price,
+        currency: 'EUR',
+        labelHold: product.hold,
+        ingredients: product.ingredients,
+        labelDirections: product.directions,
+        stake: product.stake,
+        openedOn: null,
+        monthsAfterOpening: product.months,
+      });
+      expect(success, product.name).toBe(true);
+    }
+  });
+
+  it('writes believable lists: water first but for oils, five items or more, none twice', () => {
+    for (const { name, roles, ingredients } of PRODUCTS) {
+      const items = splitIngredients(ingredients);
+      expect(items.length, name).toBeGreaterThanOrEqual(5);
+      expect(new Set(items).size, name).toBe(items.length);
+      expect(items[0] === 'Aqua', name).toBe(!roles.includes('oil'));
+    }
+  });
+
+  it('has three wearers with different hair, one of them under age with a guardian', () => {
+    expect(new Set(WEARERS.map(({ traits }) => traits.pattern)).size).toBe(3);
+    expect(WEARERS.filter(({ underAge }) => underAge)).toEqual([
+      expect.objectContaining({ guardian: expect.any(String) }),
+    ]);
+    expect(zoneRows(WEARERS[0]!)).toHaveLength(16);
+    expect(zoneRows(WEARERS[1]!)).toHaveLength(17);
+  });
+});
+
+describe('the demo’s rows', () => {
+  it('use every id once', () => {
+    for (const [table, rows] of Object.entries(tables)) {
+      const ids = rows.flatMap((row) => (typeof row.id === 'string' ? [row.id] : []));
+      expect(new Set(ids).size, table).toBe(ids.length);
+    }
+  });
+
+  it('run eight wash days, four and four, a week of wear each', () => {
+    const [gels] = TRIALS;
+    expect(gels!.washDaysAgo).toHaveLength(8);
+    const trialId = tables.trial!.find(({ question }) => question === gels!.question)!.id;
+    const days = tables.wash_day!.filter(({ trial_id }) => trial_id === trialId);
+    const arms = days.map(({ arm_id }) => String(arm_id));
+    expect([...new Set(arms)].map((arm) => arms.filter((one) => one === arm).length)).toEqual([4, 4]);
+    const looks = tables.check_in!.filter(
+      ({ wash_day_id, stage }) => stage === 'wear' && days.some(({ id }) => id === wash_day_id),
+    );
+    expect(looks).toHaveLength(56);
+  });
+
+  it('keep ratings on the scale in halves, and curls no longer than they stretch', () => {
+    const rated = tables
+      .reading!.filter(({ obtained }) => obtained === 'rated')
+      .map(({ value }) => Number(value));
+    expect(rated.every((value) => value >= 0 && value <= 10 && value * 2 === Math.round(value * 2))).toBe(
+      true,
+    );
+    const stretched = new Map(tables.curl!.map(({ id, stretched_mm }) => [id, Number(stretched_mm)]));
+    for (const { curl_id, value } of tables.reading!)
+      if (curl_id) expect(Number(value)).toBeLessThanOrEqual(stretched.get(curl_id)!);
+  });
+
+  it('are dated before now, the next wash day due today', () => {
+    const moments = [
+      ...column('wash_day', 'started_at'),
+      ...column('check_in', 'at'),
+      ...column('wash_day', 'wear_ended_at'),
+    ];
+    expect(moments.every((at) => at === null || Date.parse(String(at)) < now.getTime())).toBe(true);
+  });
+});
+
+describe('the demo’s hair', () => {
+  const flat = (definition: number): HairTruth => {
+    const zero = { definition: 0, frizz: 0, volume: 0, shine: 0, softness: 0, hold: 0 };
+    return { start: { ...zero, definition, frizz: 5 }, perDay: { ...zero, definition: -0.5 } };
+  };
+  const luck = { definition: 0, frizz: 0, volume: 0, shine: 0, softness: 0, hold: 0 };
+  const mild = { temperatureC: 15, humidity: 68 };
+  const many = (make: () => number) => Array.from({ length: 2000 }, make);
+
+  it('is rated around its truth with the rater’s wobble', () => {
+    const random = seededRandom(3);
+    const values = many(() =>
+      rate(flat(5), luck, { temperatureC: 14, humidity: 72 }, 'definition', 'nape', 1, random),
+    );
+    expect(Math.abs(mean(values) - 5)).toBeLessThan(0.06);
+    expect(sd(values)).toBeGreaterThan(0.5);
+    expect(sd(values)).toBeLessThan(0.65);
+  });
+
+  it('differs by zone, fades by day and frizzes in damp air', () => {
+    const random = seededRandom(4);
+    const at = (
+      ...[outcome, place, day, air]: ['definition' | 'frizz', 'hairline' | 'back', number, typeof mild]
+    ) => mean(many(() => rate(flat(6), luck, air, outcome, place, day, random)));
+    expect(at('definition', 'back', 1, mild) - at('definition', 'hairline', 1, mild)).toBeGreaterThan(1.4);
+    expect(at('definition', 'back', 1, mild) - at('definition', 'back', 4, mild)).toBeGreaterThan(1.3);
+    const damp = { temperatureC: 20, humidity: 95 };
+    expect(at('frizz', 'back', 1, damp) - at('frizz', 'back', 1, mild)).toBeGreaterThan(0.6);
+  });
+
+  it('shares its luck within a wash day', () => {
+    const random = seededRandom(5);
+    const days = Array.from({ length: 300 }, () => washDayLuck(random).definition);
+    expect(Math.abs(mean(days))).toBeLessThan(0.1);
+    expect(Math.abs(sd(days) - 0.45)).toBeLessThan(0.06);
+  });
+
+  it('lives on a damp coast', () => {
+    const random = seededRandom(6);
+    for (let i = 0; i < 500; i++) {
+      const { temperatureC, humidity } = coastAir(random);
+      expect(humidity >= 48 && humidity <= 98).toBe(true);
+      expect(dewPoint(temperatureC, humidity)).toBeLessThanOrEqual(temperatureC);
+    }
+  });
+
+  it('draws normal numbers: mean 0, deviation 1, about 5 % beyond 1.96', () => {
+    const random = seededRandom(7);
+    const values = Array.from({ length: 20_000 }, () => normal(random));
+    expect(Math.abs(mean(values))).toBeLessThan(0.03);
+    expect(Math.abs(sd(values) - 1)).toBeLessThan(0.03);
+    expect(Math.abs(values.filter((x) => Math.abs(x) > 1.96).length / 20_000 - 0.05)).toBeLessThan(0.008);
+  });
+});

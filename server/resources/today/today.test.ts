@@ -1,0 +1,138 @@
+import { localToday } from '@sabor/contract/fields';
+import type { Due, Today } from '@sabor/contract/today';
+import type { WashDay } from '@sabor/contract/wash-day';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { openBench, type TestBench } from '../../testing/bench.ts';
+import { sampleBench, sampleProduct, sampleWearer } from '../../testing/samples.ts';
+import { readToday } from './store.ts';
+
+let bench: TestBench;
+let trialId: string;
+let sample: Awaited<ReturnType<typeof sampleBench>>;
+beforeAll(async () => {
+  bench = await openBench();
+});
+beforeEach(async () => {
+  sample = await sampleBench(bench);
+  trialId = sample.trial.id;
+});
+afterAll(() => bench.close());
+
+const hours = (n: number) => new Date(Date.now() + n * 3_600_000);
+const due = async (now = new Date()): Promise<Due[]> =>
+  (await readToday(bench.db, now)).due.filter((one) => 'trialId' in one && one.trialId === trialId);
+const begin = async (startedAt: Date) => {
+  const id = v7();
+  await bench.ask('PUT', `/api/wash-days/${id}`, { trialId, startedAt: startedAt.toISOString() });
+  return id;
+};
+const change = (id: string, to: object) => bench.ask<WashDay>('PATCH', `/api/wash-days/${id}`, to);
+const look = (washDayId: string, stage: string, day: number | null, at: Date) =>
+  bench.ask('PUT', `/api/check-ins/${v7()}`, { washDayId, stage, day, at: at.toISOString() });
+
+describe('Today', () => {
+  it('follows a wash day from plan to the end of its wear', async () => {
+    expect(await due()).toMatchObject([
+      { kind: 'start wash day', says: expect.stringContaining('Planned, not begun') },
+    ]);
+    const id = await begin(hours(-6));
+    expect(await due()).toMatchObject([{ kind: 'continue wash day', washDayId: id }]);
+    await bench.ask('POST', `/api/wash-days/${id}/finish`);
+    expect(await due()).toMatchObject([{ kind: 'check-in', stage: 'wet', day: null }]);
+    await look(id, 'wet', null, hours(-5));
+    expect(await due()).toEqual([]);
+    await change(id, { dryAt: hours(-4).toISOString() });
+    expect(await due()).toMatchObject([{ kind: 'check-in', stage: 'cast' }]);
+    await look(id, 'cast', null, hours(-4));
+    expect(await due()).toEqual([]);
+    const revealed = new Date();
+    await change(id, { revealAt: revealed.toISOString() });
+    expect(await due()).toMatchObject([
+      { kind: 'check-in', stage: 'wear', day: 1, says: expect.stringContaining('reveal, day 1 is due') },
+    ]);
+    await look(id, 'wear', 1, revealed);
+    expect(await due()).toEqual([]);
+    expect(await due(hours(24))).toMatchObject([{ kind: 'check-in', stage: 'wear', day: 2 }]);
+    expect(await due(hours(48))).toMatchObject([{ kind: 'end wear', washDayId: id }]);
+    await bench.ask('POST', `/api/wash-days/${id}/end-wear`, {
+      kind: 'washed-looks',
+      at: new Date().toISOString(),
+    });
+    expect(await due()).toMatchObject([
+      { kind: 'start wash day', says: expect.stringContaining('Wash day 2 of 4') },
+    ]);
+  });
+
+  it('does not nag about looks that were missed', async () => {
+    const id = await begin(hours(-80));
+    await bench.ask('POST', `/api/wash-days/${id}/finish`);
+    await change(id, { washedAt: hours(-79).toISOString(), revealAt: hours(-26).toISOString() });
+    const [one, ...rest] = await due();
+    expect(one).toMatchObject({ kind: 'check-in', day: 2 });
+    expect(rest).toEqual([]);
+  });
+
+  it('counts the day of wear on the wearer’s calendar', async () => {
+    await bench.db.query("update wearer set time_zone = 'Pacific/Kiritimati' where id = $1", [
+      sample.wearer.id,
+    ]);
+    const id = await begin(new Date(Date.UTC(2026, 2, 10, 8)));
+    await bench.ask('POST', `/api/wash-days/${id}/finish`);
+    await change(id, {
+      washedAt: '2026-03-10T08:30:00Z',
+      dryAt: '2026-03-10T09:00:00Z',
+      revealAt: '2026-03-10T09:30:00Z',
+    });
+    expect(await due(new Date(Date.UTC(2026, 2, 10, 9, 45)))).toMatchObject([{ kind: 'check-in', day: 1 }]);
+    expect(await due(new Date(Date.UTC(2026, 2, 10, 10, 15)))).toMatchObject([{ kind: 'check-in', day: 2 }]);
+  });
+
+  it('leaves trials that were put away alone', async () => {
+    await bench.ask('POST', `/api/trials/${trialId}/archive`);
+    expect(await due()).toEqual([]);
+  });
+
+  it('offers a trial that ended to be read, for three weeks', async () => {
+    await begin(hours(-1));
+    await bench.ask('POST', `/api/trials/${trialId}/end`, { reason: 'enough' });
+    expect(await due()).toMatchObject([{ kind: 'read' }]);
+    expect(await due(hours(24 * 22))).toEqual([]);
+  });
+
+  it('warns of bottles about to pass their date, and past it', async () => {
+    const back = (days: number) => localToday(hours(-24 * days));
+    const soon = sampleProduct({ name: 'Soon', openedOn: back(350), monthsAfterOpening: 12 });
+    const past = sampleProduct({ name: 'Past', openedOn: back(400), monthsAfterOpening: 12 });
+    const fresh = sampleProduct({ name: 'Fresh', openedOn: back(10), monthsAfterOpening: 12 });
+    for (const product of [soon, past, fresh]) await bench.ask('PUT', `/api/products/${product.id}`, product);
+    const all = (await bench.ask<Today>('GET', '/api/today')).body.due;
+    const says = (id: string) => all.find((one) => one.kind === 'bottle' && one.productId === id)?.says;
+    expect(says(soon.id)).toMatch(/^Its period after opening ends on /);
+    expect(says(past.id)).toContain('do not use it, do not test it');
+    expect(says(fresh.id)).toBeUndefined();
+    await bench.ask('POST', `/api/products/${past.id}/archive`);
+    const left = (await bench.ask<Today>('GET', '/api/today')).body.due;
+    expect(left.some((one) => one.kind === 'bottle' && one.productId === past.id)).toBe(false);
+  });
+
+  it('puts what cannot wait first', async () => {
+    await begin(hours(-1));
+    const kinds = (await bench.ask<Today>('GET', '/api/today')).body.due.map(({ kind }) => kind);
+    const order = ['continue wash day', 'check-in', 'end wear', 'start wash day', 'read', 'bottle'];
+    expect(kinds).toEqual(kinds.toSorted((a, b) => order.indexOf(a) - order.indexOf(b)));
+  });
+
+  it('knows an empty bench from one in use', async () => {
+    const empty = await openBench();
+    expect((await empty.ask<Today>('GET', '/api/today')).body).toMatchObject({
+      empty: true,
+      demo: false,
+      due: [],
+    });
+    const wearer = sampleWearer();
+    await empty.ask('PUT', `/api/wearers/${wearer.id}`, wearer);
+    expect((await empty.ask<Today>('GET', '/api/today')).body.empty).toBe(false);
+    await empty.close();
+  });
+});

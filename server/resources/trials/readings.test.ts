@@ -1,0 +1,86 @@
+import type { TrialDetail } from '@sabor/contract/trial';
+import type { Wearer } from '@sabor/contract/wearer';
+import Papa from 'papaparse';
+import { describe, expect, it } from 'vitest';
+import { readingsCsv } from './readings.ts';
+
+const wearer = {
+  zones: [
+    { id: 'z1', place: 'crown', side: 'left', ownName: null },
+    { id: 'z2', place: 'own', side: 'both', ownName: '=HYPERLINK("x")' },
+  ],
+  curls: [{ id: 'k1', name: 'Crown curl' }],
+} as unknown as Wearer;
+
+const day = (to: object) => ({
+  position: 0,
+  armId: 'a',
+  localDate: '2026-03-10',
+  temperatureC: 20,
+  humidity: 50,
+  abandonReason: null,
+  checkIns: [],
+  ...to,
+});
+const trial = (...washDayRecords: object[]) =>
+  ({ arms: [{ id: 'a', name: 'Gel, "strong"' }], washDayRecords }) as unknown as TrialDetail;
+const look = {
+  stage: 'wear',
+  day: 2,
+  at: '2026-03-11T08:00:00Z',
+  ratings: [
+    { outcome: 'definition', zoneId: 'z1', value: 7.5 },
+    { outcome: 'frizz', zoneId: 'z2', value: 3 },
+    { outcome: 'shine', zoneId: null, value: 6 },
+  ],
+  curls: [{ curlId: 'k1', restingMm: 180, stretchedMm: 300 }],
+};
+const rows = (text: string) => Papa.parse<Record<string, string>>(text, { header: true }).data;
+
+describe('readings as CSV', () => {
+  it('put one reading in a row, with the wash day, the arm and the air beside it', () => {
+    const [first, ...rest] = rows(readingsCsv(trial(day({ checkIns: [look] })), wearer));
+    expect(rest).toHaveLength(4);
+    expect(first).toEqual({
+      wash_day: '1',
+      abandoned: 'no',
+      date: '2026-03-10',
+      arm: 'Gel, "strong"',
+      temperature_c: '20',
+      humidity_percent: '50',
+      dew_point_c: '9.3',
+      stage: 'Day 2',
+      day_of_wear: '2',
+      at: '2026-03-11T08:00:00Z',
+      outcome: 'Definition',
+      zone: 'Crown, left',
+      curl: '',
+      value: '7.5',
+      unit: '0-10',
+    });
+  });
+
+  it('give whole-head ratings and curl lengths their own words', () => {
+    const all = rows(readingsCsv(trial(day({ checkIns: [look] })), wearer));
+    expect(all[2]!.zone).toBe('Whole head');
+    expect(all.slice(3).map(({ outcome, curl, value, unit }) => [outcome, curl, value, unit])).toEqual([
+      ['Resting length', 'Crown curl', '180', 'mm'],
+      ['Stretched length', 'Crown curl', '300', 'mm'],
+    ]);
+  });
+
+  it('keep a spreadsheet from running what a name looks like', () => {
+    expect(rows(readingsCsv(trial(day({ checkIns: [look] })), wearer))[1]!.zone).toBe('\'=HYPERLINK("x")');
+  });
+
+  it('leave the air empty where it was not recorded, and mark abandoned days', () => {
+    const [row] = rows(
+      readingsCsv(trial(day({ humidity: null, abandonReason: 'rain', checkIns: [look] })), wearer),
+    );
+    expect(row).toMatchObject({ abandoned: 'yes', humidity_percent: '', dew_point_c: '' });
+  });
+
+  it('are a line of headings when there is nothing yet', () => {
+    expect(readingsCsv(trial(), wearer).trim().split('\r\n')).toHaveLength(1);
+  });
+});

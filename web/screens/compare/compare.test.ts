@@ -1,0 +1,85 @@
+import type { TrialDetail } from '@sabor/contract/trial';
+import type { Wearer } from '@sabor/contract/wearer';
+import { describe, expect, it } from 'vitest';
+import { nightMarks } from './night-marks.ts';
+import { zoneDifferences } from './zone-differences.ts';
+
+const look = (...ratings: [string | null, number][]) => ({
+  stage: 'wear',
+  day: 1,
+  ratings: ratings.map(([zoneId, value]) => ({ outcome: 'frizz', zoneId, value })),
+});
+const day = (armId: string, to: object = {}) => ({
+  armId,
+  status: 'finished',
+  revealAt: '2026-03-10T11:00:00Z',
+  checkIns: [],
+  events: [],
+  ...to,
+});
+const trial = (...washDayRecords: object[]) =>
+  ({ arms: [{ id: 'a' }, { id: 'b' }], washDayRecords }) as unknown as TrialDetail;
+const wearer = { timeZone: 'UTC' } as Wearer;
+
+describe('differences by zone', () => {
+  it('are arm b’s mean less arm a’s, where both were rated', () => {
+    const found = zoneDifferences(
+      trial(
+        day('a', { checkIns: [look(['crown', 4], ['nape', 2])] }),
+        day('a', { checkIns: [look(['crown', 6])] }),
+        day('b', { checkIns: [look(['crown', 8], ['fringe', 1])] }),
+      ),
+      'frizz',
+      'a',
+      'b',
+    );
+    expect([...found]).toEqual([['crown', 3]]);
+  });
+
+  it('leave out abandoned days, other outcomes, later days and whole-head ratings', () => {
+    const other = { stage: 'wear', day: 2, ratings: [{ outcome: 'frizz', zoneId: 'crown', value: 9 }] };
+    const found = zoneDifferences(
+      trial(
+        day('a', { status: 'abandoned', checkIns: [look(['crown', 9])] }),
+        day('a', { checkIns: [look(['crown', 4], [null, 9]), other] }),
+        day('b', { checkIns: [look(['crown', 5])] }),
+      ),
+      'frizz',
+      'a',
+      'b',
+    );
+    expect([...found]).toEqual([['crown', 1]]);
+    expect(zoneDifferences(trial(day('a'), day('b')), 'frizz', 'a', 'b').size).toBe(0);
+  });
+});
+
+describe('marks under the wear curve', () => {
+  const event = (kind: string, on: string) => ({ kind, on });
+
+  it('count events by day of wear and arm', () => {
+    const marks = nightMarks(
+      trial(
+        day('a', { events: [event('wind', '2026-03-11'), event('bonnet', '2026-03-10')] }),
+        day('a', { revealAt: '2026-03-20T11:00:00Z', events: [event('wind', '2026-03-21')] }),
+        day('b', { events: [event('wind', '2026-03-11')] }),
+      ),
+      wearer,
+    );
+    expect(marks).toEqual([
+      { day: 1, arm: 0, kind: 'bonnet', times: 1 },
+      { day: 2, arm: 0, kind: 'wind', times: 2 },
+      { day: 2, arm: 1, kind: 'wind', times: 1 },
+    ]);
+  });
+
+  it('leave out what came before the reveal, and days without one', () => {
+    const events = [event('rain', '2026-03-09')];
+    expect(nightMarks(trial(day('a', { events }), day('a', { revealAt: null, events })), wearer)).toEqual([]);
+  });
+
+  it('count days on the wearer’s own calendar', () => {
+    const late = day('a', { revealAt: '2026-03-10T23:30:00Z', events: [event('wind', '2026-03-11')] });
+    expect(nightMarks(trial(late), { timeZone: 'Asia/Tokyo' } as Wearer)[0]!.day).toBe(1);
+    expect(nightMarks(trial(late), wearer)[0]!.day).toBe(2);
+  });
+});
