@@ -1,0 +1,69 @@
+import type { Page } from '@playwright/test';
+import { v7 } from 'uuid';
+
+interface Step {
+  id: string;
+  slot: string;
+}
+
+/** A fresh trial on the demo’s shelf and heads, made through the API, for a test that wants one to itself. */
+export async function makeTrial(
+  page: Page,
+  question: string,
+  products = ['Anvil Gel', 'Kelp Fold Gel'],
+  washDays = 8,
+): Promise<string> {
+  const get = async (path: string) => (await page.request.get(`/api${path}`)).json();
+  const shelf = await get('/shelf');
+  const wearer = (await get('/wearers')).find(({ name }: { name: string }) => name === 'Ines Falkenrath');
+  const routine = (await get('/routines')).find(({ name }: { name: string }) => name === 'Coast wash-and-go');
+  const plan = routine.steps.map((step: Step) => ({
+    ...step,
+    id: v7(),
+    part: step.slot === 'hold' ? 'tested' : 'held',
+  }));
+  const tested = plan.find(({ part }: { part: string }) => part === 'tested').id;
+  const id = v7();
+  const made = await page.request.put(`/api/trials/${id}`, {
+    data: {
+      wearerId: wearer.id,
+      question,
+      routineName: routine.name,
+      plan,
+      arms: products.map((name) => ({
+        id: v7(),
+        name,
+        steps: [
+          {
+            stepId: tested,
+            productId: shelf.products.find((product: { name: string }) => product.name === name).id,
+            dose: null,
+          },
+        ],
+      })),
+      primary: 'definition',
+      line: 6,
+      matters: 1,
+      washDays,
+      wearDays: 2,
+      weights: wearer.zones.slice(2, 6).map(({ id: zoneId }: { id: string }) => ({ zoneId, weight: 1 })),
+    },
+  });
+  if (!made.ok()) throw new Error(await made.text());
+  return id;
+}
+
+/** Starts and finishes a wash day through the API, every step done as planned. */
+export async function runByApi(page: Page, trialId: string): Promise<string> {
+  const id = v7();
+  const moment = () => new Date().toISOString();
+  const day = await (
+    await page.request.put(`/api/wash-days/${id}`, { data: { trialId, startedAt: moment() } })
+  ).json();
+  for (const { planStepId: _, planned: __, ...step } of day.steps)
+    await page.request.put(`/api/wash-days/${id}/steps/${step.id}`, {
+      data: { ...step, status: 'done', doneAt: moment() },
+    });
+  await page.request.post(`/api/wash-days/${id}/finish`, { data: {} });
+  return id;
+}

@@ -1,0 +1,105 @@
+import { expect, test } from './bench.ts';
+import { makeTrial } from './make-trial.ts';
+
+test('three arms are planned, told what they can reach, and drawn as three ribbons', async ({ page }) => {
+  await page.goto('/trials/new/plan');
+  await page.getByLabel('In a sentence').fill('Three ways to hold?');
+  await page.getByLabel('Whose hair').selectOption('Ines Falkenrath');
+  await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
+  await page.getByRole('checkbox', { name: /^Hold/ }).check();
+  await page.getByRole('button', { name: 'Add an arm' }).click();
+  for (const [arm, product] of [
+    [/Arm A/, 'Anvil Gel'],
+    [/Arm B/, 'Kelp Fold Gel'],
+    [/Arm C/, 'Sedge Jelly'],
+  ] as const)
+    await page.getByRole('group', { name: arm }).getByLabel('Product in hold').selectOption(product);
+  const reach = page.getByRole('region', { name: 'What this plan can show' });
+  await expect(reach).toContainText('8 wash days do not split evenly over 3 arms. Plan 6 or 9.');
+  await page.getByLabel('Wash days, all arms together').fill('9');
+  await expect(reach).toContainText('The arms can fall in 1,680 ways');
+  await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
+  const table = page.getByRole('table', { name: 'Planned and actual wash days' });
+  for (const name of ['Anvil Gel, 12 g', 'Kelp Fold Gel, 12 g', 'Sedge Jelly, 12 g'])
+    await expect(table).toContainText(name);
+  await expect(page.getByRole('list', { name: '0 of 9 wash days opened' }).getByRole('listitem')).toHaveCount(
+    9,
+  );
+});
+
+test('a plan can be changed until it begins: dose against dose, zones, outcome', async ({ page }) => {
+  const trial = await makeTrial(page, 'To be changed?');
+  await page.goto(`/trials/${trial}`);
+  await page.getByRole('link', { name: 'Change the plan' }).click();
+  const second = page.getByRole('group', { name: /Arm B/ });
+  await second.getByLabel('Product in hold').selectOption('Anvil Gel');
+  await second.getByLabel('Dose').selectOption('amount');
+  await second.getByLabel('How much').fill('20');
+  await second.getByLabel('Measure').selectOption('g');
+  await second.getByLabel('It goes by').fill('Anvil, plenty');
+  await page.getByLabel('Primary outcome').selectOption('Frizz');
+  await expect(page.getByText('at most')).toBeVisible();
+  await page.getByLabel('Wearer’s line').fill('4');
+  await page.getByRole('button', { name: /^Nape, left/ }).focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Zones that count: 5')).toBeVisible();
+  await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
+  await expect(page.getByText('frizz ≤ 4')).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Planned and actual wash days' })).toContainText(
+    'Anvil Gel, 20 g',
+  );
+  await page.getByRole('button', { name: 'Start wash day 1' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await page.goto(`/trials/${trial}/plan`);
+  await expect(page.getByText(/What was promised before the first wash day is locked/)).toBeVisible();
+});
+
+test('an arm taken out comes back with undo', async ({ page }) => {
+  await page.goto('/trials/new/plan');
+  await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
+  await page.getByRole('checkbox', { name: /^Hold/ }).check();
+  await page.getByRole('button', { name: 'Add an arm' }).click();
+  await page.getByRole('group', { name: /Arm C/ }).getByLabel('It goes by').fill('The third');
+  await page.getByRole('group', { name: /Arm C/ }).getByRole('button', { name: 'Take this arm out' }).click();
+  await expect(page.getByRole('group', { name: /Arm C/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('group', { name: /Arm C/ }).getByLabel('It goes by')).toHaveValue('The third');
+});
+
+test('a head is drawn, edited by keyboard, and keeps what trials rest on', async ({ page }) => {
+  await page.goto('/heads');
+  await page.getByRole('link', { name: 'Tomasz Adeyinka-Holm' }).click();
+  await page.getByRole('button', { name: /^Crown, left/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Crown, left' })).toBeVisible();
+  await page.getByLabel('Density', { exact: true }).selectOption('high');
+  await page.getByLabel('Show').selectOption('Density');
+  await expect(page.getByRole('button', { name: 'Crown, left: high, its own, chosen' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take off' }).first().click();
+  await page.getByRole('button', { name: 'Save the wearer' }).click();
+  await expect(
+    page.getByText('A tagged curl that readings or trials rest on cannot be removed. Keep it.').first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Discard what I typed' }).click();
+  await page.getByLabel('Under age').check();
+  await page.getByRole('button', { name: 'Save the wearer' }).click();
+  await expect(page.getByText('A wearer under age needs a guardian who consents.').first()).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'Caution' })).toContainText('paediatric');
+  await page.getByRole('button', { name: 'Discard what I typed' }).click();
+});
+
+test('a resting length over the stretched one is refused beside its field', async ({ page }) => {
+  await page.goto('/heads/new');
+  await page.getByLabel('Name', { exact: true }).fill('Long Rest');
+  await page.getByRole('button', { name: 'Tag a curl' }).click();
+  const curl = page.getByRole('group', { name: 'Tagged curl 1' });
+  await curl.getByLabel('Name').fill('Odd curl');
+  await curl.getByLabel('Stretched').fill('200');
+  await curl.getByLabel('Resting').fill('250');
+  await page.getByRole('button', { name: 'Save the wearer' }).click();
+  await expect(
+    curl.getByText('A curl cannot rest longer than it stretches. Check both lengths.'),
+  ).toBeVisible();
+  await expect(curl.getByLabel('Resting')).toHaveValue('250');
+  await page.getByRole('button', { name: 'Discard what I typed' }).click();
+});

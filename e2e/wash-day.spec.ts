@@ -1,0 +1,107 @@
+import { expect, PHONE, test } from './bench.ts';
+import { makeTrial, runByApi } from './make-trial.ts';
+
+test('a step the plan does not have is added, shown as a departure, and taken out again', async ({
+  page,
+}) => {
+  const trial = await makeTrial(page, 'With a second coat?');
+  await page.setViewportSize(PHONE);
+  await page.goto(`/trials/${trial}`);
+  await page.getByRole('button', { name: 'Start wash day 1' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await page.getByRole('button', { name: '7: Blot, waiting' }).click();
+  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByLabel(/Did something the plan does not have/).selectOption('Second coat');
+  await expect(page.getByRole('heading', { name: 'Second coat' })).toBeVisible();
+  await expect(page.getByText('Step 7 of 11 · not in the plan')).toBeVisible();
+  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByLabel('Product').selectOption('Brine Foam');
+  await page.getByRole('button', { name: 'Done like this' }).click();
+  await page.getByRole('button', { name: '7: Second coat, done' }).click();
+  await expect(page.getByRole('list', { name: 'Departures' })).toContainText('Added: not in the plan.');
+  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByRole('button', { name: 'Take this step out' }).click();
+  await expect(page.getByRole('button', { name: '7: Blot, waiting' })).toBeVisible();
+});
+
+test('steps can be corrected after the routine, and the ribbon follows', async ({ page }) => {
+  const trial = await makeTrial(page, 'Corrected later?');
+  const day = await runByApi(page, trial);
+  await page.goto(`/wash-days/${day}`);
+  await expect(page.getByText('No departure from the plan.')).toBeVisible();
+  await page.getByRole('link', { name: 'Correct the steps' }).click();
+  await page.getByRole('button', { name: '8: Dry, done' }).click();
+  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByLabel('Heat').selectOption('high');
+  await page.getByLabel('Note or reason').fill('in a hurry');
+  await page.getByRole('button', { name: 'Done like this' }).click();
+  await page.goto(`/wash-days/${day}`);
+  await expect(page.getByRole('list', { name: 'Departures from the plan' })).toContainText(
+    'dry: high instead of low. “in a hurry”',
+  );
+});
+
+test('events are set and taken back with a tap; clocks refuse the wrong order', async ({ page }) => {
+  const trial = await makeTrial(page, 'Windy?');
+  const day = await runByApi(page, trial);
+  await page.goto(`/wash-days/${day}`);
+  const wind = page.getByRole('button', { name: 'Wind' });
+  await wind.click();
+  await expect(wind).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('listitem').filter({ hasText: /: wind$/ })).toBeVisible();
+  await wind.click();
+  await expect(wind).toHaveAttribute('aria-pressed', 'false');
+  await page.getByLabel('Dry', { exact: true }).fill('2020-01-01T10:00');
+  await expect(page.getByText(/Dry cannot come before the wash/)).toBeVisible();
+  await page.getByLabel('Temperature').fill('40');
+  await page.getByLabel('Humidity').fill('140');
+  await page.getByRole('button', { name: 'Save the air' }).click();
+  await expect(page.getByText('The humidity in % cannot be over 100.')).toBeVisible();
+  await page.getByLabel('Humidity').fill('60');
+  await page.getByRole('button', { name: 'Save the air' }).click();
+  await expect(page.getByRole('button', { name: 'Save the air' })).toHaveCount(0);
+  await expect(page.getByText(/Dew point 30\.\d °C, humid/)).toBeVisible();
+});
+
+test('the end of wear can be undone at once', async ({ page }) => {
+  const trial = await makeTrial(page, 'Ended too soon?');
+  const day = await runByApi(page, trial);
+  await page.goto(`/wash-days/${day}`);
+  await page.getByLabel('How it ended').selectOption('Washed: scalp itched');
+  await page.getByRole('button', { name: 'End the wear now' }).click();
+  await expect(page.getByRole('button', { name: 'Start wash day 2' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Wear of wash day 1' })).toBeVisible();
+});
+
+test('the next wash day waits for the wear of the last', async ({ page }) => {
+  const trial = await makeTrial(page, 'One at a time?');
+  await runByApi(page, trial);
+  const answer = await page.request.put(`/api/wash-days/${crypto.randomUUID()}`, {
+    data: { trialId: trial, startedAt: new Date().toISOString() },
+  });
+  expect((await answer.json()).detail).toContain('still being worn');
+  await page.goto(`/trials/${trial}`);
+  await expect(page.getByRole('button', { name: /^Start wash day/ })).toHaveCount(0);
+});
+
+test('a trial is ended early with its reason, and described without a p', async ({ page }) => {
+  const trial = await makeTrial(page, 'Cut short?');
+  const day = await runByApi(page, trial);
+  await page.goto(`/wash-days/${day}/look/day-1`);
+  await page.getByRole('button', { name: 'Rate 6', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Front hairline, left: 6' })).toBeVisible();
+  await page.goto(`/trials/${trial}`);
+  await page.getByRole('button', { name: 'End the trial early' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'End the trial early' }).click();
+  await expect(page.getByText('Say why the trial ends before its planned wash days.')).toBeVisible();
+  await page.getByLabel('Why it ends').fill('The season was cancelled.');
+  await page.getByRole('dialog').getByRole('button', { name: 'End the trial early' }).click();
+  await expect(page.getByText('The season was cancelled.')).toBeVisible();
+  await expect(page.getByText(/balanced complete randomisation from seed \d+/)).toBeVisible();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'This trial can describe, not decide.' })).toBeVisible();
+  await expect(
+    page.getByText('The trial ended before its planned wash days, so no p is given.'),
+  ).toBeVisible();
+});
