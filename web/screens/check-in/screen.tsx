@@ -1,8 +1,7 @@
-import type { CheckIn, CheckInInput } from '@sabor/contract/check-in';
+import type { CheckInInput } from '@sabor/contract/check-in';
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
-import { localDate } from '@sabor/core/outcomes/local-date';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { type Stage, stageLabel } from '@sabor/core/outcomes/stages';
 import { useEffect, useRef, useState } from 'react';
@@ -17,12 +16,9 @@ import { fromLocalInput, toLocalInput } from '../../ui/show.ts';
 import { Failed, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { CurlLengths } from './curl-lengths.tsx';
-
-function readStage(text: string): { stage: Stage; day: number | null } | null {
-  if (text === 'wet' || text === 'cast') return { stage: text, day: null };
-  const day = /^day-(\d{1,2})$/.exec(text)?.[1];
-  return day ? { stage: 'wear', day: Number(day) } : null;
-}
+import { foresee, readStage, usualMoment } from './look.ts';
+import { OutcomeTabs } from './outcome-tabs.tsx';
+import { RatingPad } from './rating-pad.tsx';
 
 export function Screen() {
   const { id = '', stage = '' } = useParams();
@@ -43,41 +39,6 @@ export function Screen() {
       n={look.day}
     />
   );
-}
-
-/** When a look at this stage is taken to have been, until the tester says otherwise. */
-function usualMoment(day: WashDay, stage: Stage, n: number | null, timeZone: string): string {
-  const now = new Date();
-  if (stage !== 'wear' || day.revealAt === null) return now.toISOString();
-  const then = new Date(Date.parse(day.revealAt) + ((n ?? 1) - 1) * 86_400_000);
-  const same = localDate(now.toISOString(), timeZone) === localDate(then.toISOString(), timeZone);
-  return (same || then > now ? now : then).toISOString();
-}
-
-type Rating = CheckIn['ratings'][number];
-const sameZone = (a: { outcome: Outcome; zoneId: string | null }, b: typeof a) =>
-  a.outcome === b.outcome && a.zoneId === b.zoneId;
-
-/** The day as it will be once the ratings given are stored. */
-function foresee(day: WashDay, input: CheckInInput): WashDay {
-  const old = day.checkIns.find((known) => known.stage === input.stage && known.day === input.day);
-  const base: CheckIn = old ?? {
-    id: input.id,
-    washDayId: day.id,
-    stage: input.stage,
-    day: input.day ?? null,
-    at: input.at,
-    note: '',
-    ratings: [],
-    curls: [],
-  };
-  const given = (input.ratings ?? []) as { outcome: Outcome; zoneId: string | null; value: number | null }[];
-  const kept = base.ratings.filter((rating) => !given.some((one) => sameZone(rating, one)));
-  const checkIn = {
-    ...base,
-    ratings: [...kept, ...given.filter((one): one is Rating => one.value !== null)],
-  };
-  return { ...day, checkIns: [...day.checkIns.filter((known) => known !== old), checkIn] };
 }
 
 const OUTCOME_KEYS = Object.keys(OUTCOMES) as Outcome[];
@@ -102,7 +63,6 @@ function CheckInSheet({
   const [outcome, setOutcome] = useState<Outcome>(trial.primary);
   const counting = trial.weights.map(({ zoneId }) => zoneId);
   const [chosen, setChosen] = useState<readonly string[]>(counting);
-  const [half, setHalf] = useState(false);
   const [at, setAt] = useState(taken?.at ?? usualMoment(washDay, stage, n, wearer.timeZone));
   const save = useWashDayChange(
     washDay.id,
@@ -155,9 +115,12 @@ function CheckInSheet({
           ? old.filter((id) => id !== zone.id)
           : [...old, zone.id],
     );
+  const turnTo = (key: Outcome) => {
+    setOutcome(key);
+    setChosen(counting);
+  };
   const next = OUTCOME_KEYS[OUTCOME_KEYS.indexOf(outcome) + 1];
-  const { label, says, anchors } = OUTCOMES[outcome];
-  const rated = (key: Outcome) => (taken?.ratings ?? []).some((rating) => rating.outcome === key);
+  const { label } = OUTCOMES[outcome];
   const unrated = counting.filter((zoneId) => ratingOf(zoneId) === null);
   return (
     <div className="basin-screen">
@@ -168,31 +131,11 @@ function CheckInSheet({
         · {wearer.name}
       </p>
       <h1 className="mb-2 text-2xl sm:mb-3 sm:text-3xl">{stageLabel(stage, n)}</h1>
-      <nav aria-label="Outcomes" className="-mx-4 mb-2 overflow-x-auto px-4 sm:mb-4">
-        <ul className="flex w-max gap-1">
-          {OUTCOME_KEYS.map((key) => (
-            <li key={key}>
-              <button
-                type="button"
-                aria-pressed={key === outcome}
-                onClick={() => {
-                  setOutcome(key);
-                  setChosen(counting);
-                }}
-                className={`min-h-12 rounded-tag border px-4 font-semibold ${key === outcome ? 'border-ink bg-ink text-paper' : 'border-ink/30 bg-sheet'}`}
-              >
-                {OUTCOMES[key].label}
-                {rated(key) && (
-                  <>
-                    <span aria-hidden="true"> ✓</span>
-                    <span className="sr-only">, rated</span>
-                  </>
-                )}
-              </button>
-            </li>
-          ))}
-        </ul>
-      </nav>
+      <OutcomeTabs
+        outcome={outcome}
+        rated={(key) => (taken?.ratings ?? []).some((rating) => rating.outcome === key)}
+        choose={turnTo}
+      />
       <div className="grid gap-x-12 gap-y-2 sm:gap-y-5 lg:grid-cols-2">
         <section aria-label={`${label} by zone`}>
           <HeadMap
@@ -237,47 +180,7 @@ function CheckInSheet({
           </div>
         </section>
         <section aria-labelledby="rate">
-          <h2 id="rate" className="text-xl">
-            {label} <span className="font-sans text-base font-normal text-soft">{says}</span>
-          </h2>
-          <dl className="my-1 text-sm leading-snug sm:my-2 sm:text-[0.95rem]">
-            {([0, 5, 10] as const).map((mark) => (
-              <div key={mark} className="flex gap-3">
-                <dt className="figure w-6 text-right">{mark}</dt>
-                <dd className="text-soft">{anchors[mark]}</dd>
-              </div>
-            ))}
-          </dl>
-          <p className="mb-1 font-semibold sm:mb-2" aria-live="polite">
-            {chosen.length === 0
-              ? 'Choose a zone on the head.'
-              : `For ${chosen.length === 1 ? 'one zone' : `${chosen.length} zones`}:`}
-          </p>
-          <div className="sticky bottom-0 grid grid-cols-5 gap-1.5 bg-paper py-1 sm:grid-cols-6 sm:gap-2">
-            {Array.from({ length: 11 }, (_, i) => (half ? Math.min(10, i + 0.5) : i)).map((value, i) =>
-              half && i === 10 ? null : (
-                <button
-                  key={value}
-                  type="button"
-                  disabled={chosen.length === 0}
-                  onClick={() => rate(value)}
-                  className="figure min-h-16 rounded-tag border border-ink/30 text-2xl disabled:opacity-40"
-                  style={{ background: valueTint(value) }}
-                  aria-label={`Rate ${value}`}
-                >
-                  {value}
-                </button>
-              ),
-            )}
-            <button
-              type="button"
-              aria-pressed={half}
-              onClick={() => setHalf(!half)}
-              className={`min-h-16 rounded-tag border px-2 font-semibold ${half ? 'border-ink bg-ink text-paper' : 'border-ink/30 bg-sheet'}`}
-            >
-              {half ? 'wholes' : 'halves'}
-            </button>
-          </div>
+          <RatingPad outcome={outcome} zones={chosen.length} rate={rate} />
           <div className="mt-3 flex flex-wrap gap-3">
             <button
               type="button"
@@ -291,10 +194,7 @@ function CheckInSheet({
               <button
                 type="button"
                 className="ml-auto min-h-16 rounded-tag bg-hibiscus px-6 text-lg font-semibold text-white"
-                onClick={() => {
-                  setOutcome(next);
-                  setChosen(counting);
-                }}
+                onClick={() => turnTo(next)}
               >
                 Next: {OUTCOMES[next].label.toLowerCase()}
               </button>
