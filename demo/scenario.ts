@@ -1,5 +1,6 @@
 import { BACKUP_FORMAT, type Backup } from '@sabor/contract/backup';
 import { STARTER_ROUTINE } from '@sabor/core/routine/starter';
+import { hairFileRows } from './hair-files.ts';
 import { demoId } from './ids.ts';
 import { calendar, settingsRow } from './rows.ts';
 import { LINES, lineId, PRODUCTS, productId } from './shelf.ts';
@@ -8,7 +9,7 @@ import { trialRows } from './wash-days.ts';
 import { curlId, WEARERS, wearerId, zoneId, zoneRows } from './wearers.ts';
 
 /** The schema whose columns the rows below fill. */
-const SCHEMA = 1;
+const SCHEMA = 2;
 
 /**
  * The made-up scenario as a backup, dated relative to `now`: the hair room of a touring theatre company choosing a
@@ -104,6 +105,7 @@ export function demoBackup(now: Date): Backup {
       note: step.note,
     })),
   );
+  Object.assign(rows, hairFileRows(when.date));
   for (const trial of TRIALS)
     trialRows(rows, trial, WEARERS.find((wearer) => wearer.key === trial.wearer)!, when);
   return { format: BACKUP_FORMAT, schema: SCHEMA, savedAt: now.toISOString(), tables: rows };

@@ -10,6 +10,7 @@ import { sendProblem, unknownRoute } from './http/problems.ts';
 import { sameOriginOnly } from './http/same-origin.ts';
 import { backupRoutes } from './resources/backup/routes.ts';
 import { checkInRoutes } from './resources/check-ins/routes.ts';
+import { hairFileRoutes } from './resources/hair-files/routes.ts';
 import { routineRoutes } from './resources/routines/routes.ts';
 import { settingsRoutes } from './resources/settings/routes.ts';
 import { shelfRoutes } from './resources/shelf/routes.ts';
@@ -96,6 +97,7 @@ export function createApp({ db, log, webRoot }: AppOptions): Express {
   for (const routes of [
     shelfRoutes,
     wearerRoutes,
+    hairFileRoutes,
     routineRoutes,
     trialRoutes,
     washDayRoutes,

@@ -1,4 +1,6 @@
 import { MEASURES } from '@sabor/core/doses/measures';
+import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { POROSITY_TESTS } from '@sabor/core/hair/porosity/tests';
 import { DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
 import { PLACES, SIDES } from '@sabor/core/hair/zones';
 import { EVENTS, WEAR_ENDS } from '@sabor/core/outcomes/events';
@@ -40,6 +42,8 @@ describe('the database knows the words that core knows', () => {
       stage: STAGES,
       event_kind: EVENTS,
       wear_end: WEAR_ENDS,
+      porosity_test: POROSITY_TESTS,
+      hair_event: HAIR_EVENTS,
     }),
   )('%s', async (name, vocabulary) => {
     const { rows } = await bench.db.query<{ definition: string }>(

@@ -23,6 +23,9 @@ export const TABLES = [
   'check_in',
   'reading',
   'event',
+  'hair_test',
+  'hair_event',
+  'hair_event_zone',
 ] as const;
 
 async function schemaNumber(db: Client): Promise<number> {

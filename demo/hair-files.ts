@@ -1,0 +1,107 @@
+import { demoId } from './ids.ts';
+import { wearerId, zoneId } from './wearers.ts';
+
+interface DemoTest {
+  wearer: string;
+  zone: [place: string, side: string] | null;
+  kind: string;
+  value?: number;
+  outcome?: string;
+  daysAgo: number;
+  note?: string;
+}
+
+/** Evidence on porosity: Ines's front was bleached and drinks water; Tomasz's coils shed it. */
+const TESTS: readonly DemoTest[] = [
+  { wearer: 'ines', zone: null, kind: 'bead', value: 75, daysAgo: 74 },
+  { wearer: 'ines', zone: null, kind: 'slide', outcome: 'slight', daysAgo: 74 },
+  { wearer: 'ines', zone: null, kind: 'grey', outcome: 'none', daysAgo: 74 },
+  {
+    wearer: 'ines',
+    zone: ['hairline', 'left'],
+    kind: 'bead',
+    value: 12,
+    daysAgo: 74,
+    note: 'Gone before the mist had settled.',
+  },
+  { wearer: 'ines', zone: ['hairline', 'right'], kind: 'bead', value: 18, daysAgo: 74 },
+  { wearer: 'ines', zone: ['hairline', 'left'], kind: 'product', outcome: 'sinks', daysAgo: 60 },
+  { wearer: 'ines', zone: ['hairline', 'right'], kind: 'product', outcome: 'sinks', daysAgo: 60 },
+  { wearer: 'ines', zone: ['ends', 'left'], kind: 'age', value: 30, daysAgo: 60 },
+  { wearer: 'ines', zone: ['ends', 'left'], kind: 'slide', outcome: 'rough', daysAgo: 60 },
+  { wearer: 'tomasz', zone: null, kind: 'bead', value: 240, daysAgo: 40 },
+  { wearer: 'tomasz', zone: null, kind: 'wet-through', value: 95, daysAgo: 40 },
+  { wearer: 'tomasz', zone: null, kind: 'product', outcome: 'sits', daysAgo: 38 },
+  {
+    wearer: 'tomasz',
+    zone: null,
+    kind: 'float',
+    outcome: 'sinks',
+    daysAgo: 38,
+    note: 'He wanted to know; it hardly counts.',
+  },
+  { wearer: 'tomasz', zone: ['fringe', 'left'], kind: 'product', outcome: 'between', daysAgo: 38 },
+  { wearer: 'pip', zone: null, kind: 'slide', outcome: 'smooth', daysAgo: 65 },
+];
+
+const EVENTS: readonly {
+  wearer: string;
+  kind: string;
+  daysAgo: number;
+  zones: [string, string][];
+  note?: string;
+}[] = [
+  {
+    wearer: 'ines',
+    kind: 'bleach',
+    daysAgo: 190,
+    zones: [
+      ['hairline', 'left'],
+      ['hairline', 'right'],
+    ],
+    note: 'For a part, at the company’s salon.',
+  },
+  { wearer: 'ines', kind: 'trim', daysAgo: 95, zones: [] },
+  { wearer: 'ines', kind: 'protein-light', daysAgo: 70, zones: [] },
+  { wearer: 'ines', kind: 'clarify', daysAgo: 62, zones: [] },
+  { wearer: 'tomasz', kind: 'braids-in', daysAgo: 88, zones: [] },
+  { wearer: 'tomasz', kind: 'braids-out', daysAgo: 46, zones: [] },
+  { wearer: 'tomasz', kind: 'clarify', daysAgo: 45, zones: [], note: 'After the braids.' },
+  {
+    wearer: 'tomasz',
+    kind: 'trim',
+    daysAgo: 44,
+    zones: [
+      ['nape', 'left'],
+      ['nape', 'right'],
+    ],
+  },
+  { wearer: 'pip', kind: 'trim', daysAgo: 30, zones: [] },
+];
+
+/** The rows of the demo's hair files. `date` gives a date so many days before today. */
+export function hairFileRows(date: (daysAgo: number) => string) {
+  const eventId = (index: number) => demoId(`hair event ${index}`);
+  return {
+    hair_test: TESTS.map(({ wearer, zone, kind, value, outcome, daysAgo, note }, i) => ({
+      id: demoId(`hair test ${i}`),
+      wearer_id: wearerId(wearer),
+      zone_id: zone && zoneId(wearer, ...zone),
+      kind,
+      value: value ?? null,
+      outcome: outcome ?? null,
+      tested_on: date(daysAgo),
+      note: note ?? '',
+    })),
+    hair_event: EVENTS.map(({ wearer, kind, daysAgo, note }, i) => ({
+      id: eventId(i),
+      wearer_id: wearerId(wearer),
+      kind,
+      happened_on: date(daysAgo),
+      note: note ?? '',
+    })),
+    hair_event_zone: EVENTS.flatMap(({ wearer, zones }, i) =>
+      zones.map(([place, side]) => ({ event_id: eventId(i), zone_id: zoneId(wearer, place, side) })),
+    ),
+  };
+}

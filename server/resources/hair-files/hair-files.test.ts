@@ -1,0 +1,119 @@
+import type { HairFile } from '@sabor/contract/hair-file';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { openBench, type TestBench } from '../../testing/bench.ts';
+import { sampleWearer } from '../../testing/samples.ts';
+
+let bench: TestBench;
+let wearer: ReturnType<typeof sampleWearer>;
+beforeAll(async () => {
+  bench = await openBench();
+});
+beforeEach(async () => {
+  wearer = sampleWearer();
+  await bench.ask('PUT', `/api/wearers/${wearer.id}`, wearer);
+});
+afterAll(() => bench.close());
+
+const bead = (to: object = {}) => ({
+  wearerId: wearer.id,
+  zoneId: null,
+  kind: 'bead',
+  value: 45,
+  outcome: null,
+  on: '2026-01-10',
+  note: '',
+  ...to,
+});
+const event = (kind: string, to: object = {}) => ({
+  wearerId: wearer.id,
+  kind,
+  on: '2026-01-10',
+  zoneIds: [],
+  note: '',
+  ...to,
+});
+const saveTest = (body: object, id = v7()) => bench.ask<HairFile>('PUT', `/api/hair-tests/${id}`, body);
+const saveEvent = (body: object, id = v7()) => bench.ask<HairFile>('PUT', `/api/hair-events/${id}`, body);
+
+describe('the hair file', () => {
+  it('is empty for a new head, and not there for none', async () => {
+    expect((await bench.ask<HairFile>('GET', `/api/wearers/${wearer.id}/file`)).body).toEqual({
+      tests: [],
+      events: [],
+    });
+    expect((await bench.ask('GET', `/api/wearers/${v7()}/file`)).status).toBe(404);
+  });
+
+  it('keeps tests as given, takes them twice without harm, and lets them go', async () => {
+    const id = v7();
+    const given = bead({ zoneId: wearer.zones[2]!.id, note: 'dry air' });
+    await saveTest(given, id);
+    const { body } = await saveTest(given, id);
+    expect(body.tests).toEqual([{ id, ...given }]);
+    const slide = await saveTest(bead({ kind: 'slide', value: null, outcome: 'rough', on: '2026-02-01' }));
+    expect(slide.body.tests.map(({ kind }) => kind)).toEqual(['slide', 'bead']);
+    const { body: left } = await bench.ask<HairFile>('DELETE', `/api/hair-tests/${id}`);
+    expect(left.tests).toHaveLength(1);
+    expect((await bench.ask('DELETE', `/api/hair-tests/${id}`)).status).toBe(404);
+  });
+
+  it('keeps history with the zones it touched', async () => {
+    const id = v7();
+    const zoneIds = wearer.zones.slice(0, 2).map((zone) => zone.id);
+    await saveEvent(event('bleach', { zoneIds }), id);
+    const { body } = await saveEvent(event('bleach', { zoneIds: zoneIds.slice(1), note: 'tips' }), id);
+    expect(body.events).toEqual([{ id, ...event('bleach', { zoneIds: zoneIds.slice(1), note: 'tips' }) }]);
+    expect((await bench.ask<HairFile>('DELETE', `/api/hair-events/${id}`)).body.events).toEqual([]);
+  });
+
+  it('refuses two events that exclude each other on one day, and takes them on two', async () => {
+    await saveEvent(event('braids-in'));
+    const refused = await bench.ask('PUT', `/api/hair-events/${v7()}`, event('braids-out'));
+    expect(refused.body.fields).toEqual([
+      {
+        path: 'kind',
+        message: 'Braids out and braids in exclude each other on one day. Change one of the dates.',
+      },
+    ]);
+    expect((await saveEvent(event('braids-out', { on: '2026-02-10' }))).status).toBe(200);
+    expect((await saveEvent(event('trim'))).status).toBe(200);
+  });
+
+  it.each([
+    [{ value: 'abc' }, 'value', 'The result must be a number.'],
+    [{ value: -1 }, 'value', 'The result cannot be under 0.'],
+    [{ value: null }, 'value', 'This test is measured: give its result as a number.'],
+    [{ kind: 'crystal ball' }, 'kind', 'Choose a test from the list.'],
+    [{ on: '2999-01-01' }, 'on', 'This date is in the future. Give today or earlier.'],
+  ])('refuses a test with %j at its field', async (to, path, message) => {
+    expect((await bench.ask('PUT', `/api/hair-tests/${v7()}`, bead(to))).body.fields).toContainEqual({
+      path,
+      message,
+    });
+  });
+
+  it('refuses zones of another head', async () => {
+    const other = sampleWearer();
+    await bench.ask('PUT', `/api/wearers/${other.id}`, other);
+    const test = await bench.ask('PUT', `/api/hair-tests/${v7()}`, bead({ zoneId: other.zones[0]!.id }));
+    expect(test.body.fields).toEqual([
+      { path: 'zoneId', message: 'This zone is not on this wearer’s head.' },
+    ]);
+    const happened = await bench.ask(
+      'PUT',
+      `/api/hair-events/${v7()}`,
+      event('trim', { zoneIds: [other.zones[0]!.id] }),
+    );
+    expect(happened.body.fields?.[0]?.path).toBe('zoneIds');
+  });
+
+  it('keeps a zone that a test rests on', async () => {
+    await saveTest(bead({ zoneId: wearer.zones[0]!.id }));
+    const { status } = await bench.ask('PUT', `/api/wearers/${wearer.id}`, {
+      ...wearer,
+      zones: wearer.zones.slice(1),
+    });
+    expect(status).toBe(422);
+  });
+});

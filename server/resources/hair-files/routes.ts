@@ -1,0 +1,26 @@
+import { HairEventInput, HairTestInput } from '@sabor/contract/hair-file';
+import { Router } from 'express';
+import type { Db } from '../../db/pool.ts';
+import { parse } from '../../http/problems.ts';
+import { bodyWithId, pathId } from '../../http/with-id.ts';
+import { readHairFile, removeFromFile, saveHairEvent, saveHairTest } from './store.ts';
+
+export function hairFileRoutes(db: Db): Router {
+  const router = Router();
+  router.get('/wearers/:id/file', async (request, response) => {
+    response.json(await readHairFile(db, pathId(request, 'wearer')));
+  });
+  router.put('/hair-tests/:id', async (request, response) => {
+    response.json(await saveHairTest(db, parse(HairTestInput, bodyWithId(request, 'test'))));
+  });
+  router.put('/hair-events/:id', async (request, response) => {
+    response.json(await saveHairEvent(db, parse(HairEventInput, bodyWithId(request, 'event'))));
+  });
+  router.delete('/hair-tests/:id', async (request, response) => {
+    response.json(await removeFromFile(db, 'test', pathId(request, 'test')));
+  });
+  router.delete('/hair-events/:id', async (request, response) => {
+    response.json(await removeFromFile(db, 'event', pathId(request, 'event')));
+  });
+  return router;
+}

@@ -1,0 +1,95 @@
+import type { HairEvent, HairEventInput, HairFile, HairTest, HairTestInput } from '@sabor/contract/hair-file';
+import { excludedBy, HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
+import type * as v from 'valibot';
+import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { atField, notFound } from '../../http/problems.ts';
+
+/** A wearer's tests and history, newest first. */
+export async function readHairFile(db: Client, wearerId: string): Promise<HairFile> {
+  const wearer = await db.query('select 1 from wearer where id = $1', [wearerId]);
+  if (wearer.rowCount === 0) throw notFound('wearer');
+  const tests = await db.query<HairTest>(
+    `select id, wearer_id as "wearerId", zone_id as "zoneId", kind, value, outcome, tested_on as "on", note
+     from hair_test where wearer_id = $1 order by tested_on desc, id desc`,
+    [wearerId],
+  );
+  const events = await db.query<HairEvent>(
+    `select e.id, e.wearer_id as "wearerId", e.kind, e.happened_on as "on", e.note,
+       coalesce(json_agg(z.zone_id) filter (where z.zone_id is not null), '[]') as "zoneIds"
+     from hair_event e left join hair_event_zone z on z.event_id = e.id
+     where e.wearer_id = $1 group by e.id order by e.happened_on desc, e.id desc`,
+    [wearerId],
+  );
+  return { tests: tests.rows, events: events.rows };
+}
+
+async function refuseStrangeZones(
+  client: Client,
+  wearerId: string,
+  zoneIds: readonly string[],
+  path: string,
+): Promise<void> {
+  const { rows } = await client.query<{ n: number }>(
+    'select count(*) as n from zone where wearer_id = $1 and id = any($2::uuid[])',
+    [wearerId, zoneIds],
+  );
+  if (rows[0]!.n !== new Set(zoneIds).size) throw atField(path, 'This zone is not on this wearer’s head.');
+}
+
+export async function saveHairTest(db: Db, test: v.InferOutput<typeof HairTestInput>): Promise<HairFile> {
+  return transaction(db, async (client) => {
+    if (test.zoneId) await refuseStrangeZones(client, test.wearerId, [test.zoneId], 'zoneId');
+    await client.query(
+      `insert into hair_test (id, wearer_id, zone_id, kind, value, outcome, tested_on, note)
+       values ($1, $2, $3, $4, $5, $6, $7, $8)
+       on conflict (id) do update set zone_id = excluded.zone_id, kind = excluded.kind, value = excluded.value,
+         outcome = excluded.outcome, tested_on = excluded.tested_on, note = excluded.note
+       where hair_test.wearer_id = excluded.wearer_id`,
+      [test.id, test.wearerId, test.zoneId, test.kind, test.value, test.outcome, test.on, test.note],
+    );
+    return readHairFile(client, test.wearerId);
+  });
+}
+
+export async function saveHairEvent(db: Db, event: v.InferOutput<typeof HairEventInput>): Promise<HairFile> {
+  return transaction(db, async (client) => {
+    await refuseStrangeZones(client, event.wearerId, event.zoneIds, 'zoneIds');
+    const { rows } = await client.query<{ kind: HairEventKind }>(
+      'select kind from hair_event where wearer_id = $1 and happened_on = $2 and id <> $3',
+      [event.wearerId, event.on, event.id],
+    );
+    const other = excludedBy(
+      event.kind,
+      rows.map(({ kind }) => kind),
+    );
+    if (other)
+      throw atField(
+        'kind',
+        `${HAIR_EVENTS[event.kind].label} and ${HAIR_EVENTS[other].label.toLowerCase()} exclude each other on one day. Change one of the dates.`,
+      );
+    await client.query(
+      `insert into hair_event (id, wearer_id, kind, happened_on, note) values ($1, $2, $3, $4, $5)
+       on conflict (id) do update set kind = excluded.kind, happened_on = excluded.happened_on, note = excluded.note
+       where hair_event.wearer_id = excluded.wearer_id`,
+      [event.id, event.wearerId, event.kind, event.on, event.note],
+    );
+    await client.query('delete from hair_event_zone where event_id = $1', [event.id]);
+    await client.query(
+      'insert into hair_event_zone (event_id, zone_id) select $1, unnest($2::uuid[]) on conflict do nothing',
+      [event.id, event.zoneIds],
+    );
+    return readHairFile(client, event.wearerId);
+  });
+}
+
+const REMOVALS = {
+  test: 'delete from hair_test where id = $1 returning wearer_id',
+  event: 'delete from hair_event where id = $1 returning wearer_id',
+} as const;
+
+/** Takes a test or an event out; the page offers to put it back, which saves it again under its id. */
+export async function removeFromFile(db: Client, what: keyof typeof REMOVALS, id: string): Promise<HairFile> {
+  const { rows } = await db.query<{ wearer_id: string }>(REMOVALS[what], [id]);
+  if (!rows[0]) throw notFound(what);
+  return readHairFile(db, rows[0].wearer_id);
+}
