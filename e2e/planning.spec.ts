@@ -69,9 +69,11 @@ test('an arm taken out comes back with undo', async ({ page }) => {
 test('a head is drawn, edited by keyboard, and keeps what trials rest on', async ({ page }) => {
   await page.goto('/heads');
   await page.getByRole('link', { name: 'Tomasz Adeyinka-Holm' }).click();
+  await page.getByRole('link', { name: 'Change the head' }).click();
+  await expect(page.getByRole('heading', { name: 'Head map' })).toBeVisible();
   await page.getByRole('button', { name: /^Crown, left/ }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Crown, left' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Crown, left', exact: true })).toBeVisible();
   await page.getByLabel('Density', { exact: true }).selectOption('high');
   await page.getByLabel('Show').selectOption('Density');
   await expect(page.getByRole('button', { name: 'Crown, left: high, its own, chosen' })).toBeVisible();

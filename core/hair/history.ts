@@ -39,13 +39,16 @@ export interface HairEventAt {
   zoneIds: readonly string[];
 }
 
-/** The heaviest thing a zone's hair has been through, as the porosity reading counts it, since its last big cut. */
+/**
+ * The heaviest thing a zone's hair has been through since its last big cut, as the porosity reading counts it. With
+ * `zoneId` null: what the whole head has been through.
+ */
 export function historyOutcome(
   events: readonly HairEventAt[],
   zoneId: string | null,
 ): 'none' | 'heat' | 'colour' | 'lifted' {
   const here = events.filter(
-    ({ zoneIds }) => zoneIds.length === 0 || zoneId === null || zoneIds.includes(zoneId),
+    ({ zoneIds }) => zoneIds.length === 0 || (zoneId !== null && zoneIds.includes(zoneId)),
   );
   const cut =
     here

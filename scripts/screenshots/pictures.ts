@@ -43,6 +43,16 @@ const PICTURES: readonly Picture[] = [
   { name: 'shelf', size: BENCH, go: open('/shelf') },
   { name: 'heads', size: BENCH, go: open('/heads') },
   {
+    name: 'hair-file',
+    size: BENCH,
+    whole: true,
+    go: async (page, base) => {
+      await page.goto(`${base}/heads`);
+      await page.getByRole('link', { name: 'Ines Falkenrath' }).click();
+      await page.getByRole('button', { name: /^Front hairline, left/ }).click();
+    },
+  },
+  {
     name: 'routine',
     size: BENCH,
     go: async (page, base) => {

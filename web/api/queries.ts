@@ -1,3 +1,4 @@
+import type { HairFile } from '@sabor/contract/hair-file';
 import type { Routine } from '@sabor/contract/routine';
 import { DEFAULT_SETTINGS, type Settings } from '@sabor/contract/settings';
 import type { Shelf } from '@sabor/contract/shelf';
@@ -27,6 +28,7 @@ export const useShelf = () => useQuery(resource<Shelf>('/shelf'));
 export const useWearers = () => useQuery(resource<Wearer[]>('/wearers'));
 export const useWearer = (id: string) =>
   useQuery({ ...resource<Wearer>(`/wearers/${id}`), enabled: id !== 'new' });
+export const useHairFile = (wearerId: string) => useQuery(resource<HairFile>(`/wearers/${wearerId}/file`));
 export const useRoutines = () => useQuery(resource<Routine[]>('/routines'));
 export const useTrials = () => useQuery(resource<Trial[]>('/trials'));
 export const useTrial = (id: string) =>

@@ -116,6 +116,7 @@ describe('history as evidence', () => {
     expect(historyOutcome(events, 'crown')).toBe('heat');
     expect(historyOutcome([...events, event('bleach', '2024-01-01', 'ends')], 'ends')).toBe('lifted');
     expect(historyOutcome([], 'crown')).toBe('none');
+    expect(historyOutcome(events, null)).toBe('heat');
   });
 
   it('begins anew with a big cut', () => {

@@ -92,7 +92,7 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
         event.preventDefault();
         if (!(await draft.save(saving.mutateAsync))) return;
         say(`${value.name} is saved.`);
-        void navigate('/heads');
+        void navigate(wearer ? `/heads/${wearer.id}` : '/heads');
       }}
     >
       <Heading kicker="Heads" title={wearer ? wearer.name : 'A new wearer'} />
@@ -231,7 +231,15 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
           <CurlsEditor value={value} change={change} problem={problem} />
         </section>
       </div>
-      <SheetFoot draft={draft} save="Save the wearer" back={{ to: '/heads', label: 'Back to the heads' }} />
+      <SheetFoot
+        draft={draft}
+        save="Save the wearer"
+        back={
+          wearer
+            ? { to: `/heads/${wearer.id}`, label: 'Back to the hair file' }
+            : { to: '/heads', label: 'Back to the heads' }
+        }
+      />
     </form>
   );
 }
