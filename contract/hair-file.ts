@@ -2,6 +2,7 @@ import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
 import * as v from 'valibot';
 import { id, note, number, oneOf, pastDate } from './fields.ts';
+import type { HairMeasure } from './hair-measure.ts';
 
 /** One result of a porosity test, on a zone or the whole head. Measured tests carry a value, the others an outcome. */
 export const HairTestInput = v.pipe(
@@ -56,4 +57,5 @@ export type HairEvent = v.InferOutput<typeof HairEventInput>;
 export interface HairFile {
   tests: HairTest[];
   events: HairEvent[];
+  measures: HairMeasure[];
 }

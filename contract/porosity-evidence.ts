@@ -12,7 +12,7 @@ export interface FiledEvidence extends Evidence {
  * What speaks on one zone's porosity: its own newest result of each test, else the whole head's, and the timeline
  * once it holds anything. With `zoneId` null, the whole head's results alone.
  */
-export function evidenceOn(file: HairFile, zoneId: string | null): FiledEvidence[] {
+export function evidenceOn(file: Pick<HairFile, 'tests' | 'events'>, zoneId: string | null): FiledEvidence[] {
   const newest = new Map<PorosityTestKind, HairTest>();
   const rank = (test: HairTest) => `${test.zoneId === null ? 0 : 1}${test.on}`;
   for (const test of file.tests) {

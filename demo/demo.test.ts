@@ -1,3 +1,5 @@
+import { HairTestInput } from '@sabor/contract/hair-file';
+import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { ProductInput } from '@sabor/contract/shelf';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { splitIngredients } from '@sabor/core/shelf/ingredient-list';
@@ -56,6 +58,24 @@ describe('the demo’s shelf and heads', () => {
     ]);
     expect(zoneRows(WEARERS[0]!)).toHaveLength(16);
     expect(zoneRows(WEARERS[1]!)).toHaveLength(17);
+  });
+});
+
+describe('the demo’s hair files', () => {
+  it('hold evidence, measurements and history that the contract takes, for all three wearers', () => {
+    const wearers = new Set(column('wearer', 'id'));
+    for (const [table, schema] of [
+      ['hair_test', HairTestInput],
+      ['hair_measure', HairMeasureInput],
+    ] as const) {
+      expect(new Set(column(table, 'wearer_id'))).toEqual(wearers);
+      for (const row of tables[table]!) {
+        const on = row.tested_on ?? row.measured_on;
+        const { success } = v.safeParse(schema, { ...row, wearerId: row.wearer_id, zoneId: row.zone_id, on });
+        expect(success, JSON.stringify(row)).toBe(true);
+      }
+    }
+    expect(new Set(column('hair_event', 'wearer_id'))).toEqual(wearers);
   });
 });
 

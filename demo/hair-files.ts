@@ -79,6 +79,42 @@ const EVENTS: readonly {
   { wearer: 'pip', kind: 'trim', daysAgo: 30, zones: [] },
 ];
 
+interface DemoMeasure {
+  wearer: string;
+  zone: [place: string, side: string] | null;
+  result: { kind: string } & Record<string, unknown>;
+  daysAgo: number;
+  note?: string;
+}
+
+const MEASURES: readonly DemoMeasure[] = [
+  { wearer: 'ines', zone: null, result: { kind: 'ponytail', circumferenceMm: 108 }, daysAgo: 74 },
+  { wearer: 'ines', zone: ['crown', 'left'], result: { kind: 'strand', micrometres: 71 }, daysAgo: 74 },
+  { wearer: 'ines', zone: ['hairline', 'left'], result: { kind: 'strand', micrometres: 54 }, daysAgo: 74 },
+  {
+    wearer: 'ines',
+    zone: ['hairline', 'left'],
+    result: { kind: 'stretch', wetMm: 150, stretchedMm: 204, releasedMm: 171 },
+    daysAgo: 60,
+    note: 'Where it was bleached.',
+  },
+  { wearer: 'tomasz', zone: null, result: { kind: 'strand', micrometres: 88 }, daysAgo: 40 },
+  {
+    wearer: 'tomasz',
+    zone: null,
+    result: { kind: 'shed', from: 1800, to: 2600, days: 42, worn: 'braids' },
+    daysAgo: 46,
+    note: 'Braids out; looks like a lot, is not.',
+  },
+  { wearer: 'pip', zone: null, result: { kind: 'ponytail', circumferenceMm: 46 }, daysAgo: 65 },
+  {
+    wearer: 'pip',
+    zone: null,
+    result: { kind: 'stretch', wetMm: 180, stretchedMm: 214, releasedMm: 182 },
+    daysAgo: 65,
+  },
+];
+
 /** The rows of the demo's hair files. `date` gives a date so many days before today. */
 export function hairFileRows(date: (daysAgo: number) => string) {
   const eventId = (index: number) => demoId(`hair event ${index}`);
@@ -91,6 +127,15 @@ export function hairFileRows(date: (daysAgo: number) => string) {
       value: value ?? null,
       outcome: outcome ?? null,
       tested_on: date(daysAgo),
+      note: note ?? '',
+    })),
+    hair_measure: MEASURES.map(({ wearer, zone, result, daysAgo, note }, i) => ({
+      id: demoId(`hair measure ${i}`),
+      wearer_id: wearerId(wearer),
+      zone_id: zone && zoneId(wearer, ...zone),
+      kind: result.kind,
+      result,
+      measured_on: date(daysAgo),
       note: note ?? '',
     })),
     hair_event: EVENTS.map(({ wearer, kind, daysAgo, note }, i) => ({

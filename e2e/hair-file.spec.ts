@@ -77,3 +77,29 @@ test('history is entered in two taps, counts as evidence, and refuses what exclu
   await expect(timeline.getByText('Braids in')).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
 });
+
+test('strand, stretch and shed are measured and read in words', async ({ page }) => {
+  await page.goto('/heads');
+  await page.getByRole('link', { name: 'Ines Falkenrath' }).click();
+  const list = page.getByRole('list', { name: 'Measurements' });
+  await expect(list.getByText('Ponytail: high density')).toBeVisible();
+  await expect(list.getByText('Stretch test: needs protein')).toBeVisible();
+  await page.getByLabel('What was measured').selectOption('Stretch test');
+  await page.getByLabel('At rest, wet').fill('100');
+  await page.getByLabel('Stretched', { exact: true }).fill('90');
+  await page.getByLabel('Let go').fill('90');
+  await page.getByRole('button', { name: 'Record the measurement' }).click();
+  await expect(page.getByText('A stretched strand cannot be shorter than it was at rest.')).toBeVisible();
+  await page.getByLabel('Stretched', { exact: true }).fill('104');
+  await page.getByLabel('Let go').fill('101');
+  await page.getByRole('button', { name: 'Record the measurement' }).click();
+  await expect(list.getByText('Stretch test: needs moisture')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(list.getByText('Stretch test: needs moisture')).toHaveCount(0);
+  await page.getByLabel('What was measured').selectOption('Shed hairs');
+  await page.getByLabel('Hairs, from').fill('900');
+  await page.getByLabel('to', { exact: true }).fill('900');
+  await page.getByRole('button', { name: 'Record the measurement' }).click();
+  await expect(list.getByText('Shed hairs: far more than is ordinary')).toBeVisible();
+  await expect(list.getByText(/a dermatologist can tell why/)).toBeVisible();
+});

@@ -1,5 +1,6 @@
 import { MEASURES } from '@sabor/core/doses/measures';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { MEASURE_KINDS } from '@sabor/core/hair/measured/kinds';
 import { POROSITY_TESTS } from '@sabor/core/hair/porosity/tests';
 import { DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
 import { PLACES, SIDES } from '@sabor/core/hair/zones';
@@ -44,6 +45,7 @@ describe('the database knows the words that core knows', () => {
       wear_end: WEAR_ENDS,
       porosity_test: POROSITY_TESTS,
       hair_event: HAIR_EVENTS,
+      measure_kind: MEASURE_KINDS,
     }),
   )('%s', async (name, vocabulary) => {
     const { rows } = await bench.db.query<{ definition: string }>(

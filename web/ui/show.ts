@@ -30,7 +30,7 @@ export const showDate = (date: string) =>
   );
 export const showTime = (moment: string) =>
   new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(new Date(moment));
-export const showShare = (share: number) => `${Math.round(share * 100)} %`;
+export { showPercent as showShare } from '@sabor/core/units/percent';
 /** A difference with its sign; what rounds to nothing has none. */
 export function signed(x: number, digits = 1): string {
   const size = Math.abs(x).toFixed(digits);

@@ -38,3 +38,18 @@ create table hair_event_zone (
   primary key (event_id, zone_id)
 );
 create index hair_event_zone_zone on hair_event_zone (zone_id);
+
+-- What else is measured on a head; `result` has the shape its kind asks for, checked by the contract.
+create domain measure_kind_key as text check (value in ('strand', 'ponytail', 'stretch', 'shed'));
+
+create table hair_measure (
+  id uuid primary key,
+  wearer_id uuid not null references wearer on delete cascade,
+  zone_id uuid references zone,
+  kind measure_kind_key not null,
+  result jsonb not null check (jsonb_typeof(result) = 'object' and result->>'kind' = kind),
+  measured_on date not null,
+  note text not null default ''
+);
+create index hair_measure_wearer on hair_measure (wearer_id);
+create index hair_measure_zone on hair_measure (zone_id);

@@ -26,6 +26,7 @@ export const TABLES = [
   'hair_test',
   'hair_event',
   'hair_event_zone',
+  'hair_measure',
 ] as const;
 
 async function schemaNumber(db: Client): Promise<number> {

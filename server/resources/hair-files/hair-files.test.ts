@@ -41,6 +41,7 @@ describe('the hair file', () => {
     expect((await bench.ask<HairFile>('GET', `/api/wearers/${wearer.id}/file`)).body).toEqual({
       tests: [],
       events: [],
+      measures: [],
     });
     expect((await bench.ask('GET', `/api/wearers/${v7()}/file`)).status).toBe(404);
   });
@@ -56,6 +57,39 @@ describe('the hair file', () => {
     const { body: left } = await bench.ask<HairFile>('DELETE', `/api/hair-tests/${id}`);
     expect(left.tests).toHaveLength(1);
     expect((await bench.ask('DELETE', `/api/hair-tests/${id}`)).status).toBe(404);
+  });
+
+  it('keeps measurements of every kind', async () => {
+    const results = [
+      { kind: 'strand', micrometres: 71.5 },
+      { kind: 'ponytail', circumferenceMm: 84 },
+      { kind: 'stretch', wetMm: 120, stretchedMm: 150, releasedMm: 124 },
+      { kind: 'shed', from: 80, to: 120, days: 2, worn: 'twists' },
+    ];
+    const base = { wearerId: wearer.id, zoneId: null, on: '2026-01-10', note: '' };
+    const ids = results.map(() => v7());
+    for (const [i, result] of results.entries())
+      for (const _ of ['once', 'twice'])
+        await bench.ask('PUT', `/api/hair-measures/${ids[i]}`, { ...base, result });
+    const { body } = await bench.ask<HairFile>('GET', `/api/wearers/${wearer.id}/file`);
+    expect(body.measures.map(({ result }) => result.kind).sort()).toEqual([
+      'ponytail',
+      'shed',
+      'strand',
+      'stretch',
+    ]);
+    expect(body.measures.find(({ id }) => id === ids[2])).toEqual({
+      id: ids[2],
+      ...base,
+      result: results[2],
+    });
+    const left = await bench.ask<HairFile>('DELETE', `/api/hair-measures/${ids[0]}`);
+    expect(left.body.measures).toHaveLength(3);
+    const result = { kind: 'stretch', wetMm: 100, stretchedMm: 90, releasedMm: 90 };
+    const { body: refused } = await bench.ask('PUT', `/api/hair-measures/${v7()}`, { ...base, result });
+    expect(refused.fields).toEqual([
+      { path: 'result.stretchedMm', message: 'A stretched strand cannot be shorter than it was at rest.' },
+    ]);
   });
 
   it('keeps history with the zones it touched', async () => {

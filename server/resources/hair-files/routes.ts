@@ -1,9 +1,10 @@
 import { HairEventInput, HairTestInput } from '@sabor/contract/hair-file';
+import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
-import { readHairFile, removeFromFile, saveHairEvent, saveHairTest } from './store.ts';
+import { readHairFile, removeFromFile, saveHairEvent, saveHairMeasure, saveHairTest } from './store.ts';
 
 export function hairFileRoutes(db: Db): Router {
   const router = Router();
@@ -15,6 +16,12 @@ export function hairFileRoutes(db: Db): Router {
   });
   router.put('/hair-events/:id', async (request, response) => {
     response.json(await saveHairEvent(db, parse(HairEventInput, bodyWithId(request, 'event'))));
+  });
+  router.put('/hair-measures/:id', async (request, response) => {
+    response.json(await saveHairMeasure(db, parse(HairMeasureInput, bodyWithId(request, 'measurement'))));
+  });
+  router.delete('/hair-measures/:id', async (request, response) => {
+    response.json(await removeFromFile(db, 'measure', pathId(request, 'measurement')));
   });
   router.delete('/hair-tests/:id', async (request, response) => {
     response.json(await removeFromFile(db, 'test', pathId(request, 'test')));

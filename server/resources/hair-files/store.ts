@@ -1,4 +1,5 @@
 import type { HairEvent, HairEventInput, HairFile, HairTest, HairTestInput } from '@sabor/contract/hair-file';
+import type { HairMeasure, HairMeasureInput } from '@sabor/contract/hair-measure';
 import { excludedBy, HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
@@ -20,7 +21,12 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
      where e.wearer_id = $1 group by e.id order by e.happened_on desc, e.id desc`,
     [wearerId],
   );
-  return { tests: tests.rows, events: events.rows };
+  const measures = await db.query<HairMeasure>(
+    `select id, wearer_id as "wearerId", zone_id as "zoneId", measured_on as "on", note, result
+     from hair_measure where wearer_id = $1 order by measured_on desc, id desc`,
+    [wearerId],
+  );
+  return { tests: tests.rows, events: events.rows, measures: measures.rows };
 }
 
 async function refuseStrangeZones(
@@ -48,6 +54,32 @@ export async function saveHairTest(db: Db, test: v.InferOutput<typeof HairTestIn
       [test.id, test.wearerId, test.zoneId, test.kind, test.value, test.outcome, test.on, test.note],
     );
     return readHairFile(client, test.wearerId);
+  });
+}
+
+export async function saveHairMeasure(
+  db: Db,
+  measure: v.InferOutput<typeof HairMeasureInput>,
+): Promise<HairFile> {
+  return transaction(db, async (client) => {
+    if (measure.zoneId) await refuseStrangeZones(client, measure.wearerId, [measure.zoneId], 'zoneId');
+    await client.query(
+      `insert into hair_measure (id, wearer_id, zone_id, kind, result, measured_on, note)
+       values ($1, $2, $3, $4, $5, $6, $7)
+       on conflict (id) do update set zone_id = excluded.zone_id, kind = excluded.kind, result = excluded.result,
+         measured_on = excluded.measured_on, note = excluded.note
+       where hair_measure.wearer_id = excluded.wearer_id`,
+      [
+        measure.id,
+        measure.wearerId,
+        measure.zoneId,
+        measure.result.kind,
+        JSON.stringify(measure.result),
+        measure.on,
+        measure.note,
+      ],
+    );
+    return readHairFile(client, measure.wearerId);
   });
 }
 
@@ -84,6 +116,7 @@ export async function saveHairEvent(db: Db, event: v.InferOutput<typeof HairEven
 
 const REMOVALS = {
   test: 'delete from hair_test where id = $1 returning wearer_id',
+  measure: 'delete from hair_measure where id = $1 returning wearer_id',
   event: 'delete from hair_event where id = $1 returning wearer_id',
 } as const;
 

@@ -10,6 +10,7 @@ import { HeadMap } from '../../drawings/head-map.tsx';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
 import { History } from './history.tsx';
+import { Measured } from './measured.tsx';
 import { ModelTable } from './model-table.tsx';
 import { porosityLook } from './porosity-look.ts';
 import { PorosityPanel } from './porosity-panel.tsx';
@@ -65,6 +66,7 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
           place={zone ? zoneLabel(zone) : 'Whole head'}
         />
       </div>
+      <Measured wearer={wearer} file={file} zone={zone} />
       <History wearer={wearer} file={file} zone={zone} />
     </>
   );
