@@ -1,7 +1,8 @@
-import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import type { CareKind } from '@sabor/core/hair/care';
+import { HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
 import * as v from 'valibot';
-import { id, note, number, oneOf, pastDate } from './fields.ts';
+import { id, note, number, oneOf, pastDate, whole } from './fields.ts';
 import type { HairMeasure } from './hair-measure.ts';
 
 /** One result of a porosity test, on a zone or the whole head. Measured tests carry a value, the others an outcome. */
@@ -58,4 +59,13 @@ export interface HairFile {
   tests: HairTest[];
   events: HairEvent[];
   measures: HairMeasure[];
+  /** What wash days add to the history: the dates of the washes, and care that their products did. */
+  washedOn: string[];
+  washCare: { kind: HairEventKind; on: string }[];
+  /** The wearer's own days between care; null where it is switched off. */
+  cadence: Partial<Record<CareKind, number | null>>;
 }
+
+export const CadenceInput = v.object({
+  everyDays: v.nullable(whole('The days between', 1, 730)),
+});

@@ -103,3 +103,26 @@ test('strand, stretch and shed are measured and read in words', async ({ page })
   await expect(list.getByText('Shed hairs: far more than is ordinary')).toBeVisible();
   await expect(list.getByText(/a dermatologist can tell why/)).toBeVisible();
 });
+
+test('care due follows the wearer’s own cadence', async ({ page }) => {
+  await page.goto('/heads');
+  await page.getByRole('link', { name: 'Tomasz Adeyinka-Holm' }).click();
+  const clarify = page.getByRole('row', { name: /^Clarify/ });
+  await expect(clarify.getByText(/days over/)).toBeVisible();
+  await clarify.getByLabel('Clarify, days between').fill('0');
+  await expect(clarify.getByText('Whole days, 1 to 730.')).toBeVisible();
+  await clarify.getByLabel('Clarify, days between').fill('200');
+  await page.getByRole('heading', { name: 'Care due' }).click();
+  await expect(clarify.getByText(/^on /)).toBeVisible();
+  await page.getByRole('button', { name: 'Usual cadence for Clarify' }).click();
+  await expect(clarify.getByText(/days over/)).toBeVisible();
+  await page.getByRole('button', { name: 'Switch off Intense protein' }).click();
+  await expect(page.getByRole('row', { name: /^Intense protein/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Switch on Intense protein' }).click();
+  await expect(page.getByRole('row', { name: /^Intense protein/ }).getByText('never noted')).toBeVisible();
+  await page.goto('/');
+  const due = page.getByRole('listitem').filter({ hasText: 'Care for Tomasz Adeyinka-Holm' });
+  await expect(due).toContainText(/clarify \(\d+ days over\)/);
+  await due.getByRole('link', { name: 'To the hair file' }).click();
+  await expect(page.getByRole('heading', { name: 'Care due' })).toBeVisible();
+});

@@ -1,4 +1,5 @@
 import { MEASURES } from '@sabor/core/doses/measures';
+import { CARE } from '@sabor/core/hair/care';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { MEASURE_KINDS } from '@sabor/core/hair/measured/kinds';
 import { POROSITY_TESTS } from '@sabor/core/hair/porosity/tests';
@@ -46,6 +47,7 @@ describe('the database knows the words that core knows', () => {
       porosity_test: POROSITY_TESTS,
       hair_event: HAIR_EVENTS,
       measure_kind: MEASURE_KINDS,
+      care: CARE,
     }),
   )('%s', async (name, vocabulary) => {
     const { rows } = await bench.db.query<{ definition: string }>(

@@ -53,3 +53,15 @@ create table hair_measure (
 );
 create index hair_measure_wearer on hair_measure (wearer_id);
 create index hair_measure_zone on hair_measure (zone_id);
+
+-- The wearer's own days between care of one kind; null switches it off, no row means the trade's usual.
+create domain care_key as text check (value in (
+  'wash', 'clarify', 'deep-condition', 'protein-light', 'protein-intense', 'trim'
+));
+
+create table care_cadence (
+  wearer_id uuid not null references wearer on delete cascade,
+  kind care_key not null,
+  every_days int check (every_days between 1 and 730),
+  primary key (wearer_id, kind)
+);

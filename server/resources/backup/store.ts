@@ -27,6 +27,7 @@ export const TABLES = [
   'hair_event',
   'hair_event_zone',
   'hair_measure',
+  'care_cadence',
 ] as const;
 
 async function schemaNumber(db: Client): Promise<number> {

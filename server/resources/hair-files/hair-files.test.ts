@@ -1,8 +1,9 @@
 import type { HairFile } from '@sabor/contract/hair-file';
+import type { WashDay } from '@sabor/contract/wash-day';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
-import { sampleWearer } from '../../testing/samples.ts';
+import { sampleBench, sampleProduct, sampleWearer } from '../../testing/samples.ts';
 
 let bench: TestBench;
 let wearer: ReturnType<typeof sampleWearer>;
@@ -42,6 +43,9 @@ describe('the hair file', () => {
       tests: [],
       events: [],
       measures: [],
+      washedOn: [],
+      washCare: [],
+      cadence: {},
     });
     expect((await bench.ask('GET', `/api/wearers/${v7()}/file`)).status).toBe(404);
   });
@@ -90,6 +94,35 @@ describe('the hair file', () => {
     expect(refused.fields).toEqual([
       { path: 'result.stretchedMm', message: 'A stretched strand cannot be shorter than it was at rest.' },
     ]);
+  });
+
+  it('keeps the wearer’s own cadence, off included, and forgets it again', async () => {
+    const path = `/api/wearers/${wearer.id}/cadence`;
+    await bench.ask('PUT', `${path}/trim`, { everyDays: 60 });
+    await bench.ask('PUT', `${path}/trim`, { everyDays: 70 });
+    const { body } = await bench.ask<HairFile>('PUT', `${path}/protein-light`, { everyDays: null });
+    expect(body.cadence).toEqual({ trim: 70, 'protein-light': null });
+    expect((await bench.ask<HairFile>('DELETE', `${path}/trim`)).body.cadence).toEqual({
+      'protein-light': null,
+    });
+    expect((await bench.ask('PUT', `${path}/trim`, { everyDays: 0 })).body.fields).toEqual([
+      { path: 'everyDays', message: 'The days between cannot be under 1.' },
+    ]);
+    expect((await bench.ask('PUT', `${path}/levitation`, { everyDays: 3 })).status).toBe(404);
+  });
+
+  it('reads washes and care off the wash days', async () => {
+    const { trial, wearer: head } = await sampleBench(bench);
+    const clarifier = sampleProduct({ roles: ['clarifier'] });
+    await bench.ask('PUT', `/api/products/${clarifier.id}`, clarifier);
+    const start = { trialId: trial.id, startedAt: new Date().toISOString() };
+    const day = (await bench.ask<WashDay>('PUT', `/api/wash-days/${v7()}`, start)).body;
+    const { planStepId: _, planned: __, ...step } = day.steps[0]!;
+    const done = { ...step, productId: clarifier.id, status: 'done', doneAt: new Date().toISOString() };
+    await bench.ask('PUT', `/api/wash-days/${day.id}/steps/${step.id}`, done);
+    const { body } = await bench.ask<HairFile>('GET', `/api/wearers/${head.id}/file`);
+    expect(body.washedOn).toEqual([day.localDate]);
+    expect(body.washCare).toEqual([{ kind: 'clarify', on: day.localDate }]);
   });
 
   it('keeps history with the zones it touched', async () => {

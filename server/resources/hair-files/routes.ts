@@ -1,10 +1,18 @@
-import { HairEventInput, HairTestInput } from '@sabor/contract/hair-file';
+import { CadenceInput, HairEventInput, HairTestInput } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
-import { Router } from 'express';
+import { CARE, type CareKind } from '@sabor/core/hair/care';
+import { type Request, Router } from 'express';
 import type { Db } from '../../db/pool.ts';
-import { parse } from '../../http/problems.ts';
+import { notFound, parse } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
-import { readHairFile, removeFromFile, saveHairEvent, saveHairMeasure, saveHairTest } from './store.ts';
+import {
+  readHairFile,
+  removeFromFile,
+  saveCadence,
+  saveHairEvent,
+  saveHairMeasure,
+  saveHairTest,
+} from './store.ts';
 
 export function hairFileRoutes(db: Db): Router {
   const router = Router();
@@ -16,6 +24,18 @@ export function hairFileRoutes(db: Db): Router {
   });
   router.put('/hair-events/:id', async (request, response) => {
     response.json(await saveHairEvent(db, parse(HairEventInput, bodyWithId(request, 'event'))));
+  });
+  const careKind = (request: Request): CareKind => {
+    const { kind } = request.params;
+    if (typeof kind !== 'string' || !Object.hasOwn(CARE, kind)) throw notFound('kind of care');
+    return kind as CareKind;
+  };
+  router.put('/wearers/:id/cadence/:kind', async (request, response) => {
+    const { everyDays } = parse(CadenceInput, request.body);
+    response.json(await saveCadence(db, pathId(request, 'wearer'), careKind(request), everyDays));
+  });
+  router.delete('/wearers/:id/cadence/:kind', async (request, response) => {
+    response.json(await saveCadence(db, pathId(request, 'wearer'), careKind(request), undefined));
   });
   router.put('/hair-measures/:id', async (request, response) => {
     response.json(await saveHairMeasure(db, parse(HairMeasureInput, bodyWithId(request, 'measurement'))));

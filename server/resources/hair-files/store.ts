@@ -1,5 +1,6 @@
 import type { HairEvent, HairEventInput, HairFile, HairTest, HairTestInput } from '@sabor/contract/hair-file';
 import type { HairMeasure, HairMeasureInput } from '@sabor/contract/hair-measure';
+import type { CareKind } from '@sabor/core/hair/care';
 import { excludedBy, HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
@@ -26,7 +27,31 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
      from hair_measure where wearer_id = $1 order by measured_on desc, id desc`,
     [wearerId],
   );
-  return { tests: tests.rows, events: events.rows, measures: measures.rows };
+  const washes = await db.query<{ on: string; clarified: boolean; masked: boolean }>(
+    `select (d.started_at at time zone w.time_zone)::date as "on",
+       bool_or(s.slot = 'cleanse' and 'clarifier' = any(p.roles)) as clarified,
+       bool_or(s.slot = 'condition' and 'mask' = any(p.roles)) as masked
+     from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
+     left join wash_step s on s.wash_day_id = d.id and s.status = 'done'
+     left join product p on p.id = s.product_id
+     where t.wearer_id = $1 and d.washed_at is not null group by d.id, w.time_zone order by 1`,
+    [wearerId],
+  );
+  const cadence = await db.query<{ kind: CareKind; everyDays: number | null }>(
+    'select kind, every_days as "everyDays" from care_cadence where wearer_id = $1',
+    [wearerId],
+  );
+  return {
+    tests: tests.rows,
+    events: events.rows,
+    measures: measures.rows,
+    washedOn: washes.rows.map(({ on }) => on),
+    washCare: washes.rows.flatMap(({ on, clarified, masked }) => [
+      ...(clarified ? [{ kind: 'clarify' as const, on }] : []),
+      ...(masked ? [{ kind: 'deep-condition' as const, on }] : []),
+    ]),
+    cadence: Object.fromEntries(cadence.rows.map(({ kind, everyDays }) => [kind, everyDays])),
+  };
 }
 
 async function refuseStrangeZones(
@@ -111,6 +136,26 @@ export async function saveHairEvent(db: Db, event: v.InferOutput<typeof HairEven
       [event.id, event.zoneIds],
     );
     return readHairFile(client, event.wearerId);
+  });
+}
+
+/** Sets the wearer's own days between care of one kind; null switches it off, undefined goes back to the usual. */
+export async function saveCadence(
+  db: Db,
+  wearerId: string,
+  kind: CareKind,
+  everyDays: number | null | undefined,
+): Promise<HairFile> {
+  return transaction(db, async (client) => {
+    if (everyDays === undefined)
+      await client.query('delete from care_cadence where wearer_id = $1 and kind = $2', [wearerId, kind]);
+    else
+      await client.query(
+        `insert into care_cadence (wearer_id, kind, every_days) values ($1, $2, $3)
+         on conflict (wearer_id, kind) do update set every_days = excluded.every_days`,
+        [wearerId, kind, everyDays],
+      );
+    return readHairFile(client, wearerId);
   });
 }
 

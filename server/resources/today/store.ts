@@ -1,12 +1,16 @@
 import { localToday } from '@sabor/contract/fields';
+import type { HairFile } from '@sabor/contract/hair-file';
 import type { Due, Today } from '@sabor/contract/today';
 import type { Trial } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
+import { CARE, careStatus } from '@sabor/core/hair/care';
+import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import { dayOfWear, type Stage, stageLabel } from '@sabor/core/outcomes/stages';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import type { Client } from '../../db/pool.ts';
 import { isEmpty } from '../backup/store.ts';
+import { readHairFile } from '../hair-files/store.ts';
 import { readDemoState } from '../settings/store.ts';
 import { readShelf } from '../shelf/store.ts';
 import { readTrials } from '../trials/store.ts';
@@ -82,8 +86,33 @@ const ORDER: Due['kind'][] = [
   'end wear',
   'start wash day',
   'read',
+  'care',
   'bottle',
 ];
+
+async function careWearers(db: Client): Promise<{ id: string; name: string }[]> {
+  const { rows } = await db.query<{ id: string; name: string }>(
+    'select id, name from wearer where archived_at is null order by created_at',
+  );
+  return rows;
+}
+
+/** What is overdue on a head, most overdue first, in a sentence; the wash itself is left to the trials. */
+function careDue(file: HairFile, today: string): string | null {
+  const overdue = careStatus([...file.events, ...file.washCare], file.washedOn, file.cadence, today).filter(
+    ({ kind, over }) => kind !== 'wash' && over !== null && over >= 0,
+  );
+  if (overdue.length === 0) return null;
+  const told = overdue.map(({ kind, over, calledBy }) => {
+    const why = calledBy
+      ? `after ${HAIR_EVENTS[calledBy].label.toLowerCase()}`
+      : over === 0
+        ? 'today'
+        : `${over} days over`;
+    return `${CARE[kind].label.toLowerCase()} (${why})`;
+  });
+  return `Due: ${told.join(', ')}.`;
+}
 
 export async function readToday(db: Client, now: Date): Promise<Today> {
   const date = localToday(now);
@@ -105,6 +134,10 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
         );
     const found = dueOfTrial(trial, open, now, zones.get(trial.wearerId) ?? 'UTC');
     if (found) due.push(found);
+  }
+  for (const { id, name } of await careWearers(db)) {
+    const found = careDue(await readHairFile(db, id), date);
+    if (found) due.push({ kind: 'care', wearerId: id, title: `Care for ${name}`, says: found });
   }
   const { products } = await readShelf(db);
   for (const product of products) {

@@ -116,10 +116,38 @@ describe('Today', () => {
     expect(left.some((one) => one.kind === 'bottle' && one.productId === past.id)).toBe(false);
   });
 
+  it('tells what care is overdue on a head, in one row', async () => {
+    const { id } = sample.wearer;
+    const mine = async () =>
+      (await bench.ask<Today>('GET', '/api/today')).body.due.find(
+        (one) => one.kind === 'care' && one.wearerId === id,
+      )?.says;
+    expect(await mine()).toBeUndefined();
+    const back = (days: number) => localToday(hours(-24 * days));
+    const add = (kind: string, days: number) =>
+      bench.ask('PUT', `/api/hair-events/${v7()}`, {
+        wearerId: id,
+        kind,
+        on: back(days),
+        zoneIds: [],
+        note: '',
+      });
+    await add('trim', 110);
+    await add('clarify', 20);
+    expect(await mine()).toBe('Due: clarify (6 days over), trim (5 days over).');
+    await add('clarify', 3);
+    await add('braids-out', 1);
+    expect(await mine()).toBe('Due: trim (5 days over), clarify (after braids out).');
+    await bench.ask('PUT', `/api/wearers/${id}/cadence/trim`, { everyDays: null });
+    expect(await mine()).toBe('Due: clarify (after braids out).');
+    await bench.ask('POST', `/api/wearers/${id}/archive`);
+    expect(await mine()).toBeUndefined();
+  });
+
   it('puts what cannot wait first', async () => {
     await begin(hours(-1));
     const kinds = (await bench.ask<Today>('GET', '/api/today')).body.due.map(({ kind }) => kind);
-    const order = ['continue wash day', 'check-in', 'end wear', 'start wash day', 'read', 'bottle'];
+    const order = ['continue wash day', 'check-in', 'end wear', 'start wash day', 'read', 'care', 'bottle'];
     expect(kinds).toEqual(kinds.toSorted((a, b) => order.indexOf(a) - order.indexOf(b)));
   });
 

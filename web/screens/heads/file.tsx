@@ -9,6 +9,7 @@ import { useHairFile, useWearer } from '../../api/queries.ts';
 import { HeadMap } from '../../drawings/head-map.tsx';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
+import { Care } from './care.tsx';
 import { History } from './history.tsx';
 import { Measured } from './measured.tsx';
 import { ModelTable } from './model-table.tsx';
@@ -66,6 +67,7 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
           place={zone ? zoneLabel(zone) : 'Whole head'}
         />
       </div>
+      <Care wearer={wearer} file={file} />
       <Measured wearer={wearer} file={file} zone={zone} />
       <History wearer={wearer} file={file} zone={zone} />
     </>

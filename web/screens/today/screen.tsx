@@ -22,6 +22,8 @@ function wayTo(due: Due): { to: string; label: string } {
       return { to: `/wash-days/${due.washDayId}`, label: 'End the wear' };
     case 'read':
       return { to: `/trials/${due.trialId}/compare`, label: 'Read the comparison' };
+    case 'care':
+      return { to: `/heads/${due.wearerId}`, label: 'To the hair file' };
     case 'bottle':
       return { to: `/shelf/${due.productId}`, label: 'See the bottle' };
   }

@@ -1,0 +1,119 @@
+import type { HairEventKind } from './history.ts';
+
+/**
+ * Care that comes round, with the trade's usual cadence in days. Common practice, no source; the wearer's own cadence
+ * replaces it, and some keep away from protein altogether. `counts`: events that reset it; `calls`: events that call
+ * for it at once.
+ */
+export const CARE = {
+  wash: { label: 'Wash', everyDays: 7, counts: [], calls: [], says: 'about once a week' },
+  clarify: {
+    label: 'Clarify',
+    everyDays: 14,
+    counts: ['clarify'],
+    calls: ['blow-out', 'bond', 'braids-out'],
+    says: 'about twice a month, and after silicones, bond treatments and braids',
+  },
+  'deep-condition': {
+    label: 'Deep condition',
+    everyDays: 7,
+    counts: ['deep-condition'],
+    calls: [],
+    says: 'weekly',
+  },
+  'protein-light': {
+    label: 'Light protein',
+    everyDays: 15,
+    counts: ['protein-light', 'protein-intense'],
+    calls: [],
+    says: 'about twice a month; by the stretch test alone for some; never for others',
+  },
+  'protein-intense': {
+    label: 'Intense protein',
+    everyDays: 49,
+    counts: ['protein-intense'],
+    calls: [],
+    says: 'every six to eight weeks',
+  },
+  trim: {
+    label: 'Trim',
+    everyDays: 105,
+    counts: ['trim', 'big-cut'],
+    calls: [],
+    says: 'every three to four months',
+  },
+} as const satisfies Record<
+  string,
+  {
+    label: string;
+    everyDays: number;
+    counts: readonly HairEventKind[];
+    calls: readonly HairEventKind[];
+    says: string;
+  }
+>;
+export type CareKind = keyof typeof CARE;
+
+export interface CareStatus {
+  kind: CareKind;
+  everyDays: number;
+  /** Local date it was last done, or null when the file does not say. */
+  last: string | null;
+  /** Local date from which it is due; null when it was never noted. */
+  dueOn: string | null;
+  /** Days past due today; negative while there is time, null when never noted. */
+  over: number | null;
+  /** The event that called for it before its cadence did. */
+  calledBy: HairEventKind | null;
+}
+
+const DAY = 86_400_000;
+const daysBetween = (from: string, to: string) =>
+  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY);
+const plusDays = (date: string, days: number) =>
+  new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY).toISOString().slice(0, 10);
+
+/**
+ * Where each kind of care stands on `today` (yyyy-mm-dd, as all dates here). `cadence` holds the wearer's own days
+ * between; null switches a kind off, which leaves it out. Most overdue first, never noted last.
+ */
+export function careStatus(
+  events: readonly { kind: HairEventKind; on: string }[],
+  washedOn: readonly string[],
+  cadence: Partial<Record<CareKind, number | null>>,
+  today: string,
+): CareStatus[] {
+  const kinds = (Object.keys(CARE) as CareKind[]).filter((kind) => cadence[kind] !== null);
+  const newest = (dates: readonly string[]) =>
+    dates
+      .filter((on) => on <= today)
+      .toSorted()
+      .at(-1) ?? null;
+  const found = kinds.map((kind): CareStatus => {
+    const { counts, calls } = CARE[kind] as {
+      counts: readonly HairEventKind[];
+      calls: readonly HairEventKind[];
+    };
+    const everyDays = cadence[kind] ?? CARE[kind].everyDays;
+    const dates =
+      kind === 'wash' ? washedOn : events.filter((event) => counts.includes(event.kind)).map(({ on }) => on);
+    const last = newest(dates);
+    const caller = events
+      .filter(
+        (event) => calls.includes(event.kind) && event.on <= today && (last === null || event.on > last),
+      )
+      .toSorted((a, b) => a.on.localeCompare(b.on))[0];
+    const byCadence = last === null ? null : plusDays(last, everyDays);
+    const called = caller !== undefined && (byCadence === null || caller.on < byCadence);
+    const dueOn = called ? caller.on : byCadence;
+    return {
+      kind,
+      everyDays,
+      last,
+      dueOn,
+      over: dueOn === null ? null : daysBetween(dueOn, today),
+      calledBy: called ? caller.kind : null,
+    };
+  });
+  return found.sort((a, b) => (b.over ?? Number.NEGATIVE_INFINITY) - (a.over ?? Number.NEGATIVE_INFINITY));
+}
