@@ -72,3 +72,23 @@ test('units follow the tester’s preference everywhere', async ({ page }) => {
   await page.getByLabel('Temperatures in').selectOption('degrees Celsius');
   await expect(page.getByLabel('Volumes in')).toHaveValue('ml');
 });
+
+test('a line is added, renamed, and put away once nothing of it stands on the shelf', async ({ page }) => {
+  await page.goto('/shelf');
+  await expect(page.getByRole('button', { name: 'Put away Tidewrack' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Add a line' }).click();
+  await page.getByRole('button', { name: 'Save the line' }).click();
+  await expect(page.getByText('A line needs a name.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Gorse');
+  await page.getByRole('button', { name: 'Save the line' }).click();
+  const line = page.getByRole('region', { name: 'Gorse' });
+  await line.getByRole('button', { name: 'Rename' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Gorse Hill');
+  await page.getByRole('button', { name: 'Save the line' }).click();
+  await page.getByRole('button', { name: 'Put away Gorse Hill' }).click();
+  await expect(page.getByRole('heading', { name: 'Gorse Hill' })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Put away: \d/ }).click();
+  await page.getByRole('button', { name: 'Bring back Gorse Hill' }).click();
+  await page.getByRole('button', { name: 'Back to the shelf' }).click();
+  await expect(page.getByRole('heading', { name: 'Gorse Hill' })).toBeVisible();
+});

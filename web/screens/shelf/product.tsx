@@ -89,7 +89,9 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
             none="no line"
             value={value.lineId}
             onChange={set('lineId')}
-            options={shelf.lines.map((line) => ({ key: line.id, label: line.name }))}
+            options={shelf.lines
+              .filter((line) => line.archivedAt === null || line.id === value.lineId)
+              .map((line) => ({ key: line.id, label: line.name }))}
             error={problem('lineId')}
           />
           <TicksField<Role>

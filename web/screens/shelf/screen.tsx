@@ -19,7 +19,7 @@ export function Screen() {
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   const { lines, products } = shelf.data;
   const shown = products.filter((product) => (product.archivedAt !== null) === archived);
-  const put_away = products.filter((product) => product.archivedAt !== null).length;
+  const away = [...products, ...lines].filter(({ archivedAt }) => archivedAt !== null).length;
   return (
     <>
       <Heading
@@ -36,9 +36,9 @@ export function Screen() {
         What can be tested and what is held beside it. A product is put away, never deleted, so that old
         trials keep their words.
       </Heading>
-      {(put_away > 0 || archived) && (
+      {(away > 0 || archived) && (
         <Button look="quiet" className="mb-4" onClick={() => setArchived(!archived)}>
-          {archived ? 'Back to the shelf' : `Put away: ${put_away}`}
+          {archived ? 'Back to the shelf' : `Put away: ${away}`}
         </Button>
       )}
       {products.length === 0 && (
@@ -54,6 +54,8 @@ export function Screen() {
           <LineShelf
             key={key}
             line={line}
+            archived={archived}
+            bare={products.every((product) => product.lineId !== line?.id || product.archivedAt !== null)}
             products={shown.filter((product) => product.lineId === (line?.id ?? null))}
           />
         ),
@@ -64,18 +66,26 @@ export function Screen() {
 
 function LineShelf({
   line,
+  archived,
+  bare,
   products,
 }: {
   line: Shelf['lines'][number] | null;
+  /** Whether what was put away is shown. */
+  archived: boolean;
+  /** Whether no product of the line stands on the shelf, so that the line itself can be put away. */
+  bare: boolean;
   products: readonly Product[];
 }) {
-  if (products.length === 0 && line === null) return null;
+  const lineAway = line !== null && line.archivedAt !== null;
+  if (products.length === 0 && (line === null || lineAway !== archived)) return null;
   return (
     <section className="mb-8" aria-label={line?.name ?? 'Without a line'}>
       <div className="mb-1 flex flex-wrap items-baseline gap-3">
         <h2 className="text-xl">{line?.name ?? 'Without a line'}</h2>
         {line?.note && <p className="text-sm text-soft">{line.note}</p>}
         {line && <LineEditor line={line} />}
+        {line && (bare || lineAway) && <PutAway what="lines" id={line.id} name={line.name} away={lineAway} />}
       </div>
       {products.length === 0 ? (
         <p className="text-soft">No product of this line here.</p>
