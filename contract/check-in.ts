@@ -27,7 +27,8 @@ export const CheckInInput = v.pipe(
     stage: oneOf(STAGES, 'a stage'),
     day: v.nullable(whole('The day of wear', 1, 60)),
     at: pastMoment,
-    note: v.optional(note, ''),
+    /** Left out, the note stays as it was. */
+    note: v.optional(note),
     ratings: v.optional(v.pipe(v.array(RatingInput), v.maxLength(400)), []),
     curls: v.optional(v.pipe(v.array(CurlReadingInput), v.maxLength(12)), []),
   }),

@@ -1,3 +1,4 @@
+import { WIND_LIMIT } from '@sabor/core/climate/beaufort';
 import { AIR_RANGE_C } from '@sabor/core/climate/saturation';
 import { WEAR_ENDS } from '@sabor/core/outcomes/events';
 import { SLOTS } from '@sabor/core/routine/slots';
@@ -15,6 +16,7 @@ export const STEP_STATUSES = {
 const air = {
   temperatureC: v.nullable(number('The air temperature', AIR_RANGE_C.lowest, AIR_RANGE_C.highest)),
   humidity: v.nullable(number('The humidity in %', 0, 100)),
+  windMs: v.nullable(number('The wind in m/s', 0, WIND_LIMIT)),
 };
 
 /** Begins the next allocated wash day of a trial. May be sent twice. */
@@ -77,6 +79,8 @@ export interface WashDay {
   routineDoneAt: string | null;
   temperatureC: number | null;
   humidity: number | null;
+  /** Mean wind in m/s. */
+  windMs: number | null;
   note: string;
   abandonReason: string | null;
   wearEnd: v.InferOutput<typeof WearEndInput> | null;
@@ -84,3 +88,6 @@ export interface WashDay {
   checkIns: CheckIn[];
   events: WearEvent[];
 }
+
+/** The air of a wash day, as far as it is known. */
+export type Air = Pick<WashDay, 'temperatureC' | 'humidity' | 'windMs'>;

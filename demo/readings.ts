@@ -53,6 +53,9 @@ export function coastAir(random: Random): Air {
   return { temperatureC, humidity };
 }
 
+/** Mean wind on that coast in m/s: mostly a breeze, now and then more. */
+export const coastWind = (random: Random): number => Math.round(10 * (1 + 11 * random.unit() ** 2)) / 10;
+
 /** One wash day's luck: a number per outcome that every reading of that day shares. */
 export function washDayLuck(random: Random): Record<Outcome, number> {
   return Object.fromEntries(

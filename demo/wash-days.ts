@@ -2,7 +2,7 @@ import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { balancedComplete } from '@sabor/core/trial/allocation';
 import { type Random, seededRandom } from '@sabor/core/trial/random';
 import { demoId } from './ids.ts';
-import { type Air, coastAir, normal, rate, washDayLuck } from './readings.ts';
+import { type Air, coastAir, coastWind, normal, rate, washDayLuck } from './readings.ts';
 import { type calendar, settingsRow } from './rows.ts';
 import { productId } from './shelf.ts';
 import { COAST_ROUTINE, type DemoArm, type DemoTrial } from './trials.ts';
@@ -24,6 +24,7 @@ interface Day {
   daysAgo: number;
   index: number;
   air: Air;
+  windMs: number;
 }
 
 const planOf = (trial: DemoTrial) => COAST_ROUTINE.filter((step) => !trial.leaveOut.includes(step.key));
@@ -204,6 +205,7 @@ const NAMES: Record<string, string> = {
 export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, calendar: Calendar): void {
   const sequence = balancedComplete(2, trial.planned).draw(trial.seed);
   const random = seededRandom(trial.seed + 1);
+  const wind = seededRandom(trial.seed + 2);
   design(rows, trial, calendar, sequence);
   const begin = (index: number, daysAgo: number, name: string): Day => ({
     trial,
@@ -213,6 +215,7 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
     daysAgo,
     index,
     air: coastAir(random),
+    windMs: coastWind(wind),
   });
   const row = (day: Day): Row => ({
     id: day.id,
@@ -226,6 +229,7 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
     routine_done_at: null,
     temperature_c: day.air.temperatureC,
     humidity: day.air.humidity,
+    wind_ms: day.windMs,
     note: '',
     abandoned_at: null,
     abandon_reason: null,

@@ -16,6 +16,9 @@ test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async (
   await page.getByLabel('Temperature').fill('12.5');
   await page.getByLabel('Humidity').fill('84');
   await expect(page.getByText('Dew point 9.9 °C')).toBeVisible();
+  await expect(page.getByText(/over 70 % it takes up water steeply/)).toBeVisible();
+  await page.getByLabel('Wind').fill('9');
+  await expect(page.getByText('Wind 9 m/s: Beaufort 5, fresh breeze.')).toBeVisible();
   await page.getByRole('button', { name: 'To the first step' }).click();
 
   await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
@@ -98,6 +101,12 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
   await page.getByLabel('Crown curl, resting').fill('95');
   await page.getByRole('textbox', { name: 'Note' }).fill('dry by noon');
   await page.getByLabel('Looked at').focus();
+  const stored = async () => {
+    const [id] = /(?<=wash-days\/)[^/]+/.exec(page.url())!;
+    return (await (await page.request.get(`/api/wash-days/${id}`)).json()).checkIns[0];
+  };
+  await expect.poll(async () => (await stored()).note).toBe('dry by noon');
+  await expect.poll(async () => (await stored()).curls.length).toBe(1);
   await page.reload();
   await expect(page.getByLabel('Crown curl, resting')).toHaveValue('95');
   await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('dry by noon');

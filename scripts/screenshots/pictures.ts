@@ -86,6 +86,7 @@ const PICTURES: readonly Picture[] = [
       await startRunning(page, base);
       await page.getByLabel('Temperature').fill('12.5');
       await page.getByLabel('Humidity').fill('84');
+      await page.getByLabel('Wind').fill('9');
     },
   },
   {

@@ -13,11 +13,15 @@ export class Refused extends Error {
 
 const OFFLINE = 'Sabor’s server does not answer. Is it still running? What you typed is still here.';
 
+/** Small changes outlive the page that sent them, should it be reloaded or closed on the way. */
+const small = (body: unknown) => body !== undefined && JSON.stringify(body).length < 30_000;
+
 async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
+      keepalive: small(body),
       ...(body === undefined
         ? {}
         : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),

@@ -43,10 +43,10 @@ export async function saveCheckIn(db: Db, input: v.InferOutput<typeof CheckInInp
     const { day, timeZone } = await openFor(client, input.washDayId);
     refuseImpossible(input, day, timeZone);
     const { rows } = await client.query<{ id: string }>(
-      `insert into check_in (id, wash_day_id, stage, day, at, note) values ($1, $2, $3, $4, $5, $6)
-       on conflict (wash_day_id, stage, day) do update set at = excluded.at, note = excluded.note
+      `insert into check_in (id, wash_day_id, stage, day, at, note) values ($1, $2, $3, $4, $5, coalesce($6, ''))
+       on conflict (wash_day_id, stage, day) do update set at = excluded.at, note = coalesce($6, check_in.note)
        returning id`,
-      [input.id, input.washDayId, input.stage, input.day, input.at, input.note],
+      [input.id, input.washDayId, input.stage, input.day, input.at, input.note ?? null],
     );
     const checkInId = rows[0]!.id;
     const zoneIds = input.ratings.flatMap(({ zoneId }) => zoneId ?? []);

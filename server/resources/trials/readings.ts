@@ -24,6 +24,7 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
       arm: plain(arms.get(day.armId) ?? ''),
       temperature_c: t,
       humidity_percent: humidity,
+      wind_m_s: day.windMs,
       dew_point_c: dew === null ? null : Math.round(dew * 10) / 10,
     };
     return day.checkIns.flatMap((checkIn) => {
@@ -62,6 +63,7 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
     'arm',
     'temperature_c',
     'humidity_percent',
+    'wind_m_s',
     'dew_point_c',
     'stage',
     'day_of_wear',

@@ -16,6 +16,7 @@ const WASH_DAYS = `
   select d.id, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone", d.position,
     d.arm_id as "armId", d.started_at as "startedAt", d.washed_at as "washedAt", d.dry_at as "dryAt",
     d.reveal_at as "revealAt", d.routine_done_at as "routineDoneAt", d.temperature_c as "temperatureC", d.humidity,
+    d.wind_ms as "windMs",
     d.note, d.abandon_reason as "abandonReason",
     case when d.abandoned_at is not null then 'abandoned' when d.wear_ended_at is not null then 'finished'
       when d.routine_done_at is not null then 'worn' else 'under way' end as status,
@@ -167,9 +168,19 @@ export async function changeWashDay(
       if (at !== null && Date.parse(at) < Date.parse(earlier) - 60_000)
         throw atField(field, `${what} cannot come before ${than}. Check the times.`);
     await client.query(
-      `update wash_day set temperature_c = $2, humidity = $3, washed_at = $4, dry_at = $5, reveal_at = $6, note = $7
+      `update wash_day set temperature_c = $2, humidity = $3, washed_at = $4, dry_at = $5, reveal_at = $6, note = $7,
+         wind_ms = $8
        where id = $1`,
-      [id, next.temperatureC, next.humidity, next.washedAt, next.dryAt, next.revealAt, next.note],
+      [
+        id,
+        next.temperatureC,
+        next.humidity,
+        next.washedAt,
+        next.dryAt,
+        next.revealAt,
+        next.note,
+        next.windMs,
+      ],
     );
     return readWashDay(client, id);
   });

@@ -139,6 +139,7 @@ describe('a wash day', () => {
   it.each([
     [{ temperatureC: 40, humidity: 140 }, 'humidity', 'The humidity in % cannot be over 100.'],
     [{ temperatureC: 90, humidity: 40 }, 'temperatureC', 'The air temperature cannot be over 60.'],
+    [{ windMs: -2 }, 'windMs', 'The wind in m/s cannot be under 0.'],
     [{ temperatureC: 'warm' }, 'temperatureC', 'The air temperature must be a number.'],
     [{ washedAt: '2999-01-01T00:00:00Z' }, 'washedAt', 'This time is in the future. Give now or earlier.'],
   ])('refuses %j', async (change, path, message) => {
@@ -197,6 +198,16 @@ describe('looks at the hair', () => {
     ]);
     const { body: less } = await look(day, { ratings: rate(null) });
     expect(less.checkIns[0]!.ratings).toEqual([]);
+  });
+
+  it('keep their note when a rating comes without one, and change it when one comes', async () => {
+    const day = await wear();
+    await look(day, { note: 'soft' });
+    const { body } = await look(day, {
+      ratings: [{ outcome: 'shine', zoneId: sample.wearer.zones[0]!.id, value: 5 }],
+    });
+    expect(body.checkIns[0]!.note).toBe('soft');
+    expect((await look(day, { note: '' })).body.checkIns[0]!.note).toBe('');
   });
 
   it('are refused before the wash day, before the reveal, and on the wrong day', async () => {

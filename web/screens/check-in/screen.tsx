@@ -8,7 +8,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { put } from '../../api/http.ts';
-import { useTrial, useWashDay, useWashDayChange, useWearer } from '../../api/queries.ts';
+import { useChange, useTrial, useWashDay, useWashDayChange, useWearer } from '../../api/queries.ts';
 import { HeadMap, type MapZone } from '../../drawings/head-map.tsx';
 import { valueTint } from '../../drawings/tint.ts';
 import { TextField } from '../../ui/inputs.tsx';
@@ -69,17 +69,20 @@ function CheckInSheet({
     (input: CheckInInput) => put<WashDay>(`/check-ins/${input.id}`, input),
     foresee,
   );
-  const send = (part: Pick<CheckInInput, 'ratings' | 'curls'> & { note?: string; at?: string }) =>
+  const send = (part: Pick<CheckInInput, 'ratings' | 'curls'> & { at?: string }) =>
     save.mutateAsync({
       id: taken?.id ?? fresh.current,
       washDayId: washDay.id,
       stage,
       day: n,
       at,
-      note: taken?.note ?? '',
       ...part,
     });
 
+  // A note goes out on its own at once, not behind the taps before it.
+  const jot = useChange((note: string) =>
+    put(`/check-ins/${taken?.id ?? fresh.current}`, { washDayId: washDay.id, stage, day: n, at, note }),
+  );
   const ratings = (taken?.ratings ?? []).filter((rating) => rating.outcome === outcome);
   const ratingOf = (zoneId: string) => ratings.find((rating) => rating.zoneId === zoneId)?.value ?? null;
   const rate = (value: number | null) => {
@@ -225,7 +228,7 @@ function CheckInSheet({
             }}
             error={save.isError ? save.error.message : undefined}
           />
-          <NoteField key={taken?.id} note={taken?.note ?? ''} save={(note) => send({ note })} />
+          <NoteField key={taken?.id} note={taken?.note ?? ''} save={jot.mutateAsync} />
         </section>
       </div>
     </div>

@@ -1,4 +1,5 @@
 import type { TrialDetail } from '@sabor/contract/trial';
+import { beaufort } from '@sabor/core/climate/beaufort';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { Link } from 'react-router';
 import { useSettings } from '../../api/queries.ts';
@@ -43,6 +44,7 @@ export function WashDayList({ trial }: { trial: TrialDetail }) {
                 {' '}
                 · {STATUS[day.status]}
                 {dew !== null && <> · dew point {showTemperature(dew, settings)}</>}
+                {day.windMs !== null && <> · Beaufort {beaufort(day.windMs).number}</>}
               </span>
               {day.abandonReason && (
                 <span className="block text-sm text-mango-deep">“{day.abandonReason}”</span>

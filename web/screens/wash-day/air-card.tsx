@@ -1,14 +1,12 @@
 import { fieldsOf } from '@sabor/contract/problem';
-import { type WashDay, WashDayChange } from '@sabor/contract/wash-day';
+import { type Air, type WashDay, WashDayChange } from '@sabor/contract/wash-day';
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useState } from 'react';
 import * as v from 'valibot';
 import type { Refused } from '../../api/http.ts';
 import { useSettings } from '../../api/queries.ts';
 import { NumberField } from '../../ui/inputs.tsx';
-import { DewPoint } from './dew-point.tsx';
-
-type Air = Pick<WashDay, 'temperatureC' | 'humidity'>;
+import { AirReading } from './air-reading.tsx';
 
 /** The air before the first step. */
 export function AirCard({
@@ -21,7 +19,11 @@ export function AirCard({
   next: () => void;
 }) {
   const settings = useSettings();
-  const [air, setAir] = useState<Air>({ temperatureC: day.temperatureC, humidity: day.humidity });
+  const [air, setAir] = useState<Air>({
+    temperatureC: day.temperatureC,
+    humidity: day.humidity,
+    windMs: day.windMs,
+  });
   const [problems, setProblems] = useState<{ path: string; message: string }[]>([]);
   const problem = (path: string) => problems.find((found) => found.path === path)?.message;
   const keep = async () => {
@@ -61,9 +63,16 @@ export function AirCard({
             onChange={(humidity) => setAir({ ...air, humidity })}
             error={problem('humidity')}
           />
+          <NumberField
+            label="Wind"
+            unit="m/s"
+            value={air.windMs}
+            onChange={(windMs) => setAir({ ...air, windMs })}
+            error={problem('windMs')}
+          />
         </div>
         <div className="mt-4 text-xl">
-          <DewPoint {...air} />
+          <AirReading {...air} />
         </div>
       </div>
       <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">

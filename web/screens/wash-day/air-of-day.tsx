@@ -1,5 +1,5 @@
 import { fieldsOf } from '@sabor/contract/problem';
-import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
+import type { Air, WashDay, WashDayChange } from '@sabor/contract/wash-day';
 import { WashDayChange as Schema } from '@sabor/contract/wash-day';
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useState } from 'react';
@@ -8,7 +8,7 @@ import { useSettings } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
 import { NumberField } from '../../ui/inputs.tsx';
 import { showTemperature } from '../../ui/show.ts';
-import { DewPoint } from './dew-point.tsx';
+import { AirReading } from './air-reading.tsx';
 
 /** The wash day's air, which can still be given or mended while the day is open. */
 export function AirOfDay({
@@ -21,10 +21,14 @@ export function AirOfDay({
   change: (to: WashDayChange) => Promise<unknown>;
 }) {
   const settings = useSettings();
-  const [air, setAir] = useState({ temperatureC: day.temperatureC, humidity: day.humidity });
+  const [air, setAir] = useState<Air>({
+    temperatureC: day.temperatureC,
+    humidity: day.humidity,
+    windMs: day.windMs,
+  });
   const [problems, setProblems] = useState<{ path: string; message: string }[]>([]);
   const problem = (path: string) => problems.find((found) => found.path === path)?.message;
-  const changed = air.temperatureC !== day.temperatureC || air.humidity !== day.humidity;
+  const changed = (['temperatureC', 'humidity', 'windMs'] as const).some((key) => air[key] !== day[key]);
   const save = async () => {
     const checked = v.safeParse(Schema, air);
     setProblems(checked.success ? [] : fieldsOf(checked.issues));
@@ -58,6 +62,14 @@ export function AirOfDay({
             onChange={(humidity) => setAir({ ...air, humidity })}
             error={problem('humidity')}
           />
+          <NumberField
+            className="w-32"
+            label="Wind"
+            unit="m/s"
+            value={air.windMs}
+            onChange={(windMs) => setAir({ ...air, windMs })}
+            error={problem('windMs')}
+          />
           {changed && (
             <Button className="mt-6" onClick={() => void save()}>
               Save the air
@@ -73,7 +85,7 @@ export function AirOfDay({
         </p>
       )}
       <div className="mt-2 text-soft">
-        <DewPoint {...air} />
+        <AirReading {...air} />
       </div>
     </section>
   );

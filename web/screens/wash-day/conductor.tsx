@@ -1,6 +1,6 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial';
-import type { WashDay, WashStep, WashStepInput } from '@sabor/contract/wash-day';
+import type { Air, WashDay, WashStep, WashStepInput } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
@@ -47,9 +47,7 @@ export function Conductor({ day, trial, products }: Parts) {
   const takeOut = useWashDayChange(day.id, (stepId: string) =>
     remove<WashDay>(`/wash-days/${day.id}/steps/${stepId}`),
   );
-  const change = useWashDayChange(day.id, (to: Partial<Pick<WashDay, 'temperatureC' | 'humidity'>>) =>
-    patch<WashDay>(`/wash-days/${day.id}`, to),
-  );
+  const change = useWashDayChange(day.id, (to: Air) => patch<WashDay>(`/wash-days/${day.id}`, to));
   const abandon = useAbandon(day.id);
   const finish = useWashDayChange(day.id, () => post<WashDay>(`/wash-days/${day.id}/finish`));
 
