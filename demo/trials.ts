@@ -112,7 +112,11 @@ export interface DemoTrial {
   endings: WearEnd;
 }
 
-/** Kelp Fold: truly better at definition and hold, worse at volume. */
+/**
+ * Kelp Fold: truly better at definition and hold, worse at volume. Set on purpose to show a trial that decides: with
+ * the first effect (1.5 points) and lot (seed 20261) the same generator could not tell (p = .086); effect (2 points)
+ * and seed were then changed once. The demo's p is a showpiece, not a result.
+ */
 const KELP: HairTruth = {
   start: { definition: 8.5, frizz: 2.6, volume: 4.6, shine: 6.6, softness: 5.4, hold: 7.8 },
   perDay: { definition: -0.42, frizz: 0.42, volume: 0.12, shine: -0.15, softness: 0.05, hold: -0.4 },
