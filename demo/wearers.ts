@@ -1,5 +1,5 @@
 import type { Traits } from '@sabor/core/hair/traits';
-import { PLACES, type Place, STANDARD_ZONES } from '@sabor/core/hair/zones';
+import { type Place, STANDARD_ZONES } from '@sabor/core/hair/zones';
 import { demoId } from './ids.ts';
 
 type OwnTraits = Partial<Traits>;
@@ -112,5 +112,3 @@ export function zoneRows(wearer: DemoWearer) {
 
 /** Places that are rated in the demo's trials; each side of each counts once. */
 export const RATED_PLACES: readonly Place[] = ['hairline', 'crown', 'side', 'back'];
-
-export const placeLabel = (place: Place): string => PLACES[place].label;

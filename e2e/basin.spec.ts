@@ -1,4 +1,5 @@
 import { expect, PHONE, test } from './bench.ts';
+import { makeTrial } from './make-trial.ts';
 
 test.use({ viewport: PHONE });
 
@@ -65,12 +66,11 @@ test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async (
 });
 
 test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
-  await page.goto('/trials');
-  await page.getByRole('link', { name: /Foam or jelly/ }).click();
-  await page.getByRole('button', { name: 'Start wash day 4' }).click();
+  await page.goto(`/trials/${await makeTrial(page, 'By thumb?')}`);
+  await page.getByRole('button', { name: 'Start wash day 1' }).click();
   await page.getByRole('button', { name: 'Later' }).click();
   await page.getByRole('link', { name: 'Leave, keep all' }).click();
-  await page.getByRole('link', { name: 'Go on with wash day 4' }).click();
+  await page.getByRole('link', { name: 'Go on with wash day 1' }).click();
   await expect(page.getByRole('heading', { name: 'The air' })).toBeVisible();
   await page.goto(`${page.url().split('?')[0]}?step=end`);
   await page.getByRole('button', { name: 'Finish the routine' }).click();

@@ -1,16 +1,16 @@
 import type { KeyOf } from '../vocabulary.ts';
 
-/** Places on a head. `view` is the drawing that shows the place. */
+/** Places on a head. */
 export const PLACES = {
-  fringe: { label: 'Fringe', view: 'above' },
-  hairline: { label: 'Front hairline', view: 'above' },
-  crown: { label: 'Crown', view: 'above' },
-  side: { label: 'Side', view: 'above' },
-  back: { label: 'Back', view: 'behind' },
-  nape: { label: 'Nape', view: 'behind' },
-  under: { label: 'Under layer', view: 'behind' },
-  ends: { label: 'Ends', view: 'behind' },
-  own: { label: 'Own zone', view: 'list' },
+  fringe: { label: 'Fringe' },
+  hairline: { label: 'Front hairline' },
+  crown: { label: 'Crown' },
+  side: { label: 'Side' },
+  back: { label: 'Back' },
+  nape: { label: 'Nape' },
+  under: { label: 'Under layer' },
+  ends: { label: 'Ends' },
+  own: { label: 'Own zone' },
 } as const;
 export type Place = KeyOf<typeof PLACES>;
 

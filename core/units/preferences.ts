@@ -30,7 +30,6 @@ export interface UnitPreferences {
   length: LengthUnit;
   temperature: TemperatureUnit;
 }
-export const SI_UNITS: UnitPreferences = { volume: 'ml', length: 'mm', temperature: 'c' };
 
 export interface Scale {
   sign: string;

@@ -3,7 +3,7 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
-import { sampleBench, sampleTrial } from '../../testing/samples.ts';
+import { sampleBench } from '../../testing/samples.ts';
 
 let bench: TestBench;
 beforeAll(async () => {
@@ -24,7 +24,8 @@ describe('a plan', () => {
     expect(stored.attainable).toEqual({ sequences: 6, smallestP: 1 / 3, decides: false });
     const { rows } = await bench.db.query('select arm_id from allocation where trial_id = $1', [trial.id]);
     for (const arm of trial.arms) expect(rows.filter((row) => row.arm_id === arm.id)).toHaveLength(2);
-    expect(JSON.stringify(stored)).not.toContain('"seed":2');
+    const drawn = await bench.db.query<{ seed: number }>('select seed from trial where id = $1', [trial.id]);
+    expect(JSON.stringify(stored)).not.toContain(String(drawn.rows[0]!.seed));
   });
 
   it('can be changed until its first wash day, and is locked from then on', async () => {
@@ -59,7 +60,7 @@ describe('a plan', () => {
   });
 
   it('refuses what cannot be a trial, at its field', async () => {
-    const { trial, gels } = await sampleBench(bench);
+    const { trial } = await sampleBench(bench);
     const refused = async (to: object) =>
       (await bench.ask('PUT', `/api/trials/${v7()}`, { ...trial, ...to })).body.fields ?? [];
     const [a, b] = trial.arms as [(typeof trial.arms)[number], (typeof trial.arms)[number]];
@@ -98,32 +99,6 @@ describe('a plan', () => {
     expect(await refused({ weights: [{ zoneId: v7(), weight: 1 }] })).toContainEqual(
       expect.objectContaining({ path: 'weights' }),
     );
-    const dosed = [
-      a,
-      {
-        ...b,
-        steps: [
-          {
-            ...a.steps[0]!,
-            productId: gels[0]!.id,
-            dose: { kind: 'exact', amount: 20, measure: 'ml', per: 'head' },
-          },
-        ],
-      },
-    ];
-    const twoDoses = {
-      ...sampleTrial(
-        { ...(await sampleBench(bench)).wearer },
-        { id: v7(), name: 'r', steps: [], wearerId: null },
-        [],
-      ),
-      ...trial,
-      id: v7(),
-      arms: dosed,
-    };
-    expect(
-      (await bench.ask('PUT', `/api/trials/${twoDoses.id}`, { ...twoDoses, plan: trial.plan })).status,
-    ).not.toBe(200);
   });
 });
 

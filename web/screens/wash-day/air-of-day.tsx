@@ -1,13 +1,8 @@
-import { fieldsOf } from '@sabor/contract/problem';
-import type { Air, WashDay, WashDayChange } from '@sabor/contract/wash-day';
-import { WashDayChange as Schema } from '@sabor/contract/wash-day';
-import { temperatureScale } from '@sabor/core/units/preferences';
-import { useState } from 'react';
-import * as v from 'valibot';
+import type { Air, WashDay } from '@sabor/contract/wash-day';
 import { useSettings } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
-import { NumberField } from '../../ui/inputs.tsx';
 import { showTemperature } from '../../ui/show.ts';
+import { AirFields, useAir } from './air-fields.tsx';
 import { AirReading } from './air-reading.tsx';
 
 /** The wash day's air, which can still be given or mended while the day is open. */
@@ -18,27 +13,10 @@ export function AirOfDay({
 }: {
   day: WashDay;
   open: boolean;
-  change: (to: WashDayChange) => Promise<unknown>;
+  change: (to: Air) => Promise<unknown>;
 }) {
   const settings = useSettings();
-  const [air, setAir] = useState<Air>({
-    temperatureC: day.temperatureC,
-    humidity: day.humidity,
-    windMs: day.windMs,
-  });
-  const [problems, setProblems] = useState<{ path: string; message: string }[]>([]);
-  const problem = (path: string) => problems.find((found) => found.path === path)?.message;
-  const changed = (['temperatureC', 'humidity', 'windMs'] as const).some((key) => air[key] !== day[key]);
-  const save = async () => {
-    const checked = v.safeParse(Schema, air);
-    setProblems(checked.success ? [] : fieldsOf(checked.issues));
-    if (!checked.success) return;
-    try {
-      await change(air);
-    } catch (error) {
-      setProblems([{ path: 'temperatureC', message: (error as Error).message }]);
-    }
-  };
+  const { keep, changed, ...fields } = useAir(day);
   return (
     <section aria-labelledby="air">
       <h2 id="air" className="mb-2 text-xl">
@@ -46,32 +24,9 @@ export function AirOfDay({
       </h2>
       {open ? (
         <div className="flex flex-wrap items-start gap-4">
-          <NumberField
-            className="w-36"
-            label="Temperature"
-            scale={temperatureScale(settings.temperature)}
-            value={air.temperatureC}
-            onChange={(temperatureC) => setAir({ ...air, temperatureC })}
-            error={problem('temperatureC')}
-          />
-          <NumberField
-            className="w-32"
-            label="Humidity"
-            unit="%"
-            value={air.humidity}
-            onChange={(humidity) => setAir({ ...air, humidity })}
-            error={problem('humidity')}
-          />
-          <NumberField
-            className="w-32"
-            label="Wind"
-            unit="m/s"
-            value={air.windMs}
-            onChange={(windMs) => setAir({ ...air, windMs })}
-            error={problem('windMs')}
-          />
+          <AirFields {...fields} />
           {changed && (
-            <Button className="mt-6" onClick={() => void save()}>
+            <Button className="mt-6" onClick={() => void keep(change)}>
               Save the air
             </Button>
           )}
@@ -85,7 +40,7 @@ export function AirOfDay({
         </p>
       )}
       <div className="mt-2 text-soft">
-        <AirReading {...air} />
+        <AirReading {...fields.air} />
       </div>
     </section>
   );

@@ -39,7 +39,6 @@ export function StepCard({
   const [changing, setChanging] = useState(false);
   const slot = SLOTS[step.slot];
   const product = products.find(({ id }) => id === step.productId);
-  const main = useRef<HTMLButtonElement>(null);
   const accept = () => {
     const doneAt = new Date();
     const timed = step.status === 'waiting' ? elapsedMinutes(step.startedAt, doneAt.getTime()) : null;
@@ -124,12 +123,7 @@ export function StepCard({
         />
       ) : (
         <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
-          <button
-            ref={main}
-            type="button"
-            className={`${big} col-span-3 bg-hibiscus text-white`}
-            onClick={accept}
-          >
+          <button type="button" className={`${big} col-span-3 bg-hibiscus text-white`} onClick={accept}>
             {step.status === 'done' ? 'Keep it, go on' : 'Done as planned'}
           </button>
           <button type="button" className={`${big} border-2 border-paper/60`} onClick={back}>
