@@ -67,7 +67,7 @@ export const POROSITY_TESTS = {
     how: 'What this length has been through; read from the timeline.',
     unit: null,
     outcomes: {
-      none: { label: 'nothing on the timeline', chance: [0.5, 0.4, 0.2] },
+      none: { label: 'no bleach, colour or heat noted', chance: [0.5, 0.4, 0.2] },
       heat: { label: 'heat styled', chance: [0.2, 0.25, 0.25] },
       colour: { label: 'coloured', chance: [0.2, 0.23, 0.3] },
       lifted: { label: 'bleached or relaxed', chance: [0.1, 0.12, 0.25] },
