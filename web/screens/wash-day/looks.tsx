@@ -57,6 +57,7 @@ export function Looks({
             : null;
           const may = open && (look.stage !== 'wear' || look.day! <= reached);
           const label = stageLabel(look.stage, look.day);
+          const verb = taken ? 'Change' : isDue(look) ? 'Look now' : 'Add';
           return (
             <li
               key={label}
@@ -78,9 +79,9 @@ export function Looks({
                 <ButtonLink
                   look={isDue(look) && !taken ? 'main' : 'quiet'}
                   to={lookPath(day.id, look)}
-                  aria-label={`${taken ? 'Change' : 'Look now'}: ${label}`}
+                  aria-label={`${verb}: ${label}`}
                 >
-                  {taken ? 'Change' : isDue(look) ? 'Look now' : 'Add'}
+                  {verb}
                 </ButtonLink>
               )}
             </li>
