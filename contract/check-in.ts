@@ -3,6 +3,7 @@ import { OUTCOMES, RATING_RANGE } from '@sabor/core/outcomes/outcomes';
 import { STAGES } from '@sabor/core/outcomes/stages';
 import * as v from 'valibot';
 import { id, note, number, oneOf, pastDate, pastMoment, positive, whole } from './fields.ts';
+import type { AttachedAir } from './weather.ts';
 
 export const RatingInput = v.object({
   outcome: oneOf(OUTCOMES, 'an outcome'),
@@ -61,6 +62,8 @@ export interface CheckIn {
   day: number | null;
   at: string;
   note: string;
+  /** The reading nearest to the look at the wearer's place. */
+  air: AttachedAir | null;
   ratings: { outcome: keyof typeof OUTCOMES; zoneId: string | null; value: number }[];
   curls: { curlId: string; restingMm: number; stretchedMm: number }[];
 }

@@ -30,6 +30,21 @@ export const number = (what: string, lowest: number, highest: number) =>
     v.maxValue(highest, `${what} cannot be over ${highest.toLocaleString('en')}.`),
   );
 
+function knownTimeZone(zone: string): boolean {
+  try {
+    Intl.DateTimeFormat('en', { timeZone: zone });
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** An IANA time zone. */
+export const timeZone = v.pipe(
+  v.string('Give a time zone, such as Europe/Paris.'),
+  v.check(knownTimeZone, 'Sabor does not know this time zone.'),
+);
+
 /** A number that must be more than nothing. */
 export const positive = (what: string, highest: number) =>
   v.pipe(number(what, 0, highest), v.gtValue(0, `${what} must be more than 0.`));

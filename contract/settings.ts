@@ -1,11 +1,34 @@
+import { DEW_POINT_BANDS, type DewPointBand } from '@sabor/core/climate/dew-point-bands';
 import { LENGTH_UNITS, TEMPERATURE_UNITS, VOLUME_UNITS } from '@sabor/core/units/preferences';
 import * as v from 'valibot';
-import { oneOf } from './fields.ts';
+import { name, number, oneOf } from './fields.ts';
+
+const BandInput = v.object({
+  below: v.nullable(number('The limit of a band', -45, 60)),
+  label: name('A band'),
+  says: v.pipe(v.string(), v.trim(), v.maxLength(200, 'Keep it under 200 characters.')),
+});
+
+/** Dew-point bands, lowest first, each with its upper limit; the last alone has none. */
+export const DewPointBands = v.pipe(
+  v.array(BandInput),
+  v.minLength(2, 'Keep at least two bands.'),
+  v.maxLength(8, 'Eight bands are plenty.'),
+  v.check(
+    (bands) => bands.every(({ below }, i) => (below === null) === (i === bands.length - 1)),
+    'Every band but the last needs an upper limit.',
+  ),
+  v.check(
+    (bands) => bands.every(({ below }, i) => i === 0 || below === null || below > bands[i - 1]!.below!),
+    'Each limit must lie over the one before it.',
+  ),
+);
 
 export const Settings = v.object({
   volume: oneOf(VOLUME_UNITS, 'a unit for volumes'),
   length: oneOf(LENGTH_UNITS, 'a unit for lengths'),
   temperature: oneOf(TEMPERATURE_UNITS, 'a unit for temperatures'),
+  dewPointBands: DewPointBands,
   currency: v.pipe(v.string(), v.regex(/^[A-Z]{3}$/, 'Give the currency as three letters, such as EUR.')),
 });
 export type Settings = v.InferOutput<typeof Settings>;
@@ -14,4 +37,10 @@ export type Settings = v.InferOutput<typeof Settings>;
 export const SettingsChange = v.partial(Settings);
 export type SettingsChange = Partial<Settings>;
 
-export const DEFAULT_SETTINGS: Settings = { volume: 'ml', length: 'mm', temperature: 'c', currency: 'EUR' };
+export const DEFAULT_SETTINGS: Settings = {
+  volume: 'ml',
+  length: 'mm',
+  temperature: 'c',
+  currency: 'EUR',
+  dewPointBands: DEW_POINT_BANDS as DewPointBand[],
+};

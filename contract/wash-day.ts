@@ -6,6 +6,7 @@ import * as v from 'valibot';
 import type { CheckIn, WearEvent } from './check-in.ts';
 import { id, note, number, oneOf, pastMoment } from './fields.ts';
 import { type Step, settings } from './routine.ts';
+import type { AttachedAir, DayAir } from './weather.ts';
 
 export const STEP_STATUSES = {
   waiting: { label: 'waiting' },
@@ -81,6 +82,10 @@ export interface WashDay {
   humidity: number | null;
   /** Mean wind in m/s. */
   windMs: number | null;
+  /** The reading nearest to the wash at the wearer's place; null where none was near. */
+  air: AttachedAir | null;
+  /** Its own date and each day after, to the end of its wear. */
+  days: DayAir[];
   note: string;
   abandonReason: string | null;
   wearEnd: v.InferOutput<typeof WearEndInput> | null;
@@ -91,3 +96,10 @@ export interface WashDay {
 
 /** The air of a wash day, as far as it is known. */
 export type Air = Pick<WashDay, 'temperatureC' | 'humidity' | 'windMs'>;
+
+/** The air that counts for a wash day: what was read by hand there, else what its place's weather had at the wash. */
+export function airOf(day: Air & Pick<WashDay, 'air'>): Air {
+  if (day.temperatureC !== null || day.air === null) return day;
+  const { temperatureC, humidity, windMs } = day.air;
+  return { temperatureC, humidity: day.humidity ?? humidity, windMs: day.windMs ?? windMs };
+}

@@ -1,7 +1,7 @@
 import { DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
 import { PLACES, SIDES } from '@sabor/core/hair/zones';
 import * as v from 'valibot';
-import { id, name, note, oneOf, pastDate, positive } from './fields.ts';
+import { id, name, note, oneOf, pastDate, positive, timeZone } from './fields.ts';
 
 const traits = {
   porosity: v.nullable(oneOf(POROSITIES, 'a porosity')),
@@ -49,20 +49,11 @@ export const CurlInput = v.pipe(
 );
 export type CurlInput = v.InferInput<typeof CurlInput>;
 
-function knownTimeZone(zone: string): boolean {
-  try {
-    Intl.DateTimeFormat('en', { timeZone: zone });
-    return true;
-  } catch {
-    return false;
-  }
-}
-
 export const WearerInput = v.pipe(
   v.object({
     id,
     name: name('A wearer'),
-    timeZone: v.pipe(v.string(), v.check(knownTimeZone, 'Sabor does not know this time zone.')),
+    timeZone,
     underAge: v.boolean(),
     guardian: v.nullable(name('The guardian')),
     consentOn: v.nullable(pastDate),

@@ -4,6 +4,7 @@ declare module 'psychrolib' {
     SI: number;
     SetUnitSystem(system: number): void;
     GetTDewPointFromRelHum(celsius: number, share: number): number;
+    GetRelHumFromTDewPoint(celsius: number, dewPoint: number): number;
   };
   export default psychrolib;
 }

@@ -18,6 +18,7 @@ import { todayRoutes } from './resources/today/routes.ts';
 import { trialRoutes } from './resources/trials/routes.ts';
 import { washDayRoutes } from './resources/wash-days/routes.ts';
 import { wearerRoutes } from './resources/wearers/routes.ts';
+import { weatherRoutes } from './resources/weather/routes.ts';
 
 export interface AppOptions {
   db: Db;
@@ -103,6 +104,7 @@ export function createApp({ db, log, webRoot }: AppOptions): Express {
     washDayRoutes,
     checkInRoutes,
     todayRoutes,
+    weatherRoutes,
     settingsRoutes,
     backupRoutes,
   ])

@@ -1,19 +1,23 @@
-/** Dew-point bands as curly-hair testers use them. Common practice, no source. Upper limits in °C, exclusive. */
-export const DEW_POINT_BANDS = [
-  { key: 'dry', below: 2, label: 'dry', says: 'strong humectants can draw water out of the hair' },
-  { key: 'low', below: 9, label: 'on the dry side', says: 'moderate humectants with a film over them' },
-  { key: 'middle', below: 16, label: 'kind', says: 'most formulas behave as their labels promise' },
-  {
-    key: 'humid',
-    below: Number.POSITIVE_INFINITY,
-    label: 'humid',
-    says: 'humectants can swell the hair; film formers earn their keep',
-  },
-] as const;
+/** A stretch of dew points with the trade's word for it and what it means for a formula. */
+export interface DewPointBand {
+  /** Upper limit in °C, exclusive; null for the last, which has none. */
+  below: number | null;
+  label: string;
+  says: string;
+}
 
-export type DewPointBand = (typeof DEW_POINT_BANDS)[number];
+/** Dew-point bands as curly-hair testers use them. Common practice, no source; the tester may change them. */
+export const DEW_POINT_BANDS: readonly DewPointBand[] = [
+  { below: 2, label: 'dry', says: 'strong humectants can draw water out of the hair' },
+  { below: 9, label: 'on the dry side', says: 'moderate humectants with a film over them' },
+  { below: 16, label: 'kind', says: 'most formulas behave as their labels promise' },
+  { below: null, label: 'humid', says: 'humectants can swell the hair; film formers earn their keep' },
+];
 
-/** The band a dew point (°C) falls in. */
-export function dewPointBand(celsius: number): DewPointBand {
-  return DEW_POINT_BANDS.find((band) => celsius < band.below) ?? DEW_POINT_BANDS[DEW_POINT_BANDS.length - 1]!;
+/** The band a dew point (°C) falls in. The last band takes whatever is over the limits. */
+export function dewPointBand(
+  celsius: number,
+  bands: readonly DewPointBand[] = DEW_POINT_BANDS,
+): DewPointBand {
+  return bands.find(({ below }) => below === null || celsius < below) ?? bands.at(-1)!;
 }

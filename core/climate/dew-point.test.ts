@@ -93,13 +93,13 @@ describe('vapour pressure', () => {
 describe('dew-point bands', () => {
   it.each([
     [-8, 'dry'],
-    [2, 'low'],
-    [8.9, 'low'],
-    [9, 'middle'],
-    [15.9, 'middle'],
+    [2, 'on the dry side'],
+    [8.9, 'on the dry side'],
+    [9, 'kind'],
+    [15.9, 'kind'],
     [16, 'humid'],
     [40, 'humid'],
-  ])('%d °C falls in %s', (celsius, key) => {
-    expect(dewPointBand(celsius).key).toBe(key);
+  ])('%d °C falls in %s', (celsius, label) => {
+    expect(dewPointBand(celsius).label).toBe(label);
   });
 });

@@ -6,6 +6,7 @@ import { migrate } from '../../server/db/migrate.ts';
 import { type Db, openPool } from '../../server/db/pool.ts';
 import { isEmpty } from '../../server/resources/backup/store.ts';
 import { readDemoState, saveDemoState } from '../../server/resources/settings/store.ts';
+import { readStations } from '../../server/resources/weather/store.ts';
 import { root } from '../install.mjs';
 import { ensurePostgres } from '../postgres/binaries.ts';
 import { type Cluster, startCluster } from '../postgres/cluster.ts';
@@ -142,6 +143,10 @@ async function begin(chosen: Options, closing: Closing): Promise<void> {
   if (chosen.demoReset) return;
   if (!chosen.dev) await stage('Web application', buildWeb);
   const log = pino({ level: process.env.SABOR_LOG ?? 'warn' }, pino.destination(2));
+  const poll = () => readStations(db, new Date()).catch((error) => log.error(error, 'weather stations'));
+  await poll();
+  const polling = setInterval(() => void poll(), 10 * 60_000);
+  closing.add('weather stations', async () => clearInterval(polling));
   answer = createApp({ db, log, webRoot: chosen.dev ? null : webRoot });
   closing.add('server', async () => {
     const closed = new Promise((resolve) => server.close(resolve));

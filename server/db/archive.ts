@@ -6,6 +6,7 @@ import type { Client } from './pool.ts';
 const STATEMENTS = {
   line: 'update line set archived_at = case when $2 then now() end where id = $1',
   product: 'update product set archived_at = case when $2 then now() end where id = $1',
+  place: 'update locality set archived_at = case when $2 then now() end where id = $1',
   wearer: 'update wearer set archived_at = case when $2 then now() end where id = $1',
   routine: 'update routine set archived_at = case when $2 then now() end where id = $1 and not is_plan',
   trial: 'update trial set archived_at = case when $2 then now() end where id = $1',

@@ -1,3 +1,4 @@
+import { SCENARIOS, WEATHER_SOURCES } from '@sabor/core/climate/places';
 import { MEASURES } from '@sabor/core/doses/measures';
 import { CARE } from '@sabor/core/hair/care';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
@@ -33,6 +34,8 @@ describe('the database knows the words that core knows', () => {
       strand: STRANDS,
       pattern: PATTERNS,
       place: PLACES,
+      weather_source: WEATHER_SOURCES,
+      scenario: SCENARIOS,
       side: SIDES,
       slot: SLOTS,
       measure: MEASURES,

@@ -28,6 +28,12 @@ export const TABLES = [
   'hair_event_zone',
   'hair_measure',
   'care_cadence',
+  'locality',
+  'month_normal',
+  'weather_batch',
+  'weather_reading',
+  'stay',
+  'day_outdoors',
 ] as const;
 
 async function schemaNumber(db: Client): Promise<number> {

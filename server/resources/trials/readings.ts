@@ -1,4 +1,5 @@
 import type { TrialDetail } from '@sabor/contract/trial';
+import { airOf } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { zoneLabel } from '@sabor/core/hair/zones';
@@ -15,7 +16,7 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
   const zones = new Map(wearer.zones.map((zone) => [zone.id, zoneLabel(zone)]));
   const curls = new Map(wearer.curls.map((curl) => [curl.id, curl.name]));
   const rows = trial.washDayRecords.flatMap((day) => {
-    const { temperatureC: t, humidity } = day;
+    const { temperatureC: t, humidity } = airOf(day);
     const dew = t === null || humidity === null ? null : dewPoint(t, humidity);
     const base = {
       wash_day: day.position + 1,

@@ -11,6 +11,8 @@ import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
 import { DOSE_COLUMN_NAMES, doseColumns, doseOf, settingsOf } from '../routines/step-sql.ts';
 import { finishIfComplete } from '../trials/finish.ts';
+import { type BareDay, withWeather } from '../weather/attach.ts';
+import { readStations } from '../weather/store.ts';
 
 const WASH_DAYS = `
   select d.id, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone", d.position,
@@ -44,26 +46,30 @@ const WASH_DAYS = `
         order by c.at), '[]') from check_in c where c.wash_day_id = d.id) as "checkIns",
     (select coalesce(json_agg(json_build_object('id', e.id, 'washDayId', e.wash_day_id, 'kind', e.kind,
         'on', e.happened_on, 'note', e.note) order by e.happened_on), '[]')
-      from event e where e.wash_day_id = d.id) as events
+      from event e where e.wash_day_id = d.id) as events,
+    (select coalesce(json_agg(json_build_object('on', o.on_date, 'outdoorHours', o.outdoor_hours,
+        'indoorHours', o.indoor_hours)), '[]') from day_outdoors o where o.wash_day_id = d.id) as outdoors
   from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id`;
 
-type Row = Omit<WashDay, 'localDate'> & { timeZone: string };
+type Row = Omit<BareDay, 'localDate'>;
 
-function dated({ timeZone, ...row }: Row): WashDay {
-  return { ...row, localDate: localDate(row.startedAt, timeZone) };
+function whole(db: Client, rows: readonly Row[]): Promise<WashDay[]> {
+  const dated = rows.map((row) => ({ ...row, localDate: localDate(row.startedAt, row.timeZone) }));
+  return withWeather(db, dated, Date.now());
 }
 
 export async function readWashDays(db: Client, of: { trialId: string }): Promise<WashDay[]> {
   const { rows } = await db.query<Row>(`${WASH_DAYS} where d.trial_id = $1 order by d.started_at`, [
     of.trialId,
   ]);
-  return rows.map(dated);
+  return whole(db, rows);
 }
 
 export async function readWashDay(db: Client, id: string): Promise<WashDay> {
   const { rows } = await db.query<Row>(`${WASH_DAYS} where d.id = $1`, [id]);
-  if (!rows[0]) throw notFound('wash day');
-  return dated(rows[0]);
+  const [day] = await whole(db, rows);
+  if (!day) throw notFound('wash day');
+  return day;
 }
 
 /** Refuses changes to a wash day whose trial is over, or that was abandoned. */
@@ -120,6 +126,7 @@ export async function startWashDay(db: Db, start: v.InferOutput<typeof StartWash
     );
     const place = next.rows[0];
     if (!place) throw new Refusal(409, 'All planned wash days of this trial have been run.');
+    await readStations(client, new Date());
     await client.query(
       `update trial set status = 'running', started_at = coalesce(started_at, $2) where id = $1`,
       [start.trialId, start.startedAt],

@@ -1,4 +1,5 @@
 import type { TrialDetail } from '@sabor/contract/trial';
+import { airOf } from '@sabor/contract/wash-day';
 import { beaufort } from '@sabor/core/climate/beaufort';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { Link } from 'react-router';
@@ -24,9 +25,10 @@ export function WashDayList({ trial }: { trial: TrialDetail }) {
       <ol>
         {trial.washDayRecords.map((day) => {
           const arm = trial.arms.findIndex(({ id }) => id === day.armId);
+          const air = airOf(day);
           const dew =
-            day.temperatureC !== null && day.humidity !== null
-              ? dewPoint(day.temperatureC, day.humidity)
+            air.temperatureC !== null && air.humidity !== null
+              ? dewPoint(air.temperatureC, air.humidity)
               : null;
           return (
             <li key={day.id} className="border-b border-rule py-1.5">
@@ -44,7 +46,7 @@ export function WashDayList({ trial }: { trial: TrialDetail }) {
                 {' '}
                 · {STATUS[day.status]}
                 {dew !== null && <> · dew point {showTemperature(dew, settings)}</>}
-                {day.windMs !== null && <> · Beaufort {beaufort(day.windMs).number}</>}
+                {air.windMs !== null && <> · Beaufort {beaufort(air.windMs).number}</>}
               </span>
               {day.abandonReason && (
                 <span className="block text-sm text-mango-deep">“{day.abandonReason}”</span>
