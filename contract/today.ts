@@ -16,9 +16,19 @@ export type Due =
   | { kind: 'bottle'; productId: string; title: string; says: string }
   | { kind: 'read'; trialId: string; title: string; says: string };
 
+/** What the air means for a wash day that waits or is under way, in sentences with their numbers. */
+export interface AirForWashDay {
+  trialId: string;
+  /** Null while Sabor does not know where the wearer is. */
+  placeId: string | null;
+  title: string;
+  says: string;
+}
+
 export interface Today {
   date: string;
   due: Due[];
+  air: AirForWashDay[];
   /** True when this Sabor still holds nothing of its own. */
   empty: boolean;
   demo: boolean;

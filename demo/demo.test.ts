@@ -1,12 +1,11 @@
 import { HairTestInput } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { ProductInput } from '@sabor/contract/shelf';
-import { dewPoint } from '@sabor/core/climate/dew-point';
 import { splitIngredients } from '@sabor/core/shelf/ingredient-list';
 import { seededRandom } from '@sabor/core/trial/random';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { coastAir, type HairTruth, normal, rate, washDayLuck } from './readings.ts';
+import { type HairTruth, normal, rate, washDayLuck } from './readings.ts';
 import { demoBackup } from './scenario.ts';
 import { LINES, PRODUCTS, productId } from './shelf.ts';
 import { TRIALS } from './trials.ts';
@@ -128,28 +127,22 @@ describe('the demo’s hair', () => {
     return { start: { ...zero, definition, frizz: 5 }, perDay: { ...zero, definition: -0.5 } };
   };
   const luck = { definition: 0, frizz: 0, volume: 0, shine: 0, softness: 0, hold: 0 };
-  const mild = { temperatureC: 15, humidity: 68 };
   const many = (make: () => number) => Array.from({ length: 2000 }, make);
 
   it('is rated around its truth with the rater’s wobble', () => {
     const random = seededRandom(3);
-    const values = many(() =>
-      rate(flat(5), luck, { temperatureC: 14, humidity: 72 }, 'definition', 'nape', 1, random),
-    );
+    const values = many(() => rate(flat(5), luck, 'definition', 'nape', 1, random));
     expect(Math.abs(mean(values) - 5)).toBeLessThan(0.06);
     expect(sd(values)).toBeGreaterThan(0.5);
     expect(sd(values)).toBeLessThan(0.65);
   });
 
-  it('differs by zone, fades by day and frizzes in damp air', () => {
+  it('differs by zone and fades by day', () => {
     const random = seededRandom(4);
-    const at = (
-      ...[outcome, place, day, air]: ['definition' | 'frizz', 'hairline' | 'back', number, typeof mild]
-    ) => mean(many(() => rate(flat(6), luck, air, outcome, place, day, random)));
-    expect(at('definition', 'back', 1, mild) - at('definition', 'hairline', 1, mild)).toBeGreaterThan(1.4);
-    expect(at('definition', 'back', 1, mild) - at('definition', 'back', 4, mild)).toBeGreaterThan(1.3);
-    const damp = { temperatureC: 20, humidity: 95 };
-    expect(at('frizz', 'back', 1, damp) - at('frizz', 'back', 1, mild)).toBeGreaterThan(0.6);
+    const at = (...[place, day]: ['hairline' | 'back', number]) =>
+      mean(many(() => rate(flat(6), luck, 'definition', place, day, random)));
+    expect(at('back', 1) - at('hairline', 1)).toBeGreaterThan(1.4);
+    expect(at('back', 1) - at('back', 4)).toBeGreaterThan(1.3);
   });
 
   it('shares its luck within a wash day', () => {
@@ -157,15 +150,6 @@ describe('the demo’s hair', () => {
     const days = Array.from({ length: 300 }, () => washDayLuck(random).definition);
     expect(Math.abs(mean(days))).toBeLessThan(0.1);
     expect(Math.abs(sd(days) - 0.45)).toBeLessThan(0.06);
-  });
-
-  it('lives on a damp coast', () => {
-    const random = seededRandom(6);
-    for (let i = 0; i < 500; i++) {
-      const { temperatureC, humidity } = coastAir(random);
-      expect(humidity >= 48 && humidity <= 98).toBe(true);
-      expect(dewPoint(temperatureC, humidity)).toBeLessThanOrEqual(temperatureC);
-    }
   });
 
   it('draws normal numbers: mean 0, deviation 1, about 5 % beyond 1.96', () => {

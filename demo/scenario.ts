@@ -7,9 +7,10 @@ import { LINES, lineId, PRODUCTS, productId } from './shelf.ts';
 import { COAST_ROUTINE, TRIALS } from './trials.ts';
 import { trialRows } from './wash-days.ts';
 import { curlId, WEARERS, wearerId, zoneId, zoneRows } from './wearers.ts';
+import { weatherRows } from './weather.ts';
 
 /** The schema whose columns the rows below fill. */
-const SCHEMA = 3;
+const SCHEMA = 4;
 
 /**
  * The made-up scenario as a backup, dated relative to `now`: the hair room of a touring theatre company choosing a
@@ -105,7 +106,7 @@ export function demoBackup(now: Date): Backup {
       note: step.note,
     })),
   );
-  Object.assign(rows, hairFileRows(when.date));
+  Object.assign(rows, hairFileRows(when.date), weatherRows(now, when.date));
   for (const trial of TRIALS)
     trialRows(rows, trial, WEARERS.find((wearer) => wearer.key === trial.wearer)!, when);
   return { format: BACKUP_FORMAT, schema: SCHEMA, savedAt: now.toISOString(), tables: rows };

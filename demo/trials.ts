@@ -144,7 +144,7 @@ export const TRIALS: readonly DemoTrial[] = [
     washDaysAgo: weekly,
     planned: 8,
     wearDays: 7,
-    seed: 20260,
+    seed: 20261,
     line: 6,
     arms: [
       { key: 'anvil', product: 'anvil', truth: ANVIL },

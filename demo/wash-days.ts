@@ -2,7 +2,7 @@ import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { balancedComplete } from '@sabor/core/trial/allocation';
 import { type Random, seededRandom } from '@sabor/core/trial/random';
 import { demoId } from './ids.ts';
-import { type Air, coastAir, coastWind, normal, rate, washDayLuck } from './readings.ts';
+import { normal, rate, washDayLuck } from './readings.ts';
 import { type calendar, settingsRow } from './rows.ts';
 import { productId } from './shelf.ts';
 import { COAST_ROUTINE, type DemoArm, type DemoTrial } from './trials.ts';
@@ -23,8 +23,6 @@ interface Day {
   id: string;
   daysAgo: number;
   index: number;
-  air: Air;
-  windMs: number;
 }
 
 const planOf = (trial: DemoTrial) => COAST_ROUTINE.filter((step) => !trial.leaveOut.includes(step.key));
@@ -55,7 +53,7 @@ function steps(day: Day, calendar: Calendar, reached: number): Row[] {
 
 /** The looks at the hair from the reveal to the last day of wear, with their ratings and lengths. */
 function wear(rows: Rows, day: Day, calendar: Calendar, random: Random): void {
-  const { trial, wearer, air } = day;
+  const { trial, wearer } = day;
   const luck = washDayLuck(random);
   const curlLuck = 0.02 * normal(random);
   const looks = [
@@ -88,7 +86,7 @@ function wear(rows: Rows, day: Day, calendar: Calendar, random: Random): void {
             outcome,
             zone_id: zoneId(wearer.key, place, side),
             curl_id: null,
-            value: rate(day.arm.truth, luck, air, outcome, place, look.day ?? 1, random),
+            value: rate(day.arm.truth, luck, outcome, place, look.day ?? 1, random),
             unit: 'points',
             obtained: 'rated',
           });
@@ -205,7 +203,6 @@ const NAMES: Record<string, string> = {
 export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, calendar: Calendar): void {
   const sequence = balancedComplete(2, trial.planned).draw(trial.seed);
   const random = seededRandom(trial.seed + 1);
-  const wind = seededRandom(trial.seed + 2);
   design(rows, trial, calendar, sequence);
   const begin = (index: number, daysAgo: number, name: string): Day => ({
     trial,
@@ -214,8 +211,6 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
     id: demoId(`wash day ${trial.key} ${name}`),
     daysAgo,
     index,
-    air: coastAir(random),
-    windMs: coastWind(wind),
   });
   const row = (day: Day): Row => ({
     id: day.id,
@@ -227,9 +222,9 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
     dry_at: null,
     reveal_at: null,
     routine_done_at: null,
-    temperature_c: day.air.temperatureC,
-    humidity: day.air.humidity,
-    wind_ms: day.windMs,
+    temperature_c: null,
+    humidity: null,
+    wind_ms: null,
     note: '',
     abandoned_at: null,
     abandon_reason: null,

@@ -33,6 +33,9 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
   const wearers = (await (await page.request.get('/api/wearers')).json()) as { id: string }[];
   const routines = (await (await page.request.get('/api/routines')).json()) as { id: string }[];
   const shelf = await (await page.request.get('/api/shelf')).json();
+  const { places } = (await (await page.request.get('/api/weather')).json()) as {
+    places: { id: string; station: string | null }[];
+  };
   const washDay = detail.washDayRecords[0].id as string;
   return [
     ['/', /^Today$/],
@@ -49,6 +52,10 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     [`/trials/${finished.id}/compare`, /Over the days/],
     [`/wash-days/${washDay}`, /What was done/],
     [`/wash-days/${washDay}/look/day-1`, /^Reveal, day 1$/],
+    ['/weather', /^Weather$/],
+    ['/weather/new', /^Add a place$/],
+    [`/weather/${places.find(({ station }) => station)!.id}`, /^The week ahead$/],
+    [`/weather/${places[0]!.id}/edit`, /^Usual months$/],
     ['/data', /^Data$/],
   ];
 }

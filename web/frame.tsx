@@ -7,6 +7,7 @@ const PLACES = [
   { to: '/', label: 'Today', key: 't' },
   { to: '/shelf', label: 'Shelf', key: 's' },
   { to: '/heads', label: 'Heads', key: 'h' },
+  { to: '/weather', label: 'Weather', key: 'w' },
   { to: '/routines', label: 'Routines', key: 'r' },
   { to: '/trials', label: 'Trials', key: 'l' },
   { to: '/data', label: 'Data', key: 'd' },

@@ -31,6 +31,11 @@ function normalAt(normals: readonly MonthNormal[], ms: number): Omit<MonthNormal
   return { highC: mix('highC'), lowC: mix('lowC'), humidity: mix('humidity'), windMs: mix('windMs') };
 }
 
+/** The seed of a place's weather, from its id: the same wherever it runs. */
+export function stationSeed(id: string): number {
+  return Number.parseInt(id.replaceAll('-', '').slice(-8), 16) | 0;
+}
+
 export interface SimulatedStation {
   /** Any 32-bit integer: the same seed has the same weather. */
   seed: number;

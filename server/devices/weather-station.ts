@@ -1,6 +1,6 @@
 import type { Observation } from '@sabor/core/climate/observation';
 import type { MonthNormal, Scenario } from '@sabor/core/climate/places';
-import { stationReading } from '@sabor/core/climate/simulated-station';
+import { stationReading, stationSeed } from '@sabor/core/climate/simulated-station';
 import { zoneOffset } from '@sabor/core/outcomes/local-clock';
 
 /** Hours a station remembers when it is first asked. */
@@ -16,11 +16,6 @@ export interface WeatherStation {
   forecast(now: number): Observation[];
 }
 
-/** Begins the same weather for the same place, wherever it runs. */
-function seedOf(id: string): number {
-  return Number.parseInt(id.replaceAll('-', '').slice(-8), 16) | 0;
-}
-
 export function simulatedStation(place: {
   id: string;
   timeZone: string;
@@ -30,7 +25,7 @@ export function simulatedStation(place: {
   const read = (ms: number) =>
     stationReading(
       {
-        seed: seedOf(place.id),
+        seed: stationSeed(place.id),
         normals: place.normals.length === 12 ? place.normals : null,
         scenario: place.station,
         offset: zoneOffset(ms, place.timeZone),

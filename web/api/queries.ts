@@ -6,7 +6,8 @@ import type { Today } from '@sabor/contract/today';
 import type { Trial, TrialDetail } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
-import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { PlaceWeather, Weather } from '@sabor/contract/weather';
+import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { get, Refused } from './http.ts';
 
 export const queryClient = new QueryClient({
@@ -35,6 +36,16 @@ export const useTrial = (id: string) =>
   useQuery({ ...resource<TrialDetail>(`/trials/${id}`), enabled: id !== 'new' });
 export const useWashDay = (id: string) => useQuery(resource<WashDay>(`/wash-days/${id}`));
 export const useToday = () => useQuery({ ...resource<Today>('/today'), staleTime: 0 });
+
+export const useWeather = () => useQuery(resource<Weather>('/weather'));
+/** A place's readings between two moments (ms), with its sets and what its station foresees. */
+export const usePlaceWeather = (id: string, from: number, to: number) => {
+  const [first, last] = [from, to].map((ms) => new Date(ms).toISOString());
+  return useQuery({
+    ...resource<PlaceWeather>(`/places/${id}/weather?from=${first}&to=${last}`),
+    placeholderData: keepPreviousData,
+  });
+};
 
 const settingsQuery = { ...resource<Settings>('/settings'), staleTime: 60_000 };
 

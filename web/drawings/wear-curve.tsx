@@ -1,3 +1,4 @@
+import { beaufort } from '@sabor/core/climate/beaufort';
 import type { Curve } from '@sabor/core/compare/comparison';
 import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
 import {
@@ -13,12 +14,12 @@ import {
   Tooltip,
 } from 'chart.js';
 import { Line } from 'react-chartjs-2';
+import { useSettings } from '../api/queries.ts';
+import { showTemperature } from '../ui/show.ts';
 import { armStyle } from './arm-style.ts';
+import './chart-look.ts';
 
 Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Tooltip);
-Chart.defaults.font.family = '"Public Sans Variable", sans-serif';
-Chart.defaults.font.size = 13;
-Chart.defaults.color = '#2C1A2F';
 
 const reduced = () => matchMedia('(prefers-reduced-motion: reduce)').matches;
 
@@ -46,6 +47,14 @@ export interface NightMark {
   times: number;
 }
 
+/** The weather of one day of wear, over an arm's wash days. */
+export interface AirMark {
+  day: number;
+  arm: number;
+  dewPointC: number | null;
+  windMs: number | null;
+}
+
 /** An outcome over the days of wear: each wash day a thin line, each arm's mean a heavy one, the wearer's line across. */
 export function WearCurve({
   curves,
@@ -53,12 +62,14 @@ export function WearCurve({
   outcome,
   line,
   nights,
+  air,
 }: {
   curves: readonly Curve[];
   arms: readonly string[];
   outcome: string;
   line: number | null;
   nights: readonly NightMark[];
+  air: readonly AirMark[];
 }) {
   const lastDay = Math.max(1, ...curves.flatMap(({ mean }) => mean.map(({ day }) => day)));
   const days = Array.from({ length: lastDay }, (_, i) => i + 1);
@@ -118,6 +129,7 @@ export function WearCurve({
           aria-label={`${outcome} by day of wear for ${arms.join(' and ')}. The same numbers stand in the table below.`}
         />
       </div>
+      <Air days={days} air={air} arms={arms} />
       <Nights days={days} nights={nights} arms={arms} />
       <details className="mt-3">
         <summary className="cursor-pointer text-sm font-semibold">The curve in numbers</summary>
@@ -151,6 +163,64 @@ export function WearCurve({
         </table>
       </details>
     </figure>
+  );
+}
+
+const dayName = (day: number) => (day === 1 ? 'Reveal' : `Day ${day}`);
+
+/** The weather under the curve: what each arm met on each day. */
+function Air({
+  days,
+  air,
+  arms,
+}: {
+  days: readonly number[];
+  air: readonly AirMark[];
+  arms: readonly string[];
+}) {
+  const settings = useSettings();
+  if (air.length === 0) return null;
+  return (
+    <table className="mt-2 w-full table-fixed border-t border-rule text-sm">
+      <caption className="sr-only">Weather under the curve: mean dew point and strongest wind</caption>
+      <thead className="text-soft">
+        <tr>
+          <th scope="col" className="w-28 pt-1 text-left font-normal">
+            Dew point, wind
+          </th>
+          {days.map((day) => (
+            <th key={day} scope="col" className="pt-1 text-center font-normal">
+              {dayName(day)}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {arms.map((name, arm) => (
+          <tr key={name}>
+            <th scope="row" className="truncate text-left font-normal">
+              <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
+                {armStyle(arm).marker}
+              </span>{' '}
+              {name}
+            </th>
+            {days.map((day) => {
+              const met = air.find((one) => one.day === day && one.arm === arm);
+              return (
+                <td key={day} className="text-center">
+                  {met?.dewPointC == null ? '–' : showTemperature(met.dewPointC, settings)}
+                  {met?.windMs != null && (
+                    <span className="block text-soft">
+                      <abbr title="Beaufort">Bft</abbr> {beaufort(met.windMs).number}
+                    </span>
+                  )}
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

@@ -11,7 +11,7 @@ export function PutAway({
   away,
   className = '',
 }: {
-  what: 'lines' | 'products' | 'wearers' | 'routines' | 'trials';
+  what: 'lines' | 'products' | 'places' | 'wearers' | 'routines' | 'trials';
   id: string;
   name: string;
   away: boolean;

@@ -1,6 +1,6 @@
 import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
-import type { Due, Today } from '@sabor/contract/today';
+import type { AirForWashDay, Due, Today } from '@sabor/contract/today';
 import type { Trial } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { CARE, careStatus } from '@sabor/core/hair/care';
@@ -11,10 +11,12 @@ import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import type { Client } from '../../db/pool.ts';
 import { isEmpty } from '../backup/store.ts';
 import { readHairFile } from '../hair-files/store.ts';
-import { readDemoState } from '../settings/store.ts';
+import { readDemoState, readSettings } from '../settings/store.ts';
 import { readShelf } from '../shelf/store.ts';
 import { readTrials } from '../trials/store.ts';
 import { readWashDays } from '../wash-days/store.ts';
+import { readStations, readWeather } from '../weather/store.ts';
+import { airForWashDay } from './air.ts';
 
 /** Days before a bottle's last good day on which it is first mentioned. */
 const BOTTLE_WARNING_DAYS = 30;
@@ -121,19 +123,22 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
       (row) => [row.id, row.time_zone],
     ),
   );
+  await readStations(db, now);
+  const weather = await readWeather(db);
+  const settings = await readSettings(db);
   const due: Due[] = [];
+  const air: AirForWashDay[] = [];
   const trials = await readTrials(db);
   for (const trial of trials.sort(
     (a, b) => Number(a.status === 'planned') - Number(b.status === 'planned'),
   )) {
     if (trial.archivedAt) continue;
-    const open = trial.endedAt
-      ? undefined
-      : (await readWashDays(db, { trialId: trial.id })).find(
-          (day) => day.status === 'under way' || day.status === 'worn',
-        );
+    const washDays = trial.endedAt ? [] : await readWashDays(db, { trialId: trial.id });
+    const open = washDays.find((day) => day.status === 'under way' || day.status === 'worn');
     const found = dueOfTrial(trial, open, now, zones.get(trial.wearerId) ?? 'UTC');
     if (found) due.push(found);
+    if (found?.kind === 'start wash day' || found?.kind === 'continue wash day')
+      air.push(await airForWashDay(db, weather, settings, trial, washDays, now));
   }
   for (const { id, name } of await careWearers(db)) {
     const found = careDue(await readHairFile(db, id), date);
@@ -152,5 +157,5 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
     due.push({ kind: 'bottle', productId: product.id, title: product.name, says });
   }
   due.sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
-  return { date, due, empty: await isEmpty(db), demo: (await readDemoState(db)) === 'loaded' };
+  return { date, due, air, empty: await isEmpty(db), demo: (await readDemoState(db)) === 'loaded' };
 }

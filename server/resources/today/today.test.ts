@@ -144,6 +144,35 @@ describe('Today', () => {
     expect(await mine()).toBeUndefined();
   });
 
+  it('says what the air means for the wash day that waits, and asks where the wearer is', async () => {
+    const air = async () =>
+      (await bench.ask<Today>('GET', '/api/today')).body.air.filter((one) => one.trialId === trialId);
+    expect(await air()).toMatchObject([
+      { trialId, placeId: null, says: expect.stringContaining('where Una is') },
+    ]);
+    const placeId = v7();
+    const place = { id: placeId, name: 'Haverlock', timeZone: 'UTC', station: null, normals: [], note: '' };
+    await bench.ask('PUT', `/api/places/${placeId}`, place);
+    await bench.ask('PUT', `/api/stays/${v7()}`, {
+      wearerId: sample.wearer.id,
+      placeId,
+      from: localToday(hours(-48)),
+    });
+    expect((await air())[0]!.says).toContain('no usual months');
+    await bench.ask('PUT', `/api/places/${placeId}/readings/${v7()}`, {
+      source: 'hand',
+      name: 'wall',
+      rows: [[hours(-0.2).toISOString(), 20, 60, 2, null]],
+    });
+    expect((await air())[0]!.says).toMatch(
+      /^At Haverlock now 20\.0 °C and 60 % humidity.* dew point 12\.0 °C, kind/,
+    );
+    await bench.ask('PATCH', '/api/settings', { temperature: 'f' });
+    expect((await air())[0]!.says).toContain('53.6 °F');
+    await begin(hours(-1));
+    expect(await air()).toHaveLength(1);
+  });
+
   it('puts what cannot wait first', async () => {
     await begin(hours(-1));
     const kinds = (await bench.ask<Today>('GET', '/api/today')).body.due.map(({ kind }) => kind);

@@ -18,6 +18,7 @@ import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { compareInWorker } from '../../workers/comparison.ts';
+import { airMarks } from './air-marks.ts';
 import { nightMarks } from './night-marks.ts';
 import { OutcomeTable } from './outcome-table.tsx';
 import { WearAndMoney } from './wear-and-money.tsx';
@@ -173,6 +174,7 @@ function ComparisonSheet({
             outcome={OUTCOMES[shown].label}
             line={shown === trial.primary ? trial.line : null}
             nights={nightMarks(trial, wearer)}
+            air={airMarks(trial, wearer)}
           />
         </section>
         <WearAndMoney trial={trial} record={record} comparison={comparison} />

@@ -1,4 +1,4 @@
-import type { Due } from '@sabor/contract/today';
+import type { AirForWashDay, Due } from '@sabor/contract/today';
 import { Link } from 'react-router';
 import { useToday, useTrials } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
@@ -35,7 +35,7 @@ export function Screen() {
   if (today.isPending || trials.isPending) return <Loading what="what is due" />;
   if (today.isError) return <Failed error={today.error} retry={today.refetch} />;
   if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
-  const { due, date, empty, demo } = today.data;
+  const { due, air, date, empty, demo } = today.data;
   if (empty) return <FirstSteps />;
   const read = due.find((one) => one.kind === 'read');
   const rest = due.filter((one) => one !== read || !demo);
@@ -75,9 +75,36 @@ export function Screen() {
             </ol>
           )}
         </section>
-        <UnderWay trials={trials.data} />
+        <div className="space-y-10">
+          <AirAhead air={air} />
+          <UnderWay trials={trials.data} />
+        </div>
       </div>
     </>
+  );
+}
+
+/** What the air means for the wash days that wait. */
+function AirAhead({ air }: { air: readonly AirForWashDay[] }) {
+  if (air.length === 0) return null;
+  return (
+    <section aria-labelledby="air">
+      <h2 id="air" className="mb-3 text-xl">
+        Air for the wash day
+      </h2>
+      <ul className="space-y-4">
+        {air.map(({ trialId, placeId, title, says }) => (
+          <li key={trialId} className="border-l-4 border-leaf/50 pl-4">
+            <p className="font-semibold">{title}</p>
+            <p className="text-soft">{says}</p>
+            <ButtonLink look="quiet" className="px-0!" to={placeId ? `/weather/${placeId}` : '/weather'}>
+              {placeId ? 'The weather there' : 'Say where'}
+              <span className="sr-only">: {title}</span>
+            </ButtonLink>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

@@ -1,6 +1,7 @@
-import type { Air, WashDay } from '@sabor/contract/wash-day';
+import { type Air, airOf, type WashDay } from '@sabor/contract/wash-day';
 import { AirFields, useAir } from './air-fields.tsx';
 import { AirReading } from './air-reading.tsx';
+import { AttachedAir } from './attached-air.tsx';
 
 /** The air before the first step. */
 export function AirCard({
@@ -20,13 +21,18 @@ export function AirCard({
           The air
         </h1>
         <p className="mt-2 text-lg text-paper/80">
-          Outdoors, as the hair will meet it. A thermometer with humidity on the window sill is enough.
+          {day.air
+            ? 'Read without asking. Type your own only where you measured it yourself.'
+            : 'Outdoors, as the hair will meet it. A thermometer with humidity on the window sill is enough.'}
         </p>
+        <div className="mt-3 text-lg">
+          <AttachedAir day={day} />
+        </div>
         <div className="mt-5 flex flex-wrap items-start gap-4 rounded-tag bg-paper p-4 text-ink">
           <AirFields {...fields} />
         </div>
         <div className="mt-4 text-xl">
-          <AirReading {...fields.air} />
+          <AirReading {...airOf({ ...fields.air, air: day.air })} />
         </div>
       </div>
       <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">

@@ -1,9 +1,10 @@
-import type { Air, WashDay } from '@sabor/contract/wash-day';
+import { type Air, airOf, type WashDay } from '@sabor/contract/wash-day';
 import { useSettings } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
 import { showTemperature } from '../../ui/show.ts';
 import { AirFields, useAir } from './air-fields.tsx';
 import { AirReading } from './air-reading.tsx';
+import { AttachedAir } from './attached-air.tsx';
 
 /** The wash day's air, which can still be given or mended while the day is open. */
 export function AirOfDay({
@@ -22,8 +23,9 @@ export function AirOfDay({
       <h2 id="air" className="mb-2 text-xl">
         Air
       </h2>
+      <AttachedAir day={day} />
       {open ? (
-        <div className="flex flex-wrap items-start gap-4">
+        <div className="mt-2 flex flex-wrap items-start gap-4">
           <AirFields {...fields} />
           {changed && (
             <Button className="mt-6" onClick={() => void keep(change)}>
@@ -32,15 +34,15 @@ export function AirOfDay({
           )}
         </div>
       ) : day.temperatureC === null ? (
-        <p className="text-soft">Not recorded.</p>
+        !day.air && <p className="text-soft">Not recorded.</p>
       ) : (
         <p>
-          {showTemperature(day.temperatureC, settings)}
+          Read by hand: {showTemperature(day.temperatureC, settings)}
           {day.humidity !== null && `, ${day.humidity} % humidity`}
         </p>
       )}
       <div className="mt-2 text-soft">
-        <AirReading {...fields.air} />
+        <AirReading {...airOf({ ...fields.air, air: day.air })} />
       </div>
     </section>
   );

@@ -4,6 +4,7 @@ import { beaufort } from '@sabor/core/climate/beaufort';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { dewPointBand } from '@sabor/core/climate/dew-point-bands';
 import { moistureRegain } from '@sabor/core/climate/moisture-regain';
+import { vapourPressure } from '@sabor/core/climate/saturation';
 import { useSettings } from '../../api/queries.ts';
 import { showTemperature } from '../../ui/show.ts';
 
@@ -26,7 +27,8 @@ export function AirReading({ temperatureC, humidity, windMs }: Air) {
   const wind = windMs === null ? null : ifPossible(() => beaufort(windMs));
   const dew =
     temperatureC === null || humidity === null ? null : ifPossible(() => dewPoint(temperatureC, humidity));
-  const band = dew === null ? null : dewPointBand(dew);
+  const band = dew === null ? null : dewPointBand(dew, settings.dewPointBands);
+  const pressure = dew === null ? null : vapourPressure(temperatureC!, humidity!);
   const water = dew === null ? null : absoluteHumidity(temperatureC!, humidity!);
   const regain = dew === null ? null : moistureRegain(humidity!);
   if (band === null && wind === null) return null;
@@ -39,7 +41,8 @@ export function AirReading({ temperatureC, humidity, windMs }: Air) {
             {band.says} (common practice).
           </p>
           <p className="text-[0.85em]">
-            The air holds {water!.toFixed(1)} g/m³ of water. Hair goes by the humidity:{' '}
+            The air holds {water!.toFixed(1)} g/m³ of water at a vapour pressure of {pressure!.toFixed(1)}{' '}
+            hPa. Hair goes by the humidity:{' '}
             {regain === null
               ? 'over 70 % it takes up water steeply'
               : `about ${regain.toFixed(0)} % of its own weight in water`}{' '}

@@ -17,6 +17,7 @@ import { AirOfDay } from './air-of-day.tsx';
 import { Clocks } from './clocks.tsx';
 import { Events } from './events.tsx';
 import { Looks } from './looks.tsx';
+import { WearAir } from './wear-air.tsx';
 import { WearEnding } from './wear-ending.tsx';
 
 const STATUS = {
@@ -77,6 +78,7 @@ export function DayPage({
           <div className="space-y-8">
             <Clocks day={day} open={open} change={change.mutateAsync} />
             <AirOfDay day={day} open={open} change={change.mutateAsync} />
+            <WearAir day={day} open={open} />
           </div>
           <div className="space-y-8">
             <Looks day={day} trial={trial} wearer={wearer} open={open} />

@@ -1,0 +1,78 @@
+import type { Settings } from '@sabor/contract/settings';
+import type { AirForWashDay } from '@sabor/contract/today';
+import { airOf, type WashDay } from '@sabor/contract/wash-day';
+import type { Place, Weather } from '@sabor/contract/weather';
+import { airAhead } from '@sabor/core/climate/air-ahead';
+import { dewPoint } from '@sabor/core/climate/dew-point';
+import { nearest, type Observation, summarise } from '@sabor/core/climate/observation';
+import { localDate } from '@sabor/core/outcomes/local-date';
+import { temperatureScale } from '@sabor/core/units/preferences';
+import type { Client } from '../../db/pool.ts';
+import { simulatedStation } from '../../devices/weather-station.ts';
+
+/** Where a wearer is at a moment: the newest stay that has begun on its place's calendar. */
+function placeOf(weather: Weather, wearerId: string, now: Date): Place | null {
+  const places = new Map(weather.places.map((place) => [place.id, place]));
+  const begun = weather.stays.filter(
+    (stay) =>
+      stay.wearerId === wearerId &&
+      stay.from <= localDate(now.toISOString(), places.get(stay.placeId)?.timeZone ?? 'UTC'),
+  );
+  return places.get(begun.at(-1)?.placeId ?? '') ?? null;
+}
+
+async function readingOf(db: Client, placeId: string, now: Date): Promise<Observation | null> {
+  const { rows } = await db.query<Observation>(
+    `select at, temperature_c as "temperatureC", humidity, wind_ms as "windMs", gust_ms as "gustMs"
+     from weather_reading where locality_id = $1 and at between $2::timestamptz - interval '2 hours' and $2::timestamptz + interval '2 hours'
+     order by at`,
+    [placeId, now.toISOString()],
+  );
+  return nearest(rows, now.toISOString());
+}
+
+/** What the air means for a wash day that waits or is under way, held against those the trial has had. */
+export async function airForWashDay(
+  db: Client,
+  weather: Weather,
+  settings: Settings,
+  trial: { id: string; wearerId: string; wearerName: string; question: string },
+  washDays: readonly WashDay[],
+  now: Date,
+): Promise<AirForWashDay> {
+  const { id: trialId, wearerName, question } = trial;
+  const place = placeOf(weather, trial.wearerId, now);
+  if (place === null)
+    return {
+      trialId,
+      placeId: null,
+      title: question,
+      says: `Sabor does not know where ${wearerName} is. Say so under Weather, and the air is recorded without asking.`,
+    };
+  const month = Number(localDate(now.toISOString(), place.timeZone).slice(5, 7));
+  const met = washDays.flatMap((day) => {
+    const { temperatureC, humidity } = airOf(day);
+    const dew = temperatureC === null || humidity === null ? null : dewPoint(temperatureC, humidity);
+    return dew === null || day.status === 'abandoned' ? [] : [dew];
+  });
+  const ahead = place.station
+    ? simulatedStation({ ...place, station: place.station })
+        .forecast(now.getTime())
+        .slice(0, 24)
+    : [];
+  const says = airAhead({
+    place: place.name,
+    now: await readingOf(db, place.id, now),
+    next: summarise(ahead),
+    usual: place.normals.find((normal) => normal.month === month) ?? null,
+    met,
+    bands: settings.dewPointBands,
+    scale: temperatureScale(settings.temperature),
+  });
+  return {
+    trialId,
+    placeId: place.id,
+    title: question,
+    says: says ?? `No reading of now at ${place.name}, and no usual months. Bring readings in under Weather.`,
+  };
+}
