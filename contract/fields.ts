@@ -80,6 +80,15 @@ export const pastDate = v.pipe(
   v.check((text) => text <= localToday(), 'This date is in the future. Give today or earlier.'),
 );
 
+/** A date that has come, or an appointment within a year and a bit. */
+export const nearDate = v.pipe(
+  date,
+  v.check(
+    (text) => text <= localToday(new Date(Date.now() + 400 * 86_400_000)),
+    'This date is more than a year ahead. Check the year.',
+  ),
+);
+
 /** A moment with its offset, ISO 8601. */
 export const moment = v.pipe(
   v.string('Give a time.'),

@@ -1,8 +1,10 @@
 import type { CareKind } from '@sabor/core/hair/care';
+import type { DryingRun } from '@sabor/core/hair/drying';
 import { HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
+import { AVOIDED, DISLIKES, SCHOOLS, WISHES } from '@sabor/core/hair/wishes';
 import * as v from 'valibot';
-import { id, note, number, oneOf, pastDate, whole } from './fields.ts';
+import { id, name, nearDate, note, number, oneOf, pastDate, whole } from './fields.ts';
 import type { HairMeasure } from './hair-measure.ts';
 
 /** One result of a porosity test, on a zone or the whole head. Measured tests carry a value, the others an outcome. */
@@ -47,7 +49,8 @@ export const HairEventInput = v.object({
   id,
   wearerId: id,
   kind: oneOf(HAIR_EVENTS, 'what happened'),
-  on: pastDate,
+  /** A date ahead is an appointment. */
+  on: nearDate,
   /** Zones it touched; empty for the whole head. */
   zoneIds: v.array(id),
   note: v.optional(note, ''),
@@ -64,7 +67,54 @@ export interface HairFile {
   washCare: { kind: HairEventKind; on: string }[];
   /** The wearer's own days between care; null where it is switched off. */
   cadence: Partial<Record<CareKind, number | null>>;
+  drying: DryingRun[];
+  wishes: Wishes;
+  /** Trials planned or running on this head, with the wash days still to come. */
+  ahead: {
+    id: string;
+    question: string;
+    status: 'planned' | 'running';
+    washDaysLeft: number;
+    wearDays: number;
+  }[];
 }
+
+/** What a wearer wants of a wash day, and what is kept away from them. */
+export const WishesInput = v.pipe(
+  v.object({
+    /** Weight of each wish, in any unit; nothing for what does not matter. */
+    weights: v.pipe(
+      v.array(v.object({ wish: oneOf(WISHES, 'a wish'), weight: number('A weight', 0.1, 100) })),
+      v.check((all) => new Set(all.map(({ wish }) => wish)).size === all.length, 'Weigh each wish once.'),
+    ),
+    line: v.nullable(number('The line', 0, 10)),
+    styleDays: v.nullable(whole('The days a style must last', 1, 60)),
+    budget: v.nullable(number('The budget', 0, 100_000)),
+    currency: v.nullable(
+      v.pipe(v.string(), v.regex(/^[A-Z]{3}$/, 'Give the currency as three letters, such as EUR.')),
+    ),
+    school: v.nullable(oneOf(SCHOOLS, 'a school')),
+    dislikes: v.array(oneOf(DISLIKES, 'a dislike')),
+    avoided: v.pipe(
+      v.array(v.object({ ingredient: name('An ingredient'), why: oneOf(AVOIDED, 'the reason') })),
+      v.maxLength(200, 'Two hundred ingredients are plenty.'),
+      v.check(
+        (all) => new Set(all.map(({ ingredient }) => ingredient.toLowerCase())).size === all.length,
+        'Name each ingredient once.',
+      ),
+    ),
+  }),
+  v.forward(
+    v.partialCheck(
+      [['budget'], ['currency']],
+      ({ budget, currency }) => budget === null || currency !== null,
+      'A budget needs its currency.',
+    ),
+    ['currency'],
+  ),
+);
+export type WishesInput = v.InferInput<typeof WishesInput>;
+export type Wishes = v.InferOutput<typeof WishesInput>;
 
 export const CadenceInput = v.object({
   everyDays: v.nullable(whole('The days between', 1, 730)),

@@ -7,6 +7,14 @@ const shapes = v.variant(
   'kind',
   [
     v.object({ kind: v.literal('strand'), micrometres: positive('The thickness', 1000) }),
+    v.object({
+      kind: v.literal('curl'),
+      diameterMm: positive('The diameter', 500),
+      waves: positive('The number of waves', 500),
+      overMm: positive('The length the waves were counted over', 2000),
+      restingMm: positive('The length at rest', 2000),
+      stretchedMm: positive('The length pulled straight', 2000),
+    }),
     v.object({ kind: v.literal('ponytail'), circumferenceMm: positive('The circumference', 1000) }),
     v.object({
       kind: v.literal('stretch'),
@@ -28,6 +36,7 @@ const shapes = v.variant(
 /** The field that a measurement which cannot be is told at. */
 const BLAMED: Record<MeasureResult['kind'], string> = {
   strand: 'micrometres',
+  curl: 'stretchedMm',
   ponytail: 'circumferenceMm',
   stretch: 'stretchedMm',
   shed: 'to',

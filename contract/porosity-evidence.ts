@@ -1,6 +1,7 @@
 import { historyOutcome } from '@sabor/core/hair/history';
 import type { Evidence } from '@sabor/core/hair/porosity/reading';
 import { outcomeOfMeasure, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
+import { localToday } from './fields.ts';
 import type { HairFile, HairTest } from './hair-file.ts';
 
 /** A piece of evidence with the test it comes from; null for what the timeline tells. */
@@ -12,7 +13,11 @@ export interface FiledEvidence extends Evidence {
  * What speaks on one zone's porosity: its own newest result of each test, else the whole head's, and the timeline
  * once it holds anything. With `zoneId` null, the whole head's results alone.
  */
-export function evidenceOn(file: Pick<HairFile, 'tests' | 'events'>, zoneId: string | null): FiledEvidence[] {
+export function evidenceOn(
+  file: Pick<HairFile, 'tests' | 'events'>,
+  zoneId: string | null,
+  today = localToday(),
+): FiledEvidence[] {
   const newest = new Map<PorosityTestKind, HairTest>();
   const rank = (test: HairTest) => `${test.zoneId === null ? 0 : 1}${test.on}`;
   for (const test of file.tests) {
@@ -25,7 +30,7 @@ export function evidenceOn(file: Pick<HairFile, 'tests' | 'events'>, zoneId: str
     outcome: test.outcome ?? outcomeOfMeasure(test.kind, test.value ?? 0),
     test,
   }));
-  if (file.events.length > 0)
-    found.push({ kind: 'history', outcome: historyOutcome(file.events, zoneId), test: null });
+  const lived = file.events.filter(({ on }) => on <= today);
+  if (lived.length > 0) found.push({ kind: 'history', outcome: historyOutcome(lived, zoneId), test: null });
   return found;
 }

@@ -29,6 +29,8 @@ export const WashDayChange = v.partial(
   v.object({
     ...air,
     washedAt: v.nullable(pastMoment),
+    dry80At: v.nullable(pastMoment),
+    dry90At: v.nullable(pastMoment),
     dryAt: v.nullable(pastMoment),
     revealAt: v.nullable(pastMoment),
     note,
@@ -75,6 +77,9 @@ export interface WashDay {
   /** The wash day's own date in the wearer's time zone. */
   localDate: string;
   washedAt: string | null;
+  /** When the hair was judged 80 % and 90 % dry, where that was noted. */
+  dry80At: string | null;
+  dry90At: string | null;
   dryAt: string | null;
   revealAt: string | null;
   routineDoneAt: string | null;

@@ -1,4 +1,5 @@
-import { DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
+import { DAMAGE, DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
+import { CUTS, PARTINGS } from '@sabor/core/hair/wishes';
 import { PLACES, SIDES } from '@sabor/core/hair/zones';
 import * as v from 'valibot';
 import { id, name, note, oneOf, pastDate, positive, timeZone } from './fields.ts';
@@ -8,6 +9,7 @@ const traits = {
   density: v.nullable(oneOf(DENSITIES, 'a density')),
   strand: v.nullable(oneOf(STRANDS, 'a strand thickness')),
   pattern: v.nullable(oneOf(PATTERNS, 'a pattern')),
+  damage: v.nullable(oneOf(DAMAGE, 'the damage')),
 };
 
 export const ZoneInput = v.pipe(
@@ -58,6 +60,8 @@ export const WearerInput = v.pipe(
     guardian: v.nullable(name('The guardian')),
     consentOn: v.nullable(pastDate),
     lengthMm: v.nullable(positive('The length', 2000)),
+    cut: v.nullable(oneOf(CUTS, 'a cut')),
+    parting: v.nullable(oneOf(PARTINGS, 'a parting')),
     ...traits,
     note: v.optional(note, ''),
     zones: v.pipe(v.array(ZoneInput), v.minLength(1, 'A head needs at least one zone.')),

@@ -8,9 +8,10 @@ import { COAST_ROUTINE, TRIALS } from './trials.ts';
 import { trialRows } from './wash-days.ts';
 import { curlId, WEARERS, wearerId, zoneId, zoneRows } from './wearers.ts';
 import { weatherRows } from './weather.ts';
+import { wishRows } from './wishes.ts';
 
 /** The schema whose columns the rows below fill. */
-const SCHEMA = 4;
+const SCHEMA = 5;
 
 /**
  * The made-up scenario as a backup, dated relative to `now`: the hair room of a touring theatre company choosing a
@@ -61,6 +62,8 @@ export function demoBackup(now: Date): Backup {
     consent_on: wearer.underAge ? when.date(70) : null,
     length_mm: wearer.lengthMm,
     ...wearer.traits,
+    cut: wearer.cut,
+    parting: wearer.parting,
     note: wearer.note,
     archived_at: null,
     created_at: when.at(90 - i, 12),
@@ -106,7 +109,7 @@ export function demoBackup(now: Date): Backup {
       note: step.note,
     })),
   );
-  Object.assign(rows, hairFileRows(when.date), weatherRows(now, when.date));
+  Object.assign(rows, hairFileRows(when.date), weatherRows(now, when.date), wishRows());
   for (const trial of TRIALS)
     trialRows(rows, trial, WEARERS.find((wearer) => wearer.key === trial.wearer)!, when);
   return { format: BACKUP_FORMAT, schema: SCHEMA, savedAt: now.toISOString(), tables: rows };

@@ -203,6 +203,7 @@ const NAMES: Record<string, string> = {
 export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, calendar: Calendar): void {
   const sequence = balancedComplete(2, trial.planned).draw(trial.seed);
   const random = seededRandom(trial.seed + 1);
+  const clock = seededRandom(trial.seed + 3);
   design(rows, trial, calendar, sequence);
   const begin = (index: number, daysAgo: number, name: string): Day => ({
     trial,
@@ -219,6 +220,8 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
     arm_id: armId(trial, day.arm),
     started_at: calendar.at(day.daysAgo, 9),
     washed_at: calendar.at(day.daysAgo, 9.2),
+    dry80_at: null,
+    dry90_at: null,
     dry_at: null,
     reveal_at: null,
     routine_done_at: null,
@@ -244,9 +247,12 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
       rows.wash_step = [...(rows.wash_step ?? []), ...steps(day, calendar, 6)];
     }
     const day = begin(index, daysAgo, String(index));
+    const drying = 0.95 + 0.4 * clock.unit();
     push(rows, 'wash_day', {
       ...row(day),
-      dry_at: calendar.at(daysAgo, 10.5),
+      dry80_at: calendar.at(daysAgo, 9.2 + 0.62 * drying),
+      dry90_at: calendar.at(daysAgo, 9.2 + 0.79 * drying),
+      dry_at: calendar.at(daysAgo, 9.2 + drying),
       reveal_at: calendar.at(daysAgo, 10.75),
       routine_done_at: calendar.at(daysAgo, 10.8),
       wear_end_kind: trial.endings,
@@ -254,5 +260,12 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
     });
     rows.wash_step = [...(rows.wash_step ?? []), ...steps(day, calendar, 99)];
     wear(rows, day, calendar, random);
+    for (let on = 0; on < trial.wearDays; on++)
+      push(rows, 'day_outdoors', {
+        wash_day_id: day.id,
+        on_date: calendar.date(daysAgo - on),
+        outdoor_hours: Math.round(2 + 6 * clock.unit()) / 2,
+        indoor_hours: null,
+      });
   });
 }

@@ -1,4 +1,5 @@
 import type { Traits } from '@sabor/core/hair/traits';
+import type { Cut, Parting } from '@sabor/core/hair/wishes';
 import { type Place, STANDARD_ZONES } from '@sabor/core/hair/zones';
 import { demoId } from './ids.ts';
 
@@ -11,6 +12,8 @@ export interface DemoWearer {
   guardian: string | null;
   lengthMm: number;
   traits: Traits;
+  cut: Cut;
+  parting: Parting;
   places: Partial<Record<Place, OwnTraits>>;
   curls: {
     key: string;
@@ -30,10 +33,12 @@ export const WEARERS: readonly DemoWearer[] = [
     underAge: false,
     guardian: null,
     lengthMm: 340,
-    traits: { porosity: 'medium', density: 'high', strand: 'medium', pattern: '3B' },
+    traits: { porosity: 'medium', density: 'high', strand: 'medium', pattern: '3B', damage: 'none' },
+    cut: 'layered',
+    parting: 'left',
     places: {
-      hairline: { porosity: 'high', strand: 'fine' },
-      ends: { porosity: 'high' },
+      hairline: { porosity: 'high', strand: 'fine', damage: 'marked' },
+      ends: { porosity: 'high', damage: 'slight' },
       nape: { pattern: '3A' },
     },
     curls: [
@@ -49,7 +54,9 @@ export const WEARERS: readonly DemoWearer[] = [
     underAge: false,
     guardian: null,
     lengthMm: 220,
-    traits: { porosity: 'low', density: 'medium', strand: 'coarse', pattern: '4A' },
+    traits: { porosity: 'low', density: 'medium', strand: 'coarse', pattern: '4A', damage: 'none' },
+    cut: 'undercut',
+    parting: 'none',
     places: { fringe: { porosity: 'medium' } },
     curls: [
       { key: 'crown', name: 'Crown curl', place: 'crown', side: 'right', stretchedMm: 215, restingMm: 92 },
@@ -63,7 +70,9 @@ export const WEARERS: readonly DemoWearer[] = [
     underAge: true,
     guardian: 'Dede Okoro',
     lengthMm: 410,
-    traits: { porosity: 'low', density: 'low', strand: 'fine', pattern: '2C' },
+    traits: { porosity: 'low', density: 'low', strand: 'fine', pattern: '2C', damage: 'slight' },
+    cut: 'one-length',
+    parting: 'middle',
     places: { ends: { porosity: 'medium' }, fringe: { pattern: '2B' } },
     curls: [
       { key: 'side', name: 'Ear wave', place: 'side', side: 'left', stretchedMm: 400, restingMm: 322 },
@@ -90,6 +99,7 @@ export function zoneRows(wearer: DemoWearer) {
     density: wearer.places[place]?.density ?? null,
     strand: wearer.places[place]?.strand ?? null,
     pattern: wearer.places[place]?.pattern ?? null,
+    damage: wearer.places[place]?.damage ?? null,
     note: '',
     position,
   }));
@@ -104,6 +114,7 @@ export function zoneRows(wearer: DemoWearer) {
       density: 'low',
       strand: null,
       pattern: null,
+      damage: null,
       note: 'Clipped to 9 mm every fortnight.',
       position: rows.length,
     });

@@ -1,4 +1,7 @@
+import type { Page } from '@playwright/test';
 import { expect, PHONE, test } from './bench.ts';
+
+const part = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
 
 test('a mixed head is described by evidence, from nothing to a stated porosity', async ({ page }) => {
   await page.goto('/heads/new');
@@ -60,11 +63,14 @@ test('history is entered in two taps, counts as evidence, and refuses what exclu
   await page.goto('/heads');
   await page.getByRole('link', { name: 'Pip Marlowe-Okoro' }).click();
   await page.getByRole('button', { name: /^Ends, left/ }).click();
+  await part(page, 'History');
   await page.getByRole('button', { name: 'Colour', exact: true }).click();
   const timeline = page.getByRole('list', { name: 'Timeline' });
   await expect(timeline.getByText('Colour')).toBeVisible();
   await expect(timeline.getByText(/ends, left/)).toBeVisible();
+  await part(page, 'Porosity');
   await expect(page.getByRole('region', { name: 'Ends, left' }).getByText('coloured')).toBeVisible();
+  await part(page, 'History');
   await page.getByRole('button', { name: 'Braids in' }).click();
   await expect(timeline.getByText('Braids in')).toBeVisible();
   await page.getByRole('button', { name: 'Braids out' }).click();
@@ -81,6 +87,7 @@ test('history is entered in two taps, counts as evidence, and refuses what exclu
 test('strand, stretch and shed are measured and read in words', async ({ page }) => {
   await page.goto('/heads');
   await page.getByRole('link', { name: 'Ines Falkenrath' }).click();
+  await part(page, 'Measured');
   const list = page.getByRole('list', { name: 'Measurements' });
   await expect(list.getByText('Ponytail: high density')).toBeVisible();
   await expect(list.getByText('Stretch test: needs protein')).toBeVisible();
@@ -107,6 +114,7 @@ test('strand, stretch and shed are measured and read in words', async ({ page })
 test('care due follows the wearer’s own cadence', async ({ page }) => {
   await page.goto('/heads');
   await page.getByRole('link', { name: 'Tomasz Adeyinka-Holm' }).click();
+  await part(page, 'Care');
   const clarify = page.getByRole('row', { name: /^Clarify/ });
   await expect(clarify.getByText(/days over/)).toBeVisible();
   await clarify.getByLabel('Clarify, days between').fill('0');
@@ -125,4 +133,80 @@ test('care due follows the wearer’s own cadence', async ({ page }) => {
   await expect(due).toContainText(/clarify \(\d+ days over\)/);
   await due.getByRole('link', { name: 'To the hair file' }).click();
   await expect(page.getByRole('heading', { name: 'Care due' })).toBeVisible();
+});
+
+test('a curl is measured into index and type, and a length in inches is asked about', async ({ page }) => {
+  await page.goto('/heads');
+  await page.getByRole('link', { name: 'Ines Falkenrath' }).click();
+  await part(page, 'Measured');
+  const list = page.getByRole('list', { name: 'Measurements' });
+  await expect(list.getByText('Curl shape: 17 mm across, index 1.6, type IV')).toBeVisible();
+  await page.getByLabel('What was measured').selectOption('Curl shape');
+  await page.getByLabel('Lengths from a tagged curl').selectOption('Ear curl');
+  await expect(page.getByLabel('Pulled straight')).toHaveValue('310');
+  await page.getByLabel('Across its arc').fill('2 cm');
+  await page.getByLabel('Waves').fill('4');
+  await page.getByLabel('Pulled straight').fill('12');
+  await page.getByRole('button', { name: 'Inches? Make it 305 mm' }).click();
+  await expect(page.getByLabel('Pulled straight')).toHaveValue('304.8');
+  await page.getByRole('button', { name: 'Record the measurement' }).click();
+  await expect(list.getByText(/^Curl shape: 20 mm across, index 1\.6, type III or IV/)).toBeVisible();
+});
+
+test('an appointment ahead is set against the trials ahead', async ({ page }) => {
+  await page.goto('/heads');
+  await page.getByRole('link', { name: 'Pip Marlowe-Okoro' }).click();
+  await part(page, 'Care');
+  const ahead = page.getByRole('region', { name: 'Trials ahead' });
+  await expect(ahead.getByText(/Swim on .*: salt or chlorine dries the lengths/)).toBeVisible();
+  await part(page, 'History');
+  const inAWeek = new Date(Date.now() + 7 * 86_400_000).toISOString().slice(0, 10);
+  await page.getByLabel('On', { exact: true }).fill(inAWeek);
+  await page.getByRole('button', { name: 'Blow-out with silicones' }).click();
+  await expect(page.getByRole('list', { name: 'Timeline' }).getByText('ahead').first()).toBeVisible();
+  await part(page, 'Care');
+  await expect(ahead.getByText(/Blow-out with silicones on .*: silicones and heat/)).toBeVisible();
+  await part(page, 'History');
+  await page.getByRole('button', { name: /^Take off Blow-out/ }).click();
+});
+
+test('the drying history says when to begin, and when it cannot', async ({ page }) => {
+  await page.goto('/heads');
+  await page.getByRole('link', { name: 'Ines Falkenrath' }).click();
+  await part(page, 'Drying');
+  const row = page.getByRole('row', { name: /diffuser, low/ }).first();
+  await expect(row).toContainText(/1 h \d\d \(\d+ (h|min)/);
+  const begin = page.getByRole('region', { name: 'When to begin' });
+  await begin.getByLabel('By', { exact: true }).fill('2026-12-01T19:00');
+  await expect(
+    begin.getByText(/^Wash over by 17:\d\d: then it is fully dry with a chance of 90 %/),
+  ).toBeVisible();
+  await begin.getByLabel('Washed at, to ask for its chance').fill('2026-12-01T12:00');
+  await expect(begin.getByText(/^Washed at 12:00, the chance is (99|100) %\.$/)).toBeVisible();
+  await page.goto('/heads');
+  await page.getByRole('link', { name: 'Pip Marlowe-Okoro' }).click();
+  await part(page, 'Drying');
+  await expect(page.getByText('No drying timed yet')).toBeVisible();
+});
+
+test('wishes are weighed, checked and kept', async ({ page }) => {
+  await page.goto('/heads');
+  await page.getByRole('link', { name: 'Tomasz Adeyinka-Holm' }).click();
+  await part(page, 'Wishes');
+  await expect(page.getByText('Hold 50 % · Definition 33 % · Softness 17 %')).toBeVisible();
+  await page.getByLabel('Length', { exact: true }).fill('6');
+  await expect(page.getByText('Length 50 % · Hold 25 %', { exact: false })).toBeVisible();
+  await page.getByLabel('Line').fill('11');
+  await page.getByRole('button', { name: 'Save the wishes' }).click();
+  await expect(page.getByText('The line cannot be over 10.').first()).toBeVisible();
+  await page.getByLabel('Line').fill('5.5');
+  await page.getByLabel('Ingredient, as labels write it').fill('Linalool');
+  await page.getByRole('button', { name: 'Add to the list' }).click();
+  await page.getByRole('button', { name: 'Save the wishes' }).click();
+  await expect(
+    page.getByText('The wishes of Tomasz Adeyinka-Holm are saved.', { exact: true }),
+  ).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Linalool' })).toContainText('allergy');
+  await expect(page.getByLabel('Line')).toHaveValue('5.5');
 });

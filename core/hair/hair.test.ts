@@ -38,13 +38,14 @@ describe('zones', () => {
   });
 
   it('take from the whole head what they do not set', () => {
-    const head = { porosity: 'low', density: 'high', strand: null, pattern: '3B' } as const;
-    const zone = { porosity: 'high', density: null, strand: null, pattern: null } as const;
+    const head = { porosity: 'low', density: 'high', strand: null, pattern: '3B', damage: null } as const;
+    const zone = { porosity: 'high', density: null, strand: null, pattern: null, damage: null } as const;
     expect(resolveTraits(zone, head)).toEqual({
       porosity: 'high',
       density: 'high',
       strand: null,
       pattern: '3B',
+      damage: null,
       own: ['porosity'],
     });
   });

@@ -28,6 +28,14 @@ export const PATTERNS = {
   '4C': { label: '4C' },
 } as const;
 
+export const DAMAGE = {
+  none: { label: 'none', says: 'whole lengths, ends like the rest' },
+  slight: { label: 'slight', says: 'dry ends, a split here and there' },
+  marked: { label: 'marked', says: 'splits, rough lengths, breaks when combed' },
+  severe: { label: 'severe', says: 'snaps, white dots, gummy when wet' },
+} as const;
+
+export type Damage = KeyOf<typeof DAMAGE>;
 export type Porosity = KeyOf<typeof POROSITIES>;
 export type Density = KeyOf<typeof DENSITIES>;
 export type Strand = KeyOf<typeof STRANDS>;
@@ -38,7 +46,11 @@ export interface Traits {
   density: Density | null;
   strand: Strand | null;
   pattern: Pattern | null;
+  damage: Damage | null;
 }
+
+/** A zone or head of which nothing is noted. */
+export const NO_TRAITS: Traits = { porosity: null, density: null, strand: null, pattern: null, damage: null };
 
 export type TraitName = keyof Traits;
 
@@ -48,6 +60,7 @@ export const TRAITS = {
   density: { label: 'Density', options: DENSITIES },
   strand: { label: 'Strand', options: STRANDS },
   pattern: { label: 'Pattern', options: PATTERNS },
+  damage: { label: 'Damage', options: DAMAGE },
 } as const;
 
 /** A zone's traits with the whole head's filled in where the zone has none; `own` names those the zone sets itself. */
@@ -58,6 +71,7 @@ export function resolveTraits(zone: Traits, head: Traits): Traits & { own: Trait
     density: zone.density ?? head.density,
     strand: zone.strand ?? head.strand,
     pattern: zone.pattern ?? head.pattern,
+    damage: zone.damage ?? head.damage,
     own,
   };
 }

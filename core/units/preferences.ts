@@ -38,6 +38,8 @@ export interface Scale {
   show: (stored: number) => number;
   /** From the shown unit back to the stored one. */
   store: (shown: number) => number;
+  /** Units that may be typed behind the number, whatever is preferred, and how each is stored. */
+  typed?: Readonly<Record<string, (x: number) => number>>;
 }
 
 const same = (x: number) => x;
@@ -49,16 +51,28 @@ export function volumeScale(unit: VolumeUnit): Scale {
     : { sign, digits, show: mlToFlOz, store: flOzToMl };
 }
 
+const TYPED_LENGTHS = {
+  mm: same,
+  cm: (x: number) => 10 * x,
+  in: inchToMm,
+  inch: inchToMm,
+  inches: inchToMm,
+  '"': inchToMm,
+  '″': inchToMm,
+  '”': inchToMm,
+};
+const TYPED_TEMPERATURES = { c: same, '°c': same, f: fahrenheitToCelsius, '°f': fahrenheitToCelsius };
+
 export function lengthScale(unit: LengthUnit): Scale {
   const { sign, digits } = LENGTH_UNITS[unit];
   return unit === 'mm'
-    ? { sign, digits, show: same, store: same }
-    : { sign, digits, show: mmToInch, store: inchToMm };
+    ? { sign, digits, show: same, store: same, typed: TYPED_LENGTHS }
+    : { sign, digits, show: mmToInch, store: inchToMm, typed: TYPED_LENGTHS };
 }
 
 export function temperatureScale(unit: TemperatureUnit): Scale {
   const { sign, digits } = TEMPERATURE_UNITS[unit];
   return unit === 'c'
-    ? { sign, digits, show: same, store: same }
-    : { sign, digits, show: celsiusToFahrenheit, store: fahrenheitToCelsius };
+    ? { sign, digits, show: same, store: same, typed: TYPED_TEMPERATURES }
+    : { sign, digits, show: celsiusToFahrenheit, store: fahrenheitToCelsius, typed: TYPED_TEMPERATURES };
 }

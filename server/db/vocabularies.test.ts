@@ -4,7 +4,8 @@ import { CARE } from '@sabor/core/hair/care';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { MEASURE_KINDS } from '@sabor/core/hair/measured/kinds';
 import { POROSITY_TESTS } from '@sabor/core/hair/porosity/tests';
-import { DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
+import { DAMAGE, DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
+import { AVOIDED, CUTS, DISLIKES, PARTINGS, SCHOOLS, WISHES } from '@sabor/core/hair/wishes';
 import { PLACES, SIDES } from '@sabor/core/hair/zones';
 import { EVENTS, WEAR_ENDS } from '@sabor/core/outcomes/events';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
@@ -34,6 +35,13 @@ describe('the database knows the words that core knows', () => {
       strand: STRANDS,
       pattern: PATTERNS,
       place: PLACES,
+      damage: DAMAGE,
+      cut: CUTS,
+      parting: PARTINGS,
+      school: SCHOOLS,
+      dislike: DISLIKES,
+      avoided: AVOIDED,
+      wish: WISHES,
       weather_source: WEATHER_SOURCES,
       scenario: SCENARIOS,
       side: SIDES,

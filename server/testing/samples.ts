@@ -2,6 +2,7 @@ import type { RoutineInput } from '@sabor/contract/routine';
 import type { ProductInput } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import type { WearerInput } from '@sabor/contract/wearer';
+import { NO_TRAITS } from '@sabor/core/hair/traits';
 import { STANDARD_ZONES } from '@sabor/core/hair/zones';
 import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
 import { v7 } from 'uuid';
@@ -28,7 +29,7 @@ export function sampleProduct(to: Partial<ProductInput> = {}): ProductInput {
 }
 
 export function sampleWearer(to: Partial<WearerInput> = {}): WearerInput {
-  const traits = { porosity: null, density: null, strand: null, pattern: null };
+  const traits = NO_TRAITS;
   const zones = STANDARD_ZONES.map((zone) => ({ ...zone, ...traits, id: v7(), note: '' }));
   return {
     id: v7(),
@@ -38,6 +39,8 @@ export function sampleWearer(to: Partial<WearerInput> = {}): WearerInput {
     guardian: null,
     consentOn: null,
     lengthMm: 300,
+    cut: null,
+    parting: null,
     ...traits,
     porosity: 'low',
     note: '',

@@ -1,6 +1,7 @@
+import { CUTS, type Cut, PARTINGS, type Parting } from '@sabor/core/hair/wishes';
 import { type Place, type Side, zoneLabel } from '@sabor/core/hair/zones';
 import type { KeyboardEvent } from 'react';
-import { CROWN_CAP, ZONE_SHAPES } from './head-shape.ts';
+import { CROWN_CAP, CUT_LINES, PARTING_LINES, ZONE_SHAPES } from './head-shape.ts';
 
 export interface MapZone {
   id: string;
@@ -34,12 +35,18 @@ export function HeadMap({
   onChoose,
   label,
   className = '',
+  parting = null,
+  cut = null,
 }: {
   zones: readonly MapZone[];
   look: (zone: MapZone) => ZoneLook;
   onChoose?: (zone: MapZone) => void;
   label: string;
   className?: string;
+  /** Drawn from above as a line, when there is one. */
+  parting?: Parting | null;
+  /** Drawn from behind as the line the lengths end in. */
+  cut?: Cut | null;
 }) {
   const own = zones.filter((zone) => zone.place === 'own');
   const press = (zone: MapZone) => (event: KeyboardEvent) => {
@@ -118,8 +125,39 @@ export function HeadMap({
                   </g>
                 );
               })}
+              {view.key === 'above' && parting && parting !== 'none' && (
+                <g aria-hidden="true">
+                  <path
+                    d={PARTING_LINES[parting]}
+                    className="pointer-events-none"
+                    fill="none"
+                    stroke="#2C1A2F"
+                    strokeWidth="3"
+                    strokeLinecap="round"
+                    strokeDasharray="1 6"
+                  />
+                </g>
+              )}
+              {view.key === 'behind' && cut && (
+                <g aria-hidden="true">
+                  <path
+                    d={CUT_LINES[cut]}
+                    className="pointer-events-none"
+                    fill="none"
+                    stroke="#2C1A2F"
+                    strokeOpacity=".7"
+                    strokeWidth="2"
+                    strokeLinecap="round"
+                    strokeDasharray="7 5"
+                  />
+                </g>
+              )}
             </svg>
-            <figcaption className="text-center text-sm text-soft">{view.label}</figcaption>
+            <figcaption className="text-center text-sm text-soft">
+              {view.label}
+              {view.key === 'above' && parting && parting !== 'none' && `, parted ${PARTINGS[parting].label}`}
+              {view.key === 'behind' && cut && `, cut ${CUTS[cut].label}`}
+            </figcaption>
           </figure>
         ))}
       </div>

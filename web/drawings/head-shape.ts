@@ -1,3 +1,4 @@
+import type { Cut, Parting } from '@sabor/core/hair/wishes';
 import type { Place, Side } from '@sabor/core/hair/zones';
 
 /** One zone's outline in a drawing of 200 × 220, and where its value is written. */
@@ -92,3 +93,20 @@ export const CROWN_CAP = line([
   ...range(44, 18, 12).map((y) => ({ x: 100 + halfWidth(y), y })),
   ...range(18, 44, 12).map((y) => ({ x: 100 - halfWidth(y), y })),
 ]);
+
+/** Where the hair parts, from above: from the forehead to the top of the crown. */
+export const PARTING_LINES: Record<Exclude<Parting, 'none'>, string> = {
+  left: 'M78 26Q76 66 96 108',
+  middle: 'M100 20L100 108',
+  right: 'M122 26Q124 66 104 108',
+};
+
+/** The line or lines the lengths end in, from behind. */
+export const CUT_LINES: Record<Cut, string> = {
+  'one-length': 'M24 210L176 210',
+  layered: 'M44 118Q100 138 156 118M36 154Q100 176 164 154M26 194Q100 216 174 194',
+  rounded: 'M24 178Q100 240 176 178',
+  tapered: 'M28 168L100 212L172 168',
+  undercut: 'M40 126L160 126M52 138L64 150M76 138L88 150M100 138L112 150M124 138L136 150',
+  short: 'M44 112Q100 136 156 112',
+};

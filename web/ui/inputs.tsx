@@ -1,3 +1,4 @@
+import { inchToMm } from '@sabor/core/units/convert';
 import type { Scale } from '@sabor/core/units/preferences';
 import type { Vocabulary } from '@sabor/core/vocabulary';
 import { type ReactNode, useEffect, useState } from 'react';
@@ -62,6 +63,18 @@ export function readNumber(text: string): number | null {
   return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(tidy) ? Number(tidy) : Number.NaN;
 }
 
+/** Lengths of hair, in mm, shorter than which a bare number was perhaps meant in inches. Model assumption. */
+export const SHORT_MM = 40;
+
+/** A number in the user's unit or with a unit of its own behind it, as it is stored. */
+export function readScaled(text: string, scale?: Scale): number | null {
+  const m = /^(.*?[\d.,])\s*([a-z°"″”]+)$/i.exec(text.trim());
+  const own = m && scale?.typed?.[m[2]!.toLowerCase()];
+  const number = readNumber(own ? m[1]! : text);
+  if (number === null || Number.isNaN(number)) return number;
+  return own ? own(number) : scale ? scale.store(number) : number;
+}
+
 const shown = (value: number | null, scale?: Scale): string => {
   if (value === null || Number.isNaN(value)) return '';
   const x = scale ? scale.show(value) : value;
@@ -77,6 +90,7 @@ export function NumberField({
   onChange,
   unit,
   scale,
+  askUnder,
   onBlur,
   ...field
 }: Common & {
@@ -84,12 +98,11 @@ export function NumberField({
   onChange: (value: number | null) => void;
   unit?: string;
   scale?: Scale;
+  /** Stored value under which a plain number may have been meant in inches: the field then asks. */
+  askUnder?: number;
 }) {
   const [text, setText] = useState(shown(value, scale));
-  const read = (typed: string) => {
-    const number = readNumber(typed);
-    return number === null || Number.isNaN(number) || !scale ? number : scale.store(number);
-  };
+  const read = (typed: string) => readScaled(typed, scale);
   const mine = read(text);
   const same = Object.is(mine, value) || (mine !== null && value !== null && Math.abs(mine - value) < 1e-9);
   // Another value from outside (an undo, a loaded record) replaces what was typed; an unreadable entry stays.
@@ -97,6 +110,10 @@ export function NumberField({
     if (!same && !Number.isNaN(value)) setText(shown(value, scale));
   }, [value, same, scale]);
   const sign = unit ?? scale?.sign;
+  const bare = readNumber(text);
+  const short =
+    askUnder !== undefined && scale?.sign === 'mm' && bare !== null && bare > 0 && bare < askUnder;
+  const inches = short ? inchToMm(bare) : null;
   return (
     <Field {...field}>
       {(ids) => (
@@ -113,6 +130,18 @@ export function NumberField({
             }}
           />
           {sign && <span className="shrink-0 text-sm text-soft">{sign}</span>}
+          {inches !== null && (
+            <button
+              type="button"
+              className="shrink-0 text-sm font-semibold text-mango-deep underline underline-offset-4"
+              onClick={() => {
+                setText(shown(inches, scale));
+                onChange(inches);
+              }}
+            >
+              Inches? Make it {Math.round(inches)} mm
+            </button>
+          )}
         </span>
       )}
     </Field>

@@ -1,6 +1,7 @@
 import { DEFAULT_SETTINGS } from '@sabor/contract/settings';
+import { lengthScale, temperatureScale } from '@sabor/core/units/preferences';
 import { describe, expect, it } from 'vitest';
-import { readNumber } from './inputs.tsx';
+import { readNumber, readScaled } from './inputs.tsx';
 import {
   fromLocalInput,
   showLength,
@@ -10,6 +11,32 @@ import {
   signed,
   toLocalInput,
 } from './show.ts';
+
+describe('a number with a unit of its own behind it', () => {
+  it.each([
+    ['300', 300],
+    ['300 mm', 300],
+    ['30 cm', 300],
+    ['12 in', 304.8],
+    ['12"', 304.8],
+    ['1,5″', 38.1],
+  ])('%j is so many mm where mm are preferred', (text, mm) => {
+    expect(readScaled(text, lengthScale('mm'))).toBeCloseTo(mm, 9);
+  });
+
+  it('is what it says in whatever unit is preferred', () => {
+    expect(readScaled('12', lengthScale('in'))).toBeCloseTo(304.8, 9);
+    expect(readScaled('300 mm', lengthScale('in'))).toBe(300);
+    expect(readScaled('50 °F', temperatureScale('c'))).toBeCloseTo(10, 9);
+    expect(readScaled('10c', temperatureScale('f'))).toBe(10);
+  });
+
+  it('is none with a unit that does not belong', () => {
+    expect(readScaled('12 ml', lengthScale('mm'))).toBeNaN();
+    expect(readScaled('in', lengthScale('mm'))).toBeNaN();
+    expect(readScaled('', lengthScale('mm'))).toBeNull();
+  });
+});
 
 describe('a typed number', () => {
   it.each([

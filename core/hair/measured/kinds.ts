@@ -1,5 +1,6 @@
 import { showPercent } from '../../units/percent.ts';
 import { crossSection, densityClass } from './density.ts';
+import { type CurlMeasure, readCurl } from './pattern.ts';
 import { readShed, type WornMeanwhile } from './shed.ts';
 import { strandClass } from './strand.ts';
 import { extension, readStretch, recovery, STRETCH_CALLS, type StretchCall } from './stretch.ts';
@@ -7,6 +8,10 @@ import { extension, readStretch, recovery, STRETCH_CALLS, type StretchCall } fro
 /** What can be measured on a head besides porosity. */
 export const MEASURE_KINDS = {
   strand: { label: 'Strand', how: 'Thickness of one hair, by micrometer or microscope.' },
+  curl: {
+    label: 'Curl shape',
+    how: 'One curl: the width of its arc, its waves over a length at rest, that length at rest and pulled straight.',
+  },
   ponytail: { label: 'Ponytail', how: 'All hair in one tail at the back, a thread around it, no squeezing.' },
   stretch: {
     label: 'Stretch test',
@@ -21,6 +26,7 @@ export type MeasureKind = keyof typeof MEASURE_KINDS;
 
 export type MeasureResult =
   | { kind: 'strand'; micrometres: number }
+  | ({ kind: 'curl' } & CurlMeasure)
   | { kind: 'ponytail'; circumferenceMm: number }
   | { kind: 'stretch'; wetMm: number; stretchedMm: number; releasedMm: number }
   | { kind: 'shed'; from: number; to: number; days: number; worn: WornMeanwhile };
@@ -50,6 +56,18 @@ export function readMeasure(result: MeasureResult): MeasureReading {
         because: `${result.micrometres} µm; fine under 60, coarse from 80 (common practice).`,
         caution: null,
       };
+    case 'curl': {
+      const { index, coil, waves50, types, doubt } = readCurl(result);
+      return {
+        says: `${Number(result.diameterMm.toFixed(1))} mm across, index ${index.toFixed(1)}, type ${types.join(' or ')}`,
+        because: `${waves50.toFixed(1)} waves in 50 mm. Eight types by diameter and index, after Loussouarn et al. 2007; their limits are from memory and uncertain.${
+          doubt
+            ? ` These measures do not belong to one even coil: its width and waves would make an index of ${coil.toFixed(1)}. Measure again.`
+            : ''
+        }`,
+        caution: null,
+      };
+    }
     case 'ponytail':
       return {
         says: `${densityClass(result.circumferenceMm)} density`,

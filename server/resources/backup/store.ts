@@ -34,6 +34,9 @@ export const TABLES = [
   'weather_reading',
   'stay',
   'day_outdoors',
+  'wearer_wish',
+  'wearer_weight',
+  'wearer_avoided',
 ] as const;
 
 async function schemaNumber(db: Client): Promise<number> {

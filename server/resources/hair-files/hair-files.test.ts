@@ -46,6 +46,18 @@ describe('the hair file', () => {
       washedOn: [],
       washCare: [],
       cadence: {},
+      drying: [],
+      wishes: {
+        weights: [],
+        line: null,
+        styleDays: null,
+        budget: null,
+        currency: null,
+        school: null,
+        dislikes: [],
+        avoided: [],
+      },
+      ahead: [],
     });
     expect((await bench.ask('GET', `/api/wearers/${v7()}/file`)).status).toBe(404);
   });
@@ -182,5 +194,108 @@ describe('the hair file', () => {
       zones: wearer.zones.slice(1),
     });
     expect(status).toBe(422);
+  });
+});
+
+describe('wishes', () => {
+  const wishes = {
+    weights: [
+      { wish: 'definition', weight: 3 },
+      { wish: 'length', weight: 1 },
+    ],
+    line: 6,
+    styleDays: 4,
+    budget: 25,
+    currency: 'EUR',
+    school: 'lather',
+    dislikes: ['scent', 'tack'],
+    avoided: [{ ingredient: 'Linalool', why: 'allergy' }],
+  };
+  const save = (to: object = {}) =>
+    bench.ask<HairFile>('PUT', `/api/wearers/${wearer.id}/wishes`, { ...wishes, ...to });
+
+  it('are kept whole, and replaced whole', async () => {
+    expect((await save()).body.wishes).toEqual(wishes);
+    const next = await save({ weights: [], dislikes: [], avoided: [], school: null });
+    expect(next.body.wishes).toMatchObject({ weights: [], dislikes: [], avoided: [], school: null, line: 6 });
+    expect((await bench.ask('PUT', `/api/wearers/${v7()}/wishes`, wishes)).status).toBe(404);
+  });
+
+  it.each([
+    [{ weights: [{ wish: 'definition', weight: 0 }] }, 'weights.0.weight'],
+    [{ weights: [wishes.weights[0], wishes.weights[0]] }, 'weights'],
+    [{ line: 12 }, 'line'],
+    [{ budget: 10, currency: null }, 'currency'],
+    [{ avoided: [wishes.avoided[0], { ingredient: 'linalool', why: 'banned' }] }, 'avoided'],
+    [{ dislikes: ['noise'] }, 'dislikes.0'],
+  ])('refuse %j at its field', async (to, path) => {
+    const { status, body } = await save(to);
+    expect(status).toBe(422);
+    expect((body as unknown as { fields: { path: string }[] }).fields[0]!.path).toBe(path);
+  });
+});
+
+describe('drying, read from wash days', () => {
+  it('counts from the wash, names how the hair was dried, and takes the air of the place', async () => {
+    const { trial, wearer: head } = await sampleBench(bench);
+    const id = v7();
+    const at = (time: string) => `2026-11-10T${time}:00.000Z`;
+    await bench.ask('PUT', `/api/wash-days/${id}`, { trialId: trial.id, startedAt: at('09:00') });
+    const wrong = await bench.ask('PATCH', `/api/wash-days/${id}`, {
+      washedAt: at('09:20'),
+      dry90At: at('09:10'),
+    });
+    expect(wrong.body.detail).toContain('90 % dry cannot come before');
+    await bench.ask('PATCH', `/api/wash-days/${id}`, {
+      washedAt: at('09:20'),
+      dry80At: at('10:00'),
+      dry90At: at('10:20'),
+      dryAt: at('11:05'),
+    });
+    const { body: day } = await bench.ask<WashDay>('GET', `/api/wash-days/${id}`);
+    for (const step of day.steps.filter(({ slot }) => slot === 'dry' || slot === 'hold'))
+      await bench.ask('PUT', `/api/wash-days/${id}/steps/${step.id}`, {
+        ...step,
+        status: 'done',
+        technique: step.slot === 'hold' ? 'scrunch' : null,
+        doneAt: at('11:05'),
+      });
+    const placeId = v7();
+    const place = { id: placeId, name: 'Haverlock', timeZone: 'UTC', station: null, normals: [], note: '' };
+    await bench.ask('PUT', `/api/places/${placeId}`, place);
+    await bench.ask('PUT', `/api/stays/${v7()}`, { wearerId: head.id, placeId, from: '2026-11-01' });
+    await bench.ask('PUT', `/api/places/${placeId}/readings/${v7()}`, {
+      source: 'csv',
+      name: 'shed.csv',
+      rows: [
+        [at('08:30'), 5, 90, null, null],
+        [at('09:30'), 20, 50, null, null],
+      ],
+    });
+    const { body } = await bench.ask<HairFile>('GET', `/api/wearers/${head.id}/file`);
+    expect(body.drying).toEqual([
+      {
+        washDayId: id,
+        on: '2026-11-10',
+        style: 'scrunch',
+        method: 'diffuser, low',
+        minutes: { eighty: 40, ninety: 60, dry: 105 },
+        // Half of the 23.4 hPa that saturate air of 20 °C by printed tables.
+        deficitHpa: expect.closeTo(11.7, 1),
+      },
+    ]);
+    expect(body.ahead).toEqual([
+      { id: trial.id, question: 'Which gel holds?', status: 'running', washDaysLeft: 4, wearDays: 2 },
+    ]);
+  });
+});
+
+describe('appointments', () => {
+  it('may lie ahead, but not more than a year and a bit', async () => {
+    const ahead = new Date(Date.now() + 40 * 86_400_000).toISOString().slice(0, 10);
+    expect((await saveEvent(event('colour', { on: ahead }))).body.events[0]).toMatchObject({ on: ahead });
+    const far = new Date(Date.now() + 500 * 86_400_000).toISOString().slice(0, 10);
+    const { body } = await saveEvent(event('colour', { on: far }));
+    expect((body as unknown as { detail: string }).detail).toContain('more than a year ahead');
   });
 });

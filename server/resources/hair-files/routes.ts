@@ -1,4 +1,4 @@
-import { CadenceInput, HairEventInput, HairTestInput } from '@sabor/contract/hair-file';
+import { CadenceInput, HairEventInput, HairTestInput, WishesInput } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { CARE, type CareKind } from '@sabor/core/hair/care';
 import { type Request, Router } from 'express';
@@ -13,6 +13,7 @@ import {
   saveHairMeasure,
   saveHairTest,
 } from './store.ts';
+import { saveWishes } from './wishes.ts';
 
 export function hairFileRoutes(db: Db): Router {
   const router = Router();
@@ -36,6 +37,11 @@ export function hairFileRoutes(db: Db): Router {
   });
   router.delete('/wearers/:id/cadence/:kind', async (request, response) => {
     response.json(await saveCadence(db, pathId(request, 'wearer'), careKind(request), undefined));
+  });
+  router.put('/wearers/:id/wishes', async (request, response) => {
+    const id = pathId(request, 'wearer');
+    await saveWishes(db, id, parse(WishesInput, request.body));
+    response.json(await readHairFile(db, id));
   });
   router.put('/hair-measures/:id', async (request, response) => {
     response.json(await saveHairMeasure(db, parse(HairMeasureInput, bodyWithId(request, 'measurement'))));

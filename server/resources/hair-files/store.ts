@@ -5,6 +5,8 @@ import { excludedBy, HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/hi
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound } from '../../http/problems.ts';
+import { readDrying } from './drying.ts';
+import { readWishes } from './wishes.ts';
 
 /** A wearer's tests and history, newest first. */
 export async function readHairFile(db: Client, wearerId: string): Promise<HairFile> {
@@ -41,6 +43,14 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
     'select kind, every_days as "everyDays" from care_cadence where wearer_id = $1',
     [wearerId],
   );
+  const ahead = await db.query<HairFile['ahead'][number]>(
+    `select t.id, t.question, t.status, t.wear_days as "wearDays",
+       t.wash_days - (select count(*)::int from wash_day d where d.trial_id = t.id and d.abandoned_at is null
+         and d.wear_ended_at is not null) as "washDaysLeft"
+     from trial t where t.wearer_id = $1 and t.status in ('planned', 'running') and t.archived_at is null
+     order by t.created_at`,
+    [wearerId],
+  );
   return {
     tests: tests.rows,
     events: events.rows,
@@ -51,6 +61,9 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
       ...(masked ? [{ kind: 'deep-condition' as const, on }] : []),
     ]),
     cadence: Object.fromEntries(cadence.rows.map(({ kind, everyDays }) => [kind, everyDays])),
+    drying: await readDrying(db, wearerId),
+    wishes: await readWishes(db, wearerId),
+    ahead: ahead.rows,
   };
 }
 

@@ -21,7 +21,13 @@ describe('preferences', () => {
       bench.ask('PATCH', '/api/settings', { temperature: 'f' }),
       bench.ask('PATCH', '/api/settings', { currency: 'SEK' }),
     ]);
-    expect(await read()).toEqual({ volume: 'floz', length: 'mm', temperature: 'f', currency: 'SEK' });
+    expect(await read()).toEqual({
+      ...DEFAULT_SETTINGS,
+      volume: 'floz',
+      length: 'mm',
+      temperature: 'f',
+      currency: 'SEK',
+    });
   });
 
   it('refuse what they do not know', async () => {

@@ -16,7 +16,7 @@ import { readStations } from '../weather/store.ts';
 
 const WASH_DAYS = `
   select d.id, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone", d.position,
-    d.arm_id as "armId", d.started_at as "startedAt", d.washed_at as "washedAt", d.dry_at as "dryAt",
+    d.arm_id as "armId", d.started_at as "startedAt", d.washed_at as "washedAt", d.dry80_at as "dry80At", d.dry90_at as "dry90At", d.dry_at as "dryAt",
     d.reveal_at as "revealAt", d.routine_done_at as "routineDoneAt", d.temperature_c as "temperatureC", d.humidity,
     d.wind_ms as "windMs",
     d.note, d.abandon_reason as "abandonReason",
@@ -162,7 +162,21 @@ export async function changeWashDay(
     const next = { ...day, ...(Object.fromEntries(given) as Partial<WashDay>) };
     const order = [
       ['washedAt', 'The wash', next.washedAt, day.startedAt, 'the wash day began'],
-      ['dryAt', 'Dry', next.dryAt, next.washedAt ?? day.startedAt, 'the wash'],
+      ['dry80At', '80 % dry', next.dry80At, next.washedAt ?? day.startedAt, 'the wash'],
+      [
+        'dry90At',
+        '90 % dry',
+        next.dry90At,
+        next.dry80At ?? next.washedAt ?? day.startedAt,
+        'what came before it',
+      ],
+      [
+        'dryAt',
+        'Dry',
+        next.dryAt,
+        next.dry90At ?? next.dry80At ?? next.washedAt ?? day.startedAt,
+        next.dry90At || next.dry80At ? 'what came before it' : 'the wash',
+      ],
       [
         'revealAt',
         'The reveal',
@@ -176,7 +190,7 @@ export async function changeWashDay(
         throw atField(field, `${what} cannot come before ${than}. Check the times.`);
     await client.query(
       `update wash_day set temperature_c = $2, humidity = $3, washed_at = $4, dry_at = $5, reveal_at = $6, note = $7,
-         wind_ms = $8
+         wind_ms = $8, dry80_at = $9, dry90_at = $10
        where id = $1`,
       [
         id,
@@ -187,6 +201,8 @@ export async function changeWashDay(
         next.revealAt,
         next.note,
         next.windMs,
+        next.dry80At,
+        next.dry90At,
       ],
     );
     return readWashDay(client, id);

@@ -5,9 +5,9 @@ import { atField, notFound } from '../../http/problems.ts';
 
 const WEARERS = `
   select w.id, w.name, w.time_zone as "timeZone", w.under_age as "underAge", w.guardian, w.consent_on as "consentOn",
-    w.length_mm as "lengthMm", w.porosity, w.density, w.strand, w.pattern, w.note, w.archived_at as "archivedAt",
+    w.length_mm as "lengthMm", w.porosity, w.density, w.strand, w.pattern, w.damage, w.cut, w.parting, w.note, w.archived_at as "archivedAt",
     (select coalesce(json_agg(json_build_object('id', z.id, 'place', z.place, 'side', z.side, 'ownName', z.own_name,
-        'porosity', z.porosity, 'density', z.density, 'strand', z.strand, 'pattern', z.pattern, 'note', z.note)
+        'porosity', z.porosity, 'density', z.density, 'strand', z.strand, 'pattern', z.pattern, 'damage', z.damage, 'note', z.note)
         order by z.position), '[]') from zone z where z.wearer_id = w.id) as zones,
     (select coalesce(json_agg(json_build_object('id', c.id, 'zoneId', c.zone_id, 'name', c.name,
         'stretchedMm', c.stretched_mm, 'restingMm', c.resting_mm) order by c.position), '[]')
@@ -36,12 +36,13 @@ export async function saveWearer(db: Db, wearer: v.InferOutput<typeof WearerInpu
   return transaction(db, async (client) => {
     await client.query(
       `insert into wearer (id, name, time_zone, under_age, guardian, consent_on, length_mm, porosity, density, strand,
-         pattern, note)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)
+         pattern, note, damage, cut, parting)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)
        on conflict (id) do update set name = excluded.name, time_zone = excluded.time_zone,
          under_age = excluded.under_age, guardian = excluded.guardian, consent_on = excluded.consent_on,
          length_mm = excluded.length_mm, porosity = excluded.porosity, density = excluded.density,
-         strand = excluded.strand, pattern = excluded.pattern, note = excluded.note`,
+         strand = excluded.strand, pattern = excluded.pattern, note = excluded.note, damage = excluded.damage,
+         cut = excluded.cut, parting = excluded.parting`,
       [
         wearer.id,
         wearer.name,
@@ -55,6 +56,9 @@ export async function saveWearer(db: Db, wearer: v.InferOutput<typeof WearerInpu
         wearer.strand,
         wearer.pattern,
         wearer.note,
+        wearer.damage,
+        wearer.cut,
+        wearer.parting,
       ],
     );
     await client
@@ -65,12 +69,12 @@ export async function saveWearer(db: Db, wearer: v.InferOutput<typeof WearerInpu
       .catch(refuseInUse('curls', 'tagged curl'));
     const place = (row: object, position: number) => ({ ...row, position });
     await client.query(
-      `insert into zone (id, wearer_id, place, side, own_name, porosity, density, strand, pattern, note, position)
-       select z.id, $1, z.place, z.side, z."ownName", z.porosity, z.density, z.strand, z.pattern, z.note, z.position
+      `insert into zone (id, wearer_id, place, side, own_name, porosity, density, strand, pattern, damage, note, position)
+       select z.id, $1, z.place, z.side, z."ownName", z.porosity, z.density, z.strand, z.pattern, z.damage, z.note, z.position
        from jsonb_to_recordset($2::jsonb) as z(id uuid, place text, side text, "ownName" text, porosity text,
-         density text, strand text, pattern text, note text, position int)
+         density text, strand text, pattern text, damage text, note text, position int)
        on conflict (id) do update set own_name = excluded.own_name, porosity = excluded.porosity,
-         density = excluded.density, strand = excluded.strand, pattern = excluded.pattern, note = excluded.note,
+         density = excluded.density, strand = excluded.strand, pattern = excluded.pattern, damage = excluded.damage, note = excluded.note,
          position = excluded.position
        where zone.wearer_id = excluded.wearer_id`,
       [wearer.id, JSON.stringify(wearer.zones.map(place))],

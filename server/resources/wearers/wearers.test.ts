@@ -26,6 +26,7 @@ describe('a hair file', () => {
       density: null,
       strand: null,
       pattern: null,
+      damage: 'marked',
       note: 'short',
     });
     const { status, body } = await save(wearer);

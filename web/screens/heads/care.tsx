@@ -11,13 +11,14 @@ import { NumberField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Tag } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
+import { Collisions } from './collisions.tsx';
 
 /** What care is due on this head, when and why, with the wearer's own days between. */
 export function Care({ wearer, file }: { wearer: Wearer; file: HairFile }) {
   const status = careStatus([...file.events, ...file.washCare], file.washedOn, file.cadence, localToday());
   const off = (Object.keys(CARE) as CareKind[]).filter((kind) => file.cadence[kind] === null);
   return (
-    <section className="mt-10" aria-labelledby="care">
+    <section aria-labelledby="care">
       <h2 id="care" className="text-xl">
         Care due
       </h2>
@@ -59,6 +60,7 @@ export function Care({ wearer, file }: { wearer: Wearer; file: HairFile }) {
         </table>
       </div>
       {off.length > 0 && <SwitchedOff wearerId={wearer.id} kinds={off} />}
+      <Collisions file={file} />
     </section>
   );
 }

@@ -5,7 +5,7 @@ import { lengthScale } from '@sabor/core/units/preferences';
 import { v7 } from 'uuid';
 import { useSettings } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
-import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
+import { ChoiceField, NumberField, SHORT_MM, TextField } from '../../ui/inputs.tsx';
 import { showShare } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
 
@@ -86,6 +86,7 @@ export function CurlsEditor({
             <NumberField
               label="Stretched"
               scale={scale}
+              askUnder={SHORT_MM}
               value={curl.stretchedMm}
               onChange={(mm) => edit(curl.id, { stretchedMm: mm as number })}
               error={problem(`curls.${i}.stretchedMm`)}

@@ -2,19 +2,42 @@ import type { HairFile } from '@sabor/contract/hair-file';
 import { evidenceOn } from '@sabor/contract/porosity-evidence';
 import type { Wearer } from '@sabor/contract/wearer';
 import { readPorosity } from '@sabor/core/hair/porosity/reading';
+import { TRAITS, type TraitName } from '@sabor/core/hair/traits';
 import { zoneLabel } from '@sabor/core/hair/zones';
-import { useState } from 'react';
-import { useParams } from 'react-router';
+import { Tabs } from 'radix-ui';
+import { useMemo, useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
 import { useHairFile, useWearer } from '../../api/queries.ts';
 import { HeadMap } from '../../drawings/head-map.tsx';
 import { Button, ButtonLink } from '../../ui/button.tsx';
-import { Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
+import { ChoiceField } from '../../ui/inputs.tsx';
+import { Caution, Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
 import { Care } from './care.tsx';
+import { Drying } from './drying.tsx';
 import { History } from './history.tsx';
 import { Measured } from './measured.tsx';
 import { ModelTable } from './model-table.tsx';
 import { porosityLook } from './porosity-look.ts';
 import { PorosityPanel } from './porosity-panel.tsx';
+import { traitLook } from './trait-look.ts';
+import { WishesSheet } from './wishes.tsx';
+
+const PARTS = {
+  porosity: 'Porosity',
+  measured: 'Measured',
+  history: 'History',
+  care: 'Care',
+  drying: 'Drying',
+  wishes: 'Wishes',
+} as const;
+
+/** What the map can show: what the evidence says, or what the file states of a trait. */
+const SHOWN = {
+  evidence: { label: 'porosity by evidence' },
+  ...Object.fromEntries(
+    Object.entries(TRAITS).map(([key, { label }]) => [key, { label: `${label.toLowerCase()}, as stated` }]),
+  ),
+} as Record<'evidence' | TraitName, { label: string }>;
 
 export function Screen() {
   const { id = '' } = useParams();
@@ -26,11 +49,19 @@ export function Screen() {
   return <FilePage key={id} wearer={wearer.data} file={file.data} />;
 }
 
-/** A head as it was found: porosity by evidence, zone by zone, and what the hair has been through. */
+/** A head as it was found: the map at hand, and beside it one part of the file at a time. */
 function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
+  const [search, setSearch] = useSearchParams();
+  const asked = search.get('part') ?? '';
+  const part = asked in PARTS ? asked : 'porosity';
   const [zoneId, setZoneId] = useState<string | null>(null);
+  const [shown, setShown] = useState<keyof typeof SHOWN>('evidence');
   const zone = wearer.zones.find((known) => known.id === zoneId) ?? null;
-  const readings = new Map(wearer.zones.map((known) => [known.id, readPorosity(evidenceOn(file, known.id))]));
+  const readings = useMemo(
+    () => new Map(wearer.zones.map((known) => [known.id, readPorosity(evidenceOn(file, known.id))])),
+    [wearer, file],
+  );
+  const look = shown === 'evidence' ? porosityLook(readings, zoneId) : traitLook(wearer, shown, zoneId);
   return (
     <>
       <Heading
@@ -40,36 +71,90 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
       >
         {wearer.underAge && <Tag tone="due">under age</Tag>} {wearer.note}
       </Heading>
-      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_1.3fr]">
+      {wearer.underAge && (
+        <div className="mb-6 max-w-3xl">
+          <Caution>
+            A child wearer: no essential oils or strong cooling agents, nothing near the eyes, short sessions,
+            no tight styles. Ask a paediatric professional.
+          </Caution>
+        </div>
+      )}
+      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_1.4fr]">
         <section aria-labelledby="map">
-          <h2 id="map" className="text-xl">
-            Porosity, by evidence
-          </h2>
-          <p className="mb-3 text-soft">
-            What each zone’s tests and history add up to. “?” is not clear yet. Choose a zone to see why.
-          </p>
+          <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
+            <h2 id="map" className="text-xl">
+              The head
+            </h2>
+            <ChoiceField
+              label="Show"
+              options={SHOWN}
+              value={shown}
+              onChange={(key) => key && setShown(key)}
+            />
+          </div>
           <HeadMap
-            label="Porosity by evidence"
+            label={`The head, ${SHOWN[shown].label}`}
             zones={wearer.zones}
-            look={porosityLook(readings, zoneId)}
+            look={look}
             onChoose={({ id }) => setZoneId(id === zoneId ? null : id)}
+            parting={wearer.parting}
+            cut={wearer.cut}
           />
+          <p className="mt-2 text-sm text-soft">
+            {shown === 'evidence'
+              ? '“?” is not clear yet. Choose a zone to narrow everything beside it.'
+              : 'Deep tint: the zone’s own; pale: the whole head’s. Choose a zone to narrow everything beside it.'}
+          </p>
           <Button className="mt-3" aria-pressed={zone === null} onClick={() => setZoneId(null)}>
             Whole head
           </Button>
-          <ModelTable />
+          {shown === 'evidence' && <ModelTable />}
         </section>
-        <PorosityPanel
-          key={zoneId ?? 'head'}
-          wearer={wearer}
-          file={file}
-          zone={zone}
-          place={zone ? zoneLabel(zone) : 'Whole head'}
-        />
+        <Tabs.Root
+          value={part}
+          onValueChange={(to) =>
+            setSearch(to === 'porosity' ? {} : { part: to }, { replace: true, preventScrollReset: true })
+          }
+        >
+          <div className="mb-5 overflow-x-auto border-b border-rule">
+            <Tabs.List aria-label="Parts of the hair file" className="flex gap-1">
+              {Object.entries(PARTS).map(([key, label]) => (
+                <Tabs.Trigger
+                  key={key}
+                  value={key}
+                  className="min-h-11 border-b-4 border-transparent px-3 font-semibold data-[state=active]:border-ink data-[state=inactive]:text-soft"
+                >
+                  {label}
+                </Tabs.Trigger>
+              ))}
+            </Tabs.List>
+          </div>
+          <Tabs.Content value="porosity">
+            <PorosityPanel
+              key={zoneId ?? 'head'}
+              wearer={wearer}
+              file={file}
+              zone={zone}
+              place={zone ? zoneLabel(zone) : 'Whole head'}
+            />
+          </Tabs.Content>
+          <Tabs.Content value="measured">
+            <Measured wearer={wearer} file={file} zone={zone} />
+          </Tabs.Content>
+          <Tabs.Content value="history">
+            <History wearer={wearer} file={file} zone={zone} />
+          </Tabs.Content>
+          <Tabs.Content value="care">
+            <Care wearer={wearer} file={file} />
+          </Tabs.Content>
+          <Tabs.Content value="drying">
+            <Drying file={file} />
+          </Tabs.Content>
+          <Tabs.Content value="wishes">
+            <WishesSheet wearer={wearer} file={file} />
+          </Tabs.Content>
+        </Tabs.Root>
       </div>
-      <Care wearer={wearer} file={file} />
-      <Measured wearer={wearer} file={file} zone={zone} />
-      <History wearer={wearer} file={file} zone={zone} />
     </>
   );
 }

@@ -9,7 +9,7 @@ import { put, remove } from '../../api/http.ts';
 import { useChange } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/inputs.tsx';
-import { Caution } from '../../ui/states.tsx';
+import { Caution, Tag } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 
 const longDate = (date: string) =>
@@ -46,18 +46,18 @@ export function History({ wearer, file, zone }: { wearer: Wearer; file: HairFile
       onError: (error) => say(error.message),
     });
   return (
-    <section className="mt-10" aria-labelledby="history">
+    <section aria-labelledby="history">
       <h2 id="history" className="text-xl">
         History
       </h2>
-      <div className="grid gap-x-12 gap-y-5 lg:grid-cols-[1fr_1.3fr]">
+      <div className="space-y-6">
         <div>
           <p className="mb-2 text-soft">
-            Tap what happened to {zone ? zoneLabel(zone).toLowerCase() : 'the whole head'} on that day. A zone
-            chosen above narrows it.
+            Tap what happened to {zone ? zoneLabel(zone).toLowerCase() : 'the whole head'} on that day, or
+            what is booked for a day ahead. A zone chosen on the map narrows it.
           </p>
           <div className="mb-3 grid gap-3 sm:grid-cols-2">
-            <TextField type="date" label="Happened on" value={on} onChange={setOn} error={refused} />
+            <TextField type="date" label="On" value={on} onChange={setOn} error={refused} />
             <TextField label="Note" value={note} onChange={setNote} />
           </div>
           <div className="flex flex-wrap gap-2">
@@ -92,7 +92,8 @@ export function History({ wearer, file, zone }: { wearer: Wearer; file: HairFile
             >
               <span>
                 <span className="figure">{longDate(event.on)}</span>{' '}
-                <span className="font-semibold">{HAIR_EVENTS[event.kind].label}</span>
+                <span className="font-semibold">{HAIR_EVENTS[event.kind].label}</span>{' '}
+                {event.on > localToday() && <Tag tone="due">ahead</Tag>}
                 <span className="text-soft">
                   {' '}
                   · {where(event)}

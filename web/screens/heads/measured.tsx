@@ -2,7 +2,7 @@ import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
 import { type HairMeasure, HairMeasureInput } from '@sabor/contract/hair-measure';
 import { fieldsOf } from '@sabor/contract/problem';
-import type { Wearer, Zone } from '@sabor/contract/wearer';
+import type { Curl, Wearer, Zone } from '@sabor/contract/wearer';
 import {
   MEASURE_KINDS,
   type MeasureKind,
@@ -18,7 +18,7 @@ import * as v from 'valibot';
 import { put, remove } from '../../api/http.ts';
 import { useChange, useSettings } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
-import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
+import { ChoiceField, NumberField, SHORT_MM, TextField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
 
@@ -26,6 +26,7 @@ const none = null as unknown as number;
 
 const BLANK: Record<MeasureKind, MeasureResult> = {
   strand: { kind: 'strand', micrometres: none },
+  curl: { kind: 'curl', diameterMm: none, waves: none, overMm: none, restingMm: none, stretchedMm: none },
   ponytail: { kind: 'ponytail', circumferenceMm: none },
   stretch: { kind: 'stretch', wetMm: none, stretchedMm: none, releasedMm: none },
   shed: { kind: 'shed', from: none, to: none, days: 1, worn: 'loose' },
@@ -38,12 +39,12 @@ export function Measured({ wearer, file, zone }: { wearer: Wearer; file: HairFil
     ? file.measures.filter(({ zoneId }) => zoneId === zone.id || zoneId === null)
     : file.measures;
   return (
-    <section className="mt-10" aria-labelledby="measured">
+    <section aria-labelledby="measured">
       <h2 id="measured" className="text-xl">
         Measured
       </h2>
-      <div className="grid gap-x-12 gap-y-5 lg:grid-cols-[1fr_1.3fr]">
-        <MeasureForm wearerId={wearer.id} zone={zone} />
+      <div className="space-y-6">
+        <MeasureForm wearer={wearer} zone={zone} />
         <ul aria-label="Measurements">
           {shown.length === 0 && (
             <li className="text-soft">
@@ -99,7 +100,7 @@ function MeasureRow({ measure, place }: { measure: HairMeasure; place: string })
   );
 }
 
-function MeasureForm({ wearerId, zone }: { wearerId: string; zone: Zone | null }) {
+function MeasureForm({ wearer, zone }: { wearer: Wearer; zone: Zone | null }) {
   const say = useSay();
   const [result, setResult] = useState<MeasureResult | null>(null);
   const [on, setOn] = useState(localToday());
@@ -111,7 +112,7 @@ function MeasureForm({ wearerId, zone }: { wearerId: string; zone: Zone | null }
   const record = () => {
     const checked = v.safeParse(HairMeasureInput, {
       id: v7(),
-      wearerId,
+      wearerId: wearer.id,
       zoneId: zone?.id ?? null,
       on,
       note,
@@ -155,6 +156,7 @@ function MeasureForm({ wearerId, zone }: { wearerId: string; zone: Zone | null }
           <p className="text-sm text-soft">{MEASURE_KINDS[result.kind].how}</p>
           <ResultFields
             result={result}
+            curls={wearer.curls}
             onChange={setResult}
             problem={(field) => problem(`result.${field}`)}
           />
@@ -173,10 +175,12 @@ function MeasureForm({ wearerId, zone }: { wearerId: string; zone: Zone | null }
 
 function ResultFields({
   result,
+  curls,
   onChange,
   problem,
 }: {
   result: MeasureResult;
+  curls: readonly Curl[];
   onChange: (result: MeasureResult) => void;
   problem: (field: string) => string | undefined;
 }) {
@@ -194,6 +198,70 @@ function ResultFields({
           error={problem('micrometres')}
         />
       );
+    case 'curl':
+      return (
+        <>
+          {curls.length > 0 && (
+            <ChoiceField
+              label="Lengths from a tagged curl"
+              none="typed here"
+              options={curls.map(({ id, name }) => ({ key: id, label: name }))}
+              value={
+                curls.find(
+                  (curl) => curl.restingMm === result.restingMm && curl.stretchedMm === result.stretchedMm,
+                )?.id ?? null
+              }
+              onChange={(id) => {
+                const curl = curls.find((known) => known.id === id);
+                if (curl)
+                  onChange({
+                    ...result,
+                    overMm: result.overMm ?? curl.restingMm,
+                    restingMm: curl.restingMm,
+                    stretchedMm: curl.stretchedMm,
+                  });
+              }}
+            />
+          )}
+          <div className="grid gap-3 sm:grid-cols-3">
+            <NumberField
+              label="Across its arc"
+              scale={scale}
+              value={result.diameterMm}
+              onChange={set('diameterMm')}
+              error={problem('diameterMm')}
+            />
+            <NumberField
+              label="Waves"
+              value={result.waves}
+              onChange={set('waves')}
+              error={problem('waves')}
+            />
+            <NumberField
+              label="Counted over"
+              scale={scale}
+              value={result.overMm}
+              onChange={set('overMm')}
+              error={problem('overMm')}
+            />
+            <NumberField
+              label="Resting"
+              scale={scale}
+              value={result.restingMm}
+              onChange={set('restingMm')}
+              error={problem('restingMm')}
+            />
+            <NumberField
+              label="Pulled straight"
+              scale={scale}
+              askUnder={SHORT_MM}
+              value={result.stretchedMm}
+              onChange={set('stretchedMm')}
+              error={problem('stretchedMm')}
+            />
+          </div>
+        </>
+      );
     case 'ponytail':
       return (
         <NumberField
@@ -210,6 +278,7 @@ function ResultFields({
           <NumberField
             label="At rest, wet"
             scale={scale}
+            askUnder={SHORT_MM}
             value={result.wetMm}
             onChange={set('wetMm')}
             error={problem('wetMm')}
@@ -217,6 +286,7 @@ function ResultFields({
           <NumberField
             label="Stretched"
             scale={scale}
+            askUnder={SHORT_MM}
             value={result.stretchedMm}
             onChange={set('stretchedMm')}
             error={problem('stretchedMm')}

@@ -11,6 +11,7 @@ const zone = (id: string, to: Partial<Zone> = {}): Zone => ({
   density: null,
   strand: null,
   pattern: null,
+  damage: null,
   note: '',
   ...to,
 });
@@ -19,6 +20,7 @@ const head = {
   density: null,
   strand: 'medium' as const,
   pattern: null,
+  damage: null,
   zones: [zone('plain'), zone('own', { porosity: 'high', strand: 'medium' })],
 };
 

@@ -1,5 +1,6 @@
 import { type Wearer, WearerInput, type ZoneInput } from '@sabor/contract/wearer';
-import { TRAITS, type TraitName } from '@sabor/core/hair/traits';
+import { NO_TRAITS, TRAITS, type TraitName } from '@sabor/core/hair/traits';
+import { CUTS, PARTINGS } from '@sabor/core/hair/wishes';
 import { STANDARD_ZONES, zoneLabel } from '@sabor/core/hair/zones';
 import { lengthScale } from '@sabor/core/units/preferences';
 import { useMemo, useState } from 'react';
@@ -10,14 +11,12 @@ import { useChange, useSettings, useWearer } from '../../api/queries.ts';
 import { HeadMap } from '../../drawings/head-map.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
-import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
+import { ChoiceField, NumberField, SHORT_MM, TextField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { CurlsEditor } from './curls.tsx';
 import { traitLook } from './trait-look.ts';
-
-const NO_TRAITS = { porosity: null, density: null, strand: null, pattern: null } as const;
 
 export function Screen() {
   const { id = 'new' } = useParams();
@@ -37,6 +36,8 @@ function blank(): WearerInput {
     guardian: null,
     consentOn: null,
     lengthMm: null,
+    cut: null,
+    parting: null,
     ...NO_TRAITS,
     note: '',
     zones: STANDARD_ZONES.map((zone) => ({ ...zone, ...NO_TRAITS, id: v7(), note: '' })),
@@ -111,7 +112,14 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
                 error={problem(name)}
               />
             ))}
-            <NumberField label="Length" scale={lengthScale(settings.length)} {...bind('lengthMm')} />
+            <NumberField
+              label="Length"
+              scale={lengthScale(settings.length)}
+              askUnder={SHORT_MM}
+              {...bind('lengthMm')}
+            />
+            <ChoiceField label="Cut" none="not noted" options={CUTS} {...bind('cut')} />
+            <ChoiceField label="Usual parting" none="not noted" options={PARTINGS} {...bind('parting')} />
             <ChoiceField
               label="Time zone"
               hint="Days of wear follow its calendar."
@@ -181,6 +189,8 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
                 label="Zones of this head"
                 zones={value.zones as (typeof value.zones)[number][]}
                 look={traitLook(value as Wearer, trait, chosen)}
+                parting={value.parting}
+                cut={value.cut}
                 onChoose={(picked) => setChosen(picked.id === chosen ? null : picked.id)}
               />
               <Button className="mt-3" onClick={addOwn}>

@@ -23,7 +23,7 @@ function wayTo(due: Due): { to: string; label: string } {
     case 'read':
       return { to: `/trials/${due.trialId}/compare`, label: 'Read the comparison' };
     case 'care':
-      return { to: `/heads/${due.wearerId}`, label: 'To the hair file' };
+      return { to: `/heads/${due.wearerId}?part=care`, label: 'To the hair file' };
     case 'bottle':
       return { to: `/shelf/${due.productId}`, label: 'See the bottle' };
   }

@@ -1,0 +1,130 @@
+import { studentCdf, studentQuantile } from '../inference/student-t.ts';
+
+/** How far hair has dried. Named shares are judged by hand; the trade breaks a cast only when fully dry. */
+export const DRYNESS = {
+  eighty: { label: '80 % dry' },
+  ninety: { label: '90 % dry' },
+  dry: { label: 'fully dry' },
+} as const;
+export type Dryness = keyof typeof DRYNESS;
+
+/** One wash day's drying: minutes from the wash to each dryness that was noted. */
+export interface DryingRun {
+  washDayId: string;
+  on: string;
+  /** How the hair was worked and how it was dried, in words: runs of the same words belong together. */
+  style: string;
+  method: string;
+  minutes: Record<Dryness, number | null>;
+  /** How much water the air could still take, hPa: saturation less vapour pressure. Null where the air is not known. */
+  deficitHpa: number | null;
+}
+
+/** Fewest runs from which a time is told, and from which the air is taken into account. Model assumptions. */
+export const FEWEST = { told: 3, withAir: 6 } as const;
+
+export type DryingForecast =
+  | { runs: number; tooFew: true }
+  | {
+      runs: number;
+      tooFew: false;
+      /** Whether the air's deficit was used, or the mean alone. */
+      byAir: boolean;
+      /** Median minutes foreseen, and the interval that holds 80 % of such days. */
+      minutes: number;
+      low: number;
+      high: number;
+      /** Chance that the hair is dry within so many minutes. */
+      chance: (minutes: number) => number;
+      /** Minutes within which it is dry with this chance. */
+      within: (chance: number) => number;
+    };
+
+interface Fit {
+  at: number;
+  sd: number;
+  df: number;
+}
+
+const mean = (values: readonly number[]) => values.reduce((sum, x) => sum + x, 0) / values.length;
+
+/** The logarithm's mean for a new day, with its prediction error: no slope. */
+function byMean(y: readonly number[]): Fit {
+  const centre = mean(y);
+  const df = y.length - 1;
+  const variance = y.reduce((sum, yi) => sum + (yi - centre) ** 2, 0) / df;
+  return { at: centre, sd: Math.sqrt(variance * (1 + 1 / y.length)), df };
+}
+
+/** Least squares of y on x, foreseen at x0, with the prediction error of a new day. */
+function byLine(x: readonly number[], y: readonly number[], x0: number): Fit {
+  const [mx, my] = [mean(x), mean(y)];
+  const sxx = x.reduce((sum, xi) => sum + (xi - mx) ** 2, 0);
+  const slope = x.reduce((sum, xi, i) => sum + (xi - mx) * (y[i]! - my), 0) / sxx;
+  const df = y.length - 2;
+  const rest = y.reduce((sum, yi, i) => sum + (yi - my - slope * (x[i]! - mx)) ** 2, 0);
+  return {
+    at: my + slope * (x0 - mx),
+    sd: Math.sqrt((rest / df) * (1 + 1 / y.length + (x0 - mx) ** 2 / sxx)),
+    df,
+  };
+}
+
+/** Smallest spread a forecast may claim, as a standard deviation of ln(minutes): 5 %. Model assumption. */
+const LEAST_SD = 0.05;
+
+/**
+ * How long drying will take, from runs of the same style and method: minutes on a log scale, by their mean, or by a line
+ * on the air's deficit once there are {@link FEWEST}.withAir runs that differ in it. Intervals are Student's, for one
+ * new day. Source: ordinary least squares with its prediction interval, any handbook of statistics.
+ */
+export function forecastDrying(
+  runs: readonly DryingRun[],
+  to: Dryness,
+  deficitHpa: number | null,
+): DryingForecast {
+  const known = runs.filter((run) => run.minutes[to] !== null && run.minutes[to]! > 0);
+  if (known.length < FEWEST.told) return { runs: known.length, tooFew: true };
+  const y = known.map((run) => Math.log(run.minutes[to]!));
+  const withAir = known.filter((run) => run.deficitHpa !== null);
+  const x = withAir.map((run) => run.deficitHpa!);
+  const spread = x.length > 0 && Math.max(...x) - Math.min(...x) >= 1;
+  const byAir = deficitHpa !== null && withAir.length >= FEWEST.withAir && spread;
+  const {
+    at,
+    sd: raw,
+    df,
+  } = byAir
+    ? byLine(
+        x,
+        withAir.map((run) => Math.log(run.minutes[to]!)),
+        deficitHpa,
+      )
+    : byMean(y);
+  const sd = Math.max(raw, LEAST_SD);
+  const within = (chance: number) => Math.exp(at + sd * studentQuantile(chance, df));
+  return {
+    runs: byAir ? withAir.length : known.length,
+    tooFew: false,
+    byAir,
+    minutes: Math.exp(at),
+    low: within(0.1),
+    high: within(0.9),
+    chance: (minutes) => (minutes <= 0 ? 0 : studentCdf((Math.log(minutes) - at) / sd, df)),
+    within,
+  };
+}
+
+/** Runs that belong together, the largest group first. */
+export function dryingGroups(
+  runs: readonly DryingRun[],
+): { style: string; method: string; runs: DryingRun[] }[] {
+  const groups = new Map<string, { style: string; method: string; runs: DryingRun[] }>();
+  for (const run of runs) {
+    const key = `${run.style}\n${run.method}`;
+    const group = groups.get(key) ?? { style: run.style, method: run.method, runs: [] };
+    group.runs.push(run);
+    groups.set(key, group);
+  }
+  return [...groups.values()].sort((a, b) => b.runs.length - a.runs.length);
+}
