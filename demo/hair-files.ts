@@ -42,6 +42,10 @@ const TESTS: readonly DemoTest[] = [
   },
   { wearer: 'tomasz', zone: ['fringe', 'left'], kind: 'product', outcome: 'between', daysAgo: 38 },
   { wearer: 'pip', zone: null, kind: 'slide', outcome: 'smooth', daysAgo: 65 },
+  { wearer: 'pip', zone: null, kind: 'bead', value: 190, daysAgo: 65 },
+  { wearer: 'pip', zone: null, kind: 'product', outcome: 'sits', daysAgo: 40 },
+  { wearer: 'pip', zone: ['ends', 'left'], kind: 'bead', value: 50, daysAgo: 40, note: 'Two summers older.' },
+  { wearer: 'pip', zone: ['ends', 'right'], kind: 'bead', value: 55, daysAgo: 40 },
 ];
 
 const EVENTS: readonly {

@@ -196,10 +196,10 @@ test('wishes are weighed, checked and kept', async ({ page }) => {
   await expect(page.getByText('Hold 50 % · Definition 33 % · Softness 17 %')).toBeVisible();
   await page.getByLabel('Length', { exact: true }).fill('6');
   await expect(page.getByText('Length 50 % · Hold 25 %', { exact: false })).toBeVisible();
-  await page.getByLabel('Line').fill('11');
+  await page.getByLabel('Line', { exact: true }).fill('11');
   await page.getByRole('button', { name: 'Save the wishes' }).click();
   await expect(page.getByText('The line cannot be over 10.').first()).toBeVisible();
-  await page.getByLabel('Line').fill('5.5');
+  await page.getByLabel('Line', { exact: true }).fill('5.5');
   await page.getByLabel('Ingredient, as labels write it').fill('Linalool');
   await page.getByRole('button', { name: 'Add to the list' }).click();
   await page.getByRole('button', { name: 'Save the wishes' }).click();
@@ -208,5 +208,5 @@ test('wishes are weighed, checked and kept', async ({ page }) => {
   ).toBeVisible();
   await page.reload();
   await expect(page.getByRole('listitem').filter({ hasText: 'Linalool' })).toContainText('allergy');
-  await expect(page.getByLabel('Line')).toHaveValue('5.5');
+  await expect(page.getByLabel('Line', { exact: true })).toHaveValue('5.5');
 });

@@ -46,7 +46,7 @@ function Ribbon({ className }: { className: string }) {
               to={to}
               end={to === '/'}
               className={({ isActive }) =>
-                `ribbon-piece block py-3 text-center text-[0.8rem] font-semibold sm:px-6 sm:py-2 sm:text-[0.95rem] ${
+                `ribbon-piece block py-3 text-center text-[0.72rem] font-semibold sm:px-6 sm:py-2 sm:text-[0.95rem] ${
                   isActive ? 'bg-ink text-paper' : 'bg-leaf-pale text-ink hover:bg-rule'
                 }`
               }

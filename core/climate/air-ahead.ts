@@ -41,8 +41,8 @@ export function airAhead({ place, now, next, usual, met, bands, scale }: AirAhea
     dew = dewPoint(now.temperatureC, now.humidity);
     const regain = moistureRegain(now.humidity);
     told.push(
-      `At ${place} now ${show(now.temperatureC)} and ${Math.round(now.humidity)} % humidity, at which hair holds ${
-        regain === null ? 'water steeply more with every point' : `about ${regain.toFixed(0)} % water`
+      `At ${place} now ${show(now.temperatureC)} and ${Math.round(now.humidity)} % humidity, at which hair ${
+        regain === null ? 'takes up water steeply' : `holds about ${regain.toFixed(0)} % water`
       }${dew === null ? '' : `; ${meaning(dew)}`}.`,
     );
     if (now.windMs !== null) {

@@ -36,14 +36,14 @@ describe('what a trial would collide with', () => {
       ],
       [],
     );
-    expect(heat!.says).toContain('Better to begin on 2026-12-05 or later.');
+    expect(heat!.says).toContain('Better to begin on 5 Dec or later.');
     expect(rest).toEqual([]);
   });
 
   it('is care that falls due, but not the wash the trial itself does', () => {
     const care = careStatus([{ kind: 'trim', on: '2026-09-01' }], ['2026-11-30'], {}, '2026-12-01');
     expect(collisions(span, [], care)).toEqual([
-      { on: '2026-12-15', severity: 'weakens', says: expect.stringContaining('Trim is due on 2026-12-15') },
+      { on: '2026-12-15', severity: 'weakens', says: expect.stringContaining('Trim is due on 15 Dec') },
     ]);
     expect(collisions({ from: '2026-12-01', to: '2026-12-14' }, [], care)).toEqual([]);
   });

@@ -56,6 +56,11 @@ const DAY = 86_400_000;
 const plusDays = (date: string, days: number) =>
   new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY).toISOString().slice(0, 10);
 
+const inWords = (date: string) =>
+  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(
+    new Date(`${date}T00:00:00Z`),
+  );
+
 /** The dates a trial would take from `from`: one wash day after the other, each worn to its last day. */
 export function trialSpan(from: string, washDays: number, wearDays: number): { from: string; to: string } {
   return { from, to: plusDays(from, washDays * wearDays) };
@@ -81,16 +86,20 @@ export function collisions(
             {
               on,
               severity: 'weakens',
-              says: `${label} on ${on}: ${rule.says}. Better to begin on ${settled} or later.`,
+              says: `${label} on ${inWords(on)}: ${rule.says}. Better to begin on ${inWords(settled)} or later.`,
             },
           ]
         : [];
-    return on <= span.to ? [{ on, severity: rule.during, says: `${label} on ${on}: ${rule.says}.` }] : [];
+    return on <= span.to
+      ? [{ on, severity: rule.during, says: `${label} on ${inWords(on)}: ${rule.says}.` }]
+      : [];
   });
   const due = care.flatMap(({ kind, dueOn }): Collision[] => {
     const advice = CARE_RULES[kind];
     if (!advice || dueOn === null || dueOn > span.to) return [];
-    return [{ on: dueOn, severity: 'weakens', says: `${CARE[kind].label} is due on ${dueOn}: ${advice}.` }];
+    return [
+      { on: dueOn, severity: 'weakens', says: `${CARE[kind].label} is due on ${inWords(dueOn)}: ${advice}.` },
+    ];
   });
   return [...found, ...due].sort(
     (a, b) => Number(b.severity === 'breaks') - Number(a.severity === 'breaks') || a.on.localeCompare(b.on),

@@ -94,11 +94,11 @@ export const CROWN_CAP = line([
   ...range(18, 44, 12).map((y) => ({ x: 100 - halfWidth(y), y })),
 ]);
 
-/** Where the hair parts, from above: from the forehead to the top of the crown. */
+/** Where the hair parts, from above: a notch at the forehead, and a line over the crown that leaves the words free. */
 export const PARTING_LINES: Record<Exclude<Parting, 'none'>, string> = {
-  left: 'M78 26Q76 66 96 108',
-  middle: 'M100 20L100 108',
-  right: 'M122 26Q124 66 104 108',
+  left: 'M80 12L81 24M89 58Q91 84 99 106',
+  middle: 'M100 12L100 24M100 58L100 106',
+  right: 'M120 12L119 24M111 58Q109 84 101 106',
 };
 
 /** The line or lines the lengths end in, from behind. */

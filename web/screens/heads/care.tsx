@@ -30,16 +30,16 @@ export function Care({ wearer, file }: { wearer: Wearer; file: HairFile }) {
         <table className="w-full min-w-[40rem] text-left text-[0.95rem]">
           <thead className="text-sm text-soft">
             <tr className="border-b border-rule">
-              <th scope="col" className="w-[24%] font-semibold">
+              <th scope="col" className="w-[32%] font-semibold">
                 Care
               </th>
               <th scope="col" className="w-[16%] font-semibold">
                 Last
               </th>
-              <th scope="col" className="w-[30%] font-semibold">
+              <th scope="col" className="w-[20%] font-semibold">
                 Due
               </th>
-              <th scope="col" className="w-[15%] font-semibold">
+              <th scope="col" className="w-[20%] font-semibold">
                 Every
               </th>
               <th scope="col" className="font-semibold">
@@ -124,6 +124,7 @@ function CareRow({ wearerId, one, own }: { wearerId: string; one: CareStatus; ow
       <td className="py-1 text-right">
         <Button
           look="quiet"
+          className="whitespace-nowrap px-0!"
           aria-label={`Switch off ${label}`}
           onClick={() => set.mutateAsync(null).then(() => say(`${label} is switched off.`, back))}
         >

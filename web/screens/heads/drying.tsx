@@ -1,4 +1,5 @@
 import type { HairFile } from '@sabor/contract/hair-file';
+import { saturationPressure, vapourPressure } from '@sabor/core/climate/saturation';
 import {
   DRYNESS,
   type DryingForecast,
@@ -6,7 +7,9 @@ import {
   dryingGroups,
   forecastDrying,
 } from '@sabor/core/hair/drying';
+import { temperatureScale } from '@sabor/core/units/preferences';
 import { useState } from 'react';
+import { useSettings } from '../../api/queries.ts';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
 import { fromLocalInput, showShare, showTime, toLocalInput } from '../../ui/show.ts';
 import { Nothing } from '../../ui/states.tsx';
@@ -48,8 +51,8 @@ export function Drying({ file }: { file: HairFile }) {
                   <th scope="col" className="font-semibold">
                     Worked, dried
                   </th>
-                  <th scope="col" className="font-semibold">
-                    Wash days
+                  <th scope="col" className="pr-4 font-semibold">
+                    Days
                   </th>
                   {Object.values(DRYNESS).map(({ label }) => (
                     <th key={label} scope="col" className="font-semibold first-letter:uppercase">
@@ -83,6 +86,17 @@ export function Drying({ file }: { file: HairFile }) {
   );
 }
 
+/** What water the air could still take, in hPa; null where it is not known or cannot be. */
+function deficitOf(celsius: number | null, humidity: number | null): number | null {
+  if (celsius === null || humidity === null) return null;
+  try {
+    return saturationPressure(celsius) - vapourPressure(celsius, humidity);
+  } catch (error) {
+    if (error instanceof RangeError) return null;
+    throw error;
+  }
+}
+
 const inHours = (hours: number) => toLocalInput(new Date(Date.now() + hours * 3_600_000).toISOString());
 
 /** The time to begin, so that the hair is dry when it must be, and the chance at any other time. */
@@ -91,9 +105,11 @@ function BeginBy({ groups }: { groups: ReturnType<typeof dryingGroups> }) {
   const [to, setTo] = useState<Dryness>('dry');
   const [due, setDue] = useState(inHours(4));
   const [begin, setBegin] = useState('');
-  const [deficit, setDeficit] = useState<number | null>(null);
+  const settings = useSettings();
+  const [temperature, setTemperature] = useState<number | null>(null);
+  const [humidity, setHumidity] = useState<number | null>(null);
   const group = groups[Number(which)] ?? groups[0]!;
-  const forecast = forecastDrying(group.runs, to, deficit);
+  const forecast = forecastDrying(group.runs, to, deficitOf(temperature, humidity));
   const dueAt = fromLocalInput(due);
   const before = (minutes: number) => showTime(new Date(Date.parse(dueAt!) - minutes * 60_000).toISOString());
   const beginAt = fromLocalInput(begin);
@@ -119,12 +135,12 @@ function BeginBy({ groups }: { groups: ReturnType<typeof dryingGroups> }) {
           onChange={setBegin}
         />
         <NumberField
-          label="Drying power of the air, if known"
-          unit="hPa"
-          hint="What water it could still take: saturation less vapour pressure."
-          value={deficit}
-          onChange={(x) => setDeficit(x !== null && Number.isNaN(x) ? null : x)}
+          label="Air, if known"
+          scale={temperatureScale(settings.temperature)}
+          value={temperature}
+          onChange={setTemperature}
         />
+        <NumberField label="Its humidity" unit="%" value={humidity} onChange={setHumidity} />
       </div>
       <div role="status" className="mt-3 border-l-4 border-leaf/50 pl-4">
         {forecast.tooFew ? (

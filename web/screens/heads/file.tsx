@@ -111,6 +111,7 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
           {shown === 'evidence' && <ModelTable />}
         </section>
         <Tabs.Root
+          className="min-w-0"
           value={part}
           onValueChange={(to) =>
             setSearch(to === 'porosity' ? {} : { part: to }, { replace: true, preventScrollReset: true })

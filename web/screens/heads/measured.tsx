@@ -142,7 +142,7 @@ function MeasureForm({ wearer, zone }: { wearer: Wearer; zone: Zone | null }) {
       <p className="text-soft">
         {zone
           ? `On ${zoneLabel(zone).toLowerCase()}.`
-          : 'On the whole head; choose a zone above to narrow it.'}
+          : 'On the whole head; choose a zone on the map to narrow it.'}
       </p>
       <ChoiceField<MeasureKind>
         label="What was measured"
