@@ -53,6 +53,16 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
+    name: 'weather',
+    size: BENCH,
+    whole: true,
+    go: async (page, base) => {
+      await page.goto(`${base}/weather`);
+      await page.getByRole('link', { name: 'Ostrel Harbour' }).click();
+      await page.getByRole('heading', { name: 'The week ahead' }).waitFor();
+    },
+  },
+  {
     name: 'routine',
     size: BENCH,
     go: async (page, base) => {
@@ -84,9 +94,7 @@ const PICTURES: readonly Picture[] = [
     size: PHONE,
     go: async (page, base) => {
       await startRunning(page, base);
-      await page.getByLabel('Temperature').fill('12.5');
-      await page.getByLabel('Humidity').fill('84');
-      await page.getByLabel('Wind').fill('9');
+      await page.getByText(/^Ostrel Harbour, /).waitFor();
     },
   },
   {

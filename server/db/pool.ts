@@ -10,8 +10,9 @@ types.setTypeParser(pg.types.builtins.NUMERIC, Number);
 types.setTypeParser(pg.types.builtins.INT8, Number);
 types.setTypeParser(pg.types.builtins.TIMESTAMPTZ, (text) => new Date(text).toISOString());
 
+/** A pool of connections. Sabor's queries are short: compiling one (JIT) would take longer than running it. */
 export function openPool(connectionString: string): Db {
-  const pool = new pg.Pool({ connectionString, max: 10, types });
+  const pool = new pg.Pool({ connectionString, max: 10, types, options: '-c jit=off' });
   // A connection lost while idle is replaced on the next query; without a listener it would end the process.
   pool.on('error', () => {});
   return pool;

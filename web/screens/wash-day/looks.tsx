@@ -5,7 +5,9 @@ import { dayNumber } from '@sabor/core/outcomes/day-number';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { dayOfWear, type Stage, stageLabel } from '@sabor/core/outcomes/stages';
+import { useSettings } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
+import { airLine } from '../weather/air-words.ts';
 
 interface Look {
   stage: Stage;
@@ -27,6 +29,7 @@ export function Looks({
   wearer: Wearer;
   open: boolean;
 }) {
+  const settings = useSettings();
   const today = localDate(new Date().toISOString(), wearer.timeZone);
   const reached =
     day.revealAt === null ? 0 : (dayOfWear(localDate(day.revealAt, wearer.timeZone), today) ?? 0);
@@ -74,6 +77,7 @@ export function Looks({
                     : isDue(look)
                       ? 'due'
                       : 'not taken'}
+                {taken?.air && <span className="block text-sm">{airLine(taken.air, settings)}</span>}
               </span>
               {may && (
                 <ButtonLink
