@@ -74,7 +74,7 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'The air' })).toBeVisible();
   await page.goto(`${page.url().split('?')[0]}?step=end`);
   await page.getByRole('button', { name: 'Finish the routine' }).click();
-  await page.getByRole('button', { name: 'Dry now' }).click();
+  await page.getByRole('button', { name: 'Dry now', exact: true }).click();
   await page.getByRole('button', { name: 'Revealed now' }).click();
   await page.getByRole('link', { name: 'Look now: Reveal, day 1' }).click();
 

@@ -138,7 +138,7 @@ test('a wash day is stamped with its weather, day by day, and takes the hours ou
   const finished = trials.find(({ status }) => status === 'finished')!;
   await page.goto(`/trials/${finished.id}`);
   await page.getByRole('link', { name: /^8 · / }).click();
-  await expect(page.getByText(/^Ostrel Harbour, \d\d:00: .* dew point/)).toBeVisible();
+  await expect(page.getByText(/^Ostrel Harbour, \d\d:00: .* % humidity, wind/)).toBeVisible();
   const wear = page.getByRole('region', { name: 'Weather of the wear' });
   await expect(wear.getByRole('listitem')).toHaveCount(8);
   await page.goto(`/trials/${finished.id}/compare`);

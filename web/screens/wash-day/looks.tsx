@@ -64,7 +64,7 @@ export function Looks({
           return (
             <li
               key={label}
-              className="flex min-h-12 flex-wrap items-center justify-between gap-3 border-b border-rule"
+              className="flex min-h-12 flex-wrap items-center justify-between gap-3 border-b border-rule py-1"
             >
               <span className="w-36 font-semibold">{label}</span>
               <span className="flex-1 text-soft">
