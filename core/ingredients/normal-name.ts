@@ -1,0 +1,16 @@
+/**
+ * A name as it is compared: lower case, accents and marks dropped, British spellings and plurals of labels evened out,
+ * everything but letters and digits gone. Two names that come to the same are the same ingredient.
+ */
+export function normalName(name: string): string {
+  return name
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/sulph/g, 'sulf')
+    .replace(/hydrolys/g, 'hydrolyz')
+    .replace(/\bcoloured\b/g, 'colored')
+    .replace(/α/g, 'alpha')
+    .replace(/β/g, 'beta')
+    .replace(/[^a-z0-9]+/g, '');
+}
