@@ -45,7 +45,7 @@ export function Drying({ file }: { file: HairFile }) {
       ) : (
         <>
           <div className="overflow-x-auto">
-            <table className="w-full min-w-[34rem] text-left text-[0.95rem]">
+            <table className="w-full text-left text-[0.95rem]">
               <thead className="text-sm text-soft">
                 <tr className="border-b border-rule">
                   <th scope="col" className="font-semibold">
