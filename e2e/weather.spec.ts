@@ -134,8 +134,8 @@ test('dew-point bands take the tester’s own limits and words, in order', async
 });
 
 test('a wash day is stamped with its weather, day by day, and takes the hours outdoors', async ({ page }) => {
-  const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; status: string }[];
-  const finished = trials.find(({ status }) => status === 'finished')!;
+  const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; question: string }[];
+  const finished = trials.find(({ question }) => question.startsWith('Which gel keeps Ines'))!;
   await page.goto(`/trials/${finished.id}`);
   await page.getByRole('link', { name: /^8 · / }).click();
   await expect(page.getByText(/^Ostrel Harbour, \d\d:00: .* % humidity, wind/)).toBeVisible();

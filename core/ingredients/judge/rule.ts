@@ -1,0 +1,60 @@
+import type { Damage, Density, Pattern, Porosity, Strand } from '../../hair/traits.ts';
+import type { School } from '../../hair/wishes.ts';
+import type { Role } from '../../shelf/products.ts';
+import type { Selector } from './select.ts';
+
+export const EFFECTS = {
+  for: { label: 'speaks for it' },
+  against: { label: 'speaks against it' },
+  note: { label: 'worth knowing' },
+  forbids: { label: 'do not use' },
+} as const;
+export type Effect = keyof typeof EFFECTS;
+
+/** When a rule speaks. Everything that is named must hold; what is left out does not matter. */
+export interface Condition {
+  /** Ingredients that must be there; at least this expected share of them together, in %. */
+  has?: Selector;
+  atLeast?: number;
+  /** At most this expected share. */
+  under?: number;
+  /** Ingredients of which there must be none. */
+  lacks?: Selector;
+  /** A second kind that must be there too. */
+  and?: Selector;
+  leaveOn?: boolean;
+  roles?: readonly Role[];
+  notRoles?: readonly Role[];
+  porosity?: readonly Porosity[];
+  strand?: readonly Strand[];
+  density?: readonly Density[];
+  pattern?: readonly Pattern[];
+  damage?: readonly Damage[];
+  /** Dew point foreseen, °C. */
+  dewUnder?: number;
+  dewFrom?: number;
+  /** What the hair has been through. */
+  history?: readonly ('colour' | 'lifted' | 'heat')[];
+  child?: boolean;
+  hardWater?: boolean;
+  /** What the stretch test last called for. */
+  stretch?: readonly ('protein' | 'balanced' | 'moisture')[];
+  scalp?: readonly ('sensitive' | 'flakes' | 'oily')[];
+  wantsHold?: boolean;
+  dislikes?: readonly string[];
+  market?: 'eu' | 'us';
+}
+
+/** One rule of practice. `says` may name what it found as {what}. */
+export interface Rule {
+  id: string;
+  says: string;
+  when: Condition;
+  effect: Effect;
+  strength: 1 | 2 | 3;
+  /** Whose rule it is; null for everybody's. */
+  schools: readonly School[] | null;
+  source: string;
+}
+
+export const PRACTICE = 'common practice, no source';

@@ -1,0 +1,249 @@
+import type { Traits } from '../../hair/traits.ts';
+import type { School } from '../../hair/wishes.ts';
+import { SCHOOLS } from '../../hair/wishes.ts';
+import { ROLES, type Role } from '../../shelf/products.ts';
+import { findIngredient } from '../dictionary.ts';
+import type { Formula, FormulaItem, Market } from '../formula.ts';
+import { normalName } from '../normal-name.ts';
+import { nounOf } from './nouns.ts';
+import type { Condition, Effect, Rule } from './rule.ts';
+import { pickItems, shareOf } from './select.ts';
+
+/** Whether a role stays on the hair. */
+export const STAYS_ON: Record<Role, boolean> = {
+  'pre-wash': false,
+  shampoo: false,
+  'co-wash': false,
+  clarifier: false,
+  treatment: false,
+  conditioner: false,
+  mask: false,
+  'leave-in': true,
+  oil: true,
+  cream: true,
+  foam: true,
+  gel: true,
+  spray: true,
+  edge: true,
+};
+
+/** A product stays on when any role it can play does. */
+export const staysOn = (roles: readonly Role[]): boolean => roles.some((role) => STAYS_ON[role]);
+
+/** Whom and what a product is screened for. */
+export interface ScreenFor {
+  roles: readonly Role[];
+  /** The whole head first (`where` null), then zones that differ, each with the traits that hold there. */
+  parts: readonly { where: string | null; traits: Traits }[];
+  history: readonly ('colour' | 'lifted' | 'heat')[];
+  stretch: 'protein' | 'balanced' | 'moisture' | null;
+  child: boolean;
+  hardWater: boolean;
+  scalp: readonly ('sensitive' | 'flakes' | 'oily')[];
+  wantsHold: boolean;
+  dislikes: readonly string[];
+  avoided: readonly { ingredient: string; why: 'allergy' | 'banned' }[];
+  /** Dew point foreseen, °C; null when it is not known: weather rules then keep silent. */
+  dewPointC: number | null;
+  school: School | null;
+  market: Market;
+  /** The user's own weight of a rule: 0 switches it off. */
+  weights: Readonly<Record<string, number>>;
+}
+
+export const VERDICTS = {
+  good: { label: 'good bet', tone: 'held' },
+  trial: { label: 'worth a trial', tone: 'plain' },
+  against: { label: 'against the grain', tone: 'due' },
+  never: { label: 'do not use', tone: 'stop' },
+} as const;
+export type Verdict = keyof typeof VERDICTS;
+
+export interface Reason {
+  ruleId: string;
+  says: string;
+  effect: Effect;
+  /** What it weighs in the verdict. */
+  weight: number;
+  strength: 1 | 2 | 3;
+  items: readonly FormulaItem[];
+  /** Zones it holds for; empty for the whole head. */
+  where: readonly string[];
+  /** Whether the list makes sure of the share the rule asks for, or only makes it likely. */
+  sure: boolean;
+  schools: readonly School[] | null;
+  source: string;
+}
+
+export interface Screening {
+  verdict: Verdict;
+  reasons: Reason[];
+  /** Names the dictionary does not know. */
+  unknown: string[];
+  /** Where other schools come to another verdict, and by which of their rules. */
+  others: { school: School; verdict: Verdict; reasons: Reason[] }[];
+}
+
+const TRAITS = ['porosity', 'strand', 'density', 'pattern', 'damage'] as const;
+const asksTrait = (when: Condition) => TRAITS.some((trait) => when[trait] !== undefined);
+const fitsTraits = (when: Condition, traits: Traits) =>
+  TRAITS.every((trait) => {
+    const wanted = when[trait] as readonly string[] | undefined;
+    return wanted === undefined || (traits[trait] !== null && wanted.includes(traits[trait]));
+  });
+const meets = <T>(wanted: readonly T[] | undefined, has: readonly T[]) =>
+  wanted === undefined || wanted.some((one) => has.includes(one));
+
+/** Everything a condition asks but the traits; the items it found, or null when it does not hold. */
+function found(
+  when: Condition,
+  formula: Formula,
+  screen: ScreenFor,
+): { items: FormulaItem[]; sure: boolean } | null {
+  if (when.leaveOn !== undefined && when.leaveOn !== formula.leaveOn) return null;
+  if (!meets(when.roles, screen.roles) || (when.notRoles && meets(when.notRoles, screen.roles))) return null;
+  if (when.market && when.market !== screen.market) return null;
+  if (when.child !== undefined && when.child !== screen.child) return null;
+  if (when.hardWater !== undefined && when.hardWater !== screen.hardWater) return null;
+  if (when.wantsHold !== undefined && when.wantsHold !== screen.wantsHold) return null;
+  if (
+    !meets(when.history, screen.history) ||
+    !meets(when.scalp, screen.scalp) ||
+    !meets(when.dislikes, screen.dislikes)
+  )
+    return null;
+  if (when.stretch && (screen.stretch === null || !when.stretch.includes(screen.stretch))) return null;
+  if (when.dewUnder !== undefined && !(screen.dewPointC !== null && screen.dewPointC < when.dewUnder))
+    return null;
+  if (when.dewFrom !== undefined && !(screen.dewPointC !== null && screen.dewPointC >= when.dewFrom))
+    return null;
+  if (when.lacks && pickItems(formula, when.lacks).length > 0) return null;
+  if (when.and && pickItems(formula, when.and).length === 0) return null;
+  if (!when.has) return { items: [], sure: true };
+  const items = pickItems(formula, when.has);
+  if (items.length === 0) return null;
+  const { expected, most } = shareOf(items);
+  const least = items.reduce((sum, { share }) => sum + (share?.low ?? 0), 0);
+  if (when.atLeast !== undefined && expected < when.atLeast) return null;
+  if (when.under !== undefined && expected >= when.under) return null;
+  return {
+    items,
+    sure:
+      (when.atLeast === undefined || least >= when.atLeast) &&
+      (when.under === undefined || most < when.under),
+  };
+}
+
+/** How much a reason weighs less when it holds only for some zones, or only likely. Model assumptions. */
+const LESS = { zones: 0.5, likely: 0.8 } as const;
+
+function apply(rule: Rule, formula: Formula, screen: ScreenFor): Reason | null {
+  const own = screen.weights[rule.id] ?? 1;
+  if (own === 0 && rule.effect !== 'forbids') return null;
+  const match = found(rule.when, formula, screen);
+  if (!match) return null;
+  let where: string[] = [];
+  if (asksTrait(rule.when)) {
+    const [head, ...zones] = screen.parts;
+    if (!head || !fitsTraits(rule.when, head.traits)) {
+      where = zones.filter(({ traits }) => fitsTraits(rule.when, traits)).map((zone) => zone.where ?? '');
+      if (where.length === 0) return null;
+    }
+  }
+  const noun = rule.when.has ? nounOf(rule.when.has) : '';
+  const text = rule.says.replace('{what}', noun);
+  return {
+    ruleId: rule.id,
+    says: text[0]!.toUpperCase() + text.slice(1),
+    effect: rule.effect,
+    weight: rule.strength * own * (where.length ? LESS.zones : 1) * (match.sure ? 1 : LESS.likely),
+    strength: rule.strength,
+    items: match.items,
+    where,
+    sure: match.sure,
+    schools: rule.schools,
+    source: rule.source,
+  };
+}
+
+function avoidedReasons(formula: Formula, screen: ScreenFor): Reason[] {
+  return screen.avoided.flatMap(({ ingredient, why }): Reason[] => {
+    const meant = findIngredient(ingredient);
+    const items = formula.items.filter(
+      (item) =>
+        (meant !== null && item.ingredient === meant) ||
+        normalName(item.name) === normalName(ingredient) ||
+        normalName(item.text) === normalName(ingredient),
+    );
+    if (items.length === 0) return [];
+    return [
+      {
+        ruleId: `avoided ${ingredient}`,
+        says:
+          why === 'allergy'
+            ? `${ingredient}: an allergy on this wearer’s file.`
+            : `${ingredient}: kept away from this wearer.`,
+        effect: 'forbids',
+        weight: 3,
+        strength: 3,
+        items,
+        where: [],
+        sure: true,
+        schools: null,
+        source: 'the wearer’s own file; a doctor’s word stands over it',
+      },
+    ];
+  });
+}
+
+/** Net weight from which a product is a good bet, and under which it is against the grain. Model assumptions. */
+const LIMITS = { good: 3, against: -2 } as const;
+/** Expected share of unknown ingredients, %, over which no product is called a good bet. Model assumption. */
+const UNKNOWN_MOST = 15;
+
+function verdictOf(reasons: readonly Reason[], unknownShare: number): Verdict {
+  if (reasons.some(({ effect }) => effect === 'forbids')) return 'never';
+  const net = reasons.reduce(
+    (sum, { effect, weight }) => sum + (effect === 'for' ? weight : effect === 'against' ? -weight : 0),
+    0,
+  );
+  if (net <= LIMITS.against) return 'against';
+  return net >= LIMITS.good && unknownShare <= UNKNOWN_MOST ? 'good' : 'trial';
+}
+
+const ORDER: Record<Effect, number> = { forbids: 0, against: 1, for: 1, note: 2 };
+
+/**
+ * A formula screened for one head, weather and school: a verdict in words and its reasons, heaviest first. Rules of
+ * other schools do not weigh, but where a school would come to another verdict that is told with its own reasons.
+ */
+export function screenFormula(formula: Formula, screen: ScreenFor, rules: readonly Rule[]): Screening {
+  const all = [
+    ...avoidedReasons(formula, screen),
+    ...rules.flatMap((rule) => apply(rule, formula, screen) ?? []),
+  ];
+  const unknownItems = formula.items.filter(({ ingredient, share }) => ingredient === null && share !== null);
+  const unknownShare = shareOf(unknownItems).expected;
+  const heard = (school: School | null) =>
+    all.filter(({ schools }) => schools === null || (school !== null && schools.includes(school)));
+  const reasons = heard(screen.school).sort(
+    (a, b) => ORDER[a.effect] - ORDER[b.effect] || b.weight - a.weight,
+  );
+  const verdict = verdictOf(reasons, unknownShare);
+  const others = (Object.keys(SCHOOLS) as School[])
+    .filter((school) => school !== screen.school)
+    .map((school) => ({
+      school,
+      verdict: verdictOf(heard(school), unknownShare),
+      reasons: all.filter(({ schools }) => schools?.includes(school)),
+    }))
+    .filter(
+      (other) =>
+        other.verdict !== verdict ||
+        other.reasons.some(({ effect }) => effect === 'for' || effect === 'against'),
+    );
+  return { verdict, reasons, unknown: unknownItems.map(({ name }) => name), others };
+}
+
+export const roleWords = (roles: readonly Role[]): string =>
+  roles.map((role) => ROLES[role].label.toLowerCase()).join(', ');
