@@ -69,6 +69,8 @@ export interface HairFile {
   cadence: Partial<Record<CareKind, number | null>>;
   drying: DryingRun[];
   wishes: Wishes;
+  /** The tester's own weight of screening rules for this wearer; 0 is switched off. */
+  ruleWeights: Record<string, number>;
   /** Trials planned or running on this head, with the wash days still to come. */
   ahead: {
     id: string;

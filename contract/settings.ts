@@ -1,4 +1,5 @@
 import { DEW_POINT_BANDS, type DewPointBand } from '@sabor/core/climate/dew-point-bands';
+import { MARKETS } from '@sabor/core/ingredients/formula';
 import { LENGTH_UNITS, TEMPERATURE_UNITS, VOLUME_UNITS } from '@sabor/core/units/preferences';
 import * as v from 'valibot';
 import { name, number, oneOf } from './fields.ts';
@@ -29,6 +30,7 @@ export const Settings = v.object({
   length: oneOf(LENGTH_UNITS, 'a unit for lengths'),
   temperature: oneOf(TEMPERATURE_UNITS, 'a unit for temperatures'),
   dewPointBands: DewPointBands,
+  market: oneOf(MARKETS, 'a market'),
   currency: v.pipe(v.string(), v.regex(/^[A-Z]{3}$/, 'Give the currency as three letters, such as EUR.')),
 });
 export type Settings = v.InferOutput<typeof Settings>;
@@ -42,5 +44,6 @@ export const DEFAULT_SETTINGS: Settings = {
   length: 'mm',
   temperature: 'c',
   currency: 'EUR',
+  market: 'eu',
   dewPointBands: DEW_POINT_BANDS as DewPointBand[],
 };

@@ -50,6 +50,15 @@ export const ProductInput = v.pipe(
 );
 export type ProductInput = v.InferInput<typeof ProductInput>;
 
+/** Part of a product file: lines it names, then its products. Lines that exist by name are found, not made twice. */
+export const ShelfImport = v.object({
+  products: v.pipe(
+    v.array(v.intersect([ProductInput, v.object({ line: v.nullable(name('A line')) })])),
+    v.maxLength(500, 'Send at most 500 products at once.'),
+  ),
+});
+export type ShelfImport = v.InferInput<typeof ShelfImport>;
+
 export interface Line {
   id: string;
   name: string;

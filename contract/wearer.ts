@@ -1,5 +1,5 @@
 import { DAMAGE, DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
-import { CUTS, PARTINGS } from '@sabor/core/hair/wishes';
+import { CUTS, PARTINGS, SCALPS } from '@sabor/core/hair/wishes';
 import { PLACES, SIDES } from '@sabor/core/hair/zones';
 import * as v from 'valibot';
 import { id, name, note, oneOf, pastDate, positive, timeZone } from './fields.ts';
@@ -62,6 +62,8 @@ export const WearerInput = v.pipe(
     lengthMm: v.nullable(positive('The length', 2000)),
     cut: v.nullable(oneOf(CUTS, 'a cut')),
     parting: v.nullable(oneOf(PARTINGS, 'a parting')),
+    hardWater: v.optional(v.boolean(), false),
+    scalp: v.optional(v.array(oneOf(SCALPS, 'what the scalp is like')), []),
     ...traits,
     note: v.optional(note, ''),
     zones: v.pipe(v.array(ZoneInput), v.minLength(1, 'A head needs at least one zone.')),

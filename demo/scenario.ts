@@ -11,7 +11,7 @@ import { weatherRows } from './weather.ts';
 import { wishRows } from './wishes.ts';
 
 /** The schema whose columns the rows below fill. */
-const SCHEMA = 5;
+const SCHEMA = 6;
 
 /**
  * The made-up scenario as a backup, dated relative to `now`: the hair room of a touring theatre company choosing a
@@ -64,6 +64,8 @@ export function demoBackup(now: Date): Backup {
     ...wearer.traits,
     cut: wearer.cut,
     parting: wearer.parting,
+    hard_water: false,
+    scalp: wearer.underAge ? ['sensitive'] : [],
     note: wearer.note,
     archived_at: null,
     created_at: when.at(90 - i, 12),

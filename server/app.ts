@@ -12,6 +12,7 @@ import { backupRoutes } from './resources/backup/routes.ts';
 import { checkInRoutes } from './resources/check-ins/routes.ts';
 import { hairFileRoutes } from './resources/hair-files/routes.ts';
 import { routineRoutes } from './resources/routines/routes.ts';
+import { screeningRoutes } from './resources/screening/routes.ts';
 import { settingsRoutes } from './resources/settings/routes.ts';
 import { shelfRoutes } from './resources/shelf/routes.ts';
 import { todayRoutes } from './resources/today/routes.ts';
@@ -105,6 +106,7 @@ export function createApp({ db, log, webRoot }: AppOptions): Express {
     checkInRoutes,
     todayRoutes,
     weatherRoutes,
+    screeningRoutes,
     settingsRoutes,
     backupRoutes,
   ])

@@ -55,6 +55,13 @@ export const PARTINGS = {
 } as const;
 export type Parting = keyof typeof PARTINGS;
 
+/** What a scalp is like, where it matters to a cleanser. */
+export const SCALPS = {
+  sensitive: { label: 'sensitive' },
+  flakes: { label: 'flaky' },
+  oily: { label: 'oily' },
+} as const;
+
 /** Weights as shares of one, in the order of {@link WISHES}; empty when nothing was weighed. */
 export function wishShares(weights: Partial<Record<Wish, number>>): { wish: Wish; share: number }[] {
   const total = Object.values(weights).reduce((sum, weight) => sum + weight, 0);

@@ -5,7 +5,7 @@ import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { MEASURE_KINDS } from '@sabor/core/hair/measured/kinds';
 import { POROSITY_TESTS } from '@sabor/core/hair/porosity/tests';
 import { DAMAGE, DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
-import { AVOIDED, CUTS, DISLIKES, PARTINGS, SCHOOLS, WISHES } from '@sabor/core/hair/wishes';
+import { AVOIDED, CUTS, DISLIKES, PARTINGS, SCALPS, SCHOOLS, WISHES } from '@sabor/core/hair/wishes';
 import { PLACES, SIDES } from '@sabor/core/hair/zones';
 import { EVENTS, WEAR_ENDS } from '@sabor/core/outcomes/events';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
@@ -42,6 +42,7 @@ describe('the database knows the words that core knows', () => {
       dislike: DISLIKES,
       avoided: AVOIDED,
       wish: WISHES,
+      scalp: SCALPS,
       weather_source: WEATHER_SOURCES,
       scenario: SCENARIOS,
       side: SIDES,

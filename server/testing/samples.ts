@@ -41,6 +41,8 @@ export function sampleWearer(to: Partial<WearerInput> = {}): WearerInput {
     lengthMm: 300,
     cut: null,
     parting: null,
+    hardWater: false,
+    scalp: [],
     ...traits,
     porosity: 'low',
     note: '',

@@ -37,6 +37,8 @@ export const TABLES = [
   'wearer_wish',
   'wearer_weight',
   'wearer_avoided',
+  'own_ingredient',
+  'rule_weight',
 ] as const;
 
 async function schemaNumber(db: Client): Promise<number> {

@@ -57,6 +57,7 @@ describe('the hair file', () => {
         dislikes: [],
         avoided: [],
       },
+      ruleWeights: {},
       ahead: [],
     });
     expect((await bench.ask('GET', `/api/wearers/${v7()}/file`)).status).toBe(404);

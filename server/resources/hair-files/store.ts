@@ -51,6 +51,10 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
      order by t.created_at`,
     [wearerId],
   );
+  const rules = await db.query<{ id: string; weight: number }>(
+    'select rule_id as id, weight from rule_weight where wearer_id = $1',
+    [wearerId],
+  );
   return {
     tests: tests.rows,
     events: events.rows,
@@ -63,6 +67,7 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
     cadence: Object.fromEntries(cadence.rows.map(({ kind, everyDays }) => [kind, everyDays])),
     drying: await readDrying(db, wearerId),
     wishes: await readWishes(db, wearerId),
+    ruleWeights: Object.fromEntries(rules.rows.map(({ id, weight }) => [id, weight])),
     ahead: ahead.rows,
   };
 }

@@ -1,10 +1,11 @@
-import { LineInput, ProductInput } from '@sabor/contract/shelf';
+import { LineInput, ProductInput, ShelfImport } from '@sabor/contract/shelf';
 import { Router } from 'express';
 import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { readProduct, readShelf, saveLine, saveProduct } from './store.ts';
+import { importProducts, shelfCsv } from './table.ts';
 
 export function shelfRoutes(db: Db): Router {
   const router = Router();
@@ -20,6 +21,15 @@ export function shelfRoutes(db: Db): Router {
   });
   router.put('/products/:id', async (request, response) => {
     response.json(await saveProduct(db, parse(ProductInput, bodyWithId(request, 'product'))));
+  });
+  router.post('/shelf/import', async (request, response) => {
+    response.json(await importProducts(db, parse(ShelfImport, request.body).products));
+  });
+  router.get('/shelf.csv', async (_request, response) => {
+    response
+      .type('text/csv')
+      .attachment('shelf.csv')
+      .send(shelfCsv(await readShelf(db)));
   });
   router.use(archiveRoutes(db, 'line'));
   router.use(archiveRoutes(db, 'product'));

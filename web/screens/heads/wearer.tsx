@@ -38,6 +38,8 @@ function blank(): WearerInput {
     lengthMm: null,
     cut: null,
     parting: null,
+    hardWater: false,
+    scalp: [],
     ...NO_TRAITS,
     note: '',
     zones: STANDARD_ZONES.map((zone) => ({ ...zone, ...NO_TRAITS, id: v7(), note: '' })),

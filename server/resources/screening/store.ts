@@ -1,0 +1,66 @@
+import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
+import { type Dose, doseGrams } from '@sabor/core/doses/dose';
+import type { Client } from '../../db/pool.ts';
+import { notFound } from '../../http/problems.ts';
+import { doseOf } from '../routines/step-sql.ts';
+
+export async function readOwnIngredients(db: Client): Promise<OwnIngredient[]> {
+  const { rows } = await db.query<OwnIngredient>(
+    'select name, like_name as "likeName", group_key as "group" from own_ingredient order by name',
+  );
+  return rows;
+}
+
+export async function saveOwnIngredient(db: Client, { name, likeName, group }: OwnIngredient): Promise<void> {
+  await db.query(
+    `insert into own_ingredient (name, like_name, group_key) values ($1, $2, $3)
+     on conflict (name) do update set like_name = excluded.like_name, group_key = excluded.group_key`,
+    [name, likeName, group],
+  );
+}
+
+export async function removeOwnIngredient(db: Client, name: string): Promise<void> {
+  const { rowCount } = await db.query('delete from own_ingredient where name = $1', [name.toLowerCase()]);
+  if (rowCount === 0) throw notFound('name');
+}
+
+/** Weighs a rule for a wearer; a weight of 1 is the rule's own and is not kept. */
+export async function saveRuleWeight(
+  db: Client,
+  wearerId: string,
+  ruleId: string,
+  weight: number,
+): Promise<void> {
+  const known = await db.query('select 1 from wearer where id = $1', [wearerId]);
+  if (known.rowCount === 0) throw notFound('wearer');
+  if (weight === 1)
+    await db.query('delete from rule_weight where wearer_id = $1 and rule_id = $2', [wearerId, ruleId]);
+  else
+    await db.query(
+      `insert into rule_weight (wearer_id, rule_id, weight) values ($1, $2, $3)
+       on conflict (wearer_id, rule_id) do update set weight = excluded.weight, changed_at = now()`,
+      [wearerId, ruleId, weight],
+    );
+}
+
+/** Every wash day of a head with the products that were put on it, oldest first. */
+export async function readLedgerDays(db: Client, wearerId: string): Promise<LedgerWashDay[]> {
+  const { rows } = await db.query<{
+    on: string;
+    armId: string;
+    trialId: string;
+    steps: { productId: string; dose: Dose | null; sections: number | null }[];
+  }>(
+    `select (d.started_at at time zone w.time_zone)::date as "on", d.arm_id as "armId", d.trial_id as "trialId",
+       (select coalesce(json_agg(json_build_object('productId', s.product_id, 'dose', ${doseOf('s')},
+           'sections', s.sections) order by s.position), '[]')
+         from wash_step s where s.wash_day_id = d.id and s.status = 'done' and s.product_id is not null) as steps
+     from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
+     where t.wearer_id = $1 and d.washed_at is not null order by d.started_at`,
+    [wearerId],
+  );
+  return rows.map(({ steps, ...day }) => ({
+    ...day,
+    steps: steps.map(({ productId, dose, sections }) => ({ productId, grams: doseGrams(dose, sections) })),
+  }));
+}
