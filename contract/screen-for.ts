@@ -35,7 +35,12 @@ function partsOf(wearer: Wearer, porosity: Porosity | null): ScreenFor['parts'] 
 export function screenFor(
   wearer: Wearer,
   file: HairFile,
-  asked: { dewPointC: number | null; porosity?: Porosity | null; school?: School | null; market: Market },
+  asked: {
+    dewPointC: number | null;
+    porosity?: Porosity | null;
+    school?: School | null | undefined;
+    market: Market;
+  },
   today = localToday(),
 ): Omit<ScreenFor, 'roles'> {
   const lived = file.events.filter(({ on }) => on <= today);

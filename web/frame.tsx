@@ -8,6 +8,7 @@ const PLACES = [
   { to: '/shelf', label: 'Shelf', key: 's' },
   { to: '/heads', label: 'Heads', key: 'h' },
   { to: '/weather', label: 'Weather', key: 'w' },
+  { to: '/screen', label: 'Screen', key: 'c' },
   { to: '/routines', label: 'Routines', key: 'r' },
   { to: '/trials', label: 'Trials', key: 'l' },
   { to: '/data', label: 'Data', key: 'd' },
@@ -39,9 +40,9 @@ function useShortcuts(openHelp: () => void) {
 function Ribbon({ className }: { className: string }) {
   return (
     <nav aria-label="Bench" className={className}>
-      <ul className="flex w-full">
+      <ul className="flex w-full overflow-x-auto sm:overflow-visible">
         {PLACES.map(({ to, label }) => (
-          <li key={to} className="flex-1 sm:flex-none">
+          <li key={to} className="min-w-[4.1rem] flex-1 sm:min-w-0 sm:flex-none">
             <NavLink
               to={to}
               end={to === '/'}

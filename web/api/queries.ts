@@ -1,4 +1,5 @@
 import type { HairFile } from '@sabor/contract/hair-file';
+import type { OwnIngredient } from '@sabor/contract/ingredients';
 import type { Routine } from '@sabor/contract/routine';
 import { DEFAULT_SETTINGS, type Settings } from '@sabor/contract/settings';
 import type { Shelf } from '@sabor/contract/shelf';
@@ -37,12 +38,14 @@ export const useTrial = (id: string) =>
 export const useWashDay = (id: string) => useQuery(resource<WashDay>(`/wash-days/${id}`));
 export const useToday = () => useQuery({ ...resource<Today>('/today'), staleTime: 0 });
 
+export const useOwnIngredients = () => useQuery(resource<OwnIngredient[]>('/own-ingredients'));
 export const useWeather = () => useQuery(resource<Weather>('/weather'));
 /** A place's readings between two moments (ms), with its sets and what its station foresees. */
 export const usePlaceWeather = (id: string, from: number, to: number) => {
   const [first, last] = [from, to].map((ms) => new Date(ms).toISOString());
   return useQuery({
     ...resource<PlaceWeather>(`/places/${id}/weather?from=${first}&to=${last}`),
+    enabled: id !== '',
     placeholderData: keepPreviousData,
   });
 };

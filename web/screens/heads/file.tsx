@@ -12,6 +12,7 @@ import { HeadMap } from '../../drawings/head-map.tsx';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import { Caution, Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
+import { BuildUp } from './build-up.tsx';
 import { Care } from './care.tsx';
 import { Drying } from './drying.tsx';
 import { History } from './history.tsx';
@@ -28,6 +29,7 @@ const PARTS = {
   history: 'History',
   care: 'Care',
   drying: 'Drying',
+  'build-up': 'Build-up',
   wishes: 'Wishes',
 } as const;
 
@@ -150,6 +152,9 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
           </Tabs.Content>
           <Tabs.Content value="drying">
             <Drying file={file} />
+          </Tabs.Content>
+          <Tabs.Content value="build-up">
+            <BuildUp wearer={wearer} file={file} />
           </Tabs.Content>
           <Tabs.Content value="wishes">
             <WishesSheet wearer={wearer} file={file} />

@@ -1,6 +1,6 @@
 import { type Wearer, WearerInput, type ZoneInput } from '@sabor/contract/wearer';
 import { NO_TRAITS, TRAITS, type TraitName } from '@sabor/core/hair/traits';
-import { CUTS, PARTINGS } from '@sabor/core/hair/wishes';
+import { CUTS, PARTINGS, SCALPS } from '@sabor/core/hair/wishes';
 import { STANDARD_ZONES, zoneLabel } from '@sabor/core/hair/zones';
 import { lengthScale } from '@sabor/core/units/preferences';
 import { useMemo, useState } from 'react';
@@ -11,7 +11,7 @@ import { useChange, useSettings, useWearer } from '../../api/queries.ts';
 import { HeadMap } from '../../drawings/head-map.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
-import { ChoiceField, NumberField, SHORT_MM, TextField } from '../../ui/inputs.tsx';
+import { ChoiceField, NumberField, SHORT_MM, TextField, TicksField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
@@ -131,6 +131,21 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
               error={problem('timeZone')}
             />
           </div>
+          <TicksField
+            legend="Scalp"
+            options={SCALPS}
+            value={value.scalp ?? []}
+            onChange={(keys) => set('scalp')(keys as typeof value.scalp)}
+          />
+          <label className="flex min-h-10 items-center gap-2 font-semibold">
+            <input
+              type="checkbox"
+              className="size-4 accent-ink"
+              checked={value.hardWater ?? false}
+              onChange={(e) => set('hardWater')(e.target.checked)}
+            />
+            Hard water
+          </label>
           <label className="flex min-h-10 items-center gap-2 font-semibold">
             <input
               type="checkbox"

@@ -12,6 +12,7 @@ import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
+import { RoutineFindings } from './routine-findings.tsx';
 import { StepList } from './step-list.tsx';
 
 export function Screen() {
@@ -81,6 +82,7 @@ function RoutineSheet({ routine }: { routine: Routine | undefined }) {
           Add this step
         </Button>
       </div>
+      <RoutineFindings steps={value.steps} products={shelf.data?.products ?? []} />
       <SheetFoot
         draft={draft}
         save="Save the routine"

@@ -4,7 +4,7 @@ import { type TrialDetail, TrialInput } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { useMemo } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
 import { put } from '../../api/http.ts';
 import { useChange, useRoutines, useShelf, useTrial, useWearers } from '../../api/queries.ts';
@@ -81,22 +81,30 @@ export function Screen() {
   );
 }
 
+/** Places that count until the tester chooses others. */
+const USUAL_PLACES = ['hairline', 'crown', 'side', 'back'];
+
+const usualWeights = ({ zones }: Wearer) =>
+  zones.filter(({ place }) => USUAL_PLACES.includes(place)).map((zone) => ({ zoneId: zone.id, weight: 1 }));
+
 const blankArm = (n: number) => ({ id: v7(), name: `Arm ${String.fromCharCode(65 + n)}`, steps: [] });
 
-function blank(): TrialInput {
+/** A new plan; products shortlisted on the Screen come in as its arms. */
+function blank(shortlist: readonly Product[], wearer: Wearer | undefined): TrialInput {
+  const named = shortlist.slice(0, 6).map((product, i) => ({ ...blankArm(i), name: product.name }));
   return {
     id: v7(),
-    wearerId: '',
+    wearerId: wearer?.id ?? '',
     question: '',
     routineName: '',
     plan: [],
-    arms: [blankArm(0), blankArm(1)],
+    arms: named.length >= 2 ? named : [blankArm(0), blankArm(1)],
     primary: 'definition',
     line: 6,
     matters: 1,
     washDays: 8,
     wearDays: 5,
-    weights: [],
+    weights: wearer ? usualWeights(wearer) : [],
   };
 }
 
@@ -131,9 +139,6 @@ function inputOf(trial: TrialDetail): TrialInput {
   };
 }
 
-/** Places that count until the tester chooses others. */
-const USUAL_PLACES = ['hairline', 'crown', 'side', 'back'];
-
 function PlanSheet({
   trial,
   products,
@@ -147,16 +152,23 @@ function PlanSheet({
 }) {
   const navigate = useNavigate();
   const say = useSay();
-  const initial = useMemo(() => (trial ? inputOf(trial) : blank()), [trial]);
-  const draft = useDraft(`trial ${trial?.id ?? 'new'}`, TrialInput, initial);
+  const [search] = useSearchParams();
+  const asked = search.get('products') ?? '';
+  const initial = useMemo(() => {
+    if (trial) return inputOf(trial);
+    const ids = asked.split(',');
+    return blank(
+      products.filter(({ id }) => ids.includes(id)),
+      wearers.find(({ id }) => id === search.get('wearer')),
+    );
+  }, [trial, asked, products, wearers, search]);
+  const draft = useDraft(`trial ${trial?.id ?? `new${asked ? ` ${asked}` : ''}`}`, TrialInput, initial);
   const saving = useChange((input: TrialInput) => put(`/trials/${input.id}`, input));
   const { value, bind, set, change, problem } = draft;
   const wearer = wearers.find(({ id }) => id === value.wearerId);
   const chooseWearer = (id: string | null) => {
-    const zones = wearers.find((known) => known.id === id)?.zones ?? [];
-    const weights = zones
-      .filter(({ place }) => USUAL_PLACES.includes(place))
-      .map((zone) => ({ zoneId: zone.id, weight: 1 }));
+    const found = wearers.find((known) => known.id === id);
+    const weights = found ? usualWeights(found) : [];
     change((old) => ({ ...old, wearerId: id ?? '', weights }));
   };
   const outcome = OUTCOMES[value.primary];

@@ -43,7 +43,15 @@ export function RoutinePart({
         arms: old.arms.map((arm, i) => ({
           ...arm,
           steps: tested
-            ? [...arm.steps, { stepId, productId: i === 0 ? step.productId : null, dose: null }]
+            ? [
+                ...arm.steps,
+                {
+                  stepId,
+                  productId:
+                    products.find(({ name }) => name === arm.name)?.id ?? (i === 0 ? step.productId : null),
+                  dose: null,
+                },
+              ]
             : arm.steps.filter((own) => own.stepId !== stepId),
         })),
       };

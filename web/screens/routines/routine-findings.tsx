@@ -1,0 +1,81 @@
+import type { RoutineInput } from '@sabor/contract/routine';
+import type { Product } from '@sabor/contract/shelf';
+import type { RoutineFinding } from '@sabor/core/ingredients/judge/routine-screen';
+import { temperatureScale } from '@sabor/core/units/preferences';
+import { useEffect, useState } from 'react';
+import { useOwnIngredients, useSettings } from '../../api/queries.ts';
+import { NumberField } from '../../ui/inputs.tsx';
+import { Tag } from '../../ui/states.tsx';
+import { screeningWorker } from '../../workers/screening.ts';
+
+/** The whole wash day read at once: what adds up and what clashes, with the smallest change that mends it. */
+export function RoutineFindings({
+  steps,
+  products,
+}: {
+  steps: RoutineInput['steps'];
+  products: readonly Product[];
+}) {
+  const own = useOwnIngredients();
+  const { market, temperature } = useSettings();
+  const [dew, setDew] = useState<number | null>(null);
+  const [found, setFound] = useState<RoutineFinding[] | null>(null);
+  useEffect(() => {
+    if (!own.data) return;
+    let stale = false;
+    const used = steps.flatMap(({ slot, productId }) => {
+      const product = products.find(({ id }) => id === productId);
+      return product ? [{ slot, product }] : [];
+    });
+    const dewPointC = dew === null || Number.isNaN(dew) ? null : dew;
+    void screeningWorker()
+      .routine(used, dewPointC, market, own.data)
+      .then((answer) => {
+        if (!stale) setFound(answer);
+      });
+    return () => {
+      stale = true;
+    };
+  }, [steps, products, own.data, market, dew]);
+  if (!steps.some(({ productId }) => productId)) return null;
+  return (
+    <section aria-labelledby="at-once" className="mt-8">
+      <div className="mb-2 flex flex-wrap items-end justify-between gap-4">
+        <h2 id="at-once" className="text-xl">
+          The whole wash day at once
+        </h2>
+        <NumberField
+          className="w-44"
+          label="Dew point, if known"
+          scale={temperatureScale(temperature)}
+          value={dew}
+          onChange={setDew}
+        />
+      </div>
+      {found === null ? (
+        <p role="status" className="text-soft">
+          Reading the lists …
+        </p>
+      ) : found.length === 0 ? (
+        <p className="text-leaf">Nothing clashes and nothing adds up, as far as the lists tell.</p>
+      ) : (
+        <ul className="space-y-3">
+          {found.map(({ id, says, change, strength }) => (
+            <li key={id} className="border-l-4 border-mango pl-4">
+              <p>
+                <Tag tone={strength === 3 ? 'stop' : 'due'}>
+                  {strength === 3 ? 'mend it' : strength === 2 ? 'look at it' : 'know it'}
+                </Tag>{' '}
+                {says}
+              </p>
+              {change && <p className="text-soft">Smallest change: {change}</p>}
+            </li>
+          ))}
+        </ul>
+      )}
+      <p className="mt-2 text-sm text-soft">
+        Common practice, read from the lists; shares are model assumptions.
+      </p>
+    </section>
+  );
+}

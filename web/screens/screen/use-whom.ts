@@ -1,0 +1,52 @@
+import { screenFor } from '@sabor/contract/screen-for';
+import type { Wearer } from '@sabor/contract/wearer';
+import type { Porosity } from '@sabor/core/hair/traits';
+import type { School } from '@sabor/core/hair/wishes';
+import type { ScreenFor } from '@sabor/core/ingredients/judge/screen';
+import { useMemo } from 'react';
+import { put } from '../../api/http.ts';
+import { useChange, useHairFile, useSettings } from '../../api/queries.ts';
+import { useSay } from '../../ui/undo.tsx';
+
+/** What is asked of the screening beside the hair file. */
+export interface Asked {
+  dewPointC: number | null;
+  porosity: Porosity | null;
+  /** Undefined takes the wearer's own. */
+  school: School | null | undefined;
+}
+
+/** Whom products are screened for; null while the hair file is on its way. */
+export function useWhom(
+  wearer: Wearer,
+  asked: Asked,
+): { whom: Omit<ScreenFor, 'roles'> | null; error: Error | null } {
+  const file = useHairFile(wearer.id);
+  const { market } = useSettings();
+  const whom = useMemo(
+    () => (file.data ? screenFor(wearer, file.data, { ...asked, market }) : null),
+    [wearer, file.data, asked, market],
+  );
+  return { whom, error: file.error };
+}
+
+/** Weighs a rule for a wearer, with the way back. */
+export function useWeigh(wearer: Wearer) {
+  const say = useSay();
+  const save = useChange(({ rule, weight }: { rule: string; weight: number }) =>
+    put(`/wearers/${wearer.id}/rules/${rule}`, { weight }),
+  );
+  return (rule: string, weight: number) =>
+    void save.mutateAsync({ rule, weight }).then(
+      () =>
+        say(
+          weight === 0
+            ? `Switched off for ${wearer.name}.`
+            : weight === 1
+              ? 'Back to its own weight.'
+              : `Weighs double for ${wearer.name}.`,
+          () => save.mutate({ rule, weight: 1 }),
+        ),
+      (error: Error) => say(error.message),
+    );
+}

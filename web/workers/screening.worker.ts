@@ -1,0 +1,206 @@
+import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
+import type { Product } from '@sabor/contract/shelf';
+import { type ClaimReading, readClaims } from '@sabor/core/ingredients/claims';
+import { findIngredient, INGREDIENTS } from '@sabor/core/ingredients/dictionary';
+import { type Group, type Ingredient, MARKS } from '@sabor/core/ingredients/facts';
+import { type Formula, type Market, readFormula } from '@sabor/core/ingredients/formula';
+import { type RoutineFinding, screenRoutine } from '@sabor/core/ingredients/judge/routine-screen';
+import { RULES } from '@sabor/core/ingredients/judge/rules/all';
+import { type ScreenFor, type Screening, screenFormula, staysOn } from '@sabor/core/ingredients/judge/screen';
+import { type ParsedLabel, parseLabel } from '@sabor/core/ingredients/label/parse-label';
+import { suggest } from '@sabor/core/ingredients/label/suggest';
+import {
+  type LedgerPoint,
+  runLedger,
+  unequalGround,
+  wantsClarify,
+} from '@sabor/core/ingredients/ledger/ledger';
+import { residueProfile } from '@sabor/core/ingredients/ledger/residue';
+import { likeness } from '@sabor/core/ingredients/likeness';
+import type { Slot } from '@sabor/core/routine/slots';
+import type { Role } from '@sabor/core/shelf/products';
+import { expose } from 'comlink';
+
+type Whom = Omit<ScreenFor, 'roles'>;
+
+let own: Map<string, Ingredient> = new Map();
+let ownKey = '';
+const formulas = new Map<string, Formula>();
+
+/** Names the tester classified, as ingredients. */
+function learn(names: readonly OwnIngredient[]): void {
+  const key = JSON.stringify(names);
+  if (key === ownKey) return;
+  ownKey = key;
+  formulas.clear();
+  own = new Map(
+    names.map(({ name, likeName, group }) => {
+      const like = likeName ? findIngredient(likeName) : null;
+      const made: Ingredient = like
+        ? { ...like, name, synonyms: [] }
+        : { name, synonyms: [], group: (group ?? 'other') as Group, marks: new Set() };
+      return [name, made];
+    }),
+  );
+}
+
+/** A product's formula, read once for each text, market and way of use. */
+function formulaOf({ ingredients, roles }: Pick<Product, 'ingredients' | 'roles'>, market: Market): Formula {
+  const leaveOn = staysOn(roles);
+  const key = `${market} ${leaveOn} ${ingredients}`;
+  let found = formulas.get(key);
+  if (!found) {
+    found = readFormula(parseLabel(ingredients, 0, own).items, { leaveOn, market });
+    if (formulas.size > 6000) formulas.clear();
+    formulas.set(key, found);
+  }
+  return found;
+}
+
+export interface ShelfScreening extends Pick<Screening, 'verdict' | 'reasons' | 'unknown'> {
+  productId: string;
+  items: number;
+  /** Net weight of the reasons, to sort by; never shown as a score. */
+  net: number;
+}
+
+export interface LabelReading {
+  parsed: ParsedLabel & { lists: string[] };
+  formula: Formula;
+  claims: ClaimReading[];
+  screening: Screening | null;
+  /** Unknown names with what they may be meant for. */
+  suggestions: { name: string; meant: string[] }[];
+  alike: { productId: string; alike: number; sameBase: boolean; onlyHere: string[]; onlyThere: string[] }[];
+}
+
+const net = (screening: Screening) =>
+  screening.reasons.reduce(
+    (sum, { effect, weight }) =>
+      sum + (effect === 'for' ? weight : effect === 'against' ? -weight : effect === 'forbids' ? -100 : 0),
+    0,
+  );
+
+const screening = {
+  shelf(products: readonly Product[], whom: Whom, names: readonly OwnIngredient[]): ShelfScreening[] {
+    learn(names);
+    return products.map((product) => {
+      const formula = formulaOf(product, whom.market);
+      const found = screenFormula(formula, { ...whom, roles: product.roles }, RULES);
+      return {
+        productId: product.id,
+        verdict: found.verdict,
+        reasons: found.reasons,
+        unknown: found.unknown,
+        items: formula.items.length,
+        net: net(found),
+      };
+    });
+  },
+  label(
+    text: string,
+    which: number,
+    roles: readonly Role[],
+    market: Market,
+    whom: Whom | null,
+    names: readonly OwnIngredient[],
+    shelf: readonly Product[],
+  ): LabelReading {
+    learn(names);
+    const parsed = parseLabel(text, which, own);
+    const formula = readFormula(parsed.items, { leaveOn: staysOn(roles), market, rounds: 300 });
+    const unknown = [
+      ...new Set(parsed.items.filter(({ ingredient }) => !ingredient).map(({ name }) => name)),
+    ];
+    return {
+      parsed,
+      formula,
+      claims: readClaims(formula),
+      screening: whom && formula.items.length ? screenFormula(formula, { ...whom, roles }, RULES) : null,
+      suggestions: unknown
+        .slice(0, 40)
+        .map((name) => ({ name, meant: suggest(name).map((one) => one.name) })),
+      alike: shelf
+        .filter(({ ingredients }) => ingredients.trim() !== '' && ingredients !== text)
+        .map((product) => ({ productId: product.id, ...likeness(formula, formulaOf(product, market)) }))
+        .filter(({ alike }) => alike > 0.2)
+        .sort((a, b) => Number(b.sameBase) - Number(a.sameBase) || b.alike - a.alike)
+        .slice(0, 5)
+        .map(({ productId, alike, sameBase, onlyHere, onlyThere }) => ({
+          productId,
+          alike,
+          sameBase,
+          onlyHere,
+          onlyThere,
+        })),
+    };
+  },
+  routine(
+    steps: readonly { slot: Slot; product: Product }[],
+    dewPointC: number | null,
+    market: Market,
+    names: readonly OwnIngredient[],
+  ): RoutineFinding[] {
+    learn(names);
+    return screenRoutine(
+      steps.map(({ slot, product }) => ({
+        slot,
+        product: product.name,
+        formula: formulaOf(product, market),
+      })),
+      dewPointC,
+    );
+  },
+  ledger(
+    days: readonly (LedgerWashDay & { planned: boolean })[],
+    products: readonly Product[],
+    market: Market,
+    names: readonly OwnIngredient[],
+    scale: number,
+    arms: readonly (readonly string[])[],
+    today: string,
+  ): { points: LedgerPoint[]; wants: ReturnType<typeof wantsClarify>; unequal: number | null } {
+    learn(names);
+    const profiles = new Map(
+      products.map((product) => [product.id, residueProfile(formulaOf(product, market))]),
+    );
+    const points = runLedger(
+      days.map(({ on, steps, planned }) => ({
+        on,
+        planned,
+        steps: steps.flatMap(({ productId, grams }) => {
+          const profile = profiles.get(productId);
+          return profile ? [{ profile, grams }] : [];
+        }),
+      })),
+      scale,
+    );
+    return { points, wants: wantsClarify(points, today), unequal: unequalGround(points, arms) };
+  },
+  /** Names of the dictionary that begin with or hold these letters, for the classifier. */
+  names(letters: string): string[] {
+    const wanted = letters.trim().toLowerCase();
+    if (wanted.length < 2) return [];
+    return INGREDIENTS.filter(({ name, synonyms }) =>
+      [name, ...synonyms].some((one) => one.toLowerCase().includes(wanted)),
+    )
+      .slice(0, 30)
+      .map(({ name }) => name);
+  },
+  rules: () =>
+    RULES.map(({ id, says, effect, strength, schools, source }) => ({
+      id,
+      says,
+      effect,
+      strength,
+      schools,
+      source,
+    })),
+  facts(name: string): string[] {
+    const one = findIngredient(name) ?? own.get(name.toLowerCase());
+    return one ? [one.group, ...[...one.marks].map((mark) => MARKS[mark])] : [];
+  },
+};
+export type ScreeningWorker = typeof screening;
+
+expose(screening);
