@@ -10,7 +10,7 @@ const WISHES = [
     budget: 30,
     school: 'wash-off',
     dislikes: ['crunch', 'flakes'],
-    avoided: [['Limonene', 'banned']],
+    avoided: [['Coumarin', 'banned']],
   },
   {
     wearer: 'tomasz',

@@ -13,6 +13,7 @@ export const router = createBrowserRouter([
     children: [
       { index: true, lazy: screen(() => import('./screens/today/screen.tsx')) },
       { path: 'shelf', lazy: screen(() => import('./screens/shelf/screen.tsx')) },
+      { path: 'shelf/import', lazy: screen(() => import('./screens/shelf/import.tsx')) },
       { path: 'shelf/:id', lazy: screen(() => import('./screens/shelf/product.tsx')) },
       { path: 'heads', lazy: screen(() => import('./screens/heads/screen.tsx')) },
       { path: 'heads/new', lazy: screen(() => import('./screens/heads/wearer.tsx')) },

@@ -13,9 +13,9 @@ import { Failed, Loading, Nothing } from '../../ui/states.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
 
 const FEELS = {
-  '0.6': { label: 'lighter than the curve says' },
-  '1': { label: 'as the curve says' },
-  '1.5': { label: 'heavier than the curve says' },
+  lighter: { label: 'lighter than the curve says', scale: 0.6 },
+  same: { label: 'as the curve says', scale: 1 },
+  heavier: { label: 'heavier than the curve says', scale: 1.5 },
 } as const;
 
 const plusDays = (date: string, days: number) =>
@@ -26,7 +26,7 @@ export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
   const shelf = useShelf();
   const own = useOwnIngredients();
   const { market } = useSettings();
-  const [feels, setFeels] = useState<keyof typeof FEELS>('1');
+  const [feels, setFeels] = useState<keyof typeof FEELS>('same');
   const recorded = useQuery({
     queryKey: ['wearers', wearer.id, 'ledger'],
     queryFn: () => get<LedgerWashDay[]>(`/wearers/${wearer.id}/ledger`),
@@ -59,7 +59,7 @@ export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
         shelf.data!.products,
         market,
         own.data!,
-        Number(feels),
+        FEELS[feels].scale,
         [...byArm.values()],
         today,
       );

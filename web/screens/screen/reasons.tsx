@@ -53,21 +53,16 @@ export function Reasons({
               {reason.items.length > 4 && ` and ${reason.items.length - 4} more`}
             </p>
           )}
-          <p className="flex flex-wrap items-center gap-x-3 text-sm text-soft">
-            {reason.effect !== 'note' &&
-              (reason.sure ? 'The list makes sure of it.' : 'Likely, not certain, from the list.')}{' '}
-            {reason.schools && `${reason.schools.map((school) => SCHOOLS[school].label).join(', ')}. `}
-            {reason.source}
+          <div className="flex flex-wrap items-baseline justify-between gap-x-4 text-sm text-soft">
+            <span className="min-w-0 flex-1 basis-60">
+              {reason.effect !== 'note' &&
+                (reason.sure ? 'Sure from the list' : 'Likely from the list, not certain')}
+              {reason.effect !== 'note' && ' · '}
+              {reason.schools && `${reason.schools.map((school) => SCHOOLS[school].label).join(', ')} · `}
+              {reason.source}
+            </span>
             {weigh && reason.effect !== 'forbids' && (
-              <>
-                <Button
-                  look="quiet"
-                  className="min-h-8! px-0! text-sm"
-                  aria-label={`Switch off: ${reason.says}`}
-                  onClick={() => weigh(reason.ruleId, 0)}
-                >
-                  Switch off
-                </Button>
+              <span className="flex gap-x-4">
                 {reason.effect !== 'note' && (
                   <Button
                     look="quiet"
@@ -78,9 +73,17 @@ export function Reasons({
                     Weigh double
                   </Button>
                 )}
-              </>
+                <Button
+                  look="quiet"
+                  className="min-h-8! px-0! text-sm"
+                  aria-label={`Switch off: ${reason.says}`}
+                  onClick={() => weigh(reason.ruleId, 0)}
+                >
+                  Switch off
+                </Button>
+              </span>
             )}
-          </p>
+          </div>
         </li>
       ))}
     </ol>

@@ -16,6 +16,7 @@ import type { ShelfScreening } from '../../workers/screening.worker.ts';
 import { AskedFields } from './asked-fields.tsx';
 import { LineSummary } from './line-summary.tsx';
 import { Reasons } from './reasons.tsx';
+import { RulesTable } from './rules-table.tsx';
 import { dewPointAhead, placeNow } from './start-asked.ts';
 import { type Asked, useWeigh, useWhom } from './use-whom.ts';
 
@@ -257,6 +258,7 @@ function Grid({
           </Button>
         </div>
       )}
+      <RulesTable wearer={wearer} />
       <p className="mt-6 text-sm text-soft">
         Rules of practice, not medicine. Patch-test anything new and wait 48 hours; the label, the law and
         licensed professionals come first.

@@ -26,6 +26,7 @@ export function Screen() {
         title="Shelf"
         actions={
           <>
+            <ButtonLink to="/shelf/import">Bring in a file</ButtonLink>
             <LineEditor />
             <ButtonLink look="main" to="/shelf/new">
               Add a product
@@ -34,7 +35,10 @@ export function Screen() {
         }
       >
         What can be tested and what is held beside it. A product is put away, never deleted, so that old
-        trials keep their words.
+        trials keep their words.{' '}
+        <a className="underline underline-offset-4" href="/api/shelf.csv" download>
+          Take the shelf out as CSV
+        </a>
       </Heading>
       {(away > 0 || archived) && (
         <Button look="quiet" className="mb-4" onClick={() => setArchived(!archived)}>
