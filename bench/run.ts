@@ -4,6 +4,7 @@ import { inversionInterval } from '../core/inference/inversion-interval.ts';
 import { randomisationTest } from '../core/inference/randomisation-test.ts';
 import { balancedComplete } from '../core/trial/allocation.ts';
 import { seededRandom } from '../core/trial/random.ts';
+import { benchScreening } from './screening.ts';
 import { benchStore } from './store.ts';
 
 /** `npm run bench`: speed as a ratio against a straightforward peer in the same run. Nothing here is asserted. */
@@ -65,4 +66,5 @@ report(
   'bisection on the test',
 );
 
+await benchScreening();
 await benchStore();

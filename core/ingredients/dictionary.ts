@@ -40,13 +40,17 @@ export const DICTIONARY = [
 export const INGREDIENTS: readonly Ingredient[] = DICTIONARY.flatMap(({ ingredients }) => ingredients);
 
 const byName = new Map<string, Ingredient>();
-for (const ingredient of INGREDIENTS) {
-  byName.set(normalName(ingredient.name), ingredient);
-  for (const synonym of ingredient.synonyms) byName.set(normalName(synonym), ingredient);
-}
+/** Names as they are written, in small letters: most labels write them so, and need no evening out. */
+const asWritten = new Map<string, Ingredient>();
+for (const ingredient of INGREDIENTS)
+  for (const name of [ingredient.name, ...ingredient.synonyms]) {
+    byName.set(normalName(name), ingredient);
+    asWritten.set(name.toLowerCase(), ingredient);
+  }
 
 /** The ingredient of this INCI name or synonym, however it is spaced, hyphened or accented; null when unknown. */
-export const findIngredient = (name: string): Ingredient | null => byName.get(normalName(name)) ?? null;
+export const findIngredient = (name: string): Ingredient | null =>
+  asWritten.get(name.toLowerCase()) ?? byName.get(normalName(name)) ?? null;
 
 /** Every known name in its compared form, for those who search it. */
 export const knownNames = (): IterableIterator<string> => byName.keys();

@@ -2,7 +2,7 @@ import type { Ingredient } from './facts.ts';
 import type { LabelItem } from './label/parse-label.ts';
 import { expectedShares } from './shares/expected.ts';
 import { type Bounds, shareIntervals } from './shares/intervals.ts';
-import { feasibleStart } from './shares/start.ts';
+import { feasibleStart, typicalStart } from './shares/start.ts';
 import { typicalOf } from './shares/typical.ts';
 
 /** Whose labelling rules a list follows. */
@@ -39,7 +39,7 @@ export interface Formula {
 const COLOURANT_MOST = 5;
 /** Most that a fragrance allergen can be, %: it sits in perfume. Model assumption. */
 const ALLERGEN_MOST = 1;
-const ROUNDS = 40;
+const ROUNDS = 18;
 
 const allergenOnly = ({ ingredient }: LabelItem) =>
   ingredient !== null && ingredient.group === 'fragrance' && ingredient.marks.has('alg') && !ingredient.cap;
@@ -95,14 +95,15 @@ export function readFormula(
   const order = [...chain, ...off];
   const found = new Map<LabelItem, { share: Bounds; expected: number }>();
   if (shares?.feasible) {
+    const typical = order.map(({ ingredient }) => typicalOf(ingredient));
     const means =
       chain.length + off.length === 1
         ? [100]
         : expectedShares(
-            feasibleStart(chainBounds, offBounds, shares),
+            typicalStart(chainBounds, offBounds, typical) ?? feasibleStart(chainBounds, offBounds, shares),
             chainBounds,
             offBounds,
-            order.map(({ ingredient }) => typicalOf(ingredient)),
+            typical,
             { rounds, seed },
           );
     order.forEach((item, i) => {
@@ -112,6 +113,7 @@ export function readFormula(
       });
     });
   }
+  const inOrder = new Set(chain);
   const trigger = leaveOn ? 0.001 : 0.01;
   return {
     leaveOn,
@@ -133,7 +135,7 @@ export function readFormula(
         place: i + 1,
         share: known?.share ?? (allergen ? { low: trigger, high: ALLERGEN_MOST } : null),
         expected: known?.expected ?? (allergen ? trigger * 3 : 0),
-        ordered: known !== undefined && chain.includes(item),
+        ordered: known !== undefined && inOrder.has(item),
       };
     }),
   };

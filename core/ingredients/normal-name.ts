@@ -3,9 +3,9 @@
  * everything but letters and digits gone. Two names that come to the same are the same ingredient.
  */
 export function normalName(name: string): string {
-  return name
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
+  // Most names are plain; the costly part is for those that are not.
+  const plain = /^[ -~]*$/.test(name) ? name : name.normalize('NFKD').replace(/\p{M}/gu, '');
+  return plain
     .toLowerCase()
     .replace(/sulph/g, 'sulf')
     .replace(/hydrolys/g, 'hydrolyz')

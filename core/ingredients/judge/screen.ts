@@ -7,7 +7,7 @@ import type { Formula, FormulaItem, Market } from '../formula.ts';
 import { normalName } from '../normal-name.ts';
 import { nounOf } from './nouns.ts';
 import type { Condition, Effect, Rule } from './rule.ts';
-import { pickItems, shareOf } from './select.ts';
+import { indexSelectors, type Selector, shareOf } from './select.ts';
 
 /** Whether a role stays on the hair. */
 export const STAYS_ON: Record<Role, boolean> = {
@@ -85,21 +85,28 @@ export interface Screening {
 }
 
 const TRAITS = ['porosity', 'strand', 'density', 'pattern', 'damage'] as const;
-const asksTrait = (when: Condition) => TRAITS.some((trait) => when[trait] !== undefined);
+const asksTrait = (when: Condition) =>
+  (when.porosity ?? when.strand ?? when.density ?? when.pattern ?? when.damage) !== undefined;
 const fitsTraits = (when: Condition, traits: Traits) =>
   TRAITS.every((trait) => {
     const wanted = when[trait] as readonly string[] | undefined;
     return wanted === undefined || (traits[trait] !== null && wanted.includes(traits[trait]));
   });
-const meets = <T>(wanted: readonly T[] | undefined, has: readonly T[]) =>
-  wanted === undefined || wanted.some((one) => has.includes(one));
+function meets<T>(wanted: readonly T[] | undefined, has: readonly T[]): boolean {
+  if (wanted === undefined) return true;
+  for (const one of has) if (wanted.includes(one)) return true;
+  return false;
+}
+
+type Lookup = (by: Selector) => readonly FormulaItem[];
 
 /** Everything a condition asks but the traits; the items it found, or null when it does not hold. */
 function found(
   when: Condition,
   formula: Formula,
+  pick: Lookup,
   screen: ScreenFor,
-): { items: FormulaItem[]; sure: boolean } | null {
+): { items: readonly FormulaItem[]; sure: boolean } | null {
   if (when.leaveOn !== undefined && when.leaveOn !== formula.leaveOn) return null;
   if (!meets(when.roles, screen.roles) || (when.notRoles && meets(when.notRoles, screen.roles))) return null;
   if (when.market && when.market !== screen.market) return null;
@@ -117,10 +124,10 @@ function found(
     return null;
   if (when.dewFrom !== undefined && !(screen.dewPointC !== null && screen.dewPointC >= when.dewFrom))
     return null;
-  if (when.lacks && pickItems(formula, when.lacks).length > 0) return null;
-  if (when.and && pickItems(formula, when.and).length === 0) return null;
+  if (when.lacks && pick(when.lacks).length > 0) return null;
+  if (when.and && pick(when.and).length === 0) return null;
   if (!when.has) return { items: [], sure: true };
-  const items = pickItems(formula, when.has);
+  const items = pick(when.has);
   if (items.length === 0) return null;
   const { expected, most } = shareOf(items);
   const least = items.reduce((sum, { share }) => sum + (share?.low ?? 0), 0);
@@ -137,10 +144,23 @@ function found(
 /** How much a reason weighs less when it holds only for some zones, or only likely. Model assumptions. */
 const LESS = { zones: 0.5, likely: 0.8 } as const;
 
-function apply(rule: Rule, formula: Formula, screen: ScreenFor): Reason | null {
+const sentences = new WeakMap<Rule, string>();
+
+/** A rule's sentence with the noun for what it picks. */
+function sentenceOf(rule: Rule): string {
+  let found = sentences.get(rule);
+  if (found === undefined) {
+    const text = rule.says.replace('{what}', rule.when.has ? nounOf(rule.when.has) : '');
+    found = text[0]!.toUpperCase() + text.slice(1);
+    sentences.set(rule, found);
+  }
+  return found;
+}
+
+function apply(rule: Rule, formula: Formula, pick: Lookup, screen: ScreenFor): Reason | null {
   const own = screen.weights[rule.id] ?? 1;
   if (own === 0 && rule.effect !== 'forbids') return null;
-  const match = found(rule.when, formula, screen);
+  const match = found(rule.when, formula, pick, screen);
   if (!match) return null;
   let where: string[] = [];
   if (asksTrait(rule.when)) {
@@ -150,11 +170,9 @@ function apply(rule: Rule, formula: Formula, screen: ScreenFor): Reason | null {
       if (where.length === 0) return null;
     }
   }
-  const noun = rule.when.has ? nounOf(rule.when.has) : '';
-  const text = rule.says.replace('{what}', noun);
   return {
     ruleId: rule.id,
-    says: text[0]!.toUpperCase() + text.slice(1),
+    says: sentenceOf(rule),
     effect: rule.effect,
     weight: rule.strength * own * (where.length ? LESS.zones : 1) * (match.sure ? 1 : LESS.likely),
     strength: rule.strength,
@@ -169,11 +187,11 @@ function apply(rule: Rule, formula: Formula, screen: ScreenFor): Reason | null {
 function avoidedReasons(formula: Formula, screen: ScreenFor): Reason[] {
   return screen.avoided.flatMap(({ ingredient, why }): Reason[] => {
     const meant = findIngredient(ingredient);
-    const items = formula.items.filter(
-      (item) =>
-        (meant !== null && item.ingredient === meant) ||
-        normalName(item.name) === normalName(ingredient) ||
-        normalName(item.text) === normalName(ingredient),
+    const wanted = meant === null ? normalName(ingredient) : '';
+    const items = formula.items.filter((item) =>
+      meant === null
+        ? findIngredient(item.name) === null && normalName(item.name) === wanted
+        : item.ingredient === meant,
     );
     if (items.length === 0) return [];
     return [
@@ -211,6 +229,19 @@ function verdictOf(reasons: readonly Reason[], unknownShare: number): Verdict {
   return net >= LIMITS.good && unknownShare <= UNKNOWN_MOST ? 'good' : 'trial';
 }
 
+const indexes = new WeakMap<readonly Rule[], ReturnType<typeof indexSelectors>>();
+
+function indexOf(rules: readonly Rule[]): ReturnType<typeof indexSelectors> {
+  let found = indexes.get(rules);
+  if (!found) {
+    found = indexSelectors(
+      rules.flatMap(({ when }) => [when.has, when.and, when.lacks].flatMap((by) => by ?? [])),
+    );
+    indexes.set(rules, found);
+  }
+  return found;
+}
+
 const ORDER: Record<Effect, number> = { forbids: 0, against: 1, for: 1, note: 2 };
 
 /**
@@ -218,10 +249,12 @@ const ORDER: Record<Effect, number> = { forbids: 0, against: 1, for: 1, note: 2 
  * other schools do not weigh, but where a school would come to another verdict that is told with its own reasons.
  */
 export function screenFormula(formula: Formula, screen: ScreenFor, rules: readonly Rule[]): Screening {
-  const all = [
-    ...avoidedReasons(formula, screen),
-    ...rules.flatMap((rule) => apply(rule, formula, screen) ?? []),
-  ];
+  const pick = indexOf(rules)(formula);
+  const all = avoidedReasons(formula, screen);
+  for (const rule of rules) {
+    const reason = apply(rule, formula, pick, screen);
+    if (reason) all.push(reason);
+  }
   const unknownItems = formula.items.filter(({ ingredient, share }) => ingredient === null && share !== null);
   const unknownShare = shareOf(unknownItems).expected;
   const heard = (school: School | null) =>

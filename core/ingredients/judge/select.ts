@@ -47,6 +47,43 @@ export function picks(one: Ingredient, by: Selector): boolean {
 export const pickItems = (formula: Formula, by: Selector): FormulaItem[] =>
   formula.items.filter(({ ingredient }) => ingredient !== null && picks(ingredient, by));
 
+const NONE: readonly FormulaItem[] = [];
+
+/**
+ * The same for many selectors at once: which of them an ingredient satisfies is worked out once for each ingredient,
+ * so that a formula is sorted in one pass over its items. Gives a look-up that answers as {@link pickItems} does.
+ */
+export function indexSelectors(
+  selectors: readonly Selector[],
+): (formula: Formula) => (by: Selector) => readonly FormulaItem[] {
+  const places = new Map(selectors.map((by, i) => [by, i]));
+  const satisfied = new Map<Ingredient, Uint16Array>();
+  const satisfiedBy = (one: Ingredient): Uint16Array => {
+    let found = satisfied.get(one);
+    if (!found) {
+      found = Uint16Array.from(selectors.flatMap((by, i) => (picks(one, by) ? [i] : [])));
+      // Names the tester classified are made anew whenever they change: do not hold on to all that ever were.
+      if (satisfied.size > 10_000) satisfied.clear();
+      satisfied.set(one, found);
+    }
+    return found;
+  };
+  return (formula) => {
+    const buckets = new Array<FormulaItem[] | undefined>(selectors.length);
+    for (const item of formula.items) {
+      if (item.ingredient === null) continue;
+      const ids = satisfiedBy(item.ingredient);
+      for (let n = 0; n < ids.length; n++) {
+        const i = ids[n]!;
+        const bucket = buckets[i];
+        if (bucket) bucket.push(item);
+        else buckets[i] = [item];
+      }
+    }
+    return (by) => buckets[places.get(by)!] ?? NONE;
+  };
+}
+
 /** Expected share in % of what a selector picks, and the most it can be. */
 export function shareOf(items: readonly FormulaItem[]): { expected: number; most: number } {
   let [expected, most] = [0, 0];

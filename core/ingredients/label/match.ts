@@ -18,6 +18,8 @@ export function matchIngredient(
   name: string,
   own: ReadonlyMap<string, Ingredient> | null = null,
 ): Ingredient | null {
+  const whole = own?.get(name.toLowerCase()) ?? findIngredient(name);
+  if (whole || !/[([{/]/.test(name)) return whole;
   for (const spelling of spellings(name)) {
     const found = own?.get(spelling.toLowerCase()) ?? findIngredient(spelling);
     if (found) return found;

@@ -35,6 +35,7 @@ const MARKS = /[*†‡§¹²³⁴⁵°^#+]+/g;
 const BLEND = /\s*\(\s*(?:and|und|et|y)\s*\)\s*|\s+\band\b\s+(?=[A-Z])/;
 
 function percentOf(text: string): LabelItem['percent'] {
+  if (!text.includes('%')) return null;
   const m = PERCENT.exec(text);
   if (!m) return null;
   const digits = m[1]!.replace(',', '.');
@@ -42,14 +43,19 @@ function percentOf(text: string): LabelItem['percent'] {
   return { value: Number(digits), within: 0.5 * 10 ** -decimals };
 }
 
-const bare = (text: string) =>
-  text
+/** Names as most labels write them need no cleaning. */
+const PLAIN = /^[A-Za-z][A-Za-z0-9 /'-]*[A-Za-z0-9]$/;
+
+function bare(text: string): string {
+  if (PLAIN.test(text)) return text;
+  return text
     .replace(PERCENT, ' ')
     .replace(/^[\s\d]+[.)]\s+/, '')
     .replace(MARKS, '')
     .replace(/\s+/g, ' ')
     .replace(/^[\s.:-]+|[\s.:]+$/g, '')
     .trim();
+}
 
 /** Constituents named in brackets behind perfume or an oil; other brackets hold a common name. */
 function constituents(name: string): string[] {
@@ -75,7 +81,7 @@ function itemsOf(list: LabelList, own: ReadonlyMap<string, Ingredient> | null): 
           section,
           percent: n === 0 ? percentOf(written) : null,
           inside: null,
-          marks: (written.match(MARKS) ?? []).join(''),
+          marks: PLAIN.test(written) ? '' : (written.match(MARKS) ?? []).join(''),
         };
         items.push(item);
         const place = items.length - 1;

@@ -19,10 +19,26 @@ export interface LabelList {
 
 const WORDS =
   'ingredients?|ingrédients?|ingredienti|ingredientes|inhaltsstoffe|zutaten|ingrediënten|ingredienser|składniki|inci|composition|composição|состав';
-const HEADING = new RegExp(
-  `(?:^|[\\n.!;]|(?<=\\s))[ \\t]*((?:[\\p{L}\\d&'’ -]{0,40}\\b)?(?:(?:in)?active |other |full |key )?(?:${WORDS})(?:\\s*\\([^)\\n]{0,40}\\))?(?:\\s*/\\s*(?:${WORDS}))*)\\s*[:\\n–-]`,
-  'giu',
-);
+const WORD = new RegExp(`(?<!\\p{L})(?:${WORDS})(?!\\p{L})`, 'giu');
+const BEHIND = new RegExp(`^(?:\\s*\\([^)\\n]{0,40}\\))?(?:\\s*/\\s*(?:${WORDS}))*\\s*[:\\n–-]`, 'iu');
+const BEFORE = /[\p{L}\d&'’ -]{0,40}$/u;
+
+/** Headings in a text: a word for "ingredients" with what stands before it on its line, and a colon or line end behind. */
+function headings(text: string): { heading: string; from: number; to: number }[] {
+  const found: { heading: string; from: number; to: number }[] = [];
+  for (const match of text.matchAll(WORD)) {
+    if (match.index < (found.at(-1)?.to ?? 0)) continue;
+    const end = match.index + match[0].length;
+    const behind = BEHIND.exec(text.slice(end, end + 120));
+    if (!behind) continue;
+    const before = BEFORE.exec(text.slice(Math.max(0, match.index - 40), match.index))?.[0] ?? '';
+    const from = match.index - before.length;
+    const heading = text.slice(from, end + behind[0].length).replace(/[\s:–-]+$/, '');
+    found.push({ heading: heading.replace(/\s+/g, ' ').trim(), from, to: end + behind[0].length });
+  }
+  return found;
+}
+
 const MAY =
   /(?:\[?\s*\+\s*\/\s*-\s*:?|\bmay contain\b\s*(?:\(?\+\/-\)?)?\s*:?|\bpeut contenir\b\s*:?|\bkann enthalten\b\s*:?|±\s*:?)/i;
 
@@ -41,11 +57,7 @@ function partsOf(text: string, section: Section): ListPart[] {
  * the first heading is given apart, not lost. Without headings the whole text is one list.
  */
 export function findLists(text: string): { before: string; lists: LabelList[] } {
-  const found = [...text.matchAll(HEADING)].map((match) => ({
-    heading: match[1]!.replace(/\s+/g, ' ').trim(),
-    from: match.index,
-    to: match.index + match[0].length,
-  }));
+  const found = headings(text);
   if (found.length === 0) return { before: '', lists: [{ heading: '', parts: partsOf(text, 'main') }] };
   const lists: LabelList[] = [];
   found.forEach(({ heading, to }, i) => {

@@ -1,9 +1,13 @@
+/** A comma inside a number or a name such as `1,2-Hexanediol`. */
+const withinNumber = (text: string, at: number): boolean =>
+  /\d/.test(text[at - 1] ?? '') && /^\d+(?:[,-]|\s*%)/.test(text.slice(at + 1, at + 8));
+
 /**
  * The items of one list, as written and in order. Commas, semicolons and bullets part them, but not inside brackets nor
  * inside names such as `1,2-Hexanediol`; new lines part them only where nothing else does, else they are line ends.
  */
 export function splitItems(list: string): string[] {
-  const parted = /[,;•·|]/.test(list);
+  const parted = /[;•·|]|,(?!\d)|(?<!\d),/.test(list);
   const body = parted
     ? list
         .replace(/-\n\s*/g, '-')
@@ -12,20 +16,20 @@ export function splitItems(list: string): string[] {
         )
     : list;
   const items: string[] = [];
-  let item = '';
   let depth = 0;
+  let from = 0;
   for (let i = 0; i < body.length; i++) {
     const c = body[i]!;
     if (c === '(' || c === '[' || c === '{') depth++;
     else if (c === ')' || c === ']' || c === '}') depth = Math.max(0, depth - 1);
-    const number =
-      c === ',' && /\d/.test(body[i - 1] ?? '') && /^\d+(?:[,-]|\s*%)/.test(body.slice(i + 1, i + 8));
-    const part = c === '\n' ? !parted : /[,;•·|]/.test(c);
-    if (part && !number && depth === 0) {
-      items.push(item);
-      item = '';
-    } else item += c;
+    else if (depth === 0 && (c === ',' || c === '\n' || c === ';' || c === '•' || c === '·' || c === '|')) {
+      if (c === '\n' && parted) continue;
+      if (c === ',' && withinNumber(body, i)) continue;
+      items.push(body.slice(from, i));
+      from = i + 1;
+    }
   }
+  const item = body.slice(from);
   items.push(item);
   // A bracket that was never closed swallows the rest: part that rest on its own.
   if (depth > 0 && item.length > 120) {
@@ -33,5 +37,10 @@ export function splitItems(list: string): string[] {
     const open = item.search(/[([{]/);
     items.push(...splitItems(`${item.slice(0, open)} ${item.slice(open + 1)}`));
   }
-  return items.map((text) => text.replace(/\s+/g, ' ').trim()).filter((text) => /[\p{L}\p{N}]/u.test(text));
+  const out: string[] = [];
+  for (const one of items) {
+    const text = /\s\s|\n/.test(one) ? one.replace(/\s+/g, ' ').trim() : one.trim();
+    if (/^[A-Za-z]/.test(text) || /[\p{L}\p{N}]/u.test(text)) out.push(text);
+  }
+  return out;
 }

@@ -93,7 +93,10 @@ describe('expected shares', () => {
     const chain = Array(12).fill(free);
     const typical = chain.map((_, i) => [TYPICAL.water, TYPICAL.humectant, TYPICAL.extract][Math.min(i, 2)]!);
     expect(expected(chain, [], typical, 60)).toEqual(expected(chain, [], typical, 60));
-    const [one, two] = [expected(chain, [], typical, 2000, 1, 1), expected(chain, [], typical, 2000, 1, 2)];
+    const [one, two] = [
+      expected(chain, [], typical, 12_000, 1, 1),
+      expected(chain, [], typical, 12_000, 1, 2),
+    ];
     for (const [i, share] of one.entries())
       expect(Math.abs(share - two[i]!)).toBeLessThan(0.15 * share + 0.05);
   });

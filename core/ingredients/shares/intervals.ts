@@ -18,83 +18,89 @@ const SLACK = 1e-9;
  */
 export function shareIntervals(chain: readonly Bounds[], off: readonly Bounds[] = [], total = 100): Shares {
   const n = chain.length;
-  const offLow = off.reduce((sum, { low }) => sum + low, 0);
-  const offHigh = off.reduce((sum, { high }) => sum + high, 0);
-  const capped: number[] = [];
-  for (const { high } of chain) capped.push(Math.min(high, capped.at(-1) ?? Number.POSITIVE_INFINITY));
+  let [offLow, offHigh] = [0, 0];
+  for (const { low, high } of off) {
+    offLow += low;
+    offHigh += high;
+  }
+  const capped = new Float64Array(n);
+  for (let i = 0; i < n; i++)
+    capped[i] = Math.min(chain[i]!.high, i > 0 ? capped[i - 1]! : Number.POSITIVE_INFINITY);
 
-  const upper = (k: number) => chain.map(({ high }, i) => (i < k ? capped[i]! : Math.min(1, high)));
-  const lower = (k: number) => {
-    const out = chain.map(({ low }) => low);
+  // For one place k of the line: least and most of every item, and the sums of the first i of them.
+  const L = new Float64Array(n);
+  const U = new Float64Array(n);
+  const headL = new Float64Array(n + 1);
+  const headU = new Float64Array(n + 1);
+  let now = -1;
+  const lineAt = (k: number): boolean => {
+    if (now === k) return true;
+    now = k;
     let floor = 1;
-    for (let i = k - 1; i >= 0; i--) {
-      floor = Math.max(floor, chain[i]!.low);
-      out[i] = floor;
+    let fits = true;
+    for (let i = n - 1; i >= 0; i--) {
+      const { low, high } = chain[i]!;
+      if (i < k) {
+        if (low > floor) floor = low;
+        L[i] = floor;
+        U[i] = capped[i]!;
+      } else {
+        L[i] = low;
+        U[i] = Math.min(1, high);
+      }
+      if (L[i]! > U[i]! + SLACK) fits = false;
     }
-    return out;
+    for (let i = 0; i < n; i++) {
+      headL[i + 1] = headL[i]! + L[i]!;
+      headU[i + 1] = headU[i]! + U[i]!;
+    }
+    return fits && headL[n]! + offLow <= total + SLACK && headU[n]! + offHigh >= total - SLACK;
   };
-  const sum = (values: readonly number[]) => values.reduce((all, x) => all + x, 0);
-  const fits = (L: readonly number[], U: readonly number[]) =>
-    L.every((low, i) => low <= U[i]! + SLACK) &&
-    sum(L) + offLow <= total + SLACK &&
-    sum(U) + offHigh >= total - SLACK;
 
   let a = -1;
   let b = -1;
   for (let k = 0; k <= n; k++)
-    if (fits(lower(k), upper(k))) {
+    if (lineAt(k)) {
       if (a < 0) a = k;
       b = k;
     }
   if (a < 0 || off.some(({ low, high }) => low > high + SLACK)) return conflict(chain, off, total, capped);
 
-  const bounds = new Map<
-    number,
-    { L: number[]; U: number[]; headL: number[]; headU: number[]; allL: number; allU: number }
-  >();
-  const at = (k: number) => {
-    let found = bounds.get(k);
-    if (!found) {
-      const [L, U] = [lower(k), upper(k)];
-      const head = (values: readonly number[]) => {
-        const out = [0];
-        for (const x of values) out.push(out.at(-1)! + x);
-        return out;
-      };
-      found = { L, U, headL: head(L), headU: head(U), allL: sum(L) + offLow, allU: sum(U) + offHigh };
-      bounds.set(k, found);
-    }
-    return found;
-  };
-
   const highest = (j: number): number => {
     if (b < j) {
-      const { L, U, allL } = at(a);
-      return Math.min(U[j - 1]!, total - (allL - L[j - 1]!));
+      lineAt(a);
+      return Math.min(U[j - 1]!, total - (headL[n]! + offLow - L[j - 1]!));
     }
-    const { U, headL, allL } = at(Math.max(j, a));
-    const behind = allL - headL[j]!;
+    lineAt(Math.max(j, a));
+    const behind = headL[n]! + offLow - headL[j]!;
     let most = U[j - 1]!;
     for (let r = 0; r < j; r++) most = Math.min(most, (total - headL[j - 1 - r]! - behind) / (r + 1));
     return most;
   };
   const lowest = (j: number): number => {
     if (a < j) {
-      const { L, U, allU } = at(Math.min(b, j - 1));
-      return Math.max(L[j - 1]!, total - (allU - U[j - 1]!));
+      lineAt(Math.min(b, j - 1));
+      return Math.max(L[j - 1]!, total - (headU[n]! + offHigh - U[j - 1]!));
     }
-    const { L, headU, allU } = at(b);
+    lineAt(b);
     let least = L[j - 1]!;
     for (let r = 0; r <= b - j; r++)
-      least = Math.max(least, (total - headU[j - 1]! - (allU - headU[j + r]!)) / (r + 1));
+      least = Math.max(least, (total - headU[j - 1]! - (headU[n]! + offHigh - headU[j + r]!)) / (r + 1));
     return least;
   };
+  // Asked for in runs of the same line, so that each place of it is worked out once.
+  const highs = chain.map((_, i) => highest(i + 1));
+  const lows = chain.map((_, i) => lowest(i + 1));
+  lineAt(b);
+  const allU = headU[n]! + offHigh;
+  lineAt(a);
+  const allL = headL[n]! + offLow;
   return {
     feasible: true,
-    chain: chain.map((_, i) => ({ low: lowest(i + 1), high: highest(i + 1) })),
+    chain: chain.map((_, i) => ({ low: lows[i]!, high: highs[i]! })),
     off: off.map(({ low, high }) => ({
-      low: Math.max(low, total - (at(b).allU - high)),
-      high: Math.min(high, total - (at(a).allL - low)),
+      low: Math.max(low, total - (allU - high)),
+      high: Math.min(high, total - (allL - low)),
     })),
     line: { first: a, last: b },
   };
@@ -105,7 +111,7 @@ function conflict(
   chain: readonly Bounds[],
   off: readonly Bounds[],
   total: number,
-  capped: readonly number[],
+  capped: ArrayLike<number>,
 ): Shares {
   const all = [...chain, ...off];
   for (let i = 0; i < chain.length; i++) {
