@@ -63,6 +63,34 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
+    name: 'screen',
+    size: BENCH,
+    go: async (page, base) => {
+      await page.goto(`${base}/screen`);
+      await page.getByRole('list', { name: 'Products screened' }).waitFor();
+    },
+  },
+  {
+    name: 'label',
+    size: BENCH,
+    whole: true,
+    go: async (page, base) => {
+      await page.goto(`${base}/screen`);
+      await page.getByRole('link', { name: 'Slack Water Conditioner' }).click();
+      await page.getByRole('heading', { name: 'Claims against the list' }).waitFor();
+    },
+  },
+  {
+    name: 'build-up',
+    size: BENCH,
+    go: async (page, base) => {
+      await page.goto(`${base}/heads`);
+      await page.getByRole('link', { name: 'Ines Falkenrath' }).click();
+      await page.getByRole('tab', { name: 'Build-up' }).click();
+      await page.getByRole('img', { name: /Build-up after/ }).waitFor();
+    },
+  },
+  {
     name: 'routine',
     size: BENCH,
     go: async (page, base) => {

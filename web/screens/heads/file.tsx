@@ -5,7 +5,7 @@ import { readPorosity } from '@sabor/core/hair/porosity/reading';
 import { TRAITS, type TraitName } from '@sabor/core/hair/traits';
 import { zoneLabel } from '@sabor/core/hair/zones';
 import { Tabs } from 'radix-ui';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useHairFile, useWearer } from '../../api/queries.ts';
 import { HeadMap } from '../../drawings/head-map.tsx';
@@ -58,7 +58,9 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
   const part = asked in PARTS ? asked : 'porosity';
   const [zoneId, setZoneId] = useState<string | null>(null);
   const [shown, setShown] = useState<keyof typeof SHOWN>('evidence');
-  const zone = wearer.zones.find((known) => known.id === zoneId) ?? null;
+  // The map answers at once; what stands beside it follows.
+  const besideId = useDeferredValue(zoneId);
+  const zone = wearer.zones.find((known) => known.id === besideId) ?? null;
   const readings = useMemo(
     () => new Map(wearer.zones.map((known) => [known.id, readPorosity(evidenceOn(file, known.id))])),
     [wearer, file],
@@ -107,7 +109,7 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
               ? '“?” is not clear yet. Choose a zone to narrow everything beside it.'
               : 'Deep tint: the zone’s own; pale: the whole head’s. Choose a zone to narrow everything beside it.'}
           </p>
-          <Button className="mt-3" aria-pressed={zone === null} onClick={() => setZoneId(null)}>
+          <Button className="mt-3" aria-pressed={zoneId === null} onClick={() => setZoneId(null)}>
             Whole head
           </Button>
           {shown === 'evidence' && <ModelTable />}
@@ -134,7 +136,7 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
           </div>
           <Tabs.Content value="porosity">
             <PorosityPanel
-              key={zoneId ?? 'head'}
+              key={besideId ?? 'head'}
               wearer={wearer}
               file={file}
               zone={zone}

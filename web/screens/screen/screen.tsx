@@ -63,6 +63,9 @@ export function Screen() {
 const per100 = ({ price, sizeMl }: Product) =>
   price === null || sizeMl === null ? null : pricePer100Ml(price, sizeMl);
 
+/** Products shown before more are asked for. */
+const AT_FIRST = 50;
+
 const SORTS = {
   verdict: { label: 'best first' },
   name: { label: 'name' },
@@ -99,6 +102,7 @@ function Grid({
   const [verdict, setVerdict] = useState<Verdict | null>(null);
   const [line, setLine] = useState<string | null>(null);
   const [words, setWords] = useState('');
+  const [limit, setLimit] = useState(AT_FIRST);
   const [sort, setSort] = useState<keyof typeof SORTS>('verdict');
   const [listed, setListed] = useState<ReadonlySet<string>>(new Set());
   useEffect(() => {
@@ -180,7 +184,7 @@ function Grid({
         <Nothing title="No product fits these filters">Take one off.</Nothing>
       ) : (
         <ul aria-label="Products screened" className="mt-6 divide-y divide-rule border-y border-rule">
-          {shown.map(({ product, verdict: given, reasons, unknown, items }) => (
+          {shown.slice(0, limit).map(({ product, verdict: given, reasons, unknown, items }) => (
             <li key={product.id} className="grid gap-x-6 gap-y-1 py-3 lg:grid-cols-[16rem_9rem_1fr_auto]">
               <div>
                 <Link
@@ -214,16 +218,12 @@ function Grid({
                           {says}
                         </p>
                       ))}
-                    <details>
-                      <summary className="min-h-8 cursor-pointer py-1 text-sm font-semibold">
-                        All {reasons.length} reasons
-                        <span className="sr-only"> on {product.name}</span>
-                        {unknown.length > 0 && `, ${unknown.length} names unknown`}
-                      </summary>
-                      <div className="mt-2">
-                        <Reasons reasons={reasons} weigh={weigh} />
-                      </div>
-                    </details>
+                    <AllReasons
+                      name={product.name}
+                      reasons={reasons}
+                      unknown={unknown.length}
+                      weigh={weigh}
+                    />
                   </>
                 )}
               </div>
@@ -245,6 +245,11 @@ function Grid({
           ))}
         </ul>
       )}
+      {shown.length > limit && (
+        <Button className="mt-4" onClick={() => setLimit(limit + AT_FIRST)}>
+          Show {Math.min(AT_FIRST, shown.length - limit)} more of {shown.length.toLocaleString('en')}
+        </Button>
+      )}
       {listed.size > 0 && (
         <div className="sticky bottom-16 mt-4 flex flex-wrap items-center gap-4 rounded-tag bg-ink px-4 py-3 text-paper sm:bottom-4">
           <p>
@@ -264,5 +269,34 @@ function Grid({
         licensed professionals come first.
       </p>
     </>
+  );
+}
+
+/** The reasons in full, drawn only once they are asked for. */
+function AllReasons({
+  name,
+  reasons,
+  unknown,
+  weigh,
+}: {
+  name: string;
+  reasons: ShelfScreening['reasons'];
+  unknown: number;
+  weigh: (ruleId: string, weight: number) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary className="min-h-8 cursor-pointer py-1 text-sm font-semibold">
+        All {reasons.length} reasons
+        <span className="sr-only"> on {name}</span>
+        {unknown > 0 && `, ${unknown} names unknown`}
+      </summary>
+      {open && (
+        <div className="mt-2">
+          <Reasons reasons={reasons} weigh={weigh} />
+        </div>
+      )}
+    </details>
   );
 }
