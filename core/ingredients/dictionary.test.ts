@@ -58,6 +58,10 @@ describe('the dictionary', () => {
     expect(150.22 / 112.13).toBeCloseTo(1.34, 2);
   });
 
+  it('calls everything that is capped a preservative', () => {
+    for (const { name, cap, marks } of INGREDIENTS) if (cap) expect(marks.has('pres'), name).toBe(true);
+  });
+
   it('tells the two kinds of alcohol apart', () => {
     expect(findIngredient('SD Alcohol 40-B')?.alcohol).toBe('short');
     expect(findIngredient('Cetostearyl alcohol')?.alcohol).toBe('fatty');

@@ -20,7 +20,7 @@ Citral | alg |
 Eugenol | alg |
 Isoeugenol | alg |
 Coumarin | alg |
-Benzyl Alcohol | alg cap=1/1 |
+Benzyl Alcohol | alg pres cap=1/1 |
 Benzyl Salicylate | alg |
 Benzyl Benzoate | alg |
 Benzyl Cinnamate | alg |

@@ -161,6 +161,15 @@ describe('safety', () => {
     expect(screen('Aqua, Butylphenyl Methylpropional, Glycerin', { market: 'us' }).verdict).not.toBe('never');
   });
 
+  it('misses a preservative only where there is none', () => {
+    for (const kept of ['Sodium Benzoate', 'Phenoxyethanol', 'Benzyl Alcohol', 'DMDM Hydantoin'])
+      expect(ids(`Aqua, Glycerin, ${kept}`), kept).not.toContain('preservative-none');
+    expect(ids('Aqua, Glycerin, Panthenol')).toContain('preservative-none');
+    expect(ids('Argania Spinosa Kernel Oil, Tocopherol', { roles: ['oil'] })).not.toContain(
+      'preservative-none',
+    );
+  });
+
   it('cannot be switched off', () => {
     const weights = { 'child-essential': 0, 'child-cooling': 0 };
     expect(screen('Aqua, Mentha Piperita Oil', { child: true, weights }).verdict).toBe('never');
