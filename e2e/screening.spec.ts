@@ -103,6 +103,8 @@ test('build-up and the whole routine are read from the lists', async ({ page }) 
   await expect(page.getByRole('region', { name: 'The whole wash day at once' })).toContainText(
     /Nothing clashes|Smallest change/,
   );
+  await page.getByText(/^Where schools differ: \d questions/).click();
+  await expect(page.getByText('Others: air (health and calm)')).toBeVisible();
 });
 
 test('products come in from a file, row by row, and the shelf goes out as one', async ({ page }) => {

@@ -1,6 +1,7 @@
 import type { RoutineInput } from '@sabor/contract/routine';
 import type { Product } from '@sabor/contract/shelf';
 import type { RoutineFinding } from '@sabor/core/ingredients/judge/routine-screen';
+import { schoolsOf } from '@sabor/core/routine/school-questions';
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useEffect, useState } from 'react';
 import { useOwnIngredients, useSettings } from '../../api/queries.ts';
@@ -73,9 +74,40 @@ export function RoutineFindings({
           ))}
         </ul>
       )}
+      <SchoolSides steps={steps} products={products} />
       <p className="mt-2 text-sm text-soft">
         Common practice, read from the lists; shares are model assumptions.
       </p>
     </section>
+  );
+}
+
+/** Where schools differ on how this is done: the side it takes, and the other with its reason. */
+function SchoolSides({ steps, products }: { steps: RoutineInput['steps']; products: readonly Product[] }) {
+  const found = schoolsOf(
+    steps.map((step) => ({ ...step, roles: products.find(({ id }) => id === step.productId)?.roles ?? [] })),
+  );
+  if (found.length === 0) return null;
+  return (
+    <details className="mt-3">
+      <summary className="min-h-10 cursor-pointer py-2 font-semibold">
+        Where schools differ: {found.length} questions
+      </summary>
+      <ul className="grid gap-x-10 sm:grid-cols-2">
+        {found.map(({ question, taken, others }) => (
+          <li key={question} className="border-b border-rule py-2">
+            <p className="font-semibold">{question}</p>
+            <p>
+              Here: {taken.does} <span className="text-soft">({taken.because})</span>
+            </p>
+            {others.map(({ does, because }) => (
+              <p key={does} className="text-soft">
+                Others: {does} ({because})
+              </p>
+            ))}
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
