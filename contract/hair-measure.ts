@@ -15,6 +15,7 @@ const shapes = v.variant(
       restingMm: positive('The length at rest', 2000),
       stretchedMm: positive('The length pulled straight', 2000),
     }),
+    v.object({ kind: v.literal('build-up'), feels: number('The rating', 0, 10) }),
     v.object({ kind: v.literal('ponytail'), circumferenceMm: positive('The circumference', 1000) }),
     v.object({
       kind: v.literal('stretch'),
@@ -37,6 +38,7 @@ const shapes = v.variant(
 const BLAMED: Record<MeasureResult['kind'], string> = {
   strand: 'micrometres',
   curl: 'stretchedMm',
+  'build-up': 'feels',
   ponytail: 'circumferenceMm',
   stretch: 'stretchedMm',
   shed: 'to',

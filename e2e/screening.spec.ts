@@ -96,8 +96,11 @@ test('build-up and the whole routine are read from the lists', async ({ page }) 
   await expect(
     page.getByText(/The arms of the newest trial began from ground that differs by/),
   ).toBeVisible();
-  await page.getByLabel('heavier than the curve says').check();
-  await expect(page.getByText(/It feels coated from|No clarify wanted/)).toBeVisible();
+  await page.getByRole('button', { name: 'Build-up feels 9' }).click();
+  await expect(page.getByText(/^1 rating shifts what stays on this head by [1-3]\.\d\d times/)).toBeVisible();
+  await expect(page.getByText(/It feels coated from/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Not rated yet: the curve is the model’s alone.')).toBeVisible();
   await page.goto('/routines');
   await page.getByRole('link', { name: 'Coast wash-and-go' }).click();
   await expect(page.getByRole('region', { name: 'The whole wash day at once' })).toContainText(

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { type CLAIMS, readClaims } from './claims.ts';
 import { screenRoutine } from './judge/routine-screen.ts';
-import { runLedger, unequalGround, wantsClarify } from './ledger/ledger.ts';
+import { ownScale, runLedger, unequalGround, wantsClarify } from './ledger/ledger.ts';
 import { LEDGER, RESIDUES, residueProfile } from './ledger/residue.ts';
 import { likeness } from './likeness.ts';
 import { readProduct } from './read-product.ts';
@@ -92,6 +92,19 @@ describe('the build-up ledger', () => {
       { on: '2026-01-22', planned: false, steps: [none] },
     ]);
     expect(later!.protein / first!.protein).toBeCloseTo(0.5, 10);
+  });
+
+  it('is shifted by the user’s own hand: the median, within limits', () => {
+    const points = runLedger([day('2026-01-01', mild), day('2026-01-08', mild)]);
+    const load = points[1]!.total;
+    const feels = (10 * load) / (2 * LEDGER.coated);
+    expect(ownScale(points, [{ on: '2026-01-09', feels }])).toBeCloseTo(1, 10);
+    expect(ownScale(points, [{ on: '2026-01-09', feels: feels * 1.5 }])).toBeCloseTo(1.5, 10);
+    expect(ownScale(points, [])).toBe(1);
+    expect(ownScale(points, [{ on: '2025-12-01', feels: 9 }])).toBe(1);
+    expect(ownScale(points, [{ on: '2026-01-09', feels: 0 }])).toBe(0.3);
+    const scaled = runLedger([day('2026-01-01', mild)], 2);
+    expect(scaled[0]!.total).toBeCloseTo(2 * points[0]!.total, 10);
   });
 
   it('tells whether two arms start from unequal ground', () => {

@@ -11,6 +11,7 @@ import { type ParsedLabel, parseLabel } from '@sabor/core/ingredients/label/pars
 import { suggest } from '@sabor/core/ingredients/label/suggest';
 import {
   type LedgerPoint,
+  ownScale,
   runLedger,
   unequalGround,
   wantsClarify,
@@ -156,26 +157,30 @@ const screening = {
     products: readonly Product[],
     market: Market,
     names: readonly OwnIngredient[],
-    scale: number,
+    ratings: readonly { on: string; feels: number }[],
     arms: readonly (readonly string[])[],
     today: string,
-  ): { points: LedgerPoint[]; wants: ReturnType<typeof wantsClarify>; unequal: number | null } {
+  ): {
+    points: LedgerPoint[];
+    scale: number;
+    wants: ReturnType<typeof wantsClarify>;
+    unequal: number | null;
+  } {
     learn(names);
     const profiles = new Map(
       products.map((product) => [product.id, residueProfile(formulaOf(product, market))]),
     );
-    const points = runLedger(
-      days.map(({ on, steps, planned }) => ({
-        on,
-        planned,
-        steps: steps.flatMap(({ productId, grams }) => {
-          const profile = profiles.get(productId);
-          return profile ? [{ profile, grams }] : [];
-        }),
-      })),
-      scale,
-    );
-    return { points, wants: wantsClarify(points, today), unequal: unequalGround(points, arms) };
+    const put = days.map(({ on, steps, planned }) => ({
+      on,
+      planned,
+      steps: steps.flatMap(({ productId, grams }) => {
+        const profile = profiles.get(productId);
+        return profile ? [{ profile, grams }] : [];
+      }),
+    }));
+    const scale = ownScale(runLedger(put), ratings);
+    const points = runLedger(put, scale);
+    return { points, scale, wants: wantsClarify(points, today), unequal: unequalGround(points, arms) };
   },
   /** Names of the dictionary that begin with or hold these letters, for the classifier. */
   names(letters: string): string[] {

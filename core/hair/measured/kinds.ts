@@ -17,6 +17,10 @@ export const MEASURE_KINDS = {
     label: 'Stretch test',
     how: 'One wet hair: its length at rest, gently stretched, and let go again.',
   },
+  'build-up': {
+    label: 'Build-up, felt',
+    how: 'Dry lengths between two fingers, before a wash: 0 squeaks, 5 feels coated, 10 waxy or dull all over.',
+  },
   shed: {
     label: 'Shed hairs',
     how: 'Hairs that came out at this detangle: counted, or an estimate from – to.',
@@ -27,6 +31,7 @@ export type MeasureKind = keyof typeof MEASURE_KINDS;
 export type MeasureResult =
   | { kind: 'strand'; micrometres: number }
   | ({ kind: 'curl' } & CurlMeasure)
+  | { kind: 'build-up'; feels: number }
   | { kind: 'ponytail'; circumferenceMm: number }
   | { kind: 'stretch'; wetMm: number; stretchedMm: number; releasedMm: number }
   | { kind: 'shed'; from: number; to: number; days: number; worn: WornMeanwhile };
@@ -68,6 +73,12 @@ export function readMeasure(result: MeasureResult): MeasureReading {
         caution: null,
       };
     }
+    case 'build-up':
+      return {
+        says: `${Number(result.feels.toFixed(1))} of 10`,
+        because: 'Your own hand; it shifts the build-up ledger for this head.',
+        caution: null,
+      };
     case 'ponytail':
       return {
         says: `${densityClass(result.circumferenceMm)} density`,

@@ -59,6 +59,30 @@ export function runLedger(washDays: readonly LedgerDay[], scale = 1): LedgerPoin
     });
 }
 
+/** How far the user's own hand may shift what stays. Model assumption. */
+const SCALE_LIMITS = { least: 0.3, most: 3 } as const;
+/** Rating at which the hand and the ledger call hair coated. */
+const FEELS_COATED = 5;
+
+/**
+ * The correction of what stays, from the user's own ratings of build-up (0–10, 5 coated): the median over ratings of what
+ * was felt against what an uncorrected ledger had on the hair that day. 1 without a rating that can be held against it.
+ */
+export function ownScale(
+  points: readonly LedgerPoint[],
+  ratings: readonly { on: string; feels: number }[],
+): number {
+  const ratios = ratings.flatMap(({ on, feels }) => {
+    const load = points.filter((point) => !point.planned && point.on <= on).at(-1)?.total ?? 0;
+    return load > 0.05 ? [((feels / FEELS_COATED) * LEDGER.coated) / load] : [];
+  });
+  if (ratios.length === 0) return 1;
+  const sorted = ratios.toSorted((x, y) => x - y);
+  const middle = sorted.length >> 1;
+  const median = sorted.length % 2 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
+  return Math.min(SCALE_LIMITS.most, Math.max(SCALE_LIMITS.least, median));
+}
+
 /** The first date on which hair comes to feel coated, and that on which protein may stiffen it; null for neither. */
 export function wantsClarify(
   points: readonly LedgerPoint[],

@@ -1,37 +1,91 @@
 import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
+import type { HairMeasureInput } from '@sabor/contract/hair-measure';
 import type { LedgerWashDay } from '@sabor/contract/ingredients';
 import type { Wearer } from '@sabor/contract/wearer';
 import { LEDGER, RESIDUES, type Residue } from '@sabor/core/ingredients/ledger/residue';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
-import { get } from '../../api/http.ts';
-import { useOwnIngredients, useSettings, useShelf } from '../../api/queries.ts';
+import { useMemo } from 'react';
+import { v7 } from 'uuid';
+import { get, put, remove } from '../../api/http.ts';
+import { useChange, useOwnIngredients, useSettings, useShelf } from '../../api/queries.ts';
 import { BuildUpCurve } from '../../drawings/build-up-curve.tsx';
+import { Button } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Loading, Nothing } from '../../ui/states.tsx';
+import { useSay } from '../../ui/undo.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
-
-const FEELS = {
-  lighter: { label: 'lighter than the curve says', scale: 0.6 },
-  same: { label: 'as the curve says', scale: 1 },
-  heavier: { label: 'heavier than the curve says', scale: 1.5 },
-} as const;
 
 const plusDays = (date: string, days: number) =>
   new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+
+/** The tester's own hand on the hair, which shifts what the ledger says of this head. */
+function RateBuildUp({
+  wearerId,
+  today,
+  ratings,
+  scale,
+}: {
+  wearerId: string;
+  today: string;
+  ratings: readonly { on: string; feels: number }[];
+  scale: number;
+}) {
+  const say = useSay();
+  const save = useChange((measure: HairMeasureInput) => put(`/hair-measures/${measure.id}`, measure));
+  const undo = useChange((id: string) => remove(`/hair-measures/${id}`));
+  const rate = (feels: number) => {
+    const id = v7();
+    save
+      .mutateAsync({ id, wearerId, zoneId: null, on: today, note: '', result: { kind: 'build-up', feels } })
+      .then(
+        () => say(`Build-up rated ${feels} of 10.`, () => undo.mutate(id)),
+        (error: Error) => say(error.message),
+      );
+  };
+  return (
+    <fieldset className="mt-4">
+      <legend className="text-sm font-semibold">
+        How coated does it feel today? 0 squeaks, 5 coated, 10 waxy all over
+      </legend>
+      <div className="mt-1 flex flex-wrap gap-1">
+        {Array.from({ length: 11 }, (_, feels) => feels).map((feels) => (
+          <Button
+            key={feels}
+            className="min-w-10 px-0!"
+            aria-label={`Build-up feels ${feels}`}
+            onClick={() => rate(feels)}
+          >
+            {feels}
+          </Button>
+        ))}
+      </div>
+      <p className="mt-1 text-sm text-soft">
+        {ratings.length === 0
+          ? 'Not rated yet: the curve is the model’s alone.'
+          : `${ratings.length} ${ratings.length === 1 ? 'rating shifts' : 'ratings shift'} what stays on this head by ${scale.toFixed(2)} times. They stand under Measured.`}
+      </p>
+    </fieldset>
+  );
+}
 
 /** Build-up over recorded and planned wash days: when it wants a clarify, and whether arms start from equal ground. */
 export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
   const shelf = useShelf();
   const own = useOwnIngredients();
   const { market } = useSettings();
-  const [feels, setFeels] = useState<keyof typeof FEELS>('same');
   const recorded = useQuery({
     queryKey: ['wearers', wearer.id, 'ledger'],
     queryFn: () => get<LedgerWashDay[]>(`/wearers/${wearer.id}/ledger`),
   });
   const today = localToday();
+  const ratings = useMemo(
+    () =>
+      file.measures.flatMap(({ on, result }) =>
+        result.kind === 'build-up' ? [{ on, feels: result.feels }] : [],
+      ),
+    [file.measures],
+  );
   const days = useMemo(() => {
     const past = (recorded.data ?? []).map((day) => ({ ...day, planned: false }));
     const last = past.at(-1);
@@ -47,7 +101,7 @@ export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
     return [...past, ...ahead];
   }, [recorded.data, file, today]);
   const ledger = useQuery({
-    queryKey: ['ledger of', wearer.id, days, market, own.data, feels, shelf.data?.products],
+    queryKey: ['ledger of', wearer.id, days, market, own.data, ratings, shelf.data?.products],
     enabled: days.length > 0 && shelf.data !== undefined && own.data !== undefined,
     queryFn: () => {
       const trial = recorded.data!.at(-1)!.trialId;
@@ -59,7 +113,7 @@ export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
         shelf.data!.products,
         market,
         own.data!,
-        FEELS[feels].scale,
+        ratings,
         [...byArm.values()],
         today,
       );
@@ -102,23 +156,7 @@ export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
               </p>
             )}
           </div>
-          <fieldset className="mt-4">
-            <legend className="text-sm font-semibold">Today the hair feels</legend>
-            <div className="flex flex-wrap gap-x-5">
-              {(Object.keys(FEELS) as (keyof typeof FEELS)[]).map((key) => (
-                <label key={key} className="flex min-h-10 items-center gap-2">
-                  <input
-                    type="radio"
-                    name="feels"
-                    className="accent-ink"
-                    checked={feels === key}
-                    onChange={() => setFeels(key)}
-                  />
-                  {FEELS[key].label}
-                </label>
-              ))}
-            </div>
-          </fieldset>
+          <RateBuildUp wearerId={wearer.id} today={today} ratings={ratings} scale={ledger.data.scale} />
           <details className="mt-3">
             <summary className="min-h-10 cursor-pointer py-2 font-semibold">What Sabor assumes</summary>
             <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Constants of the ledger">

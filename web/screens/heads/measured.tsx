@@ -27,6 +27,7 @@ const none = null as unknown as number;
 const BLANK: Record<MeasureKind, MeasureResult> = {
   strand: { kind: 'strand', micrometres: none },
   curl: { kind: 'curl', diameterMm: none, waves: none, overMm: none, restingMm: none, stretchedMm: none },
+  'build-up': { kind: 'build-up', feels: none },
   ponytail: { kind: 'ponytail', circumferenceMm: none },
   stretch: { kind: 'stretch', wetMm: none, stretchedMm: none, releasedMm: none },
   shed: { kind: 'shed', from: none, to: none, days: 1, worn: 'loose' },
@@ -261,6 +262,16 @@ function ResultFields({
             />
           </div>
         </>
+      );
+    case 'build-up':
+      return (
+        <NumberField
+          label="It feels"
+          unit="of 10"
+          value={result.feels}
+          onChange={set('feels')}
+          error={problem('feels')}
+        />
       );
     case 'ponytail':
       return (
