@@ -40,14 +40,14 @@ function useShortcuts(openHelp: () => void) {
 function Ribbon({ className }: { className: string }) {
   return (
     <nav aria-label="Bench" className={className}>
-      <ul className="flex w-full overflow-x-auto sm:overflow-visible">
+      <ul className="grid w-full grid-cols-4 sm:flex">
         {PLACES.map(({ to, label }) => (
-          <li key={to} className="min-w-[4.1rem] flex-1 sm:min-w-0 sm:flex-none">
+          <li key={to}>
             <NavLink
               to={to}
               end={to === '/'}
               className={({ isActive }) =>
-                `ribbon-piece block py-3 text-center text-[0.72rem] font-semibold sm:px-6 sm:py-2 sm:text-[0.95rem] ${
+                `ribbon-piece block py-2.5 text-center text-[0.8rem] font-semibold sm:px-6 sm:py-2 sm:text-[0.95rem] ${
                   isActive ? 'bg-ink text-paper' : 'bg-leaf-pale text-ink hover:bg-rule'
                 }`
               }

@@ -251,7 +251,7 @@ function Grid({
         </Button>
       )}
       {listed.size > 0 && (
-        <div className="sticky bottom-16 mt-4 flex flex-wrap items-center gap-4 rounded-tag bg-ink px-4 py-3 text-paper sm:bottom-4">
+        <div className="sticky bottom-24 mt-4 flex flex-wrap items-center gap-4 rounded-tag bg-ink px-4 py-3 text-paper sm:bottom-4">
           <p>
             {listed.size} on the shortlist{listed.size < 2 ? ': a trial needs two' : ''}
           </p>
