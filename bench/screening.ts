@@ -3,7 +3,7 @@ import { NO_TRAITS } from '../core/hair/traits.ts';
 import { INGREDIENTS } from '../core/ingredients/dictionary.ts';
 import { readFormula } from '../core/ingredients/formula.ts';
 import { RULES } from '../core/ingredients/judge/rules/all.ts';
-import { type ScreenFor, screenFormula } from '../core/ingredients/judge/screen.ts';
+import { type ScreenFor, screenFormulas } from '../core/ingredients/judge/screen.ts';
 import { parseLabel } from '../core/ingredients/label/parse-label.ts';
 import { shareIntervals } from '../core/ingredients/shares/intervals.ts';
 import { splitIngredients } from '../core/shelf/ingredient-list.ts';
@@ -61,9 +61,9 @@ const line = (what: string, ours: string, ratio: number, peer: string) =>
 
 /** Reading and judging labels, against splitting them alone, and intervals against a general solver. */
 export async function benchScreening(): Promise<void> {
+  const judge = screenFormulas(whom, RULES);
   const whole = seconds(() => {
-    for (const label of LABELS)
-      screenFormula(readFormula(parseLabel(label).items, { leaveOn: true }), whom, RULES);
+    for (const label of LABELS) judge(readFormula(parseLabel(label).items, { leaveOn: true }));
   });
   const split = seconds(() => {
     for (const label of LABELS) splitIngredients(label);
@@ -81,7 +81,8 @@ export async function benchScreening(): Promise<void> {
   let dew = 0;
   const judged = seconds(() => {
     dew = (dew + 1) % 25;
-    for (const formula of formulas) screenFormula(formula, { ...whom, dewPointC: dew }, RULES);
+    const again = screenFormulas({ ...whom, dewPointC: dew }, RULES);
+    for (const formula of formulas) again(formula);
   });
   line(
     '300 products judged again by the dew-point slider',

@@ -6,7 +6,13 @@ import { type Group, type Ingredient, MARKS } from '@sabor/core/ingredients/fact
 import { type Formula, type Market, readFormula } from '@sabor/core/ingredients/formula';
 import { type RoutineFinding, screenRoutine } from '@sabor/core/ingredients/judge/routine-screen';
 import { RULES } from '@sabor/core/ingredients/judge/rules/all';
-import { type ScreenFor, type Screening, screenFormula, staysOn } from '@sabor/core/ingredients/judge/screen';
+import {
+  type ScreenFor,
+  type Screening,
+  screenFormula,
+  screenFormulas,
+  staysOn,
+} from '@sabor/core/ingredients/judge/screen';
 import { type ParsedLabel, parseLabel } from '@sabor/core/ingredients/label/parse-label';
 import { suggest } from '@sabor/core/ingredients/label/suggest';
 import {
@@ -85,9 +91,16 @@ const net = (screening: Screening) =>
 const screening = {
   shelf(products: readonly Product[], whom: Whom, names: readonly OwnIngredient[]): ShelfScreening[] {
     learn(names);
+    const byRoles = new Map<string, ReturnType<typeof screenFormulas>>();
     return products.map((product) => {
       const formula = formulaOf(product, whom.market);
-      const found = screenFormula(formula, { ...whom, roles: product.roles }, RULES);
+      const key = product.roles.join();
+      let judge = byRoles.get(key);
+      if (!judge) {
+        judge = screenFormulas({ ...whom, roles: product.roles }, RULES);
+        byRoles.set(key, judge);
+      }
+      const found = judge(formula);
       return {
         productId: product.id,
         verdict: found.verdict,

@@ -100,30 +100,49 @@ function meets<T>(wanted: readonly T[] | undefined, has: readonly T[]): boolean 
 
 type Lookup = (by: Selector) => readonly FormulaItem[];
 
-/** Everything a condition asks but the traits; the items it found, or null when it does not hold. */
+/** What a condition asks of the wearer, the weather and the role: nothing of the formula. */
+function suits(when: Condition, screen: ScreenFor): boolean {
+  if (!meets(when.roles, screen.roles) || (when.notRoles && meets(when.notRoles, screen.roles))) return false;
+  if (when.market && when.market !== screen.market) return false;
+  if (when.child !== undefined && when.child !== screen.child) return false;
+  if (when.hardWater !== undefined && when.hardWater !== screen.hardWater) return false;
+  if (when.wantsHold !== undefined && when.wantsHold !== screen.wantsHold) return false;
+  if (!meets(when.history, screen.history)) return false;
+  if (!meets(when.scalp, screen.scalp) || !meets(when.dislikes, screen.dislikes)) return false;
+  if (when.stretch && (screen.stretch === null || !when.stretch.includes(screen.stretch))) return false;
+  const dew = screen.dewPointC;
+  if (when.dewUnder !== undefined && !(dew !== null && dew < when.dewUnder)) return false;
+  return when.dewFrom === undefined || (dew !== null && dew >= when.dewFrom);
+}
+
+/** A rule that suits a wearer, with the zones it suits them in and its weight there before the formula is known. */
+interface LiveRule {
+  rule: Rule;
+  where: string[];
+  weight: number;
+}
+
+function liveRules(rules: readonly Rule[], screen: ScreenFor): LiveRule[] {
+  const [head, ...zones] = screen.parts;
+  return rules.flatMap((rule): LiveRule[] => {
+    const own = screen.weights[rule.id] ?? 1;
+    if ((own === 0 && rule.effect !== 'forbids') || !suits(rule.when, screen)) return [];
+    let where: string[] = [];
+    if (asksTrait(rule.when) && (!head || !fitsTraits(rule.when, head.traits))) {
+      where = zones.filter(({ traits }) => fitsTraits(rule.when, traits)).map((zone) => zone.where ?? '');
+      if (where.length === 0) return [];
+    }
+    return [{ rule, where, weight: rule.strength * own * (where.length ? LESS.zones : 1) }];
+  });
+}
+
+/** What a condition asks of the formula: the items it found, or null when it does not hold. */
 function found(
   when: Condition,
   formula: Formula,
   pick: Lookup,
-  screen: ScreenFor,
 ): { items: readonly FormulaItem[]; sure: boolean } | null {
   if (when.leaveOn !== undefined && when.leaveOn !== formula.leaveOn) return null;
-  if (!meets(when.roles, screen.roles) || (when.notRoles && meets(when.notRoles, screen.roles))) return null;
-  if (when.market && when.market !== screen.market) return null;
-  if (when.child !== undefined && when.child !== screen.child) return null;
-  if (when.hardWater !== undefined && when.hardWater !== screen.hardWater) return null;
-  if (when.wantsHold !== undefined && when.wantsHold !== screen.wantsHold) return null;
-  if (
-    !meets(when.history, screen.history) ||
-    !meets(when.scalp, screen.scalp) ||
-    !meets(when.dislikes, screen.dislikes)
-  )
-    return null;
-  if (when.stretch && (screen.stretch === null || !when.stretch.includes(screen.stretch))) return null;
-  if (when.dewUnder !== undefined && !(screen.dewPointC !== null && screen.dewPointC < when.dewUnder))
-    return null;
-  if (when.dewFrom !== undefined && !(screen.dewPointC !== null && screen.dewPointC >= when.dewFrom))
-    return null;
   if (when.lacks && pick(when.lacks).length > 0) return null;
   if (when.and && pick(when.and).length === 0) return null;
   if (!when.has) return { items: [], sure: true };
@@ -157,24 +176,14 @@ function sentenceOf(rule: Rule): string {
   return found;
 }
 
-function apply(rule: Rule, formula: Formula, pick: Lookup, screen: ScreenFor): Reason | null {
-  const own = screen.weights[rule.id] ?? 1;
-  if (own === 0 && rule.effect !== 'forbids') return null;
-  const match = found(rule.when, formula, pick, screen);
+function apply({ rule, where, weight }: LiveRule, formula: Formula, pick: Lookup): Reason | null {
+  const match = found(rule.when, formula, pick);
   if (!match) return null;
-  let where: string[] = [];
-  if (asksTrait(rule.when)) {
-    const [head, ...zones] = screen.parts;
-    if (!head || !fitsTraits(rule.when, head.traits)) {
-      where = zones.filter(({ traits }) => fitsTraits(rule.when, traits)).map((zone) => zone.where ?? '');
-      if (where.length === 0) return null;
-    }
-  }
   return {
     ruleId: rule.id,
     says: sentenceOf(rule),
     effect: rule.effect,
-    weight: rule.strength * own * (where.length ? LESS.zones : 1) * (match.sure ? 1 : LESS.likely),
+    weight: weight * (match.sure ? 1 : LESS.likely),
     strength: rule.strength,
     items: match.items,
     where,
@@ -248,23 +257,34 @@ const ORDER: Record<Effect, number> = { forbids: 0, against: 1, for: 1, note: 2 
  * A formula screened for one head, weather and school: a verdict in words and its reasons, heaviest first. Rules of
  * other schools do not weigh, but where a school would come to another verdict that is told with its own reasons.
  */
-export function screenFormula(formula: Formula, screen: ScreenFor, rules: readonly Rule[]): Screening {
-  const pick = indexOf(rules)(formula);
-  const all = avoidedReasons(formula, screen);
-  for (const rule of rules) {
-    const reason = apply(rule, formula, pick, screen);
-    if (reason) all.push(reason);
-  }
+export const screenFormula = (formula: Formula, screen: ScreenFor, rules: readonly Rule[]): Screening =>
+  screenFormulas(screen, rules)(formula);
+
+/** The same for many formulas in the same roles: what does not hang on the formula is worked out once. */
+export function screenFormulas(screen: ScreenFor, rules: readonly Rule[]): (formula: Formula) => Screening {
+  const live = liveRules(rules, screen);
+  const index = indexOf(rules);
+  return (formula) => {
+    const pick = index(formula);
+    const all = avoidedReasons(formula, screen);
+    for (const one of live) {
+      const reason = apply(one, formula, pick);
+      if (reason) all.push(reason);
+    }
+    return judged(all, formula, screen.school);
+  };
+}
+
+/** The verdict and its reasons by one school, and where the others differ. */
+function judged(all: readonly Reason[], formula: Formula, own: School | null): Screening {
   const unknownItems = formula.items.filter(({ ingredient, share }) => ingredient === null && share !== null);
   const unknownShare = shareOf(unknownItems).expected;
   const heard = (school: School | null) =>
     all.filter(({ schools }) => schools === null || (school !== null && schools.includes(school)));
-  const reasons = heard(screen.school).sort(
-    (a, b) => ORDER[a.effect] - ORDER[b.effect] || b.weight - a.weight,
-  );
+  const reasons = heard(own).sort((a, b) => ORDER[a.effect] - ORDER[b.effect] || b.weight - a.weight);
   const verdict = verdictOf(reasons, unknownShare);
   const others = (Object.keys(SCHOOLS) as School[])
-    .filter((school) => school !== screen.school)
+    .filter((school) => school !== own)
     .map((school) => ({
       school,
       verdict: verdictOf(heard(school), unknownShare),
