@@ -135,6 +135,12 @@ function FirstSteps() {
       'Add a wearer',
     ],
     [
+      'Weather',
+      'Say where they are: a simulated station, a file or your own thermometer tells the air.',
+      '/weather/new',
+      'Add a place',
+    ],
+    [
       'Routines',
       'Write the wash day down once, so that it can be held fixed.',
       '/routines/new',
