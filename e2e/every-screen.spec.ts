@@ -79,6 +79,8 @@ for (const [size, viewport] of [
       await page.goto(path);
       await page.getByRole('heading', { name: heading }).first().waitFor();
       expect(await violations(page), path).toEqual([]);
+      const width = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(width, path).toBeLessThanOrEqual(viewport.width);
     }
   });
 

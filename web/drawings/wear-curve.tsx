@@ -181,46 +181,48 @@ function Air({
   const settings = useSettings();
   if (air.length === 0) return null;
   return (
-    <table className="mt-2 w-full table-fixed border-t border-rule text-sm">
-      <caption className="sr-only">Weather under the curve: mean dew point and strongest wind</caption>
-      <thead className="text-soft">
-        <tr>
-          <th scope="col" className="w-28 pt-1 text-left font-normal">
-            Dew point, wind
-          </th>
-          {days.map((day) => (
-            <th key={day} scope="col" className="pt-1 text-center font-normal">
-              {dayName(day)}
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Weather met in wear">
+      <table className="mt-2 w-full min-w-[30rem] table-fixed border-t border-rule text-sm">
+        <caption className="sr-only">Weather under the curve: mean dew point and strongest wind</caption>
+        <thead className="text-soft">
+          <tr>
+            <th scope="col" className="w-28 pt-1 text-left font-normal">
+              Dew point, wind
             </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {arms.map((name, arm) => (
-          <tr key={name}>
-            <th scope="row" className="truncate text-left font-normal">
-              <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
-                {armStyle(arm).marker}
-              </span>{' '}
-              {name}
-            </th>
-            {days.map((day) => {
-              const met = air.find((one) => one.day === day && one.arm === arm);
-              return (
-                <td key={day} className="text-center">
-                  {met?.dewPointC == null ? '–' : showTemperature(met.dewPointC, settings)}
-                  {met?.windMs != null && (
-                    <span className="block text-soft">
-                      <abbr title="Beaufort">Bft</abbr> {beaufort(met.windMs).number}
-                    </span>
-                  )}
-                </td>
-              );
-            })}
+            {days.map((day) => (
+              <th key={day} scope="col" className="pt-1 text-center font-normal">
+                {dayName(day)}
+              </th>
+            ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {arms.map((name, arm) => (
+            <tr key={name}>
+              <th scope="row" className="truncate text-left font-normal">
+                <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
+                  {armStyle(arm).marker}
+                </span>{' '}
+                {name}
+              </th>
+              {days.map((day) => {
+                const met = air.find((one) => one.day === day && one.arm === arm);
+                return (
+                  <td key={day} className="text-center">
+                    {met?.dewPointC == null ? '–' : showTemperature(met.dewPointC, settings)}
+                    {met?.windMs != null && (
+                      <span className="block text-soft">
+                        <abbr title="Beaufort">Bft</abbr> {beaufort(met.windMs).number}
+                      </span>
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

@@ -119,7 +119,7 @@ function ComparisonSheet({
         </p>
       </section>
 
-      <div className="grid gap-x-12 gap-y-10 lg:grid-cols-[1.15fr_1fr]">
+      <div className="grid *:min-w-0 gap-x-12 gap-y-10 lg:grid-cols-[1.15fr_1fr]">
         <section aria-labelledby="table">
           <h2 id="table" className="text-xl">
             Day 1, arm by arm

@@ -26,7 +26,7 @@ export function Care({ wearer, file }: { wearer: Wearer; file: HairFile }) {
         From the timeline and the wash days. The usual cadence is common practice; set your own, or switch a
         kind off.
       </p>
-      <div className="overflow-x-auto">
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Care, kind by kind">
         <table className="w-full min-w-[40rem] text-left text-[0.95rem]">
           <thead className="text-sm text-soft">
             <tr className="border-b border-rule">

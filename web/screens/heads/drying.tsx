@@ -44,7 +44,7 @@ export function Drying({ file }: { file: HairFile }) {
         </Nothing>
       ) : (
         <>
-          <div className="overflow-x-auto">
+          <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Drying times">
             <table className="w-full text-left text-[0.95rem]">
               <thead className="text-sm text-soft">
                 <tr className="border-b border-rule">

@@ -254,7 +254,7 @@ function Found({
       )}
       {formula.items.length > 0 && (
         <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[1.15fr_1fr]">
-          <div className="space-y-8">
+          <div className="min-w-0 space-y-8">
             <section aria-labelledby="shares">
               <h2 id="shares" className="mb-2 text-xl">
                 How much of what
@@ -263,7 +263,7 @@ function Found({
             </section>
             <UnknownNames suggestions={reading.suggestions} text={text} setText={setText} />
           </div>
-          <div className="space-y-8">
+          <div className="min-w-0 space-y-8">
             {screening && wearer && <Judged screening={screening} wearer={wearer} />}
             <section aria-labelledby="claims">
               <h2 id="claims" className="mb-2 text-xl">

@@ -12,7 +12,7 @@ import { WeatherCurve } from '../../drawings/weather-curve.tsx';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
-import { Failed, Heading, Loading, Nothing, Tag } from '../../ui/states.tsx';
+import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { airLine, spanLine } from './air-words.ts';
 import { BringIn } from './bring-in.tsx';
@@ -51,7 +51,9 @@ function PlacePage({ place }: { place: Place }) {
         actions={<ButtonLink to={`/weather/${place.id}/edit`}>Change the place</ButtonLink>}
       >
         {place.station && (
-          <Tag tone="due">Simulated station: made-up weather, playing {SCENARIOS[place.station].label}</Tag>
+          <p className="font-semibold text-mango-deep">
+            Simulated station: made-up weather, playing {SCENARIOS[place.station].label}
+          </p>
         )}
         {place.note && <p className="mt-1">{place.note}</p>}
       </Heading>
