@@ -114,8 +114,9 @@ export interface DemoTrial {
 
 /**
  * Kelp Fold: truly better at definition and hold, worse at volume. Set on purpose to show a trial that decides: with
- * the first effect (1.5 points) and lot (seed 20261) the same generator could not tell (p = .086); effect (2 points)
- * and seed were then changed once. The demo's p is a showpiece, not a result.
+ * the first effect (1.5 points) and lot (seed 20261) the generator of then could not tell (p = .086); effect (2 points)
+ * and seed (20260) were changed once. When the weather left the readings it could not tell again (p = .057), and the
+ * first later seed that decides was taken. The demo's p is a showpiece, not a result.
  */
 const KELP: HairTruth = {
   start: { definition: 8.5, frizz: 2.6, volume: 4.6, shine: 6.6, softness: 5.4, hold: 7.8 },
