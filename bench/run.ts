@@ -4,7 +4,7 @@ import { inversionInterval } from '../core/inference/inversion-interval.ts';
 import { randomisationTest } from '../core/inference/randomisation-test.ts';
 import { balancedComplete } from '../core/trial/allocation.ts';
 import { seededRandom } from '../core/trial/random.ts';
-import { benchScreening } from './screening.ts';
+import { asShipped } from './as-shipped.ts';
 import { benchStore } from './store.ts';
 
 /** `npm run bench`: speed as a ratio against a straightforward peer in the same run. Nothing here is asserted. */
@@ -66,5 +66,6 @@ report(
   'bisection on the test',
 );
 
+const { benchScreening } = await asShipped<typeof import('./screening.ts')>('bench/screening.ts');
 await benchScreening();
 await benchStore();

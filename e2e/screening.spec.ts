@@ -70,6 +70,28 @@ test('a label never seen is read: shares, claims, reasons, schools', async ({ pa
   await expect(page.getByText(/These cannot stand in this order: Phenoxyethanol, Glycerin/)).toBeVisible();
 });
 
+test('a list is edited item by item, with undo', async ({ page }) => {
+  await page.goto('/screen/label');
+  const list = page.getByLabel('Ingredient list');
+  await list.fill('Aqua, Glycerin 5%, Parfum (Linalool, Limonene). May contain: CI 19140');
+  await page.getByText('Edit item by item').click();
+  const items = page.getByRole('list', { name: 'Items of the list' }).getByRole('listitem');
+  await expect(items).toHaveCount(4);
+  await page.getByRole('button', { name: 'Move Glycerin 5% up' }).click();
+  await expect(list).toHaveValue(/Glycerin 5%, Aqua, Parfum/);
+  await page.getByLabel('Item 2', { exact: true }).fill('Aloe Barbadensis Leaf Juice');
+  await page.getByLabel('Item 2', { exact: true }).press('Enter');
+  await expect(list).toHaveValue(/Glycerin 5%, Aloe Barbadensis Leaf Juice, Parfum/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(list).toHaveValue(/Glycerin 5%, Aqua, Parfum/);
+  await page.getByLabel('Part of Aqua').selectOption('active ingredients');
+  await expect(list).toHaveValue(/^Active ingredients: Aqua\nInactive ingredients: Glycerin/);
+  await page.getByRole('button', { name: 'Take out Parfum (Linalool, Limonene)' }).click();
+  await page.getByLabel('Another item').fill('Panthenol');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(list).toHaveValue(/Glycerin 5%, Panthenol\nMay contain: CI 19140/);
+});
+
 test('a rule is switched off for a wearer, and brought back', async ({ page }) => {
   await page.goto('/screen');
   const list = page.getByRole('list', { name: 'Products screened' });

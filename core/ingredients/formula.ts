@@ -84,8 +84,9 @@ export function readFormula(
   );
   const aside = (item: LabelItem) =>
     item.section === 'active' || ((item.ingredient?.marks.has('dyes') ?? false) && item !== counted[0]);
-  const chain = counted.filter((item) => !aside(item));
-  const off = counted.filter(aside);
+  const chain: LabelItem[] = [];
+  const off: LabelItem[] = [];
+  for (const item of counted) (aside(item) ? off : chain).push(item);
   const chainBounds = chain.map((item) => boundsOf(item, leaveOn, market));
   const offBounds = off.map((item) => {
     const { low, high } = boundsOf(item, leaveOn, market);

@@ -40,6 +40,16 @@ export const LABELS: readonly LabelCase[] = [
   l('a name over two lines', 'Aqua, Cetearyl\nAlcohol, Panthenol', ['Aqua', 'Cetearyl Alcohol', 'Panthenol']),
   l('a hyphen at the line end', 'Aqua, Coco-\nGlucoside, Panthenol', ['Aqua', 'Coco-Glucoside', 'Panthenol']),
   l('comma within a name', 'Aqua, 1,2-Hexanediol, Panthenol', ['Aqua', '1,2-Hexanediol', 'Panthenol']),
+  l('a code and a name that begins with figures', 'Aqua,CI 77491,1,2-Hexanediol', [
+    'Aqua',
+    'CI 77491',
+    '1,2-Hexanediol',
+  ]),
+  l('a number and a name that begins with figures', 'Polyquaternium-7,1,2-Hexanediol,Aqua', [
+    'Polyquaternium-7',
+    '1,2-Hexanediol',
+    'Aqua',
+  ]),
   l('three languages of water', 'Aqua/Water/Eau, Glycerin, Panthenol'),
   l('water in brackets', 'Water (Aqua), Glycerin, Panthenol'),
   l('water in square brackets', 'Aqua [Water], Glycerin, Panthenol'),

@@ -1,6 +1,10 @@
-/** A comma inside a number or a name such as `1,2-Hexanediol`. */
-const withinNumber = (text: string, at: number): boolean =>
-  /\d/.test(text[at - 1] ?? '') && /^\d+(?:[,-]|\s*%)/.test(text.slice(at + 1, at + 8));
+/** A comma inside a percentage, or between the ascending places of a name such as `1,2-Hexanediol`. */
+function withinNumber(text: string, at: number): boolean {
+  const before = /(?<!\d)\d{1,3}$/.exec(text.slice(Math.max(0, at - 4), at));
+  const after = /^(\d+)(?:([,-])|\s*%)/.exec(text.slice(at + 1, at + 8));
+  if (!before || !after) return false;
+  return after[2] === undefined || Number(before[0]) < Number(after[1]);
+}
 
 /**
  * The items of one list, as written and in order. Commas, semicolons and bullets part them, but not inside brackets nor

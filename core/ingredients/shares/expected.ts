@@ -82,7 +82,8 @@ export function expectedShares(
   const sums = new Float64Array(size);
   const skip = rounds > 40 ? Math.floor(rounds / 8) : 2;
   for (let round = 0; round < rounds; round++) {
-    if (round % BLOCK === 0) shuffle();
+    const counted = round - skip;
+    if (counted >= 0 && counted % BLOCK === 0) shuffle();
     for (let i = 1; i < size; i++) {
       let low = lows[i]!;
       let high = highs[i]!;
@@ -100,7 +101,7 @@ export function expectedShares(
       if (high > most) high = most;
       if (i < n && high > line) high = Math.min(high, Math.max(line, pot / 2));
       if (high <= low) continue;
-      const u = (strata[i * BLOCK + (round % BLOCK)]! + random()) / BLOCK;
+      const u = counted < 0 ? random() : (strata[i * BLOCK + (counted % BLOCK)]! + random()) / BLOCK;
       let next: number;
       if (scale[i] === 0) next = low + u * (high - low);
       else {
@@ -120,7 +121,7 @@ export function expectedShares(
       x[0] = pot - next;
       x[i] = next;
     }
-    if (round >= skip) for (let i = 0; i < size; i++) sums[i]! += x[i]!;
+    if (counted >= 0) for (let i = 0; i < size; i++) sums[i]! += x[i]!;
   }
   return Array.from(sums, (sum) => sum / (rounds - skip));
 }

@@ -23,81 +23,65 @@ export function shareIntervals(chain: readonly Bounds[], off: readonly Bounds[] 
     offLow += low;
     offHigh += high;
   }
+  // A least share over 1 % keeps the line behind it, so in front of a line that fits every item's least is `floor`
+  // whatever the line's place, and its most is `capped`; behind it they are its own least and at most 1.
+  const floor = new Float64Array(n);
   const capped = new Float64Array(n);
-  for (let i = 0; i < n; i++)
-    capped[i] = Math.min(chain[i]!.high, i > 0 ? capped[i - 1]! : Number.POSITIVE_INFINITY);
-
-  // For one place k of the line: least and most of every item, and the sums of the first i of them.
-  const L = new Float64Array(n);
-  const U = new Float64Array(n);
-  const headL = new Float64Array(n + 1);
-  const headU = new Float64Array(n + 1);
-  let now = -1;
-  const lineAt = (k: number): boolean => {
-    if (now === k) return true;
-    now = k;
-    let floor = 1;
-    let fits = true;
-    for (let i = n - 1; i >= 0; i--) {
-      const { low, high } = chain[i]!;
-      if (i < k) {
-        if (low > floor) floor = low;
-        L[i] = floor;
-        U[i] = capped[i]!;
-      } else {
-        L[i] = low;
-        U[i] = Math.min(1, high);
-      }
-      if (L[i]! > U[i]! + SLACK) fits = false;
-    }
-    for (let i = 0; i < n; i++) {
-      headL[i + 1] = headL[i]! + L[i]!;
-      headU[i + 1] = headU[i]! + U[i]!;
-    }
-    return fits && headL[n]! + offLow <= total + SLACK && headU[n]! + offHigh >= total - SLACK;
-  };
+  for (let i = 0; i < n; i++) capped[i] = Math.min(chain[i]!.high, i > 0 ? capped[i - 1]! : Infinity);
+  for (let i = n - 1; i >= 0; i--) floor[i] = Math.max(chain[i]!.low, i + 1 < n ? floor[i + 1]! : 1);
+  // Sums of the first i items, before and behind the line.
+  const sumFloor = new Float64Array(n + 1);
+  const sumCapped = new Float64Array(n + 1);
+  const sumLow = new Float64Array(n + 1);
+  const sumHigh = new Float64Array(n + 1);
+  let fitsBefore = n;
+  let fitsFrom = 0;
+  for (let i = 0; i < n; i++) {
+    const { low, high } = chain[i]!;
+    const most = Math.min(1, high);
+    sumFloor[i + 1] = sumFloor[i]! + floor[i]!;
+    sumCapped[i + 1] = sumCapped[i]! + capped[i]!;
+    sumLow[i + 1] = sumLow[i]! + low;
+    sumHigh[i + 1] = sumHigh[i]! + most;
+    if (floor[i]! > capped[i]! + SLACK) fitsBefore = Math.min(fitsBefore, i);
+    if (low > most + SLACK) fitsFrom = i + 1;
+  }
+  /** Least and most of the first i items together when the line lies behind the k-th. */
+  const headL = (k: number, i: number) => (i <= k ? sumFloor[i]! : sumFloor[k]! + sumLow[i]! - sumLow[k]!);
+  const headU = (k: number, i: number) =>
+    i <= k ? sumCapped[i]! : sumCapped[k]! + sumHigh[i]! - sumHigh[k]!;
 
   let a = -1;
   let b = -1;
-  for (let k = 0; k <= n; k++)
-    if (lineAt(k)) {
+  for (let k = fitsFrom; k <= fitsBefore; k++)
+    if (headL(k, n) + offLow <= total + SLACK && headU(k, n) + offHigh >= total - SLACK) {
       if (a < 0) a = k;
       b = k;
     }
   if (a < 0 || off.some(({ low, high }) => low > high + SLACK)) return conflict(chain, off, total, capped);
 
+  const allL = headL(a, n) + offLow;
+  const allU = headU(b, n) + offHigh;
   const highest = (j: number): number => {
-    if (b < j) {
-      lineAt(a);
-      return Math.min(U[j - 1]!, total - (headL[n]! + offLow - L[j - 1]!));
-    }
-    lineAt(Math.max(j, a));
-    const behind = headL[n]! + offLow - headL[j]!;
-    let most = U[j - 1]!;
-    for (let r = 0; r < j; r++) most = Math.min(most, (total - headL[j - 1 - r]! - behind) / (r + 1));
+    const { low, high } = chain[j - 1]!;
+    if (b < j) return Math.min(1, high, total - (allL - low));
+    const k = Math.max(j, a);
+    const behind = headL(k, n) + offLow - sumFloor[j]!;
+    let most = capped[j - 1]!;
+    for (let r = 0; r < j; r++) most = Math.min(most, (total - sumFloor[j - 1 - r]! - behind) / (r + 1));
     return most;
   };
   const lowest = (j: number): number => {
-    if (a < j) {
-      lineAt(Math.min(b, j - 1));
-      return Math.max(L[j - 1]!, total - (headU[n]! + offHigh - U[j - 1]!));
-    }
-    lineAt(b);
-    let least = L[j - 1]!;
+    const { low, high } = chain[j - 1]!;
+    if (a < j) return Math.max(low, total - (headU(Math.min(b, j - 1), n) + offHigh - Math.min(1, high)));
+    let least = floor[j - 1]!;
     for (let r = 0; r <= b - j; r++)
-      least = Math.max(least, (total - headU[j - 1]! - (headU[n]! + offHigh - headU[j + r]!)) / (r + 1));
+      least = Math.max(least, (total - sumCapped[j - 1]! - (allU - sumCapped[j + r]!)) / (r + 1));
     return least;
   };
-  // Asked for in runs of the same line, so that each place of it is worked out once.
-  const highs = chain.map((_, i) => highest(i + 1));
-  const lows = chain.map((_, i) => lowest(i + 1));
-  lineAt(b);
-  const allU = headU[n]! + offHigh;
-  lineAt(a);
-  const allL = headL[n]! + offLow;
   return {
     feasible: true,
-    chain: chain.map((_, i) => ({ low: lows[i]!, high: highs[i]! })),
+    chain: chain.map((_, i) => ({ low: lowest(i + 1), high: highest(i + 1) })),
     off: off.map(({ low, high }) => ({
       low: Math.max(low, total - (allU - high)),
       high: Math.min(high, total - (allL - low)),

@@ -28,6 +28,7 @@ import { useSay } from '../../ui/undo.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
 import type { LabelReading } from '../../workers/screening.worker.ts';
 import { AskedFields } from './asked-fields.tsx';
+import { ItemEditor } from './item-editor.tsx';
 import { Reasons } from './reasons.tsx';
 import { dewPointAhead, placeNow } from './start-asked.ts';
 import { UnknownNames } from './unknown-names.tsx';
@@ -260,6 +261,7 @@ function Found({
                 How much of what
               </h2>
               <ShareBars items={formula.items} line={formula.line} />
+              {parsed.lists.length <= 1 && <ItemEditor items={parsed.items} setText={setText} text={text} />}
             </section>
             <UnknownNames suggestions={reading.suggestions} text={text} setText={setText} />
           </div>
