@@ -34,10 +34,7 @@ export function ItemEditor({
       <summary className="min-h-10 cursor-pointer py-2 font-semibold">Edit item by item</summary>
       <ol className="border-t border-rule" aria-label="Items of the list">
         {written.map((item, i) => (
-          <li
-            key={i}
-            className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-rule py-1.5"
-          >
+          <li key={i} className="flex flex-wrap items-center gap-x-2 gap-y-1 border-b border-rule py-1.5">
             <span className="figure w-6 text-right text-soft">{i + 1}</span>
             <Item
               item={item}
