@@ -30,6 +30,8 @@ export const CheckInInput = v.pipe(
     at: pastMoment,
     /** Left out, the note stays as it was. */
     note: v.optional(note),
+    /** Who rated, where it was not the tester. Left out, it stays. */
+    rater: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(80, 'Keep the name under 80 characters.'))),
     ratings: v.optional(v.pipe(v.array(RatingInput), v.maxLength(400)), []),
     curls: v.optional(v.pipe(v.array(CurlReadingInput), v.maxLength(12)), []),
   }),
@@ -50,6 +52,8 @@ export const EventInput = v.object({
   kind: oneOf(EVENTS, 'what happened'),
   on: pastDate,
   note: v.optional(note, ''),
+  /** Zones it happened to, where not the whole head: a spot refresh ends the wash-day product's test there. */
+  zoneIds: v.optional(v.array(id), []),
 });
 export type EventInput = v.InferInput<typeof EventInput>;
 
@@ -62,6 +66,8 @@ export interface CheckIn {
   day: number | null;
   at: string;
   note: string;
+  /** Empty where the tester rated. */
+  rater: string;
   /** The reading nearest to the look at the wearer's place. */
   air: AttachedAir | null;
   ratings: { outcome: keyof typeof OUTCOMES; zoneId: string | null; value: number }[];

@@ -4,7 +4,6 @@ import { localToday, moment, pastDate, pastMoment } from './fields.ts';
 import { fieldsOf } from './problem.ts';
 import { Dose } from './routine.ts';
 import { Settings } from './settings.ts';
-import { washDaysProblem } from './trial.ts';
 
 const messages = (schema: v.GenericSchema, input: unknown) => {
   const result = v.safeParse(schema, input);
@@ -60,10 +59,5 @@ describe('every refusal', () => {
         expect(message).toMatch(/^[A-Z].*\.$/);
         expect(message).not.toContain('Invalid');
       }
-  });
-
-  it('tells when wash days do not split over the arms', () => {
-    expect(washDaysProblem(2, 8)).toBeNull();
-    expect(washDaysProblem(3, 8)).toBe('8 wash days do not split evenly over 3 arms. Plan 6 or 9.');
   });
 });

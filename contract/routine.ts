@@ -1,5 +1,6 @@
 import { DOSE_SCOPES } from '@sabor/core/doses/dose';
 import { MEASURES } from '@sabor/core/doses/measures';
+import { EXTRAS, type Extra, type ExtraKey, extraProblem } from '@sabor/core/routine/extras';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
 import { SLOTS } from '@sabor/core/routine/slots';
 import * as v from 'valibot';
@@ -23,6 +24,26 @@ export const Dose = v.variant('kind', [
   v.object({ kind: v.literal('unknown') }),
 ]);
 
+/** Settings that only some slots have; each value is checked against its own setting. */
+const extra = v.pipe(
+  v.custom<Extra>(
+    (value) => typeof value === 'object' && value !== null && !Array.isArray(value),
+    'Settings go by their names.',
+  ),
+  v.rawCheck(({ dataset, addIssue }) => {
+    if (!dataset.typed) return;
+    for (const [key, value] of Object.entries(dataset.value)) {
+      const message =
+        key in EXTRAS ? extraProblem(key as ExtraKey, value) : 'Sabor knows no such setting. Leave it out.';
+      if (message)
+        addIssue({
+          message,
+          path: [{ type: 'object', origin: 'value', input: dataset.value, key, value }],
+        });
+    }
+  }),
+);
+
 export const settings = {
   productId: v.nullable(id),
   dose: v.nullable(Dose),
@@ -32,6 +53,7 @@ export const settings = {
   technique: v.nullable(oneOf(TECHNIQUES, 'a technique')),
   tool: v.nullable(oneOf(TOOLS, 'a tool')),
   heat: v.nullable(oneOf(HEATS, 'a heat')),
+  extra,
 };
 
 export const StepInput = v.object({

@@ -38,6 +38,8 @@ function step(planStepId: string, productId: string, to: Partial<WashStep> = {})
     startedAt: null,
     doneAt: null,
     planned: null,
+    half: null,
+    code: null,
     ...to,
   };
 }
@@ -67,6 +69,8 @@ function washDay(position: number, arm: 'a' | 'b', to: Partial<WashDay> = {}): W
   } as unknown as WashDay;
 }
 
+const lot = (arm: string) => ({ left: arm, right: arm });
+
 function trial(to: Partial<TrialDetail> = {}): TrialDetail {
   return {
     id: 't',
@@ -83,16 +87,23 @@ function trial(to: Partial<TrialDetail> = {}): TrialDetail {
     washDays: 4,
     wearDays: 1,
     weights: [{ zoneId: 'z1', weight: 1 }],
-    allocation: ['a', 'b', 'b', 'a'],
+    design: 'complete',
+    onDay: 1,
+    looks: 1,
+    lookedAt: null,
+    allocation: [lot('a'), lot('b'), lot('b'), lot('a')],
     seed: 12,
     washDayRecords: [washDay(0, 'a'), washDay(1, 'b'), washDay(2, 'b'), washDay(3, 'a')],
     ...to,
   } as unknown as TrialDetail;
 }
 
+const sideOf = (zone: string) => (zone.endsWith('left') ? 'left' : zone.endsWith('right') ? 'right' : 'both');
+const recordOf = (of: TrialDetail) => toTrialRecord(of, shelf, sideOf);
+
 describe('a trial as the comparison reads it', () => {
   it('numbers its arms and keeps its promise', () => {
-    const { promise, allocation, ended } = toTrialRecord(trial(), shelf);
+    const { promise, allocation, ended } = recordOf(trial());
     expect(allocation).toEqual([0, 1, 1, 0]);
     expect(ended).toBe('as planned');
     expect(promise).toMatchObject({ arms: ['Gel A', 'Gel B'], plannedWashDays: 4, line: 6, seed: 12 });
@@ -105,22 +116,21 @@ describe('a trial as the comparison reads it', () => {
       washDay(1, 'b', { status: 'abandoned' }),
       washDay(1, 'b', { status: 'under way' }),
     ];
-    const { washDays } = toTrialRecord(trial({ washDayRecords }), shelf);
+    const { washDays } = recordOf(trial({ washDayRecords }));
     expect(washDays.map(({ position }) => position)).toEqual([0]);
   });
 
   it('knows of a running trial only what has been opened', () => {
-    const running = toTrialRecord(
-      trial({ status: 'running', allocation: ['a', 'b', null, null], seed: null }),
-      shelf,
+    const running = recordOf(
+      trial({ status: 'running', allocation: [lot('a'), lot('b'), null, null], seed: null }),
     );
     expect(running.allocation).toEqual([0, 1]);
     expect(running.ended).toBe('no');
-    expect(toTrialRecord(trial({ status: 'ended' }), shelf).ended).toBe('early');
+    expect(recordOf(trial({ status: 'ended' })).ended).toBe('early');
   });
 
   it('adds up what was used, the tested part of it apart', () => {
-    const [first, second] = toTrialRecord(trial(), shelf).washDays;
+    const [first, second] = recordOf(trial()).washDays;
     expect(first!.cost.cost!.usual).toBeCloseTo(1.5, 9);
     expect(first!.testedCost.cost!.usual).toBeCloseTo(1, 9);
     expect(second!.testedCost.cost!.usual).toBeCloseTo(2, 9);
@@ -131,20 +141,20 @@ describe('a trial as the comparison reads it', () => {
       washDay(0, 'a', { steps: [step('s1', 'soap', { status: 'skipped' }), step('s2', 'gel-a')] }),
       washDay(1, 'b', { steps: [step('s1', 'gone'), step('s2', 'gel-b')] }),
     ];
-    const [skipped, unknown] = toTrialRecord(trial({ washDayRecords: days }), shelf).washDays;
+    const [skipped, unknown] = recordOf(trial({ washDayRecords: days })).washDays;
     expect(skipped!.cost.cost!.usual).toBeCloseTo(1, 9);
     expect(unknown!.cost.gaps).toEqual(['A product has no price or size.']);
   });
 
   it('charges an added step to the wash, not to the test', () => {
     const steps = [step('s1', 'soap'), step('s2', 'gel-a'), step('x', 'gel-b', { planStepId: null })];
-    const [day] = toTrialRecord(trial({ washDayRecords: [washDay(0, 'a', { steps })] }), shelf).washDays;
+    const [day] = recordOf(trial({ washDayRecords: [washDay(0, 'a', { steps })] })).washDays;
     expect(day!.cost.cost!.usual).toBeCloseTo(3.5, 9);
     expect(day!.testedCost.cost!.usual).toBeCloseTo(1, 9);
   });
 
   it('can be compared as it stands', () => {
-    const { outcomes, money, wear } = compareTrial(toTrialRecord(trial(), shelf));
+    const { outcomes, money, wear } = compareTrial(recordOf(trial()));
     expect(outcomes.definition.means).toEqual([4, 8]);
     expect(money[1]!.costPerGoodDay).toBeCloseTo(2.5, 9);
     expect(wear[1]!.seen).toEqual({ lastAbove: 1, firstBelow: 2, censored: false });

@@ -1,6 +1,8 @@
 import type { TrialRecord } from '@sabor/core/compare/comparison';
 import type { WashDayRecord } from '@sabor/core/compare/wash-day-record';
+import type { Side } from '@sabor/core/hair/zones';
 import { type PricedUse, washCost } from '@sabor/core/shelf/wash-cost';
+import { codeOfArms, DESIGNS } from '@sabor/core/trial/designs';
 import type { Product } from './shelf.ts';
 import type { TrialDetail } from './trial.ts';
 import type { WashDay } from './wash-day.ts';
@@ -8,17 +10,26 @@ import type { WashDay } from './wash-day.ts';
 /** Seed for sampling a set too large to enumerate, where the trial's own is still sealed. */
 const ANY_SEED = 1;
 
+const ENDED: Record<TrialDetail['status'], TrialRecord['ended']> = {
+  planned: 'no',
+  running: 'no',
+  finished: 'as planned',
+  ended: 'early',
+};
+
 function uses(
   washDay: WashDay,
   products: ReadonlyMap<string, Product>,
+  half: 'left' | 'right' | null,
   only?: ReadonlySet<string>,
 ): PricedUse[] {
   return washDay.steps.flatMap((step) => {
-    if (step.status !== 'done' || step.productId === null) return [];
+    if (step.status !== 'done' || (step.productId === null && step.code === null)) return [];
+    if (half !== null && step.half !== null && step.half !== half) return [];
     if (only && !(step.planStepId && only.has(step.planStepId))) return [];
-    const product = products.get(step.productId);
+    const product = step.productId === null ? undefined : products.get(step.productId);
     return {
-      productName: product?.name ?? 'A product',
+      productName: product?.name ?? (step.code === null ? 'A product' : `Code ${step.code}`),
       price: product?.price ?? null,
       currency: product?.currency ?? null,
       sizeMl: product?.sizeMl ?? null,
@@ -28,35 +39,70 @@ function uses(
   });
 }
 
-/** A trial as the comparison reads it: wash days that were not abandoned, arms as numbers, costs added up. */
-export function toTrialRecord(trial: TrialDetail, shelf: readonly Product[]): TrialRecord {
+/** The side a zone or a tagged curl lies on, by their ids. */
+export type SideOf = (id: string) => Side;
+
+/**
+ * A trial as the comparison reads it: wash days that were not abandoned, arms as numbers, costs added up. In half-head
+ * designs each half is a record of its own, with the ratings and curls of its side. `leaveOut` are wash days left aside.
+ */
+export function toTrialRecord(
+  trial: TrialDetail,
+  shelf: readonly Product[],
+  sideOf: SideOf,
+  leaveOut: ReadonlySet<string> = new Set(),
+): TrialRecord {
   const products = new Map(shelf.map((product) => [product.id, product]));
   const arm = (id: string | null) => trial.arms.findIndex((known) => known.id === id);
   const tested = new Set(trial.plan.filter((step) => step.part === 'tested').map((step) => step.id));
-  const washDays: WashDayRecord[] = trial.washDayRecords
-    .filter((day) => day.status === 'worn' || day.status === 'finished')
-    .map((day) => ({
-      position: day.position,
-      arm: arm(day.armId),
-      checkIns: day.checkIns,
-      wearEnd: day.wearEnd?.kind ?? null,
-      cost: washCost(uses(day, products)),
-      testedCost: washCost(uses(day, products, tested)),
-    }));
-  const opened = trial.allocation.filter((id) => id !== null).map(arm);
+  const halves = DESIGNS[trial.design].halves;
+  const atLook = trial.looks === 2 && trial.lookedAt !== null && trial.status !== 'finished';
+  // A promised look reads what stood there when it was taken, and nothing after it.
+  const looked = (day: WashDay) =>
+    !atLook || (day.wearEnd !== null && Date.parse(day.wearEnd.at) <= Date.parse(trial.lookedAt!));
+  const washDays = trial.washDayRecords
+    .filter(
+      (day) => (day.status === 'worn' || day.status === 'finished') && looked(day) && !leaveOut.has(day.id),
+    )
+    .flatMap((day): WashDayRecord[] => {
+      const record = (half: 'left' | 'right' | null): WashDayRecord => ({
+        position: day.position,
+        arm: arm(half === 'right' ? (day.rightArmId ?? day.armId) : day.armId),
+        half,
+        checkIns:
+          half === null
+            ? day.checkIns
+            : day.checkIns.map((look) => ({
+                ...look,
+                ratings: look.ratings.filter(({ zoneId }) => zoneId !== null && sideOf(zoneId) === half),
+                curls: look.curls.filter(({ curlId }) => sideOf(curlId) === half),
+              })),
+        wearEnd: day.wearEnd?.kind ?? null,
+        cost: washCost(uses(day, products, half)),
+        testedCost: washCost(uses(day, products, half, tested)),
+      });
+      return halves ? [record('left'), record('right')] : [record(null)];
+    });
+  const opened = trial.allocation
+    .filter((lot) => lot !== null)
+    .map(({ left, right }) => codeOfArms(trial.design, arm(left), arm(right)));
   return {
     promise: {
+      design: trial.design,
       arms: trial.arms.map(({ name }) => name),
       plannedWashDays: trial.washDays,
       primary: trial.primary,
+      onDay: trial.onDay,
       line: trial.line,
       matters: trial.matters,
       alpha: trial.alpha,
       weights: new Map(trial.weights.map(({ zoneId, weight }) => [zoneId, weight])),
+      sides: new Map(trial.weights.map(({ zoneId }) => [zoneId, sideOf(zoneId)])),
+      looks: trial.looks,
       seed: trial.seed ?? ANY_SEED,
     },
     allocation: opened,
-    ended: trial.status === 'finished' ? 'as planned' : trial.status === 'ended' ? 'early' : 'no',
+    ended: atLook ? 'look' : ENDED[trial.status],
     washDays,
   };
 }

@@ -54,7 +54,10 @@ describe('a plan', () => {
     const dosed = { ...tested, dose };
     const same = { ...arm('Same', gel), steps: [{ stepId: tested.id, productId: gel, dose }] };
     expect(faults({ plan: [held, dosed], arms: [arm('Usual', gel), same] })).toEqual([
-      { path: 'arms.1.steps', message: 'Same uses the same as Usual. Give it another product or dose.' },
+      {
+        path: 'arms.1.steps',
+        message: 'Same uses the same as Usual. Give it another product, dose or setting.',
+      },
     ]);
   });
 

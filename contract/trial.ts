@@ -1,8 +1,10 @@
+import type { Gravity } from '@sabor/core/fairness/gravity';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import { AllocationError, balancedComplete } from '@sabor/core/trial/allocation';
+import type { Slot } from '@sabor/core/routine/slots';
+import { DESIGNS, designProblem } from '@sabor/core/trial/designs';
 import * as v from 'valibot';
 import { id, name, note, number, oneOf, positive, whole } from './fields.ts';
-import { Dose, StepInput } from './routine.ts';
+import { Dose, StepInput, settings } from './routine.ts';
 import type { WashDay } from './wash-day.ts';
 
 /** What a trial does with a step: keep it as planned, put it under test, or let it vary. */
@@ -15,25 +17,32 @@ export const STEP_PARTS = {
 export const PlanStepInput = v.object({
   ...StepInput.entries,
   part: oneOf(STEP_PARTS, 'held, tested or free'),
+  /** Leaving it out is no departure. */
+  optional: v.optional(v.boolean(), false),
+  /** How far dose and minutes may be off and still count as held, as a share. */
+  tolerance: v.optional(number('The tolerance', 0.01, 1), 0.2),
 });
+
+const { productId: _product, dose: _dose, ...otherSettings } = settings;
+/** What an arm sets otherwise than the plan in a tested step, product and dose aside. */
+export const ArmSettings = v.partial(v.object(otherSettings));
+export type ArmSettings = v.InferOutput<typeof ArmSettings>;
 
 export const ArmInput = v.object({
   id,
   name: name('An arm'),
-  /** What this arm uses in each tested step; a null dose keeps the plan's. */
-  steps: v.array(v.object({ stepId: id, productId: v.nullable(id), dose: v.nullable(Dose) })),
+  /** What this arm uses in each tested step; a null product or dose keeps the plan's. */
+  steps: v.array(
+    v.object({
+      stepId: id,
+      productId: v.nullable(id),
+      dose: v.nullable(Dose),
+      /** This arm leaves the step out. */
+      skipped: v.optional(v.boolean(), false),
+      settings: v.optional(ArmSettings, {}),
+    }),
+  ),
 });
-
-/** The sentence against a number of wash days for so many arms, or null when it can be allocated. */
-export function washDaysProblem(arms: number, washDays: number): string | null {
-  try {
-    balancedComplete(arms, washDays);
-    return null;
-  } catch (error) {
-    if (error instanceof AllocationError) return error.message;
-    throw error;
-  }
-}
 
 const fields = v.object({
   id,
@@ -44,18 +53,28 @@ const fields = v.object({
     v.nonEmpty('Ask the trial’s question in a sentence.'),
     v.maxLength(300, 'Keep the question under 300 characters.'),
   ),
+  design: v.optional(oneOf(DESIGNS, 'a design'), 'complete'),
   routineName: name('The routine'),
   plan: v.pipe(v.array(PlanStepInput), v.minLength(1, 'Choose a routine with at least one step.')),
   arms: v.pipe(
     v.array(ArmInput),
-    v.minLength(2, 'A comparison needs at least two arms.'),
+    v.minLength(1, 'A trial needs an arm.'),
     v.maxLength(6, 'Six arms are the most one head can carry.'),
   ),
   primary: oneOf(OUTCOMES, 'the primary outcome'),
+  /** Day of wear on which the outcomes are compared. */
+  onDay: v.optional(whole('The day it is judged on', 1, 14), 1),
   line: number('The wearer’s line', 0, 10),
   matters: positive('The smallest difference that matters', 10),
   washDays: whole('The number of wash days', 2, 40),
   wearDays: whole('The days of wear', 1, 14),
+  /** Days from wash to wash, for every arm alike. */
+  cadenceDays: v.optional(v.nullable(whole('The days from wash to wash', 1, 30)), null),
+  /** Two looks are promised beforehand: the first half-way at α .01, the last at .04. */
+  looks: v.optional(v.picklist([1, 2], 'Promise one look or two.'), 1),
+  blind: v.optional(v.boolean(), false),
+  /** Allergies on the wearer's file that were seen in the plan's products and accepted, by the keys of `allergiesIn`. */
+  acknowledged: v.optional(v.array(v.string()), []),
   weights: v.pipe(
     v.array(v.object({ zoneId: id, weight: positive('A zone’s weight', 100) })),
     v.minLength(1, 'Choose at least one zone that counts.'),
@@ -64,39 +83,89 @@ const fields = v.object({
 
 type Fields = v.InferOutput<typeof fields>;
 
+type ArmStep = Fields['arms'][number]['steps'][number];
+
+/** What an arm does in a tested step, so that two arms can be told apart. */
+const whatArmDoes = (own: ArmStep | undefined, step: Fields['plan'][number]) =>
+  own?.skipped
+    ? 'left out'
+    : [own?.productId ?? step.productId, own?.dose ?? step.dose, Object.entries(own?.settings ?? {}).sort()];
+
 /** What is wrong across a trial's fields, with the path of the field to mend. */
 function faults(trial: Fields): { path: (string | number)[]; message: string }[] {
   const found: { path: (string | number)[]; message: string }[] = [];
+  const { design } = trial;
+  const problem = designProblem(design, trial.arms.length, trial.washDays);
+  if (problem) {
+    const [least, most] = DESIGNS[design].arms;
+    const arms = trial.arms.length < least || trial.arms.length > most;
+    found.push({ path: [arms ? 'arms' : 'washDays'], message: problem });
+  }
+  if (trial.onDay > trial.wearDays)
+    found.push({
+      path: ['onDay'],
+      message: `The hair is worn ${trial.wearDays} days; it cannot be judged on day ${trial.onDay}.`,
+    });
+  if (design === 'refresh' && trial.onDay < 2)
+    found.push({
+      path: ['onDay'],
+      message: 'A refresh is judged from day 2 on. Give that day or a later one.',
+    });
+  const [, most] = DESIGNS[design].arms;
+  if (most === 1) {
+    if (trial.blind)
+      found.push({ path: ['blind'], message: 'With one arm there is nothing to be blind to.' });
+    if (trial.looks === 2) found.push({ path: ['looks'], message: 'This design has no test to look at.' });
+    return found;
+  }
   const tested = trial.plan.filter((step) => step.part === 'tested');
   if (tested.length === 0) found.push({ path: ['plan'], message: 'Mark at least one step as tested.' });
-  for (const [i, arm] of trial.arms.entries())
+  for (const [i, arm] of trial.arms.entries()) {
     for (const step of tested) {
-      const at = arm.steps.findIndex((own) => own.stepId === step.id);
-      if (at < 0 || arm.steps[at]!.productId === null)
+      const own = arm.steps.find(({ stepId }) => stepId === step.id);
+      const set = own && Object.keys(own.settings).length > 0;
+      if (!own?.skipped && !set && own?.dose == null && (own?.productId ?? null) === null)
         found.push({
           path: ['arms', i, 'steps'],
           message: `Choose what ${arm.name} uses in every tested step.`,
         });
     }
+  }
+  if (trial.blind) {
+    const doses = (arm: Fields['arms'][number]) =>
+      JSON.stringify(
+        tested.map((step) => arm.steps.find(({ stepId }) => stepId === step.id)?.dose ?? step.dose),
+      );
+    const seen = trial.arms.find(
+      (arm) =>
+        doses(arm) !== doses(trial.arms[0]!) ||
+        arm.steps.some(({ skipped, settings }) => skipped || Object.keys(settings).length > 0),
+    );
+    if (seen)
+      found.push({
+        path: ['blind'],
+        message: `${seen.name} differs in more than what is in the bottle, so it cannot be blind. Blind arms share dose and settings.`,
+      });
+  }
   const alike = (arm: Fields['arms'][number]) =>
     JSON.stringify(
-      tested.map((step) => {
-        const own = arm.steps.find((candidate) => candidate.stepId === step.id);
-        return [own?.productId, own?.dose ?? step.dose];
-      }),
+      tested.map((step) =>
+        whatArmDoes(
+          arm.steps.find(({ stepId }) => stepId === step.id),
+          step,
+        ),
+      ),
     );
   for (const [i, arm] of trial.arms.entries()) {
     const twin = trial.arms.slice(0, i).find((other) => alike(other) === alike(arm));
     if (twin && tested.length > 0)
       found.push({
         path: ['arms', i, 'steps'],
-        message: `${arm.name} uses the same as ${twin.name}. Give it another product or dose.`,
+        message: `${arm.name} uses the same as ${twin.name}. Give it another product, dose or setting.`,
       });
     if (trial.arms.slice(0, i).some((other) => other.name.toLowerCase() === arm.name.toLowerCase()))
       found.push({ path: ['arms', i, 'name'], message: 'Two arms go by this name. Change one.' });
   }
-  const problem = trial.arms.length < 2 ? null : washDaysProblem(trial.arms.length, trial.washDays);
-  if (problem) found.push({ path: ['washDays'], message: problem });
   return found;
 }
 
@@ -139,6 +208,87 @@ export interface Attainable {
   decides: boolean;
 }
 
+/** Arms of a wash day's two halves; the same twice for a whole head. */
+export interface Lot {
+  left: string;
+  right: string;
+}
+
+/** Something promised that was changed after the first wash day, with its reason. */
+export interface Amendment {
+  id: string;
+  at: string;
+  washDaysDone: number;
+  field: string;
+  was: string;
+  becomes: string;
+  reason: string;
+}
+
+/** A difference the tester judged otherwise than the rules. Without a wash day it stands for the trial's arms. */
+export interface Overrule {
+  id: string;
+  washDayId: string | null;
+  difference: string;
+  gravity: Gravity;
+  reason: string;
+  at: string;
+}
+
+export const OverruleInput = v.object({
+  id,
+  washDayId: v.nullable(id),
+  difference: v.pipe(v.string('Say which difference.'), v.nonEmpty('Say which difference.')),
+  gravity: v.picklist(['breaks', 'weakens', 'note'], 'Say what it is instead.'),
+  reason: v.pipe(note, v.trim(), v.nonEmpty('Say why; it stays on record.')),
+});
+export type OverruleInput = v.InferInput<typeof OverruleInput>;
+
+export const AMENDABLE = {
+  question: { label: 'the question' },
+  primary: { label: 'the primary outcome' },
+  onDay: { label: 'the day it is judged on' },
+  line: { label: 'the wearer’s line' },
+  matters: { label: 'the smallest difference that matters' },
+  wearDays: { label: 'the days of wear' },
+  cadenceDays: { label: 'the days from wash to wash' },
+} as const;
+export type Amendable = keyof typeof AMENDABLE;
+
+export const AmendmentInput = v.pipe(
+  v.object({
+    id,
+    field: oneOf(AMENDABLE, 'what is changed'),
+    becomes: v.union([v.string(), v.number()], 'Say what it becomes.'),
+    reason: v.pipe(note, v.trim(), v.nonEmpty('Say why the promise is changed; it stays on record.')),
+  }),
+  v.rawCheck(({ dataset, addIssue }) => {
+    if (!dataset.typed) return;
+    const { field, becomes } = dataset.value;
+    const result = v.safeParse(fields.entries[field], becomes);
+    if (!result.success)
+      addIssue({
+        message: result.issues[0].message,
+        path: [{ type: 'object', origin: 'value', input: dataset.value, key: 'becomes', value: becomes }],
+      });
+  }),
+);
+export type AmendmentInput = v.InferInput<typeof AmendmentInput>;
+
+/** The rater's guesses, a wash day (or half) each; null for "no idea". */
+export const GuessInput = v.object({
+  half: v.nullable(v.picklist(['left', 'right'])),
+  armName: v.nullable(v.string()),
+});
+export type GuessInput = v.InferInput<typeof GuessInput>;
+
+/** What a helper fills into the bottle with a code. */
+export interface KeyEntry {
+  code: number;
+  name: string;
+  fills: { slot: Slot; product: string | null; dose: v.InferOutput<typeof Dose> | null }[];
+}
+
 export type PlanStep = v.InferOutput<typeof PlanStepInput>;
 export type Arm = v.InferOutput<typeof ArmInput>;
 
@@ -152,12 +302,35 @@ export type Trial = Fields & {
   endReason: string | null;
   archivedAt: string | null;
   wearerName: string;
-  /** Arm ids by position; null where still sealed. */
-  allocation: (string | null)[];
+  /** Arms by position; null where still sealed. */
+  allocation: (Lot | null)[];
   /** The seed the allocation was drawn from, once nothing is sealed any more. */
   seed: number | null;
   /** Wash days run or under way, abandoned ones left out. */
   washDaysDone: number;
+  /** Arms go by codes, in the order of those, until the key is opened. */
+  masked: boolean;
+  /** Code on the bottle of each arm, by its id; empty until a blind trial begins. */
+  codes: Record<string, number>;
+  /** While masked, what is under test, in alphabetical order. */
+  underTest: string[];
+  lookedAt: string | null;
+  keyOpenedAt: string | null;
+  outcomesShownAt: string | null;
 };
 
-export type TrialDetail = Trial & { washDayRecords: WashDay[] };
+export interface Guess {
+  washDayId: string;
+  half: 'left' | 'right' | null;
+  /** Null for "no idea"; hidden as its name while masked. */
+  armName: string | null;
+  /** Known once the key is open. */
+  right: boolean | null;
+}
+
+export type TrialDetail = Trial & {
+  washDayRecords: WashDay[];
+  amendments: Amendment[];
+  overrules: Overrule[];
+  guesses: Guess[];
+};

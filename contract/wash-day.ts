@@ -6,6 +6,7 @@ import * as v from 'valibot';
 import type { CheckIn, WearEvent } from './check-in.ts';
 import { id, note, number, oneOf, pastMoment } from './fields.ts';
 import { type Step, settings } from './routine.ts';
+import type { STEP_PARTS } from './trial.ts';
 import type { AttachedAir, DayAir } from './weather.ts';
 
 export const STEP_STATUSES = {
@@ -24,6 +25,13 @@ const air = {
 export const StartWashDay = v.object({ id, trialId: id, startedAt: pastMoment });
 export type StartWashDay = v.InferInput<typeof StartWashDay>;
 
+export const DOSES_FELT = {
+  little: { label: 'too little' },
+  right: { label: 'right' },
+  much: { label: 'too much' },
+} as const;
+export type DoseFelt = keyof typeof DOSES_FELT;
+
 /** What may be changed about a wash day at any time; what is left out stays. */
 export const WashDayChange = v.partial(
   v.object({
@@ -34,6 +42,7 @@ export const WashDayChange = v.partial(
     dryAt: v.nullable(pastMoment),
     revealAt: v.nullable(pastMoment),
     note,
+    doseFelt: v.nullable(oneOf(DOSES_FELT, 'what the dose felt like')),
   }),
 );
 export type WashDayChange = v.InferInput<typeof WashDayChange>;
@@ -62,8 +71,20 @@ export const WearEndInput = v.object({
 
 export type WashStep = v.InferOutput<typeof WashStepInput> & {
   planStepId: string | null;
+  /** The half it is for, where the arms differ from left to right. */
+  half: 'left' | 'right' | null;
   /** The plan's settings with the arm's own in them; null for a step the plan does not have. */
-  planned: Omit<Step, 'id' | 'slot' | 'note'> | null;
+  planned:
+    | (Omit<Step, 'id' | 'slot' | 'note'> & {
+        part: keyof typeof STEP_PARTS;
+        optional: boolean;
+        tolerance: number;
+        /** The arm leaves this step out. */
+        skipped: boolean;
+      })
+    | null;
+  /** The code on the bottle, while the trial is blind; its product is then hidden. */
+  code: number | null;
 };
 
 export interface WashDay {
@@ -71,7 +92,12 @@ export interface WashDay {
   trialId: string;
   wearerId: string;
   position: number;
+  /** The arm on the whole head, or on its left half. */
   armId: string;
+  /** The arm on the right half; null for a whole head. */
+  rightArmId: string | null;
+  /** What the dose felt like, in a dose run-in. */
+  doseFelt: DoseFelt | null;
   status: 'under way' | 'worn' | 'finished' | 'abandoned';
   startedAt: string;
   /** The wash day's own date in the wearer's time zone. */

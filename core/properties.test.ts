@@ -35,6 +35,7 @@ const settings = fc.record({
   technique: key(TECHNIQUES),
   tool: key(TOOLS),
   heat: key(HEATS),
+  extra: fc.constantFrom({}, { rounds: 2 }, { stopAt: 90 }),
 });
 
 describe('doses, whatever they are', () => {

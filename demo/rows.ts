@@ -27,6 +27,7 @@ export function settingsRow(step: StepSettings) {
     technique: step.technique,
     tool: step.tool,
     heat: step.heat,
+    extra: step.extra,
   };
 }
 

@@ -11,7 +11,7 @@ import { weatherRows } from './weather.ts';
 import { wishRows } from './wishes.ts';
 
 /** The schema whose columns the rows below fill. */
-const SCHEMA = 7;
+const SCHEMA = 8;
 
 /**
  * The made-up scenario as a backup, dated relative to `now`: the hair room of a touring theatre company choosing a
@@ -109,6 +109,8 @@ export function demoBackup(now: Date): Backup {
       part: 'held',
       ...settingsRow(step),
       note: step.note,
+      optional: false,
+      tolerance: 0.2,
     })),
   );
   Object.assign(rows, hairFileRows(when.date), weatherRows(now, when.date), wishRows());

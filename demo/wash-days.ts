@@ -41,6 +41,7 @@ function steps(day: Day, calendar: Calendar, reached: number): Row[] {
       wash_day_id: day.id,
       plan_step_id: stepId(trial, planned.key),
       position,
+      half: null,
       slot: planned.slot,
       status: position >= reached ? 'waiting' : done ? 'done' : 'skipped',
       ...settingsRow({ ...planned, productId: product, ...own }),
@@ -74,6 +75,7 @@ function wear(rows: Rows, day: Day, calendar: Calendar, random: Random): void {
       day: look.day,
       at: look.at,
       note: '',
+      rater: '',
     });
     const outcomes: Outcome[] =
       look.stage === 'wear' ? (Object.keys(OUTCOMES) as Outcome[]) : ['definition', 'frizz'];
@@ -146,6 +148,8 @@ function design(rows: Rows, trial: DemoTrial, calendar: Calendar, sequence: read
       part: step.key === trial.tested ? 'tested' : 'held',
       ...settingsRow(step.key === trial.tested ? { ...step, productId: null } : step),
       note: step.note,
+      optional: false,
+      tolerance: 0.2,
     });
   });
   push(rows, 'trial', {
@@ -153,7 +157,15 @@ function design(rows: Rows, trial: DemoTrial, calendar: Calendar, sequence: read
     wearer_id: wearerId(trial.wearer),
     plan_id: planId,
     question: trial.question,
-    design: 'balanced complete',
+    design: 'complete',
+    on_day: 1,
+    looks: 1,
+    blind: false,
+    cadence_days: null,
+    acknowledged: [],
+    looked_at: null,
+    key_opened_at: null,
+    outcomes_shown_at: finished ? calendar.at(last! - trial.wearDays, 8) : null,
     status: finished ? 'finished' : first === undefined ? 'planned' : 'running',
     primary_outcome: 'definition',
     line_value: trial.line,
@@ -174,7 +186,7 @@ function design(rows: Rows, trial: DemoTrial, calendar: Calendar, sequence: read
   trial.arms.forEach((arm, position) => {
     const name =
       arm.key === 'mist' ? 'Heron Mist' : arm.key === 'spindrift' ? 'Spindrift' : NAMES[arm.product]!;
-    push(rows, 'arm', { id: armId(trial, arm), trial_id: id, position, name });
+    push(rows, 'arm', { id: armId(trial, arm), trial_id: id, position, name, code: null });
     const { dose_kind, dose_low, dose_high, dose_measure, dose_per } = settingsRow(tested);
     push(rows, 'arm_step', {
       arm_id: armId(trial, arm),
@@ -185,6 +197,8 @@ function design(rows: Rows, trial: DemoTrial, calendar: Calendar, sequence: read
       dose_high,
       dose_measure,
       dose_per,
+      skipped: false,
+      settings: {},
     });
   });
   sequence.forEach((arm, position) => {
@@ -218,6 +232,8 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
     trial_id: demoId(`trial ${trial.key}`),
     position: day.index,
     arm_id: armId(trial, day.arm),
+    right_arm_id: null,
+    dose_felt: null,
     started_at: calendar.at(day.daysAgo, 9),
     washed_at: calendar.at(day.daysAgo, 9.2),
     dry80_at: null,

@@ -67,7 +67,7 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
   await armA.getByLabel('Product in hold').selectOption('Marsh Gel');
   await armB.getByLabel('Product in hold').selectOption('Dune Gel');
   await expect(armB.getByLabel('It goes by')).toHaveValue('Dune Gel');
-  await page.getByLabel('Wash days, all arms together').fill('4');
+  await page.getByLabel('Wash days, all arms together').selectOption('4 wash days');
   await expect(page.getByRole('region', { name: 'What this plan can show' })).toContainText(
     'it can describe, not decide',
   );

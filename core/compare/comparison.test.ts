@@ -12,6 +12,7 @@ function washDay(position: number, arm: number, first: number, loss: number, fol
   return {
     position,
     arm,
+    half: null,
     checkIns: Array.from({ length: followed }, (_, i) => ({
       stage: 'wear' as const,
       day: i + 1,
@@ -32,13 +33,17 @@ const allocation = [0, 1, 1, 0, 1, 0, 0, 1];
 function record(firsts: readonly number[], changes: Partial<TrialRecord> = {}): TrialRecord {
   return {
     promise: {
+      design: 'complete',
       arms: ['Anvil', 'Kelp'],
       plannedWashDays: firsts.length,
       primary: 'definition',
+      onDay: 1,
       line: 6,
       matters: 1,
       alpha: 0.05,
       weights: new Map(zones.map((zone) => [zone, 1])),
+      sides: new Map(),
+      looks: 1,
       seed: 5,
     },
     allocation: allocation.slice(0, firsts.length),
@@ -170,7 +175,7 @@ describe('noise between wash days', () => {
       { arm: 1, value: 7 },
       { arm: 1, value: 9 },
     ];
-    expect(pooledSd(days, 2)).toBeCloseTo(Math.SQRT2, 12);
+    expect(pooledSd(days, 2)!.sd).toBeCloseTo(Math.SQRT2, 12);
     expect(pooledSd(days.slice(0, 1), 2)).toBeNull();
   });
 });

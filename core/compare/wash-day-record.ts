@@ -26,10 +26,12 @@ export interface CheckInRecord {
   curls: readonly CurlLength[];
 }
 
-/** One finished wash day of a trial, with the wear that followed. */
+/** One finished wash day of a trial, or one half of it in a half-head design, with the wear that followed. */
 export interface WashDayRecord {
   position: number;
   arm: number;
+  /** The half it is, whose zones alone count; null for a whole head. */
+  half: 'left' | 'right' | null;
   checkIns: readonly CheckInRecord[];
   wearEnd: WearEnd | null;
   cost: WashCost;
@@ -54,13 +56,14 @@ export function outcomeByDay(
     .sort((a, b) => a.day - b.day);
 }
 
-/** Promised zones left unrated at the reveal, for one outcome; all of them where there was no look. */
+/** Promised zones left unrated on the day that is compared, for one outcome; all of them where there was no look. */
 export function unratedZones(
   washDay: WashDayRecord,
   outcome: Outcome,
   weights: ReadonlyMap<string, number>,
+  onDay: number,
 ): string[] {
-  const reveal = washDay.checkIns.find(({ stage, day }) => stage === 'wear' && day === 1);
+  const reveal = washDay.checkIns.find(({ stage, day }) => stage === 'wear' && day === onDay);
   const ratings = reveal?.ratings.filter((rating) => rating.outcome === outcome) ?? [];
   return missingZones(ratings, weights);
 }

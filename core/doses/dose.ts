@@ -63,12 +63,13 @@ export function doseLabel(dose: Dose | null): string {
 export const DOSE_TOLERANCE = 0.2;
 
 /**
- * Whether a dose was held within ± 20 % of the planned one. "cannot show" when a measure's spread is wider than the
+ * Whether a dose was held within a tolerance of the planned one, ± 20 % by default. "cannot show" when a measure's spread is wider than the
  * tolerance or an amount is unknown, though the same count of the same measure counts as held.
  */
 export function doseHeld(
   planned: { dose: Dose | null; sections: number | null },
   actual: { dose: Dose | null; sections: number | null },
+  tolerance = DOSE_TOLERANCE,
 ): 'held' | 'departed' | 'cannot show' {
   if (planned.dose === null && actual.dose === null) return 'held';
   const plan = doseInMl(planned.dose, planned.sections);
@@ -80,12 +81,10 @@ export function doseHeld(
     planned.dose.per === actual.dose.per &&
     (planned.dose.per === 'head' || planned.sections === actual.sections)
   )
-    return Math.abs(actual.dose.amount / planned.dose.amount - 1) <= DOSE_TOLERANCE + 1e-9
-      ? 'held'
-      : 'departed';
+    return Math.abs(actual.dose.amount / planned.dose.amount - 1) <= tolerance + 1e-9 ? 'held' : 'departed';
   if (plan === null || used === null) return 'cannot show';
-  const lowest = plan.usual * (1 - DOSE_TOLERANCE) - 1e-9;
-  const highest = plan.usual * (1 + DOSE_TOLERANCE) + 1e-9;
+  const lowest = plan.usual * (1 - tolerance) - 1e-9;
+  const highest = plan.usual * (1 + tolerance) + 1e-9;
   if (used.low >= lowest && used.high <= highest) return 'held';
   if (used.high < lowest || used.low > highest) return 'departed';
   return 'cannot show';

@@ -179,7 +179,7 @@ describe('interval by inverting the test', () => {
   it('sets two of three arms against each other with the third left where it fell', () => {
     const allocation = [0, 1, 2, 0, 1, 2, 0, 1, 2, 0, 1, 2];
     const values = allocation.map((arm, day) => arm * 2 + ((day * 7) % 5) / 10);
-    const interval = pairInterval(values, allocation, [0, 2], 0.05, 1)!;
+    const interval = pairInterval('complete', values, allocation, 3, [0, 2], 0.05, 1)!;
     expect(interval.low).toBeGreaterThan(3);
     expect(interval.high).toBeLessThan(5);
   });

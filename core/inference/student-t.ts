@@ -1,14 +1,4 @@
-/** ln Γ(x) for x > 0 (Lanczos, g = 7, nine terms). */
-function logGamma(x: number): number {
-  const c = [
-    0.99999999999980993, 676.5203681218851, -1259.1392167224028, 771.32342877765313, -176.61502916214059,
-    12.507343278686905, -0.13857109526572012, 9.9843695780195716e-6, 1.5056327351493116e-7,
-  ];
-  const y = x - 1;
-  const t = y + 7.5;
-  const sum = c.slice(1).reduce((total, ci, i) => total + ci / (y + i + 1), c[0]!);
-  return 0.5 * Math.log(2 * Math.PI) + (y + 0.5) * Math.log(t) - t + Math.log(sum);
-}
+import { logGamma } from './chi-square.ts';
 
 /** Regularised incomplete beta I_x(a, b) by its continued fraction (modified Lentz); `y` is 1 − x, given for its digits. */
 function incompleteBeta(x: number, y: number, a: number, b: number): number {

@@ -1,4 +1,5 @@
 import type { Dose } from '../doses/dose.ts';
+import type { Extra } from './extras.ts';
 import type { Heat, Technique, Tool, Wetness } from './settings.ts';
 import type { Slot } from './slots.ts';
 
@@ -12,6 +13,8 @@ export interface StepSettings {
   technique: Technique | null;
   tool: Tool | null;
   heat: Heat | null;
+  /** Settings that only some slots have. */
+  extra: Extra;
 }
 
 export interface RoutineStep extends StepSettings {
@@ -29,4 +32,5 @@ export const EMPTY_SETTINGS: StepSettings = {
   technique: null,
   tool: null,
   heat: null,
+  extra: {},
 };

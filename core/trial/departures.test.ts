@@ -12,6 +12,7 @@ const plan: StepSettings = {
   technique: 'rake',
   tool: 'fingers',
   heat: 'low',
+  extra: {},
 };
 const names = (id: string) => ({ gel: 'Kelp Gel', foam: 'Foam' })[id] ?? id;
 const done = (to: Partial<StepRecord> = {}): StepRecord => ({

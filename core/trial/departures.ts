@@ -1,4 +1,5 @@
-import { doseHeld, doseLabel } from '../doses/dose.ts';
+import { DOSE_TOLERANCE, doseHeld, doseLabel } from '../doses/dose.ts';
+import { type ExtraKey, extraWords, sameExtra } from '../routine/extras.ts';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '../routine/settings.ts';
 import type { StepSettings } from '../routine/step.ts';
 
@@ -9,16 +10,25 @@ export interface Departure {
   says: string;
 }
 
-/** Tolerance on minutes, as a share of the plan. Common practice (as for doses), no source. */
-export const MINUTES_TOLERANCE = 0.2;
-
 export type StepStatus = 'waiting' | 'done' | 'skipped';
 
 /** What was really done in a step: its settings, and whether it was done at all. */
 export interface StepRecord extends StepSettings {
   status: StepStatus;
   /** Null for a step that the plan does not have. */
-  planned: StepSettings | null;
+  planned: PlannedSettings | null;
+}
+
+/** A step's settings as planned for one arm, and what the plan asks of it. */
+export interface PlannedSettings extends StepSettings {
+  /** A free step may differ. */
+  part?: 'held' | 'tested' | 'free';
+  /** Leaving it out is no departure. */
+  optional?: boolean;
+  /** This arm leaves the step out. */
+  skipped?: boolean;
+  /** How far dose and minutes may be off, as a share. */
+  tolerance?: number;
 }
 
 const named = (table: Readonly<Record<string, { label: string }>>, key: string | null) =>
@@ -32,7 +42,14 @@ export function departures(step: StepRecord, productName: (id: string) => string
     return step.status === 'done'
       ? [{ setting: 'step', kind: 'departed', says: 'Added: not in the plan.' }]
       : [];
-  if (step.status === 'skipped') return [{ setting: 'step', kind: 'departed', says: 'Skipped.' }];
+  if (planned.part === 'free') return [];
+  if (step.status === 'skipped')
+    return planned.optional || planned.skipped
+      ? []
+      : [{ setting: 'step', kind: 'departed', says: 'Skipped.' }];
+  if (planned.skipped)
+    return [{ setting: 'step', kind: 'departed', says: 'Done, though this arm leaves it out.' }];
+  const tolerance = planned.tolerance ?? DOSE_TOLERANCE;
   const found: Departure[] = [];
   const product = (id: string | null) => (id === null ? 'no product' : productName(id));
   if (planned.productId !== step.productId)
@@ -41,7 +58,7 @@ export function departures(step: StepRecord, productName: (id: string) => string
       kind: 'departed',
       says: `${product(step.productId)} instead of ${product(planned.productId)}.`,
     });
-  const dose = doseHeld(planned, step);
+  const dose = doseHeld(planned, step, tolerance);
   if (dose !== 'held')
     found.push({
       setting: 'dose',
@@ -49,7 +66,7 @@ export function departures(step: StepRecord, productName: (id: string) => string
       says:
         dose === 'departed'
           ? `${doseLabel(step.dose)} instead of ${doseLabel(planned.dose)}.`
-          : `${doseLabel(step.dose)} cannot show that ${doseLabel(planned.dose)} was held within 20 %.`,
+          : `${doseLabel(step.dose)} cannot show that ${doseLabel(planned.dose)} was held within ${Math.round(tolerance * 100)} %.`,
     });
   if (planned.minutes !== null && planned.minutes > 0) {
     if (step.minutes === null)
@@ -58,7 +75,7 @@ export function departures(step: StepRecord, productName: (id: string) => string
         kind: 'cannot show',
         says: `Minutes not recorded; ${planned.minutes} planned.`,
       });
-    else if (Math.abs(step.minutes / planned.minutes - 1) > MINUTES_TOLERANCE + 1e-9)
+    else if (Math.abs(step.minutes / planned.minutes - 1) > tolerance + 1e-9)
       found.push({
         setting: 'minutes',
         kind: 'departed',
@@ -77,6 +94,16 @@ export function departures(step: StepRecord, productName: (id: string) => string
         setting,
         kind: 'departed',
         says: `${named(table, step[setting])} instead of ${named(table, planned[setting])}.`,
+      });
+  for (const key of Object.keys(planned.extra) as ExtraKey[])
+    if (!sameExtra(key, planned.extra[key], step.extra[key], tolerance))
+      found.push({
+        setting: 'extra',
+        kind: 'departed',
+        says:
+          step.extra[key] === undefined
+            ? `Not ${extraWords(key, planned.extra[key])}.`
+            : `${extraWords(key, step.extra[key])} instead of ${extraWords(key, planned.extra[key])}.`,
       });
   return found;
 }

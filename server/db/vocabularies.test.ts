@@ -13,6 +13,7 @@ import { STAGES } from '@sabor/core/outcomes/stages';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
 import { SLOTS } from '@sabor/core/routine/slots';
 import { LABEL_HOLDS, ROLES, STAKES } from '@sabor/core/shelf/products';
+import { DESIGNS } from '@sabor/core/trial/designs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../testing/bench.ts';
 
@@ -57,6 +58,7 @@ describe('the database knows the words that core knows', () => {
       event_kind: EVENTS,
       wear_end: WEAR_ENDS,
       porosity_test: POROSITY_TESTS,
+      design: DESIGNS,
       hair_event: HAIR_EVENTS,
       measure_kind: MEASURE_KINDS,
       care: CARE,

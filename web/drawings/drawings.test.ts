@@ -122,17 +122,27 @@ describe('tints', () => {
 });
 
 describe('ribbons', () => {
+  const terms = { optional: false, tolerance: 0.2, skipped: false };
   const plan = [
     {
       ...EMPTY_SETTINGS,
+      ...terms,
       id: 's1',
       slot: 'cleanse' as const,
       productId: 'soap',
       note: '',
       part: 'held' as const,
     },
-    { ...EMPTY_SETTINGS, id: 's2', slot: 'hold' as const, note: '', part: 'tested' as const },
-    { ...EMPTY_SETTINGS, id: 's3', slot: 'dry' as const, minutes: 30, note: '', part: 'held' as const },
+    { ...EMPTY_SETTINGS, ...terms, id: 's2', slot: 'hold' as const, note: '', part: 'tested' as const },
+    {
+      ...EMPTY_SETTINGS,
+      ...terms,
+      id: 's3',
+      slot: 'dry' as const,
+      minutes: 30,
+      note: '',
+      part: 'held' as const,
+    },
   ];
   const arms = [
     { id: 'a', name: 'Gel', steps: [{ stepId: 's2', productId: 'gel', dose: null }] },
@@ -151,6 +161,8 @@ describe('ribbons', () => {
       note: '',
       startedAt: null,
       doneAt: null,
+      half: null,
+      code: null,
       planned,
       slot: 'hold',
       ...to,

@@ -1,9 +1,12 @@
 import type { PlanStep, Trial } from '@sabor/contract/trial';
-import type { WashDay } from '@sabor/contract/wash-day';
+import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { doseLabel } from '@sabor/core/doses/dose';
-import { TECHNIQUES, TOOLS } from '@sabor/core/routine/settings';
+import { outOfOrder } from '@sabor/core/fairness/align';
+import { type ExtraKey, extraWords } from '@sabor/core/routine/extras';
+import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import { departures } from '@sabor/core/trial/departures';
+import { armsOfDay } from './arms-of-day.ts';
 
 export interface RibbonColumn {
   key: string;
@@ -19,13 +22,18 @@ export interface RibbonCell {
   text: string;
   /** Every departure in a sentence. */
   notes: string[];
+  /** The arm in a tested cell. */
+  arm?: number;
+  /** Left and right of a step that was done for each half. */
+  halves?: [RibbonCell, RibbonCell];
 }
 
 export interface RibbonRow {
   key: string;
   label: string;
   sub: string;
-  arm: number | null;
+  /** One for a whole head, left and right of a half-head, none for a row of no arm. */
+  arms: number[];
   faded: boolean;
   cells: RibbonCell[];
 }
@@ -71,16 +79,39 @@ export function planRows(trial: Trial, columns: readonly RibbonColumn[], name: N
     key: arm.id,
     label: arm.name,
     sub: 'as planned',
-    arm: index,
+    arms: [index],
     faded: false,
     cells: columns.map((column) => {
-      const own = arm.steps.find((step) => step.stepId === column.key);
       if (!column.tested) return { kind: 'held', text: '', notes: [] };
-      const plan = trial.plan.find((step) => step.id === column.key);
-      const product = own?.productId ? name(own.productId) : '—';
-      return { kind: 'tested', text: `${product}, ${doseLabel(own?.dose ?? plan?.dose ?? null)}`, notes: [] };
+      return { kind: 'tested', text: armInStep(trial, arm, column.key, name), notes: [], arm: index };
     }),
   }));
+}
+
+/** What an arm uses or does in a tested step, in a few words. */
+export function armInStep(
+  trial: Pick<Trial, 'plan'>,
+  arm: Trial['arms'][number],
+  stepId: string,
+  name: Names,
+): string {
+  const own = arm.steps.find((step) => step.stepId === stepId);
+  const plan = trial.plan.find((step) => step.id === stepId);
+  if (own?.skipped) return 'left out';
+  if (!own && arm.steps.length === 0) return arm.name;
+  const productId = own?.productId ?? plan?.productId ?? null;
+  const { technique, tool, wetness, minutes, heat, extra } = own?.settings ?? {};
+  const words = [
+    productId === null ? null : name(productId),
+    own?.dose || productId ? doseLabel(own?.dose ?? plan?.dose ?? null) : null,
+    technique && TECHNIQUES[technique].label,
+    tool && TOOLS[tool].label,
+    wetness && WETNESS[wetness].label,
+    heat && HEATS[heat].label,
+    minutes && `${minutes} min`,
+    ...Object.entries(extra ?? {}).map(([key, value]) => extraWords(key as ExtraKey, value)),
+  ].filter(Boolean);
+  return words.length ? words.join(', ') : '—';
 }
 
 /** Wash days as they were run, aligned to the plan, every departure noted. */
@@ -92,28 +123,66 @@ export function washDayRows(
   date: (washDay: WashDay) => string,
 ): RibbonRow[] {
   return washDays.map((day) => {
-    const arm = trial.arms.findIndex(({ id }) => id === day.armId);
+    const arms = armsOfDay(trial, day);
+    const moved = movedSteps(day);
+    const cellOf = (step: WashStep, tested: boolean): RibbonCell => {
+      if (step.status === 'waiting') return { kind: 'waiting', text: '', notes: [] };
+      const found = departures(step, name);
+      const notes = [
+        ...found.map(({ says }) => says),
+        ...(moved.has(step.id) ? ['Done out of its order.'] : []),
+        ...(step.note ? [`“${step.note}”`] : []),
+      ];
+      const arm = tested ? { arm: step.half === 'right' ? arms.at(-1)! : arms[0]! } : {};
+      if (step.status === 'skipped')
+        return step.planned?.skipped
+          ? { kind: 'tested', text: 'left out', notes, ...arm }
+          : { kind: 'skipped', text: 'skipped', notes };
+      const named = step.code ? `Code ${step.code}` : step.productId ? name(step.productId) : '';
+      const text = tested ? named : '';
+      if (moved.has(step.id) || found.some(({ kind }) => kind === 'departed'))
+        return {
+          kind: 'departed',
+          text: text || (moved.has(step.id) ? 'moved' : 'departed'),
+          notes,
+          ...arm,
+        };
+      if (found.length) return { kind: 'unsure', text: text || 'unsure', notes, ...arm };
+      return { kind: tested ? 'tested' : 'held', text, notes, ...arm };
+    };
     return {
       key: day.id,
-      label: `${day.position + 1} · ${trial.arms[arm]?.name ?? ''}`,
+      label: `${day.position + 1} · ${arms.map((arm) => trial.arms[arm]?.name ?? '').join(' | ')}`,
       sub: day.status === 'abandoned' ? `${date(day)}, abandoned` : date(day),
-      arm,
+      arms,
       faded: day.status === 'abandoned',
       cells: columns.map((column): RibbonCell => {
-        const step = day.steps.find((own) => (own.planStepId ?? own.id) === column.key);
-        if (!step) return { kind: 'absent', text: '', notes: [] };
-        if (step.status === 'waiting') return { kind: 'waiting', text: '', notes: [] };
-        const found = departures(step, name);
-        const notes = [...found.map(({ says }) => says), ...(step.note ? [`“${step.note}”`] : [])];
-        if (step.status === 'skipped') return { kind: 'skipped', text: 'skipped', notes };
-        const text = column.tested && step.productId ? name(step.productId) : '';
-        if (found.some(({ kind }) => kind === 'departed'))
-          return { kind: 'departed', text: text || 'departed', notes };
-        if (found.length) return { kind: 'unsure', text: text || 'unsure', notes };
-        return { kind: column.tested ? 'tested' : 'held', text, notes };
+        const steps = day.steps.filter((own) => (own.planStepId ?? own.id) === column.key);
+        const [first, second] = steps.map((step) => cellOf(step, column.tested));
+        if (!first) return { kind: 'absent', text: '', notes: [] };
+        if (!second) return first;
+        const sided = (cell: RibbonCell, side: string) => cell.notes.map((note) => `${side}: ${note}`);
+        return {
+          kind: ROUGHEST.find((kind) => first.kind === kind || second.kind === kind) ?? first.kind,
+          text: `${first.text} | ${second.text}`,
+          notes: [...sided(first, 'Left'), ...sided(second, 'Right')],
+          halves: [first, second],
+        };
       }),
     };
   });
+}
+
+const ROUGHEST: RibbonCell['kind'][] = ['departed', 'unsure', 'skipped', 'waiting', 'tested'];
+
+/** Steps of a day that were done out of the day's own order, the fewest that explain it. */
+function movedSteps(day: WashDay): Set<string> {
+  const done = day.steps
+    .map((step, place) => ({ step, place }))
+    .filter(({ step }) => step.status === 'done' && step.doneAt !== null && step.half === null)
+    .sort((a, b) => Date.parse(a.step.doneAt!) - Date.parse(b.step.doneAt!) || a.place - b.place);
+  const late = outOfOrder(done.map(({ place }) => place));
+  return new Set(done.flatMap(({ step, place }) => (late.has(place) ? step.id : [])));
 }
 
 export const slotShort = (slot: Slot): string => SLOTS[slot].short;

@@ -1,4 +1,5 @@
 import { SLOTS } from '@sabor/core/routine/slots';
+import type { ReactNode } from 'react';
 import { armStyle } from './arm-style.ts';
 import { type RibbonCell, type RibbonColumn, type RibbonRow, slotShort } from './ribbon-rows.ts';
 import { tint } from './tint.ts';
@@ -57,11 +58,11 @@ export function RoutineRibbon({
                 className="sticky left-0 z-10 min-w-36 bg-paper pr-3 align-middle font-normal leading-tight"
               >
                 <span className="block font-semibold">
-                  {row.arm !== null && (
-                    <span aria-hidden="true" style={{ color: armStyle(row.arm).hue }}>
-                      {armStyle(row.arm).marker}{' '}
+                  {row.arms.map((arm, i) => (
+                    <span key={i} aria-hidden="true" style={{ color: armStyle(arm).hue }}>
+                      {armStyle(arm).marker}{' '}
                     </span>
-                  )}
+                  ))}
                   {row.label}
                 </span>
                 <span className="text-soft">{row.sub}</span>
@@ -70,7 +71,6 @@ export function RoutineRibbon({
                 <Cell
                   key={columns[x]!.key}
                   cell={cell}
-                  arm={row.arm}
                   tested={columns[x]!.tested}
                   note={noteOf?.(y, x) ?? null}
                 />
@@ -95,17 +95,7 @@ export function RoutineRibbon({
   );
 }
 
-function Cell({
-  cell,
-  arm,
-  tested,
-  note,
-}: {
-  cell: RibbonCell;
-  arm: number | null;
-  tested: boolean;
-  note: number | null;
-}) {
+function Cell({ cell, tested, note }: { cell: RibbonCell; tested: boolean; note: number | null }) {
   const { kind, text, notes } = cell;
   const says = `${plain[kind]}${text && kind === 'tested' ? `: ${text}` : ''}${notes.length ? `. ${notes.join(' ')}` : ''}`;
   if (kind === 'absent' || kind === 'waiting')
@@ -131,15 +121,21 @@ function Cell({
   if (tested)
     return (
       <td className="px-0.5 py-0 align-middle" title={says}>
-        <span
-          className="flex min-h-11 items-center rounded-tag border-2 px-2 py-1 text-[0.82rem] font-semibold leading-tight"
-          style={
-            arm === null ? {} : { borderColor: armStyle(arm).hue, background: tint(armStyle(arm).hue, 0.16) }
-          }
-        >
-          {text}
-          {marked && note && <Note n={note} />}
-        </span>
+        {cell.halves ? (
+          <span className="grid grid-cols-2 gap-px">
+            {cell.halves.map((half, i) => (
+              <Tested key={i} arm={half.arm} half={i === 0 ? 'left' : 'right'}>
+                {half.text}
+              </Tested>
+            ))}
+          </span>
+        ) : (
+          <Tested arm={cell.arm}>
+            {text}
+            {marked && note && <Note n={note} />}
+          </Tested>
+        )}
+        {cell.halves && notes.length > 0 && note && <Note n={note} />}
         <span className="sr-only">{says}</span>
       </td>
     );
@@ -157,6 +153,35 @@ function Cell({
       )}
       <span className="sr-only">{says}</span>
     </td>
+  );
+}
+
+/** What stands up in its arm's colour; a half keeps the outer curve of its own side. */
+function Tested({
+  arm,
+  half,
+  children,
+}: {
+  arm: number | undefined;
+  half?: 'left' | 'right';
+  children: ReactNode;
+}) {
+  const shape =
+    half === 'left' ? 'rounded-l-tag' : half === 'right' ? 'rounded-r-tag border-dashed' : 'rounded-tag';
+  return (
+    <span
+      className={`flex min-h-11 items-center border-2 px-2 py-1 text-[0.82rem] font-semibold leading-tight ${shape}`}
+      style={
+        arm === undefined ? {} : { borderColor: armStyle(arm).hue, background: tint(armStyle(arm).hue, 0.16) }
+      }
+    >
+      {half && (
+        <span className="mr-1 font-normal text-soft" aria-hidden="true">
+          {half === 'left' ? 'L' : 'R'}
+        </span>
+      )}
+      {children}
+    </span>
   );
 }
 

@@ -1,11 +1,18 @@
 import type { Product } from '@sabor/contract/shelf';
 import { DOSE_KINDS, DOSE_SCOPES, type Dose, type DoseKind } from '@sabor/core/doses/dose';
 import { MEASURES, type Measure } from '@sabor/core/doses/measures';
+import {
+  EXTRAS,
+  type ExtraKey,
+  type ExtraSetting,
+  type ExtraValue,
+  extrasOf,
+} from '@sabor/core/routine/extras';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import type { StepSettings } from '@sabor/core/routine/step';
 import { ROLES } from '@sabor/core/shelf/products';
-import { ChoiceField, NumberField } from './inputs.tsx';
+import { ChoiceField, NumberField, TicksField } from './inputs.tsx';
 
 /** Products to choose from in a slot: those whose role is at home there first, then the others. */
 export function productChoices(
@@ -182,6 +189,80 @@ export function StepSettingsFields<S extends StepSettings>({
         onChange={set('heat')}
         error={problem('heat')}
       />
+      {extrasOf(slot).map((key) => (
+        <ExtraField
+          key={key}
+          of={key}
+          value={step.extra[key]}
+          onChange={(to) => {
+            const { [key]: _, ...rest } = step.extra;
+            onChange({ ...step, extra: to === undefined ? rest : { ...rest, [key]: to } });
+          }}
+          error={problem(`extra.${key}`)}
+        />
+      ))}
     </div>
   );
+}
+
+/** A setting that only some slots have. */
+function ExtraField({
+  of,
+  value,
+  onChange,
+  error,
+}: {
+  of: ExtraKey;
+  value: ExtraValue | undefined;
+  onChange: (value: ExtraValue | undefined) => void;
+  error: string | undefined;
+}) {
+  const setting: ExtraSetting = EXTRAS[of];
+  switch (setting.kind) {
+    case 'number':
+      return (
+        <NumberField
+          label={setting.label}
+          unit={setting.unit}
+          value={typeof value === 'number' ? value : null}
+          onChange={(x) => onChange(x ?? undefined)}
+          error={error}
+        />
+      );
+    case 'tick':
+      return (
+        <label className="flex min-h-10 items-center gap-2 self-end text-[0.95rem]">
+          <input
+            type="checkbox"
+            className="size-4 accent-ink"
+            checked={value === true}
+            onChange={(e) => onChange(e.target.checked ? true : undefined)}
+          />
+          {setting.label}
+        </label>
+      );
+    case 'choice':
+      return (
+        <ChoiceField
+          label={setting.label}
+          none="not set"
+          options={setting.options}
+          value={typeof value === 'string' ? value : null}
+          onChange={(key) => onChange(key ?? undefined)}
+          error={error}
+        />
+      );
+    case 'several':
+      return (
+        <div className="sm:col-span-2 lg:col-span-3">
+          <TicksField
+            legend={setting.label}
+            options={setting.options}
+            value={Array.isArray(value) ? (value as string[]) : []}
+            onChange={(keys) => onChange(keys.length ? keys : undefined)}
+            error={error}
+          />
+        </div>
+      );
+  }
 }

@@ -3,6 +3,7 @@ import type { School } from '../../hair/wishes.ts';
 import { SCHOOLS } from '../../hair/wishes.ts';
 import { ROLES, type Role } from '../../shelf/products.ts';
 import { findIngredient } from '../dictionary.ts';
+import type { Ingredient } from '../facts.ts';
 import type { Formula, FormulaItem, Market } from '../formula.ts';
 import { normalName } from '../normal-name.ts';
 import { nounOf } from './nouns.ts';
@@ -193,15 +194,23 @@ function apply({ rule, where, weight }: LiveRule, formula: Formula, pick: Lookup
   };
 }
 
+/** Items of a label that are one ingredient, by any of its names. */
+export function itemsNamed<T extends { name: string; ingredient: Ingredient | null }>(
+  items: readonly T[],
+  name: string,
+): T[] {
+  const meant = findIngredient(name);
+  const wanted = meant === null ? normalName(name) : '';
+  return items.filter((item) =>
+    meant === null
+      ? findIngredient(item.name) === null && normalName(item.name) === wanted
+      : item.ingredient === meant,
+  );
+}
+
 function avoidedReasons(formula: Formula, screen: ScreenFor): Reason[] {
   return screen.avoided.flatMap(({ ingredient, why }): Reason[] => {
-    const meant = findIngredient(ingredient);
-    const wanted = meant === null ? normalName(ingredient) : '';
-    const items = formula.items.filter((item) =>
-      meant === null
-        ? findIngredient(item.name) === null && normalName(item.name) === wanted
-        : item.ingredient === meant,
-    );
+    const items = itemsNamed(formula.items, ingredient);
     if (items.length === 0) return [];
     return [
       {

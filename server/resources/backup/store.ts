@@ -23,6 +23,10 @@ export const TABLES = [
   'check_in',
   'reading',
   'event',
+  'event_zone',
+  'blind_guess',
+  'amendment',
+  'overrule',
   'hair_test',
   'hair_event',
   'hair_event_zone',
@@ -77,6 +81,36 @@ export async function clear(client: Client): Promise<void> {
   await client.query(`truncate ${TABLES.join(', ')}`);
 }
 
+/** Inserts a table's rows; columns that an older backup does not have keep their defaults. */
+async function insertRows(
+  client: Client,
+  table: (typeof TABLES)[number],
+  rows: readonly Record<string, unknown>[],
+): Promise<void> {
+  if (rows.length === 0) return;
+  const given = new Set(rows.flatMap((row) => Object.keys(row)));
+  const { rows: known } = await client.query<{ name: string }>(
+    `select column_name as name from information_schema.columns where table_schema = 'public' and table_name = $1`,
+    [table],
+  );
+  const columns = known
+    .filter(({ name }) => given.has(name))
+    .map(({ name }) => `"${name}"`)
+    .join(', ');
+  await client.query(
+    `insert into public.${table} (${columns})
+     select ${columns} from json_populate_recordset(null::public.${table}, $1::json)`,
+    [JSON.stringify(rows)],
+  );
+}
+
+/** What a table's rows were called in backups of an older schema, as they are called now. */
+function brought(table: string, rows: readonly Record<string, unknown>[]): Record<string, unknown>[] {
+  return rows.map((row) =>
+    table === 'trial' && row.design === 'balanced complete' ? { ...row, design: 'complete' } : row,
+  );
+}
+
 /** Writes a backup's rows into an empty database: all of them, or none and a sentence that says why. */
 export async function loadBackup(db: Db, backup: Backup): Promise<void> {
   await transaction(db, async (client) => {
@@ -100,10 +134,7 @@ export async function loadBackup(db: Db, backup: Backup): Promise<void> {
     for (const table of TABLES) {
       const rows = backup.tables[table] ?? [];
       try {
-        await client.query(
-          `insert into public.${table} select * from json_populate_recordset(null::public.${table}, $1::json)`,
-          [JSON.stringify(rows)],
-        );
+        await insertRows(client, table, brought(table, rows));
       } catch (error) {
         const { message } = error as Error;
         throw new Refusal(
@@ -112,5 +143,6 @@ export async function loadBackup(db: Db, backup: Backup): Promise<void> {
         );
       }
     }
+    await client.query('select fill_planned()');
   });
 }

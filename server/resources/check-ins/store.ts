@@ -9,14 +9,16 @@ import { readWashDay } from '../wash-days/store.ts';
 
 async function openFor(client: Client, washDayId: string): Promise<{ day: WashDay; timeZone: string }> {
   const day = await readWashDay(client, washDayId);
-  const { rows } = await client.query<{ time_zone: string; ended: boolean }>(
-    `select w.time_zone, t.ended_at is not null as ended from trial t join wearer w on w.id = t.wearer_id where t.id = $1`,
+  const { rows } = await client.query<{ time_zone: string; ended: boolean; blind: boolean }>(
+    `select w.time_zone, t.ended_at is not null as ended, t.blind from trial t join wearer w on w.id = t.wearer_id where t.id = $1`,
     [day.trialId],
   );
   const [trial] = rows;
   if (!trial || trial.ended) throw new Refusal(409, 'This trial is over; its readings are closed.');
   if (day.status === 'abandoned')
     throw new Refusal(409, 'This wash day was abandoned; it takes no more readings.');
+  if (trial.blind && day.status === 'finished')
+    throw new Refusal(409, 'Ratings of a blind trial are locked when the wear of their wash day ends.');
   return { day, timeZone: trial.time_zone };
 }
 
@@ -43,10 +45,12 @@ export async function saveCheckIn(db: Db, input: v.InferOutput<typeof CheckInInp
     const { day, timeZone } = await openFor(client, input.washDayId);
     refuseImpossible(input, day, timeZone);
     const { rows } = await client.query<{ id: string }>(
-      `insert into check_in (id, wash_day_id, stage, day, at, note) values ($1, $2, $3, $4, $5, coalesce($6, ''))
-       on conflict (wash_day_id, stage, day) do update set at = excluded.at, note = coalesce($6, check_in.note)
+      `insert into check_in (id, wash_day_id, stage, day, at, note, rater)
+       values ($1, $2, $3, $4, $5, coalesce($6, ''), coalesce($7, ''))
+       on conflict (wash_day_id, stage, day) do update set at = excluded.at, note = coalesce($6, check_in.note),
+         rater = coalesce($7, check_in.rater)
        returning id`,
-      [input.id, input.washDayId, input.stage, input.day, input.at, input.note ?? null],
+      [input.id, input.washDayId, input.stage, input.day, input.at, input.note ?? null, input.rater ?? null],
     );
     const checkInId = rows[0]!.id;
     const zoneIds = input.ratings.flatMap(({ zoneId }) => zoneId ?? []);
@@ -118,6 +122,14 @@ export async function saveEvent(db: Db, input: v.InferOutput<typeof EventInput>)
        on conflict (id) do update set kind = excluded.kind, happened_on = excluded.happened_on, note = excluded.note`,
       [input.id, input.washDayId, input.kind, input.on, input.note],
     );
+    await client.query('delete from event_zone where event_id = $1', [input.id]);
+    const zones = await client.query(
+      `insert into event_zone (event_id, zone_id) select $1, z.id from zone z
+       where z.wearer_id = $2 and z.id = any($3::uuid[])`,
+      [input.id, day.wearerId, input.zoneIds],
+    );
+    if (zones.rowCount !== new Set(input.zoneIds).size)
+      throw atField('zoneIds', 'A zone is not on this wearer’s head. Choose the zones again.');
     return readWashDay(client, input.washDayId);
   });
 }

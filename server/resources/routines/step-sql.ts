@@ -14,9 +14,10 @@ export const doseOf = (row: string) =>
 /** The settings of a step row but for product and dose, as pairs for json_build_object. */
 export const settingsOf = (row: string) =>
   `'sections', ${row}.sections, 'wetness', ${row}.wetness, 'minutes', ${row}.minutes, 'technique', ${row}.technique,
-   'tool', ${row}.tool, 'heat', ${row}.heat`;
+   'tool', ${row}.tool, 'heat', ${row}.heat, 'extra', ${row}.extra`;
 
 /** A planned step as the wire carries it, `part` included. */
 export const stepJson = (row: string) =>
   `json_build_object('id', ${row}.id, 'slot', ${row}.slot, 'part', ${row}.part, 'productId', ${row}.product_id,
-   'dose', ${doseOf(row)}, ${settingsOf(row)}, 'note', ${row}.note)`;
+   'dose', ${doseOf(row)}, ${settingsOf(row)}, 'note', ${row}.note, 'optional', ${row}.optional,
+   'tolerance', ${row}.tolerance)`;

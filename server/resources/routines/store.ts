@@ -23,16 +23,18 @@ export async function readRoutine(db: Client, id: string): Promise<Routine> {
 export async function replaceSteps(
   client: Client,
   routineId: string,
-  steps: readonly (Step & { part?: string })[],
+  steps: readonly (Step & { part?: string; optional?: boolean; tolerance?: number })[],
 ): Promise<void> {
   await client.query('delete from step where routine_id = $1', [routineId]);
   await client.query(
     `insert into step (id, routine_id, position, slot, part, product_id, ${DOSE_COLUMN_NAMES}, sections, wetness,
-       minutes, technique, tool, heat, note)
+       minutes, technique, tool, heat, note, extra, optional, tolerance)
      select s.id, $1, s.position, s.slot, coalesce(s.part, 'held'), s."productId", ${doseColumns('s.dose')},
-       s.sections, s.wetness, s.minutes, s.technique, s.tool, s.heat, s.note
+       s.sections, s.wetness, s.minutes, s.technique, s.tool, s.heat, s.note, coalesce(s.extra, '{}'),
+       coalesce(s.optional, false), coalesce(s.tolerance, 0.2)
      from jsonb_to_recordset($2::jsonb) as s(id uuid, position int, slot text, part text, "productId" uuid, dose jsonb,
-       sections int, wetness text, minutes numeric, technique text, tool text, heat text, note text)`,
+       sections int, wetness text, minutes numeric, technique text, tool text, heat text, note text,
+       extra jsonb, optional boolean, tolerance numeric)`,
     [routineId, JSON.stringify(steps.map((step, position) => ({ ...step, position })))],
   );
 }

@@ -13,7 +13,7 @@ import { isEmpty } from '../backup/store.ts';
 import { readHairFile } from '../hair-files/store.ts';
 import { readDemoState, readSettings } from '../settings/store.ts';
 import { readShelf } from '../shelf/store.ts';
-import { readTrials } from '../trials/store.ts';
+import { readTrials } from '../trials/read.ts';
 import { readWashDays } from '../wash-days/store.ts';
 import { readStations, readWeather } from '../weather/store.ts';
 import { airForWashDay } from './air.ts';

@@ -1,12 +1,24 @@
-import { EndTrialInput, TrialInput } from '@sabor/contract/trial';
+import { AmendmentInput, EndTrialInput, GuessInput, OverruleInput, TrialInput } from '@sabor/contract/trial';
 import { Router } from 'express';
 import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { readWearer } from '../wearers/store.ts';
+import {
+  amendTrial,
+  endTrial,
+  guessArm,
+  openKey,
+  overrule,
+  readKey,
+  showOutcomes,
+  takeBackOverrule,
+  takeLook,
+} from './promise.ts';
+import { readTrial, readTrials } from './read.ts';
 import { readingsCsv } from './readings.ts';
-import { endTrial, readTrial, readTrials, saveTrial } from './store.ts';
+import { saveTrial } from './save.ts';
 
 export function trialRoutes(db: Db): Router {
   const router = Router();
@@ -23,6 +35,34 @@ export function trialRoutes(db: Db): Router {
     const { reason } = parse(EndTrialInput, request.body);
     await endTrial(db, pathId(request, 'trial'), reason);
     response.status(204).end();
+  });
+  router.put('/trials/:id/amendments/:amendment', async (request, response) => {
+    const input = parse(AmendmentInput, { ...request.body, id: pathId(request, 'amendment', 'amendment') });
+    response.json(await amendTrial(db, pathId(request, 'trial'), input));
+  });
+  router.put('/trials/:id/overrules/:overrule', async (request, response) => {
+    const input = parse(OverruleInput, { ...request.body, id: pathId(request, 'difference', 'overrule') });
+    response.json(await overrule(db, pathId(request, 'trial'), input));
+  });
+  router.delete('/trials/:id/overrules/:overrule', async (request, response) => {
+    response.json(
+      await takeBackOverrule(db, pathId(request, 'trial'), pathId(request, 'difference', 'overrule')),
+    );
+  });
+  router.post('/trials/:id/outcomes', async (request, response) => {
+    response.json(await showOutcomes(db, pathId(request, 'trial')));
+  });
+  router.post('/trials/:id/look', async (request, response) => {
+    response.json(await takeLook(db, pathId(request, 'trial')));
+  });
+  router.get('/trials/:id/key', async (request, response) => {
+    response.json(await readKey(db, pathId(request, 'trial')));
+  });
+  router.post('/trials/:id/key/open', async (request, response) => {
+    response.json(await openKey(db, pathId(request, 'trial')));
+  });
+  router.put('/wash-days/:id/guess', async (request, response) => {
+    response.json(await guessArm(db, pathId(request, 'wash day'), parse(GuessInput, request.body)));
   });
   router.get('/trials/:id/readings.csv', async (request, response) => {
     const trial = await readTrial(db, pathId(request, 'trial'));

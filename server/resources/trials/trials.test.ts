@@ -70,7 +70,7 @@ describe('a plan', () => {
     });
     expect(await refused({ arms: [a] })).toContainEqual({
       path: 'arms',
-      message: 'A comparison needs at least two arms.',
+      message: 'The design “whole heads, complete” has 2 to 6 arms.',
     });
     expect(await refused({ washDays: 7 })).toContainEqual({
       path: 'washDays',
@@ -82,7 +82,7 @@ describe('a plan', () => {
     });
     expect(await refused({ arms: [a, { ...b, steps: a.steps }] })).toContainEqual({
       path: 'arms.1.steps',
-      message: 'Gel 2 uses the same as Gel 1. Give it another product or dose.',
+      message: 'Gel 2 uses the same as Gel 1. Give it another product, dose or setting.',
     });
     expect(await refused({ arms: [a, { ...b, steps: [] }] })).toContainEqual({
       path: 'arms.1.steps',
@@ -107,7 +107,7 @@ describe('the lot', () => {
     const { trial } = await sampleBench(bench);
     const { body } = await start(trial.id);
     const { allocation } = await read(trial.id);
-    expect(allocation[0]).toBe(body.armId);
+    expect(allocation[0]).toEqual({ left: body.armId, right: body.armId });
     expect(allocation.slice(1)).toEqual([null, null, null]);
   });
 

@@ -6,17 +6,19 @@ import type {
   WearEndInput,
 } from '@sabor/contract/wash-day';
 import { localDate } from '@sabor/core/outcomes/local-date';
+import type { Design } from '@sabor/core/trial/designs';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
 import { DOSE_COLUMN_NAMES, doseColumns, doseOf, settingsOf } from '../routines/step-sql.ts';
 import { finishIfComplete } from '../trials/finish.ts';
+import { nextDose } from '../trials/next-dose.ts';
 import { type BareDay, withWeather } from '../weather/attach.ts';
 import { readStations } from '../weather/store.ts';
 
 const WASH_DAYS = `
   select d.id, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone", d.position,
-    d.arm_id as "armId", d.started_at as "startedAt", d.washed_at as "washedAt", d.dry80_at as "dry80At", d.dry90_at as "dry90At", d.dry_at as "dryAt",
+    d.arm_id as "armId", d.right_arm_id as "rightArmId", d.dose_felt as "doseFelt", d.started_at as "startedAt", d.washed_at as "washedAt", d.dry80_at as "dry80At", d.dry90_at as "dry90At", d.dry_at as "dryAt",
     d.reveal_at as "revealAt", d.routine_done_at as "routineDoneAt", d.temperature_c as "temperatureC", d.humidity,
     d.wind_ms as "windMs",
     d.note, d.abandon_reason as "abandonReason",
@@ -26,17 +28,14 @@ const WASH_DAYS = `
       then json_build_object('kind', d.wear_end_kind, 'at', d.wear_ended_at) end as "wearEnd",
     (select coalesce(json_agg(json_build_object('id', s.id, 'planStepId', s.plan_step_id, 'position', s.position,
         'slot', s.slot, 'status', s.status, 'productId', s.product_id, 'dose', ${doseOf('s')}, ${settingsOf('s')},
-        'note', s.note, 'startedAt', s.started_at, 'doneAt', s.done_at,
-        'planned', case when p.id is not null then json_build_object(
-          'productId', coalesce(x.product_id, p.product_id),
-          'dose', coalesce(${doseOf('x')}, ${doseOf('p')}), ${settingsOf('p')}) end)
+        'note', s.note, 'startedAt', s.started_at, 'doneAt', s.done_at, 'half', s.half,
+        'code', case when t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested' then a.code end,
+        'planned', s.planned)
         order by s.position), '[]')
-      from wash_step s
-      left join step p on p.id = s.plan_step_id
-      left join arm_step x on x.step_id = p.id and x.arm_id = d.arm_id
+      from wash_step s left join arm a on a.id = case when s.half = 'right' then d.right_arm_id else d.arm_id end
       where s.wash_day_id = d.id) as steps,
     (select coalesce(json_agg(json_build_object('id', c.id, 'washDayId', c.wash_day_id, 'stage', c.stage, 'day', c.day,
-        'at', c.at, 'note', c.note,
+        'at', c.at, 'note', c.note, 'rater', c.rater,
         'ratings', (select coalesce(json_agg(json_build_object('outcome', r.outcome, 'zoneId', r.zone_id, 'value', r.value)
             order by r.outcome, r.zone_id), '[]') from reading r where r.check_in_id = c.id and r.obtained = 'rated'),
         'curls', (select coalesce(json_agg(json_build_object('curlId', r.curl_id, 'restingMm', r.value,
@@ -45,7 +44,8 @@ const WASH_DAYS = `
             where r.check_in_id = c.id and r.outcome = 'resting-length'))
         order by c.at), '[]') from check_in c where c.wash_day_id = d.id) as "checkIns",
     (select coalesce(json_agg(json_build_object('id', e.id, 'washDayId', e.wash_day_id, 'kind', e.kind,
-        'on', e.happened_on, 'note', e.note) order by e.happened_on), '[]')
+        'on', e.happened_on, 'note', e.note,
+        'zoneIds', (select coalesce(json_agg(z.zone_id order by z.zone_id), '[]') from event_zone z where z.event_id = e.id)) order by e.happened_on), '[]')
       from event e where e.wash_day_id = d.id) as events,
     (select coalesce(json_agg(json_build_object('on', o.on_date, 'outdoorHours', o.outdoor_hours,
         'indoorHours', o.indoor_hours)), '[]') from day_outdoors o where o.wash_day_id = d.id) as outdoors
@@ -53,8 +53,30 @@ const WASH_DAYS = `
 
 type Row = Omit<BareDay, 'localDate'>;
 
+/** Settings an arm may have otherwise than the plan, with their types. */
+const OVERRIDES = [
+  ['sections', 'int'],
+  ['wetness', 'text'],
+  ['minutes', 'numeric'],
+  ['technique', 'text'],
+  ['tool', 'text'],
+  ['heat', 'text'],
+] as const;
+
+/** While a trial is blind its tested steps show the bottle's code and no product. */
+const masked = (steps: Row['steps']): Row['steps'] =>
+  steps.map((step) =>
+    step.code === null || step.planned === null
+      ? step
+      : { ...step, productId: null, planned: { ...step.planned, productId: null } },
+  );
+
 function whole(db: Client, rows: readonly Row[]): Promise<WashDay[]> {
-  const dated = rows.map((row) => ({ ...row, localDate: localDate(row.startedAt, row.timeZone) }));
+  const dated = rows.map((row) => ({
+    ...row,
+    steps: masked(row.steps),
+    localDate: localDate(row.startedAt, row.timeZone),
+  }));
   return withWeather(db, dated, Date.now());
 }
 
@@ -91,8 +113,8 @@ async function openWashDay(client: Client, id: string): Promise<WashDay> {
  */
 export async function startWashDay(db: Db, start: v.InferOutput<typeof StartWashDay>): Promise<WashDay> {
   return transaction(db, async (client) => {
-    const trial = await client.query<{ ended_at: string | null; plan_id: string }>(
-      'select ended_at, plan_id from trial where id = $1 for update',
+    const trial = await client.query<{ ended_at: string | null; plan_id: string; design: Design }>(
+      'select ended_at, plan_id, design from trial where id = $1 for update',
       [start.trialId],
     );
     if (!trial.rows[0]) throw notFound('trial');
@@ -118,10 +140,12 @@ export async function startWashDay(db: Db, start: v.InferOutput<typeof StartWash
     const last = before.rows[0]?.last;
     if (last && Date.parse(start.startedAt) < Date.parse(last))
       throw atField('startedAt', 'This wash day would begin before the last one ended. Check the time.');
-    const next = await client.query<{ position: number; arm_id: string }>(
-      `select position, arm_id from allocation l where trial_id = $1 and not exists (
+    const next = await client.query<{ position: number; arm_id: string; right_arm_id: string | null }>(
+      `select l.position, l.arm_id, r.arm_id as right_arm_id
+       from allocation l left join allocation r on r.trial_id = l.trial_id and r.position = l.position and r.half = 'right'
+       where l.trial_id = $1 and l.half is distinct from 'right' and not exists (
          select 1 from wash_day d where d.trial_id = l.trial_id and d.position = l.position and d.abandoned_at is null)
-       order by position limit 1`,
+       order by l.position limit 1`,
       [start.trialId],
     );
     const place = next.rows[0];
@@ -132,21 +156,33 @@ export async function startWashDay(db: Db, start: v.InferOutput<typeof StartWash
       [start.trialId, start.startedAt],
     );
     await client.query(
-      'insert into wash_day (id, trial_id, position, arm_id, started_at) values ($1, $2, $3, $4, $5)',
-      [start.id, start.trialId, place.position, place.arm_id, start.startedAt],
+      'insert into wash_day (id, trial_id, position, arm_id, right_arm_id, started_at) values ($1, $2, $3, $4, $5, $6)',
+      [start.id, start.trialId, place.position, place.arm_id, place.right_arm_id, start.startedAt],
     );
+    // A tested step of a half-head is done twice, once for each half with its own arm.
     await client.query(
-      `insert into wash_step (id, wash_day_id, plan_step_id, position, slot, product_id, ${DOSE_COLUMN_NAMES}, sections,
-         wetness, minutes, technique, tool, heat)
-       select gen_random_uuid(), $1, p.id, p.position, p.slot, coalesce(x.product_id, p.product_id),
+      `insert into wash_step (id, wash_day_id, plan_step_id, position, half, slot, status, product_id,
+         ${DOSE_COLUMN_NAMES}, sections, wetness, minutes, technique, tool, heat, extra, planned)
+       select gen_random_uuid(), $1, p.id, p.position + case when h.half = 'right' then 0.5 else 0 end, h.half, p.slot,
+         case when x.skipped then 'skipped' else 'waiting' end, coalesce(x.product_id, p.product_id),
          ${['kind', 'low', 'high', 'measure', 'per']
            .map((part) => `case when x.dose_kind is not null then x.dose_${part} else p.dose_${part} end`)
            .join(', ')},
-         p.sections, p.wetness, p.minutes, p.technique, p.tool, p.heat
-       from step p left join arm_step x on x.step_id = p.id and x.arm_id = $2
-       where p.routine_id = $3`,
-      [start.id, place.arm_id, trial.rows[0].plan_id],
+         ${OVERRIDES.map(
+           ([column, type]) =>
+             `case when x.settings ? '${column}' then (x.settings->>'${column}')::${type} else p.${column} end`,
+         ).join(', ')},
+         p.extra || coalesce(x.settings->'extra', '{}'),
+         planned_settings(p.id, case when h.half = 'right' then $3::uuid else $2::uuid end)
+       from step p
+       cross join lateral unnest(case when p.part = 'tested' and $3::uuid is not null
+         then array['left', 'right'] else array[null::text] end) as h(half)
+       left join arm_step x on x.step_id = p.id
+         and x.arm_id = case when h.half = 'right' then $3::uuid else $2::uuid end
+       where p.routine_id = $4`,
+      [start.id, place.arm_id, place.right_arm_id, trial.rows[0].plan_id],
     );
+    if (trial.rows[0].design === 'dose-run-in') await nextDose(client, start.trialId, start.id);
     return readWashDay(client, start.id);
   });
 }
@@ -190,7 +226,7 @@ export async function changeWashDay(
         throw atField(field, `${what} cannot come before ${than}. Check the times.`);
     await client.query(
       `update wash_day set temperature_c = $2, humidity = $3, washed_at = $4, dry_at = $5, reveal_at = $6, note = $7,
-         wind_ms = $8, dry80_at = $9, dry90_at = $10
+         wind_ms = $8, dry80_at = $9, dry90_at = $10, dose_felt = $11
        where id = $1`,
       [
         id,
@@ -203,6 +239,7 @@ export async function changeWashDay(
         next.windMs,
         next.dry80At,
         next.dry90At,
+        next.doseFelt,
       ],
     );
     return readWashDay(client, id);
@@ -231,22 +268,25 @@ export async function saveWashStep(
   step: v.InferOutput<typeof WashStepInput>,
 ): Promise<WashDay> {
   return transaction(db, async (client) => {
-    await openWashDay(client, washDayId);
+    const day = await openWashDay(client, washDayId);
+    // The bottle behind a code is hidden from who sends this; what stands in it stays.
+    const hidden = day.steps.some(({ id, code }) => id === step.id && code !== null);
     const { rowCount } = await client.query(
       `insert into wash_step (id, wash_day_id, position, slot, status, product_id, ${DOSE_COLUMN_NAMES}, sections,
-         wetness, minutes, technique, tool, heat, note, started_at, done_at)
+         wetness, minutes, technique, tool, heat, extra, note, started_at, done_at)
        select s.id, $1, s.position, s.slot, s.status, s."productId", ${doseColumns('s.dose')}, s.sections, s.wetness,
-         s.minutes, s.technique, s.tool, s.heat, s.note, s."startedAt", s."doneAt"
+         s.minutes, s.technique, s.tool, s.heat, s.extra, s.note, s."startedAt", s."doneAt"
        from jsonb_to_record($2::jsonb) as s(id uuid, position numeric, slot text, status text, "productId" uuid,
-         dose jsonb, sections int, wetness text, minutes numeric, technique text, tool text, heat text, note text,
-         "startedAt" timestamptz, "doneAt" timestamptz)
-       on conflict (id) do update set status = excluded.status, product_id = excluded.product_id,
+         dose jsonb, sections int, wetness text, minutes numeric, technique text, tool text, heat text, extra jsonb,
+         note text, "startedAt" timestamptz, "doneAt" timestamptz)
+       on conflict (id) do update set status = excluded.status,
+         product_id = coalesce(excluded.product_id, case when $3 then wash_step.product_id end),
          dose_kind = excluded.dose_kind, dose_low = excluded.dose_low, dose_high = excluded.dose_high,
          dose_measure = excluded.dose_measure, dose_per = excluded.dose_per, sections = excluded.sections,
          wetness = excluded.wetness, minutes = excluded.minutes, technique = excluded.technique, tool = excluded.tool,
-         heat = excluded.heat, note = excluded.note, started_at = excluded.started_at, done_at = excluded.done_at
+         heat = excluded.heat, extra = excluded.extra, note = excluded.note, started_at = excluded.started_at, done_at = excluded.done_at
        where wash_step.wash_day_id = $1`,
-      [washDayId, JSON.stringify(step)],
+      [washDayId, JSON.stringify(step), hidden],
     );
     if (rowCount === 0) throw notFound('step');
     await client.query(CLOCKS, [washDayId]);

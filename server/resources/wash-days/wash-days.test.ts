@@ -252,7 +252,7 @@ describe('looks at the hair', () => {
   it('carry events of the day', async () => {
     const day = await wear();
     const id = v7();
-    const event = { washDayId: day.id, kind: 'wind', on: day.localDate, note: '' };
+    const event = { washDayId: day.id, kind: 'wind', on: day.localDate, note: '', zoneIds: [] };
     await bench.ask('PUT', `/api/events/${id}`, event);
     const { body } = await bench.ask<WashDay>('PUT', `/api/events/${id}`, event);
     expect(body.events).toEqual([{ id, ...event }]);

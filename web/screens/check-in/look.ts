@@ -34,6 +34,7 @@ export function foresee(day: WashDay, input: CheckInInput): WashDay {
     day: input.day ?? null,
     at: input.at,
     note: '',
+    rater: '',
     air: null,
     ratings: [],
     curls: [],

@@ -2,6 +2,7 @@ import type { TrialDetail } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import { dayOfWear } from '@sabor/core/outcomes/stages';
+import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import type { AirMark } from '../../drawings/wear-curve.tsx';
 
 const mean = (values: readonly number[]) =>
@@ -13,8 +14,8 @@ export function airMarks(trial: TrialDetail, wearer: Wearer): AirMark[] {
   for (const washDay of trial.washDayRecords) {
     if (washDay.status === 'abandoned' || washDay.revealAt === null) continue;
     const revealed = localDate(washDay.revealAt, wearer.timeZone);
-    const arm = trial.arms.findIndex(({ id }) => id === washDay.armId);
-    for (const { on, air } of washDay.days) {
+    const arms = armsOfDay(trial, washDay);
+    for (const [{ on, air }, arm] of washDay.days.flatMap((one) => arms.map((arm) => [one, arm] as const))) {
       const day = dayOfWear(revealed, on);
       if (day === null || air === null) continue;
       const key = `${day} ${arm}`;

@@ -18,7 +18,8 @@ const day = (armId: string, to: object = {}) => ({
   ...to,
 });
 const trial = (...washDayRecords: object[]) =>
-  ({ arms: [{ id: 'a' }, { id: 'b' }], washDayRecords }) as unknown as TrialDetail;
+  ({ arms: [{ id: 'a' }, { id: 'b' }], onDay: 1, washDayRecords }) as unknown as TrialDetail;
+const sideOf = (zone: string) => (zone.endsWith('right') ? 'right' : 'left');
 const wearer = { timeZone: 'UTC' } as Wearer;
 
 describe('differences by zone', () => {
@@ -32,6 +33,7 @@ describe('differences by zone', () => {
       'frizz',
       'a',
       'b',
+      sideOf,
     );
     expect([...found]).toEqual([['crown', 3]]);
   });
@@ -47,9 +49,29 @@ describe('differences by zone', () => {
       'frizz',
       'a',
       'b',
+      sideOf,
     );
     expect([...found]).toEqual([['crown', 1]]);
-    expect(zoneDifferences(trial(day('a'), day('b')), 'frizz', 'a', 'b').size).toBe(0);
+    expect(zoneDifferences(trial(day('a'), day('b')), 'frizz', 'a', 'b', sideOf).size).toBe(0);
+  });
+});
+
+describe('differences by zone of a half-head', () => {
+  it('take each zone’s arm from its side', () => {
+    const found = zoneDifferences(
+      trial(
+        day('a', { rightArmId: 'b', checkIns: [look(['crown left', 4], ['crown right', 7])] }),
+        day('b', { rightArmId: 'a', checkIns: [look(['crown left', 6], ['crown right', 3])] }),
+      ),
+      'frizz',
+      'a',
+      'b',
+      sideOf,
+    );
+    expect([...found]).toEqual([
+      ['crown left', 2],
+      ['crown right', 4],
+    ]);
   });
 });
 

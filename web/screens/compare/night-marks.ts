@@ -2,6 +2,7 @@ import type { TrialDetail } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import { dayOfWear } from '@sabor/core/outcomes/stages';
+import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import type { NightMark } from '../../drawings/wear-curve.tsx';
 
 /** What happened in wear, counted by day of wear and arm. */
@@ -9,8 +10,8 @@ export function nightMarks(trial: TrialDetail, wearer: Wearer): NightMark[] {
   const marks = new Map<string, NightMark>();
   for (const day of trial.washDayRecords) {
     if (day.status === 'abandoned' || day.revealAt === null) continue;
-    const arm = trial.arms.findIndex(({ id }) => id === day.armId);
-    for (const event of day.events) {
+    const arms = armsOfDay(trial, day);
+    for (const [event, arm] of day.events.flatMap((one) => arms.map((arm) => [one, arm] as const))) {
       const n = dayOfWear(localDate(day.revealAt, wearer.timeZone), event.on);
       if (n === null) continue;
       const key = `${n} ${arm} ${event.kind}`;

@@ -1,4 +1,5 @@
 import type { Product } from '@sabor/contract/shelf';
+import { sidesOf } from '@sabor/contract/side-of';
 import type { TrialDetail } from '@sabor/contract/trial';
 import { toTrialRecord } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
@@ -30,8 +31,11 @@ export function Screen() {
   const shelf = useShelf();
   const wearer = useWearer(trial.data?.wearerId ?? 'new');
   const record = useMemo(
-    () => (trial.data && shelf.data ? toTrialRecord(trial.data, shelf.data.products) : null),
-    [trial.data, shelf.data],
+    () =>
+      trial.data && shelf.data && wearer.data
+        ? toTrialRecord(trial.data, shelf.data.products, sidesOf(wearer.data))
+        : null,
+    [trial.data, shelf.data, wearer.data],
   );
   const comparison = useQuery({
     queryKey: ['trials', id, 'comparison', trial.dataUpdatedAt, shelf.dataUpdatedAt],

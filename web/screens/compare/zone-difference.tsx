@@ -1,3 +1,4 @@
+import { sidesOf } from '@sabor/contract/side-of';
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
@@ -7,7 +8,7 @@ import { differenceTint } from '../../drawings/tint.ts';
 import { signed } from '../../ui/show.ts';
 import { zoneDifferences } from './zone-differences.ts';
 
-/** Where on the head two arms differ on day 1. Only described: zones are not replicates. */
+/** Where on the head two arms differ on the day that is judged. Only described: zones are not replicates. */
 export function ZoneDifference({
   trial,
   wearer,
@@ -19,7 +20,7 @@ export function ZoneDifference({
 }) {
   const [a, b] = trial.arms;
   if (!a || !b) return null;
-  const differences = zoneDifferences(trial, outcome, a.id, b.id);
+  const differences = zoneDifferences(trial, outcome, a.id, b.id, sidesOf(wearer));
   const widest = Math.max(0, ...[...differences.values()].map(Math.abs));
   return (
     <section aria-labelledby="where">
@@ -27,8 +28,8 @@ export function ZoneDifference({
         Where on the head
       </h2>
       <p className="mb-3 text-soft">
-        {OUTCOMES[outcome].label} on day 1, {b.name} less {a.name}. Described only: zones of one head are not
-        trials of their own.
+        {OUTCOMES[outcome].label} on day {trial.onDay}, {b.name} less {a.name}. Described only: zones of one
+        head are not trials of their own.
       </p>
       <HeadMap
         className="max-w-md"

@@ -1,22 +1,26 @@
 import type { TrialDetail } from '@sabor/contract/trial';
+import type { SideOf } from '@sabor/contract/trial-record';
 import type { Outcome } from '@sabor/core/outcomes/outcomes';
 
-/** Mean of arm `b` less mean of arm `a` on day 1, by zone id, where both have ratings. */
+/** Mean of arm `b` less mean of arm `a` on the day that is judged, by zone id, where both have ratings. */
 export function zoneDifferences(
   trial: TrialDetail,
   outcome: Outcome,
   a: string,
   b: string,
+  sideOf: SideOf,
 ): Map<string, number> {
   const sums = new Map<string, Record<string, { sum: number; n: number }>>();
   for (const day of trial.washDayRecords) {
-    if (day.status === 'abandoned' || (day.armId !== a && day.armId !== b)) continue;
-    const first = day.checkIns.find(({ stage, day: n }) => stage === 'wear' && n === 1);
-    for (const rating of first?.ratings ?? []) {
+    if (day.status === 'abandoned') continue;
+    const judged = day.checkIns.find(({ stage, day: n }) => stage === 'wear' && n === trial.onDay);
+    for (const rating of judged?.ratings ?? []) {
       if (rating.outcome !== outcome || rating.zoneId === null) continue;
+      const armId = day.rightArmId !== null && sideOf(rating.zoneId) === 'right' ? day.rightArmId : day.armId;
+      if (armId !== a && armId !== b) continue;
       const zone = sums.get(rating.zoneId) ?? {};
-      const arm = zone[day.armId] ?? { sum: 0, n: 0 };
-      zone[day.armId] = { sum: arm.sum + rating.value, n: arm.n + 1 };
+      const arm = zone[armId] ?? { sum: 0, n: 0 };
+      zone[armId] = { sum: arm.sum + rating.value, n: arm.n + 1 };
       sums.set(rating.zoneId, zone);
     }
   }

@@ -1,14 +1,26 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import { SLOTS } from '@sabor/core/routine/slots';
+import type { StepSettings } from '@sabor/core/routine/step';
+import { DESIGNS } from '@sabor/core/trial/designs';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
-import { DoseFields, productChoices } from '../../ui/step-settings.tsx';
+import { DoseFields, productChoices, StepSettingsFields } from '../../ui/step-settings.tsx';
 import { useSay } from '../../ui/undo.tsx';
+import { fitDays } from './design-part.tsx';
 
 type Change = (next: (old: TrialInput) => TrialInput) => void;
 type Arm = TrialInput['arms'][number];
+type ArmStep = Arm['steps'][number];
+
+const blankStep = (stepId: string): ArmStep => ({
+  stepId,
+  productId: null,
+  dose: null,
+  skipped: false,
+  settings: {},
+});
 
 /** The arms: what each uses in the tested steps. */
 export function ArmsEditor({
@@ -25,6 +37,7 @@ export function ArmsEditor({
   newArm: (n: number) => Arm;
 }) {
   const say = useSay();
+  const [least, most] = DESIGNS[value.design ?? 'complete'].arms;
   const tested = value.plan.filter((step) => step.part === 'tested');
   const edit = (arm: Arm, to: Partial<Arm>) =>
     change((old) => ({
@@ -32,27 +45,23 @@ export function ArmsEditor({
       arms: old.arms.map((known) => (known.id === arm.id ? { ...known, ...to } : known)),
     }));
   const choose = (arm: Arm, stepId: string, to: Partial<Arm['steps'][number]>) => {
-    const own = arm.steps.find((step) => step.stepId === stepId) ?? { stepId, productId: null, dose: null };
+    const own = arm.steps.find((step) => step.stepId === stepId) ?? blankStep(stepId);
     const steps = [...arm.steps.filter((step) => step.stepId !== stepId), { ...own, ...to }];
     const named = products.find(({ id }) => id === to.productId)?.name;
     const unnamed = /^Arm [A-F]$/.test(arm.name) || products.some(({ name }) => name === arm.name);
     edit(arm, { steps, ...(named && unnamed ? { name: named } : {}) });
   };
   const add = () =>
-    change((old) => ({
-      ...old,
-      arms: [
-        ...old.arms,
-        {
-          ...newArm(old.arms.length),
-          steps: tested.map(({ id }) => ({ stepId: id, productId: null, dose: null })),
-        },
-      ],
-    }));
+    change((old) =>
+      fitDays({
+        ...old,
+        arms: [...old.arms, { ...newArm(old.arms.length), steps: tested.map(({ id }) => blankStep(id)) }],
+      }),
+    );
   const take = (arm: Arm) => {
-    const before = value.arms;
-    change((old) => ({ ...old, arms: old.arms.filter(({ id }) => id !== arm.id) }));
-    say(`${arm.name} is taken out.`, () => change((old) => ({ ...old, arms: before })));
+    const { arms, washDays } = value;
+    change((old) => fitDays({ ...old, arms: old.arms.filter(({ id }) => id !== arm.id) }));
+    say(`${arm.name} is taken out.`, () => change((old) => ({ ...old, arms, washDays })));
   };
   return (
     <section className="space-y-4" aria-labelledby="arms">
@@ -60,7 +69,11 @@ export function ArmsEditor({
         The arms
       </h2>
       {tested.length === 0 && (
-        <p className="text-soft">Tick a step under test first; then say what each arm uses there.</p>
+        <p className="text-soft">
+          {most === 1
+            ? 'This design runs the routine as it is written; nothing needs to be under test.'
+            : 'Tick a step under test first; then say what each arm uses there.'}
+        </p>
       )}
       {tested.length > 0 && (
         <div className="grid gap-4 md:grid-cols-2">
@@ -75,24 +88,47 @@ export function ArmsEditor({
                   {armStyle(i).marker}
                 </span>{' '}
                 Arm {String.fromCharCode(65 + i)}
+                {roleOf(value, i)}
               </legend>
               {tested.map((step) => {
                 const own = arm.steps.find(({ stepId }) => stepId === step.id);
                 const at = own ? arm.steps.indexOf(own) : 0;
                 return (
                   <div key={step.id} className="space-y-3">
-                    <ChoiceField
-                      label={`Product in ${SLOTS[step.slot].label.toLowerCase()}`}
-                      options={productChoices(products, step.slot, own?.productId ?? null)}
-                      value={own?.productId ?? null}
-                      onChange={(productId) => choose(arm, step.id, { productId })}
-                    />
-                    <DoseFields
-                      none="as in the routine"
-                      dose={own?.dose ?? null}
-                      onChange={(dose) => choose(arm, step.id, { dose })}
-                      problem={(path) => problem(`arms.${i}.steps.${at}.${path}`)}
-                    />
+                    {tested.length > 1 && <p className="font-semibold">{SLOTS[step.slot].label}</p>}
+                    {!own?.skipped && SLOTS[step.slot].product && (
+                      <>
+                        <ChoiceField
+                          label={`Product in ${SLOTS[step.slot].label.toLowerCase()}`}
+                          options={productChoices(products, step.slot, own?.productId ?? null)}
+                          value={own?.productId ?? null}
+                          onChange={(productId) => choose(arm, step.id, { productId })}
+                        />
+                        <DoseFields
+                          none="as in the routine"
+                          dose={own?.dose ?? null}
+                          onChange={(dose) => choose(arm, step.id, { dose })}
+                          problem={(path) => problem(`arms.${i}.steps.${at}.${path}`)}
+                        />
+                      </>
+                    )}
+                    {!own?.skipped && (
+                      <SetOtherwise
+                        step={step}
+                        own={own}
+                        onChange={(settings) => choose(arm, step.id, { settings })}
+                        problem={(path) => problem(`arms.${i}.steps.${at}.settings.${path}`)}
+                      />
+                    )}
+                    <label className="flex min-h-8 items-center gap-2 text-[0.95rem]">
+                      <input
+                        type="checkbox"
+                        className="size-4 accent-ink"
+                        checked={own?.skipped ?? false}
+                        onChange={(e) => choose(arm, step.id, { skipped: e.target.checked })}
+                      />
+                      {arm.name} leaves {SLOTS[step.slot].label.toLowerCase()} out
+                    </label>
                   </div>
                 );
               })}
@@ -107,7 +143,7 @@ export function ArmsEditor({
                 onChange={(name) => edit(arm, { name })}
                 error={problem(`arms.${i}.name`)}
               />
-              {value.arms.length > 2 && (
+              {value.arms.length > least && (
                 <Button look="quiet" onClick={() => take(arm)}>
                   Take this arm out
                 </Button>
@@ -116,7 +152,7 @@ export function ArmsEditor({
           ))}
         </div>
       )}
-      {tested.length > 0 && value.arms.length < 6 && <Button onClick={add}>Add an arm</Button>}
+      {tested.length > 0 && value.arms.length < most && <Button onClick={add}>Add an arm</Button>}
       {problem('arms') && (
         <p role="alert" className="font-semibold text-brick">
           {problem('arms')}
@@ -124,4 +160,70 @@ export function ArmsEditor({
       )}
     </section>
   );
+}
+
+/** What an arm's place means in designs that give it one. */
+function roleOf(value: TrialInput, i: number): string {
+  if (value.design === 'factorial')
+    return (
+      [': first way, first way', ': first way, second way', ': second way, first way', ': both second'][i] ??
+      ''
+    );
+  if (value.design === 'before-after') return i === 0 ? ': before' : ': after';
+  if (value.design === 'refresh') return i === 0 ? ': refreshed' : ': left alone';
+  return '';
+}
+
+/** Settings an arm has otherwise than the plan: technique, wetness, minutes and the like. */
+function SetOtherwise({
+  step,
+  own,
+  onChange,
+  problem,
+}: {
+  step: TrialInput['plan'][number];
+  own: ArmStep | undefined;
+  onChange: (settings: NonNullable<ArmStep['settings']>) => void;
+  problem: (path: string) => string | undefined;
+}) {
+  const settings = own?.settings ?? {};
+  const set = Object.fromEntries(Object.entries(settings).filter(([, value]) => value !== undefined));
+  const count = Object.keys(set).length;
+  return (
+    <details open={count > 0}>
+      <summary className="cursor-pointer text-[0.95rem] underline decoration-rule underline-offset-4">
+        {count > 0 ? `Set otherwise: ${count}` : 'Set otherwise: technique, wetness, minutes …'}
+      </summary>
+      <div className="mt-2">
+        <StepSettingsFields
+          slot={step.slot}
+          step={{ ...settingsOf(step), ...set, extra: { ...step.extra, ...settings.extra } }}
+          onChange={(next) => onChange(otherwise(step, next))}
+          products={[]}
+          problem={problem}
+          hideProduct
+        />
+      </div>
+    </details>
+  );
+}
+
+/** The settings of a planned step alone. */
+const settingsOf = (step: TrialInput['plan'][number]): StepSettings => {
+  const { productId, dose, sections, wetness, minutes, technique, tool, heat, extra } = step;
+  return { productId, dose, sections, wetness, minutes, technique, tool, heat, extra };
+};
+
+const SETTINGS = ['sections', 'wetness', 'minutes', 'technique', 'tool', 'heat'] as const;
+
+/** The settings of `next` that are not the plan's. */
+function otherwise(step: TrialInput['plan'][number], next: StepSettings): NonNullable<ArmStep['settings']> {
+  const settings: Record<string, unknown> = {};
+  for (const key of SETTINGS) if (next[key] !== step[key]) settings[key] = next[key];
+  const extra = Object.fromEntries(
+    Object.entries(next.extra).filter(
+      ([key, value]) => JSON.stringify(value) !== JSON.stringify(step.extra[key as keyof typeof step.extra]),
+    ),
+  );
+  return Object.keys(extra).length ? { ...settings, extra } : settings;
 }

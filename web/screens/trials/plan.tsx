@@ -3,6 +3,7 @@ import type { Product } from '@sabor/contract/shelf';
 import { type TrialDetail, TrialInput } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { usualDays } from '@sabor/core/trial/designs';
 import { useMemo } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
@@ -15,6 +16,7 @@ import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { ArmsEditor } from './arms-editor.tsx';
+import { DesignPart } from './design-part.tsx';
 import { PlanReach } from './plan-reach.tsx';
 import { RoutinePart } from './routine-part.tsx';
 import { ZonesThatCount } from './zones-that-count.tsx';
@@ -96,48 +98,48 @@ function blank(shortlist: readonly Product[], wearer: Wearer | undefined): Trial
     id: v7(),
     wearerId: wearer?.id ?? '',
     question: '',
+    design: named.length > 2 ? 'walk' : 'complete',
     routineName: '',
     plan: [],
     arms: named.length >= 2 ? named : [blankArm(0), blankArm(1)],
     primary: 'definition',
+    onDay: 1,
     line: 6,
     matters: 1,
-    washDays: 8,
+    washDays: usualDays(named.length > 2 ? 'walk' : 'complete', Math.max(2, named.length)),
     wearDays: 5,
+    cadenceDays: null,
+    looks: 1,
+    blind: false,
+    acknowledged: [],
     weights: wearer ? usualWeights(wearer) : [],
   };
 }
 
-function inputOf(trial: TrialDetail): TrialInput {
-  const {
-    id,
-    wearerId,
-    question,
-    routineName,
-    plan,
-    arms,
-    primary,
-    line,
-    matters,
-    washDays,
-    wearDays,
-    weights,
-  } = trial;
-  return {
-    id,
-    wearerId,
-    question,
-    routineName,
-    plan,
-    arms,
-    primary,
-    line,
-    matters,
-    washDays,
-    wearDays,
-    weights,
-  };
-}
+const KEPT = [
+  'id',
+  'wearerId',
+  'question',
+  'design',
+  'routineName',
+  'plan',
+  'arms',
+  'primary',
+  'onDay',
+  'line',
+  'matters',
+  'washDays',
+  'wearDays',
+  'cadenceDays',
+  'looks',
+  'blind',
+  'acknowledged',
+  'weights',
+] as const satisfies readonly (keyof TrialInput)[];
+
+/** A stored plan as it is changed. */
+const inputOf = (trial: TrialDetail): TrialInput =>
+  Object.fromEntries(KEPT.map((key) => [key, trial[key]])) as unknown as TrialInput;
 
 function PlanSheet({
   trial,
@@ -206,6 +208,7 @@ function PlanSheet({
               error={problem('wearerId')}
             />
           </section>
+          <DesignPart value={value} change={change} problem={problem} newArm={blankArm} />
           <RoutinePart
             value={value}
             change={change}
@@ -243,16 +246,11 @@ function PlanSheet({
                 error={problem('matters')}
               />
               <NumberField
-                label="Wash days, all arms together"
-                value={value.washDays}
-                onChange={(x) => set('washDays')(x as number)}
-                error={problem('washDays')}
-              />
-              <NumberField
-                label="Days of wear after each"
-                value={value.wearDays}
-                onChange={(x) => set('wearDays')(x as number)}
-                error={problem('wearDays')}
+                label="Judged on day of wear"
+                hint="Day 1 is the reveal."
+                value={value.onDay ?? 1}
+                onChange={(x) => set('onDay')(x as number)}
+                error={problem('onDay')}
               />
             </div>
             {wearer && <ZonesThatCount wearer={wearer} value={value} change={change} problem={problem} />}

@@ -6,6 +6,7 @@ import { SLOTS } from '@sabor/core/routine/slots';
 import { v7 } from 'uuid';
 import { ChoiceField } from '../../ui/inputs.tsx';
 
+type PlanStep = TrialInput['plan'][number];
 type Change = (next: (old: TrialInput) => TrialInput) => void;
 
 /** The routine of a trial: chosen from the library and copied, each step held but the tested ones. */
@@ -28,7 +29,13 @@ export function RoutinePart({
     change((old) => ({
       ...old,
       routineName: routine.name,
-      plan: routine.steps.map((step) => ({ ...step, id: v7(), part: 'held' as const })),
+      plan: routine.steps.map((step) => ({
+        ...step,
+        id: v7(),
+        part: 'held' as const,
+        optional: false,
+        tolerance: 0.2,
+      })),
       arms: old.arms.map((arm) => ({ ...arm, steps: [] })),
     }));
   };
@@ -50,12 +57,19 @@ export function RoutinePart({
                   productId:
                     products.find(({ name }) => name === arm.name)?.id ?? (i === 0 ? step.productId : null),
                   dose: null,
+                  skipped: false,
+                  settings: {},
                 },
               ]
             : arm.steps.filter((own) => own.stepId !== stepId),
         })),
       };
     });
+  const setTerms = (stepId: string, to: Partial<PlanStep>) =>
+    change((old) => ({
+      ...old,
+      plan: old.plan.map((known) => (known.id === stepId ? { ...known, ...to } : known)),
+    }));
   return (
     <section className="space-y-3" aria-labelledby="routine">
       <h2 id="routine" className="text-xl">
@@ -106,9 +120,11 @@ export function RoutinePart({
                             .join(' · ') || '–'}
                     </span>
                   </label>
-                  <span className={`text-sm font-semibold ${tested ? 'text-hibiscus' : 'text-leaf'}`}>
-                    {tested ? 'tested' : 'held'}
-                  </span>
+                  {tested ? (
+                    <span className="text-sm font-semibold text-hibiscus">tested</span>
+                  ) : (
+                    <HeldTerms step={step} onChange={(to) => setTerms(step.id, to)} />
+                  )}
                 </li>
               );
             })}
@@ -123,3 +139,53 @@ export function RoutinePart({
     </section>
   );
 }
+
+/** How closely a step is held: within a tolerance, left out at will, or free to vary. */
+function HeldTerms({ step, onChange }: { step: PlanStep; onChange: (to: Partial<PlanStep>) => void }) {
+  const what = SLOTS[step.slot].label;
+  const measured = step.minutes !== null || (step.dose !== null && step.dose.kind !== 'unknown');
+  return (
+    <span className="flex flex-wrap items-center justify-end gap-x-4 text-sm">
+      {step.part === 'held' && measured && (
+        <label className="flex items-center gap-1 text-soft">
+          ±
+          <select
+            className="rounded border border-ink/25 bg-sheet px-1 py-0.5"
+            aria-label={`${what}: dose and minutes within`}
+            value={String(step.tolerance ?? 0.2)}
+            onChange={(e) => onChange({ tolerance: Number(e.target.value) })}
+          >
+            {TOLERANCES.map((share) => (
+              <option key={share} value={share}>
+                {share * 100} %
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {step.part === 'held' && (
+        <label className="flex items-center gap-1 text-soft">
+          <input
+            type="checkbox"
+            className="accent-ink"
+            checked={step.optional ?? false}
+            aria-label={`May be left out: ${what.toLowerCase()}`}
+            onChange={(e) => onChange({ optional: e.target.checked })}
+          />
+          may be left out
+        </label>
+      )}
+      <select
+        className={`rounded border border-ink/25 bg-sheet px-1 py-0.5 font-semibold ${step.part === 'free' ? 'text-mango-deep' : 'text-leaf'}`}
+        aria-label={`${what} is`}
+        value={step.part}
+        onChange={(e) => onChange({ part: e.target.value as PlanStep['part'] })}
+      >
+        <option value="held">held</option>
+        <option value="free">free</option>
+      </select>
+    </span>
+  );
+}
+
+const TOLERANCES = [0.05, 0.1, 0.2, 0.3, 0.5];

@@ -5,6 +5,7 @@ import { dewPoint } from '@sabor/core/climate/dew-point';
 import { Link } from 'react-router';
 import { useSettings } from '../../api/queries.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
+import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import { showDate, showTemperature } from '../../ui/show.ts';
 
 const STATUS = {
@@ -24,7 +25,7 @@ export function WashDayList({ trial }: { trial: TrialDetail }) {
       {trial.washDayRecords.length === 0 && <p className="text-soft">None yet.</p>}
       <ol>
         {trial.washDayRecords.map((day) => {
-          const arm = trial.arms.findIndex(({ id }) => id === day.armId);
+          const arms = armsOfDay(trial, day);
           const air = airOf(day);
           const dew =
             air.temperatureC !== null && air.humidity !== null
@@ -38,10 +39,15 @@ export function WashDayList({ trial }: { trial: TrialDetail }) {
               >
                 {day.position + 1} · {showDate(day.localDate)}
               </Link>{' '}
-              <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
-                {armStyle(arm).marker}
-              </span>{' '}
-              {trial.arms[arm]?.name}
+              {arms.map((arm, i) => (
+                <span key={arm}>
+                  {i > 0 && ' | '}
+                  <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
+                    {armStyle(arm).marker}
+                  </span>{' '}
+                  {trial.arms[arm]?.name}
+                </span>
+              ))}
               <span className="text-soft">
                 {' '}
                 · {STATUS[day.status]}

@@ -1,0 +1,212 @@
+import type {
+  AMENDABLE,
+  AmendmentInput,
+  GuessInput,
+  KeyEntry,
+  OverruleInput,
+  TrialDetail,
+} from '@sabor/contract/trial';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import type * as v from 'valibot';
+import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { atField, notFound, Refusal } from '../../http/problems.ts';
+import { doseOf } from '../routines/step-sql.ts';
+import { readTrial } from './read.ts';
+
+/** What was promised before the first wash day, and what happens to it after: ended, amended, looked at, unsealed. */
+
+export async function endTrial(db: Db, id: string, reason: string): Promise<void> {
+  const { rowCount } = await db.query(
+    `update trial set status = 'ended', ended_at = now(), end_reason = $2 where id = $1 and ended_at is null`,
+    [id, reason],
+  );
+  if (rowCount === 0) throw new Refusal(409, 'This trial is over already, or was never there.');
+}
+
+async function lockTrial(client: Client, id: string): Promise<TrialDetail> {
+  await client.query('select 1 from trial where id = $1 for update', [id]);
+  return readTrial(client, id);
+}
+
+const COLUMNS: Record<keyof typeof AMENDABLE, string> = {
+  question: 'question',
+  primary: 'primary_outcome',
+  onDay: 'on_day',
+  line: 'line_value',
+  matters: 'matters',
+  wearDays: 'wear_days',
+  cadenceDays: 'cadence_days',
+};
+
+const inWords = (field: keyof typeof AMENDABLE, value: unknown): string =>
+  value === null
+    ? 'none'
+    : field === 'primary'
+      ? OUTCOMES[value as keyof typeof OUTCOMES].label.toLowerCase()
+      : String(value);
+
+/** Fields that decide what the outcomes say, and so must not change once they were seen. */
+const BLIND_TO_OUTCOMES: readonly (keyof typeof AMENDABLE)[] = ['primary', 'onDay', 'line', 'matters'];
+
+/** Changes something promised, on record. May be sent twice. */
+export async function amendTrial(
+  db: Db,
+  trialId: string,
+  { id, field, becomes, reason }: v.InferOutput<typeof AmendmentInput>,
+): Promise<TrialDetail> {
+  return transaction(db, async (client) => {
+    const trial = await lockTrial(client, trialId);
+    if (trial.amendments.some((known) => known.id === id)) return trial;
+    if (trial.startedAt === null)
+      throw new Refusal(409, 'Nothing is locked before the first wash day. Change the plan itself.');
+    if (trial.endedAt !== null) throw new Refusal(409, 'This trial is over; its promise stands as it was.');
+    if (trial.outcomesShownAt !== null && BLIND_TO_OUTCOMES.includes(field))
+      throw atField('field', 'The outcomes have been shown; what they are judged by stays as promised.');
+    const was = trial[field];
+    if (was === becomes) throw atField('becomes', 'It is this already.');
+    const next = { ...trial, [field]: becomes };
+    if (next.onDay > next.wearDays)
+      throw atField(
+        'becomes',
+        `The hair is worn ${next.wearDays} days; it cannot be judged on day ${next.onDay}.`,
+      );
+    await client.query(
+      `insert into amendment (id, trial_id, wash_days_done, field, was, becomes, reason)
+       values ($1, $2, $3, $4, $5, $6, $7)`,
+      [id, trialId, trial.washDaysDone, field, inWords(field, was), inWords(field, becomes), reason],
+    );
+    await client.query(`update trial set ${COLUMNS[field]} = $2 where id = $1`, [trialId, becomes]);
+    return readTrial(client, trialId);
+  });
+}
+
+/** Judges a difference otherwise than the rules do, on record. Refused once outcomes have been shown. */
+export async function overrule(
+  db: Db,
+  trialId: string,
+  input: v.InferOutput<typeof OverruleInput>,
+): Promise<TrialDetail> {
+  return transaction(db, async (client) => {
+    const trial = await lockTrial(client, trialId);
+    if (trial.outcomesShownAt !== null)
+      throw new Refusal(409, 'The outcomes have been shown; the slip stays as it is.');
+    if (input.washDayId !== null && !trial.washDayRecords.some(({ id }) => id === input.washDayId))
+      throw notFound('wash day');
+    await client.query(
+      `insert into overrule (id, trial_id, wash_day_id, difference, gravity, reason) values ($1, $2, $3, $4, $5, $6)
+       on conflict (trial_id, wash_day_id, difference) do update set gravity = excluded.gravity,
+         reason = excluded.reason, at = now()`,
+      [input.id, trialId, input.washDayId, input.difference, input.gravity, input.reason],
+    );
+    return readTrial(client, trialId);
+  });
+}
+
+/** Takes an overrule back, while that is still without knowledge of the outcomes. */
+export async function takeBackOverrule(db: Db, trialId: string, id: string): Promise<TrialDetail> {
+  return transaction(db, async (client) => {
+    const trial = await lockTrial(client, trialId);
+    if (trial.outcomesShownAt !== null)
+      throw new Refusal(409, 'The outcomes have been shown; the slip stays as it is.');
+    await client.query('delete from overrule where id = $1 and trial_id = $2', [id, trialId]);
+    return readTrial(client, trialId);
+  });
+}
+
+/** Notes that the outcomes are shown from now on; what is judged before that is judged without knowing them. */
+export async function showOutcomes(db: Db, trialId: string): Promise<TrialDetail> {
+  return transaction(db, async (client) => {
+    const trial = await lockTrial(client, trialId);
+    if (!trial.washDayRecords.some(({ status }) => status === 'worn' || status === 'finished'))
+      throw new Refusal(409, 'No wash day of this trial has been worn yet.');
+    await client.query(
+      'update trial set outcomes_shown_at = coalesce(outcomes_shown_at, now()) where id = $1',
+      [trialId],
+    );
+    return readTrial(client, trialId);
+  });
+}
+
+/** Takes the first of two promised looks: half-way, once. */
+export async function takeLook(db: Db, trialId: string): Promise<TrialDetail> {
+  return transaction(db, async (client) => {
+    const trial = await lockTrial(client, trialId);
+    if (trial.looks !== 2) throw new Refusal(409, 'This trial promised one look, at its end.');
+    if (trial.lookedAt !== null || trial.endedAt !== null) return trial;
+    const worn = trial.washDayRecords.filter(({ status }) => status === 'finished').length;
+    const half = Math.ceil(trial.washDays / 2);
+    if (worn !== half)
+      throw new Refusal(
+        409,
+        worn < half
+          ? `The first look is due after ${half} wash days; ${worn} are worn to their end.`
+          : 'The first look was due half-way and was not taken. The last one comes at the end.',
+      );
+    if (trial.washDayRecords.some(({ status }) => status === 'under way' || status === 'worn'))
+      throw new Refusal(409, 'A wash day is open. Look before it begins, or after the trial.');
+    await client.query(
+      'update trial set looked_at = now(), outcomes_shown_at = coalesce(outcomes_shown_at, now()) where id = $1',
+      [trialId],
+    );
+    return readTrial(client, trialId);
+  });
+}
+
+/** Which arm the rater takes a wash day, or a half, for; once its ratings are locked and before the key opens. */
+export async function guessArm(
+  db: Db,
+  washDayId: string,
+  { half, armName }: v.InferOutput<typeof GuessInput>,
+): Promise<TrialDetail> {
+  return transaction(db, async (client) => {
+    const { rows } = await client.query<{ trial_id: string }>('select trial_id from wash_day where id = $1', [
+      washDayId,
+    ]);
+    if (!rows[0]) throw notFound('wash day');
+    const trial = await lockTrial(client, rows[0].trial_id);
+    const day = trial.washDayRecords.find(({ id }) => id === washDayId)!;
+    if (!trial.masked) throw new Refusal(409, 'There is nothing left to guess: this trial is not blind.');
+    if (day.status !== 'finished')
+      throw new Refusal(409, 'Guess once the wear has ended; its ratings are locked then.');
+    if ((day.rightArmId === null) !== (half === null)) throw atField('half', 'Say which half it is.');
+    const arm = await client.query<{ id: string }>('select id from arm where trial_id = $1 and name = $2', [
+      trial.id,
+      armName,
+    ]);
+    if (armName !== null && arm.rowCount === 0) throw atField('armName', 'This is not under test here.');
+    await client.query(
+      `insert into blind_guess (wash_day_id, half, arm_id) values ($1, $2, $3)
+       on conflict (wash_day_id, half) do update set arm_id = excluded.arm_id, at = now()`,
+      [washDayId, half, arm.rows[0]?.id ?? null],
+    );
+    return readTrial(client, trial.id);
+  });
+}
+
+/** Opens the key of a blind trial once it is over. */
+export async function openKey(db: Db, trialId: string): Promise<TrialDetail> {
+  return transaction(db, async (client) => {
+    const trial = await lockTrial(client, trialId);
+    if (!trial.blind) throw new Refusal(409, 'This trial is not blind; it has no key.');
+    if (trial.endedAt === null)
+      throw new Refusal(409, 'The key opens when the trial is over and its ratings are locked.');
+    await client.query('update trial set key_opened_at = coalesce(key_opened_at, now()) where id = $1', [
+      trialId,
+    ]);
+    return readTrial(client, trialId);
+  });
+}
+
+/** What is behind each code, for the helper who fills the bottles; in the order of the codes. */
+export async function readKey(db: Client, trialId: string): Promise<KeyEntry[]> {
+  const { rows } = await db.query<KeyEntry>(
+    `select a.code, a.name, coalesce((select json_agg(json_build_object('slot', s.slot,
+         'product', p.name, 'dose', coalesce(${doseOf('x')}, ${doseOf('s')})) order by s.position)
+       from arm_step x join step s on s.id = x.step_id left join product p on p.id = coalesce(x.product_id, s.product_id)
+       where x.arm_id = a.id), '[]') as fills
+     from arm a join trial t on t.id = a.trial_id where t.id = $1 and t.blind order by a.code`,
+    [trialId],
+  );
+  if (rows.length === 0) throw new Refusal(409, 'This trial is not blind; it has no key.');
+  return rows;
+}
