@@ -1,3 +1,4 @@
+import type { HairFile } from '@sabor/contract/hair-file';
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { v7 } from 'uuid';
@@ -99,6 +100,26 @@ describe('a plan', () => {
     expect(await refused({ weights: [{ zoneId: v7(), weight: 1 }] })).toContainEqual(
       expect.objectContaining({ path: 'weights' }),
     );
+  });
+});
+
+describe('an allergy on the file', () => {
+  it('stops a plan until it has been seen', async () => {
+    const { trial, wearer, gels } = await sampleBench(bench);
+    const { body: file } = await bench.ask<HairFile>('GET', `/api/wearers/${wearer.id}/file`);
+    await bench.ask('PUT', `/api/wearers/${wearer.id}/wishes`, {
+      ...file.wishes,
+      avoided: [{ ingredient: 'D-Panthenol', why: 'allergy' }],
+    });
+    const refused = await bench.ask('PUT', `/api/trials/${trial.id}`, trial);
+    expect(refused.body.fields?.[0]).toMatchObject({
+      path: 'acknowledged',
+      message: expect.stringContaining('an allergy on this wearer’s file'),
+    });
+    const acknowledged = gels.map(({ id }) => `${id} d-panthenol`);
+    const seen = await bench.ask<TrialDetail>('PUT', `/api/trials/${trial.id}`, { ...trial, acknowledged });
+    expect(seen.status).toBe(200);
+    expect(seen.body.acknowledged).toEqual(acknowledged);
   });
 });
 

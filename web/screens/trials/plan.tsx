@@ -15,6 +15,7 @@ import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
+import { Allergies } from './allergies.tsx';
 import { ArmsEditor } from './arms-editor.tsx';
 import { DesignPart } from './design-part.tsx';
 import { PlanReach } from './plan-reach.tsx';
@@ -217,6 +218,7 @@ function PlanSheet({
             problem={problem}
           />
           <ArmsEditor value={value} change={change} products={products} problem={problem} newArm={blankArm} />
+          <Allergies value={value} change={change} products={products} problem={problem} />
           <section className="space-y-4" aria-labelledby="judged">
             <h2 id="judged" className="text-xl">
               What it is judged on

@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest';
+import { allergiesIn, productsOf } from './allergies.ts';
+
+const gel = { id: 'g', name: 'Gel', ingredients: 'Aqua, PVP, Parfum (Linalool, Limonene), Panthenol' };
+const oil = { id: 'o', name: 'Oil', ingredients: 'Prunus Amygdalus Dulcis Oil, Zorblax Extract' };
+const bare = { id: 'b', name: 'Bare', ingredients: null };
+
+describe('allergies in a plan’s products', () => {
+  it('are found by any name, inside brackets too, and by names no dictionary has', () => {
+    const found = allergiesIn(
+      [gel, oil, bare],
+      [
+        { ingredient: 'linalool', why: 'allergy' },
+        { ingredient: 'Sweet Almond Oil', why: 'allergy' },
+        { ingredient: 'zorblax extract', why: 'allergy' },
+      ],
+    );
+    expect(found.map(({ productName, key }) => `${productName}: ${key}`)).toEqual([
+      'Gel: g linalool',
+      'Oil: o sweet almond oil',
+      'Oil: o zorblax extract',
+    ]);
+  });
+
+  it('are not what is only kept away from, nor what no label names', () => {
+    expect(allergiesIn([gel], [{ ingredient: 'linalool', why: 'banned' }])).toEqual([]);
+    expect(allergiesIn([gel], [{ ingredient: 'Lanolin', why: 'allergy' }])).toEqual([]);
+  });
+});
+
+describe('products of a plan', () => {
+  it('are those of its steps and of its arms, once each', () => {
+    const steps = [{ productId: 'a' }, { productId: null }];
+    expect(productsOf({ plan: steps, arms: [{ steps: [{ productId: 'b' }, { productId: 'a' }] }] })).toEqual([
+      'a',
+      'b',
+    ]);
+  });
+});
