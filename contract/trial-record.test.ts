@@ -5,6 +5,7 @@ import type { Product } from './shelf.ts';
 import type { TrialDetail } from './trial.ts';
 import { toTrialRecord } from './trial-record.ts';
 import type { WashDay, WashStep } from './wash-day.ts';
+import type { Wearer } from './wearer.ts';
 
 const ml = (amount: number) => ({ kind: 'exact', amount, measure: 'ml', per: 'head' }) as const;
 const product = (id: string, price: number | null): Product =>
@@ -98,8 +99,15 @@ function trial(to: Partial<TrialDetail> = {}): TrialDetail {
   } as unknown as TrialDetail;
 }
 
-const sideOf = (zone: string) => (zone.endsWith('left') ? 'left' : zone.endsWith('right') ? 'right' : 'both');
-const recordOf = (of: TrialDetail) => toTrialRecord(of, shelf, sideOf);
+const wearer = {
+  timeZone: 'UTC',
+  curls: [],
+  zones: [
+    { id: 'z1', side: 'left' },
+    { id: 'z2', side: 'right' },
+  ],
+} as unknown as Wearer;
+const recordOf = (of: TrialDetail) => toTrialRecord(of, shelf, wearer);
 
 describe('a trial as the comparison reads it', () => {
   it('numbers its arms and keeps its promise', () => {
@@ -158,5 +166,76 @@ describe('a trial as the comparison reads it', () => {
     expect(outcomes.definition.means).toEqual([4, 8]);
     expect(money[1]!.costPerGoodDay).toBeCloseTo(2.5, 9);
     expect(wear[1]!.seen).toEqual({ lastAbove: 1, firstBelow: 2, censored: false });
+  });
+
+  it('takes a half-head wash day as two records, each with the ratings of its side', () => {
+    const rated = (left: number, right: number) => [
+      {
+        ...washDay(0, 'a').checkIns[0]!,
+        ratings: [
+          { outcome: 'definition' as const, zoneId: 'z1', value: left },
+          { outcome: 'definition' as const, zoneId: 'z2', value: right },
+        ],
+      },
+    ];
+    const half = trial({
+      design: 'half',
+      allocation: [{ left: 'a', right: 'b' }, { left: 'b', right: 'a' }, null, null],
+      status: 'running',
+      washDayRecords: [
+        washDay(0, 'a', { rightArmId: 'b', checkIns: rated(4, 7) }),
+        washDay(1, 'b', { rightArmId: 'a', checkIns: rated(8, 5) }),
+      ],
+    });
+    const record = recordOf(half);
+    expect(
+      record.washDays.map(({ arm, half, checkIns }) => [arm, half, checkIns[0]!.ratings[0]!.value]),
+    ).toEqual([
+      [0, 'left', 4],
+      [1, 'right', 7],
+      [1, 'left', 8],
+      [0, 'right', 5],
+    ]);
+    expect(record.allocation).toEqual([0, 1]);
+  });
+
+  it('leaves out what was rated in a zone after its spot refresh', () => {
+    const look = (day: number, at: string) => ({
+      ...washDay(0, 'a').checkIns[0]!,
+      day,
+      at,
+      ratings: ['z1', 'z2'].map((zoneId) => ({ outcome: 'definition' as const, zoneId, value: 5 })),
+    });
+    const refresh = { kind: 'spot-refresh', on: '2026-01-02', zoneIds: ['z1'] };
+    const checkIns = [
+      look(1, '2026-01-01T09:00:00Z'),
+      look(2, '2026-01-02T09:00:00Z'),
+      look(3, '2026-01-03T09:00:00Z'),
+    ];
+    const day = washDay(0, 'a', { checkIns, events: [refresh] as unknown as WashDay['events'] });
+    const [record] = recordOf(trial({ washDayRecords: [day] })).washDays;
+    expect(record!.checkIns.map(({ ratings }) => ratings.map(({ zoneId }) => zoneId))).toEqual([
+      ['z1', 'z2'],
+      ['z1', 'z2'],
+      ['z2'],
+    ]);
+  });
+
+  it('reads at a promised look what stood there then, and leaves wash days out when asked', () => {
+    const ended = (position: number, on: string) =>
+      washDay(position, position % 2 ? 'b' : 'a', {
+        wearEnd: { kind: 'washed-looks', at: `${on}T08:00:00Z` },
+      });
+    const looked = trial({
+      status: 'running',
+      looks: 2,
+      lookedAt: '2026-01-10T09:00:00Z',
+      washDayRecords: [ended(0, '2026-01-05'), ended(1, '2026-01-10'), ended(2, '2026-01-15')],
+    });
+    const record = recordOf(looked);
+    expect(record.ended).toBe('look');
+    expect(record.washDays).toHaveLength(2);
+    const without = toTrialRecord(trial(), shelf, wearer, new Set(['d1']));
+    expect(without.washDays.map(({ position }) => position)).toEqual([0, 2, 3]);
   });
 });

@@ -1,11 +1,14 @@
 import type { TrialRecord } from '@sabor/core/compare/comparison';
 import type { WashDayRecord } from '@sabor/core/compare/wash-day-record';
-import type { Side } from '@sabor/core/hair/zones';
+import { localDate } from '@sabor/core/outcomes/local-date';
 import { type PricedUse, washCost } from '@sabor/core/shelf/wash-cost';
 import { codeOfArms, DESIGNS } from '@sabor/core/trial/designs';
+import type { CheckIn } from './check-in.ts';
 import type { Product } from './shelf.ts';
+import { sidesOf } from './side-of.ts';
 import type { TrialDetail } from './trial.ts';
 import type { WashDay } from './wash-day.ts';
+import type { Wearer } from './wearer.ts';
 
 /** Seed for sampling a set too large to enumerate, where the trial's own is still sealed. */
 const ANY_SEED = 1;
@@ -39,20 +42,36 @@ function uses(
   });
 }
 
-/** The side a zone or a tagged curl lies on, by their ids. */
-export type SideOf = (id: string) => Side;
+/** The looks at a wash day's hair without the ratings of zones that were refreshed on an earlier date. */
+function stillTested(day: WashDay, { zones, timeZone }: Pick<Wearer, 'zones' | 'timeZone'>): CheckIn[] {
+  const refreshed = (day.events ?? []).filter(({ kind }) => kind === 'spot-refresh');
+  if (refreshed.length === 0) return day.checkIns;
+  const all = zones.map(({ id }) => id);
+  return day.checkIns.map((look) => {
+    const on = localDate(look.at, timeZone);
+    const gone = new Set(
+      refreshed.filter((event) => event.on < on).flatMap(({ zoneIds }) => (zoneIds.length ? zoneIds : all)),
+    );
+    return {
+      ...look,
+      ratings: look.ratings.filter(({ zoneId }) => zoneId === null || !gone.has(zoneId)),
+    };
+  });
+}
 
 /**
  * A trial as the comparison reads it: wash days that were not abandoned, arms as numbers, costs added up. In half-head
- * designs each half is a record of its own, with the ratings and curls of its side. `leaveOut` are wash days left aside.
+ * designs each half is a record of its own, with the ratings and curls of its side. Ratings of a zone after a spot refresh
+ * there no longer test the wash-day product and are left out. `leaveOut` are wash days left aside.
  */
 export function toTrialRecord(
   trial: TrialDetail,
   shelf: readonly Product[],
-  sideOf: SideOf,
+  wearer: Pick<Wearer, 'zones' | 'curls' | 'timeZone'>,
   leaveOut: ReadonlySet<string> = new Set(),
 ): TrialRecord {
   const products = new Map(shelf.map((product) => [product.id, product]));
+  const sideOf = sidesOf(wearer);
   const arm = (id: string | null) => trial.arms.findIndex((known) => known.id === id);
   const tested = new Set(trial.plan.filter((step) => step.part === 'tested').map((step) => step.id));
   const halves = DESIGNS[trial.design].halves;
@@ -71,8 +90,8 @@ export function toTrialRecord(
         half,
         checkIns:
           half === null
-            ? day.checkIns
-            : day.checkIns.map((look) => ({
+            ? stillTested(day, wearer)
+            : stillTested(day, wearer).map((look) => ({
                 ...look,
                 ratings: look.ratings.filter(({ zoneId }) => zoneId !== null && sideOf(zoneId) === half),
                 curls: look.curls.filter(({ curlId }) => sideOf(curlId) === half),

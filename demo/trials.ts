@@ -1,5 +1,7 @@
-import type { WearEnd } from '@sabor/core/outcomes/events';
+import type { EventKind, WearEnd } from '@sabor/core/outcomes/events';
+import type { Outcome } from '@sabor/core/outcomes/outcomes';
 import { EMPTY_SETTINGS, type RoutineStep } from '@sabor/core/routine/step';
+import type { Design } from '@sabor/core/trial/designs';
 import type { HairTruth } from './readings.ts';
 import { productId } from './shelf.ts';
 
@@ -71,6 +73,7 @@ export const COAST_ROUTINE: readonly DemoStep[] = [
     tool: 'diffuser',
     heat: 'low',
     minutes: 30,
+    extra: { posture: 'upright', stopAt: 100 },
     note: 'Head upright, to fully dry.',
   },
   {
@@ -101,11 +104,20 @@ export interface DemoTrial {
   wearDays: number;
   seed: number;
   line: number;
-  arms: [DemoArm, DemoArm];
+  design: Design;
+  primary: Outcome;
+  /** Day of wear it is judged on. */
+  onDay: number;
+  blind: boolean;
+  /** Nothing happens in wear but the bonnet. */
+  steady: boolean;
+  /** What befell one side alone, by wash day (from 0) and night. */
+  oneSided?: readonly { before: number; kind: EventKind; night: number; side: 'left' | 'right' }[];
+  arms: readonly DemoArm[];
   /** The tested step of the coast routine. */
   tested: string;
   leaveOut: readonly string[];
-  /** Departures by wash day (from 0): step key → what was done instead. */
+  /** Departures by wash day (from 0): step key, with its half where it has one → what was done instead. */
   departures: Record<number, Record<string, Partial<RoutineStep> & { skipped?: boolean }>>;
   /** A wash day given up, before the one with this index. */
   abandoned: { before: number; daysAgo: number; reason: string } | null;
@@ -137,6 +149,18 @@ const JELLY: HairTruth = {
 
 const weekly = Array.from({ length: 8 }, (_, i) => 58 - 7 * i);
 
+const WHOLE = { design: 'complete', primary: 'definition', onDay: 1, blind: false, steady: false } as const;
+
+/** Bramble Cream: heavier, so fewer strays and less volume than Spindrift. */
+const SPINDRIFT: HairTruth = {
+  start: { definition: 6.6, frizz: 3.9, volume: 6.4, shine: 6.0, softness: 6.2, hold: 5.6 },
+  perDay: { definition: -0.7, frizz: 0.7, volume: -0.1, shine: -0.2, softness: -0.1, hold: -0.6 },
+};
+const BRAMBLE: HairTruth = {
+  start: { definition: 7.6, frizz: 2.7, volume: 5.2, shine: 6.8, softness: 7.1, hold: 5.4 },
+  perDay: { definition: -0.6, frizz: 0.5, volume: -0.2, shine: -0.2, softness: -0.1, hold: -0.6 },
+};
+
 export const TRIALS: readonly DemoTrial[] = [
   {
     key: 'gels',
@@ -147,6 +171,7 @@ export const TRIALS: readonly DemoTrial[] = [
     wearDays: 7,
     seed: 20261,
     line: 6,
+    ...WHOLE,
     arms: [
       { key: 'anvil', product: 'anvil', truth: ANVIL },
       { key: 'kelp', product: 'kelp-fold', truth: KELP },
@@ -172,6 +197,7 @@ export const TRIALS: readonly DemoTrial[] = [
     wearDays: 4,
     seed: 77,
     line: 5,
+    ...WHOLE,
     arms: [
       { key: 'foam', product: 'brine-foam', truth: FOAM },
       { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
@@ -195,6 +221,7 @@ export const TRIALS: readonly DemoTrial[] = [
     wearDays: 3,
     seed: 4114,
     line: 5,
+    ...WHOLE,
     arms: [
       { key: 'mist', product: 'heron-mist', truth: FOAM },
       { key: 'spindrift', product: 'spindrift', truth: JELLY },
@@ -202,6 +229,66 @@ export const TRIALS: readonly DemoTrial[] = [
     tested: 'leave-in',
     leaveOut: ['break', 'blot'],
     departures: {},
+    abandoned: null,
+    endings: 'washed-schedule',
+  },
+  {
+    key: 'halves',
+    wearer: 'tomasz',
+    question: 'Spindrift or Bramble Cream under one gel: which half of Tomasz’s head stays defined?',
+    washDaysAgo: Array.from({ length: 8 }, (_, i) => 62 - 5 * i),
+    planned: 8,
+    wearDays: 3,
+    seed: 612,
+    line: 6,
+    design: 'half',
+    primary: 'definition',
+    onDay: 1,
+    blind: true,
+    steady: true,
+    arms: [
+      { key: 'spindrift', product: 'spindrift', truth: SPINDRIFT },
+      { key: 'bramble', product: 'bramble-cream', truth: BRAMBLE },
+    ],
+    tested: 'leave-in',
+    leaveOut: [],
+    departures: {},
+    abandoned: null,
+    endings: 'washed-schedule',
+  },
+  {
+    key: 'three',
+    wearer: 'ines',
+    question: 'Three holds on two halves: which keeps Ines’s frizz down overnight?',
+    washDaysAgo: Array.from({ length: 6 }, (_, i) => 92 - 5 * i),
+    planned: 6,
+    wearDays: 3,
+    seed: 2718,
+    line: 4,
+    design: 'half-three',
+    primary: 'frizz',
+    onDay: 2,
+    blind: false,
+    steady: false,
+    arms: [
+      { key: 'anvil', product: 'anvil', truth: ANVIL },
+      { key: 'foam', product: 'brine-foam', truth: FOAM },
+      { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
+    ],
+    tested: 'hold',
+    leaveOut: [],
+    departures: {
+      1: { 'leave-in': { productId: productId('heron-mist'), note: 'Spindrift had run out.' } },
+      2: { dry: { extra: { stopAt: 80 }, note: 'The call came early.' } },
+      4: {
+        condition: { minutes: 9, note: 'Phone.' },
+        'hold right': {
+          dose: { kind: 'exact', amount: 21, measure: 'g', per: 'head' },
+          note: 'The foam can kept on coming.',
+        },
+      },
+    },
+    oneSided: [{ before: 3, kind: 'scarf', night: 0, side: 'right' }],
     abandoned: null,
     endings: 'washed-schedule',
   },

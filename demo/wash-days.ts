@@ -1,5 +1,5 @@
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
-import { balancedComplete } from '@sabor/core/trial/allocation';
+import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
 import { type Random, seededRandom } from '@sabor/core/trial/random';
 import { demoId } from './ids.ts';
 import { normal, rate, washDayLuck } from './readings.ts';
@@ -19,7 +19,9 @@ const push = (rows: Rows, table: string, row: Row) => {
 interface Day {
   trial: DemoTrial;
   wearer: DemoWearer;
-  arm: DemoArm;
+  /** The same twice for a whole head. */
+  left: DemoArm;
+  right: DemoArm;
   id: string;
   daysAgo: number;
   index: number;
@@ -30,18 +32,32 @@ const stepId = (trial: DemoTrial, key: string) => demoId(`plan step ${trial.key}
 const armId = (trial: DemoTrial, arm: DemoArm) => demoId(`arm ${trial.key} ${arm.key}`);
 const testedStep = (trial: DemoTrial) => planOf(trial).find((step) => step.key === trial.tested)!;
 
+interface Placed {
+  planned: (typeof COAST_ROUTINE)[number];
+  position: number;
+  half: 'left' | 'right' | null;
+}
+
 function steps(day: Day, calendar: Calendar, reached: number): Row[] {
   const { trial } = day;
-  return planOf(trial).map((planned, position) => {
-    const own = trial.departures[day.index]?.[planned.key];
-    const product = planned.key === trial.tested ? productId(day.arm.product) : planned.productId;
+  const rows = planOf(trial).flatMap((planned, place): Placed[] => {
+    const split = planned.key === trial.tested && DESIGNS[trial.design].halves;
+    return split
+      ? (['left', 'right'] as const).map((half, i) => ({ planned, position: place + i / 2, half }))
+      : [{ planned, position: place, half: null }];
+  });
+  return rows.map(({ planned, position, half }) => {
+    const today = trial.departures[day.index];
+    const own = today?.[half ? `${planned.key} ${half}` : planned.key] ?? today?.[planned.key];
+    const arm = half === 'right' ? day.right : day.left;
+    const product = planned.key === trial.tested ? productId(arm.product) : planned.productId;
     const done = position < reached && !own?.skipped;
     return {
-      id: demoId(`wash step ${day.id} ${planned.key}`),
+      id: demoId(`wash step ${day.id} ${planned.key}${half === 'right' ? ' right' : ''}`),
       wash_day_id: day.id,
       plan_step_id: stepId(trial, planned.key),
       position,
-      half: null,
+      half,
       slot: planned.slot,
       status: position >= reached ? 'waiting' : done ? 'done' : 'skipped',
       ...settingsRow({ ...planned, productId: product, ...own }),
@@ -88,7 +104,14 @@ function wear(rows: Rows, day: Day, calendar: Calendar, random: Random): void {
             outcome,
             zone_id: zoneId(wearer.key, place, side),
             curl_id: null,
-            value: rate(day.arm.truth, luck, outcome, place, look.day ?? 1, random),
+            value: rate(
+              side === 'right' ? day.right.truth : day.left.truth,
+              luck,
+              outcome,
+              place,
+              look.day ?? 1,
+              random,
+            ),
             unit: 'points',
             obtained: 'rated',
           });
@@ -107,18 +130,37 @@ function wear(rows: Rows, day: Day, calendar: Calendar, random: Random): void {
         });
       }
   }
-  for (let night = 0; night < trial.wearDays - 1; night++) {
-    const event = (kind: string, on: number) =>
-      push(rows, 'event', {
-        id: demoId(`event ${day.id} ${kind} ${on}`),
-        wash_day_id: day.id,
+  const event = (kind: string, on: number, zoneIds: readonly string[] = []) => {
+    const id = demoId(`event ${day.id} ${kind} ${on}`);
+    push(rows, 'event', { id, wash_day_id: day.id, kind, happened_on: calendar.date(on), note: '' });
+    for (const zone_id of zoneIds) push(rows, 'event_zone', { event_id: id, zone_id });
+  };
+  for (const { before, kind, night, side } of trial.oneSided ?? [])
+    if (before === day.index)
+      event(
         kind,
-        happened_on: calendar.date(on),
-        note: '',
-      });
-    event(random.below(9) === 0 ? 'bonnet-missed' : 'bonnet', day.daysAgo - night);
+        day.daysAgo - night,
+        RATED_PLACES.map((place) => zoneId(wearer.key, place, side)),
+      );
+  for (let night = 0; night < trial.wearDays - 1; night++) {
+    event(!trial.steady && random.below(9) === 0 ? 'bonnet-missed' : 'bonnet', day.daysAgo - night);
+    if (trial.steady) continue;
     if (wearer.key === 'tomasz') event('workout', day.daysAgo - night);
     else if (random.below(6) === 0) event(random.below(2) ? 'wind' : 'rain', day.daysAgo - night);
+  }
+}
+
+/** What the rater took each half for; somewhat better than chance, as noses are. */
+function guesses(rows: Rows, day: Day, calendar: Calendar, random: Random): void {
+  const right = random.unit() < 0.55;
+  for (const half of ['left', 'right'] as const) {
+    const arm = (half === 'left') === right ? day.left : day.right;
+    push(rows, 'blind_guess', {
+      wash_day_id: day.id,
+      half,
+      arm_id: armId(day.trial, arm),
+      at: calendar.at(day.daysAgo - day.trial.wearDays, 7.6),
+    });
   }
 }
 
@@ -157,17 +199,17 @@ function design(rows: Rows, trial: DemoTrial, calendar: Calendar, sequence: read
     wearer_id: wearerId(trial.wearer),
     plan_id: planId,
     question: trial.question,
-    design: 'complete',
-    on_day: 1,
+    design: trial.design,
+    on_day: trial.onDay,
     looks: 1,
-    blind: false,
+    blind: trial.blind,
     cadence_days: null,
     acknowledged: [],
     looked_at: null,
-    key_opened_at: null,
+    key_opened_at: trial.blind && finished ? calendar.at(last! - trial.wearDays, 7.9) : null,
     outcomes_shown_at: finished ? calendar.at(last! - trial.wearDays, 8) : null,
     status: finished ? 'finished' : first === undefined ? 'planned' : 'running',
-    primary_outcome: 'definition',
+    primary_outcome: trial.primary,
     line_value: trial.line,
     matters: 1,
     alpha: 0.05,
@@ -184,9 +226,13 @@ function design(rows: Rows, trial: DemoTrial, calendar: Calendar, sequence: read
       push(rows, 'trial_zone', { trial_id: id, zone_id: zoneId(trial.wearer, place, side), weight: 1 });
   const tested = testedStep(trial);
   trial.arms.forEach((arm, position) => {
-    const name =
-      arm.key === 'mist' ? 'Heron Mist' : arm.key === 'spindrift' ? 'Spindrift' : NAMES[arm.product]!;
-    push(rows, 'arm', { id: armId(trial, arm), trial_id: id, position, name, code: null });
+    push(rows, 'arm', {
+      id: armId(trial, arm),
+      trial_id: id,
+      position,
+      name: NAMES[arm.product]!,
+      code: trial.blind ? CODES[position]! : null,
+    });
     const { dose_kind, dose_low, dose_high, dose_measure, dose_per } = settingsRow(tested);
     push(rows, 'arm_step', {
       arm_id: armId(trial, arm),
@@ -201,12 +247,26 @@ function design(rows: Rows, trial: DemoTrial, calendar: Calendar, sequence: read
       settings: {},
     });
   });
-  sequence.forEach((arm, position) => {
-    push(rows, 'allocation', { trial_id: id, position, half: null, arm_id: armId(trial, trial.arms[arm]!) });
+  sequence.forEach((code, position) => {
+    const { left, right } = armsOfCode(trial.design, code);
+    const lots = DESIGNS[trial.design].halves
+      ? ([
+          ['left', left],
+          ['right', right],
+        ] as const)
+      : ([[null, left]] as const);
+    for (const [half, arm] of lots)
+      push(rows, 'allocation', { trial_id: id, position, half, arm_id: armId(trial, trial.arms[arm]!) });
   });
 }
 
+/** Codes of blind arms, drawn once by hand. */
+const CODES = [471, 208, 936];
+
 const NAMES: Record<string, string> = {
+  'heron-mist': 'Heron Mist',
+  spindrift: 'Spindrift',
+  'bramble-cream': 'Bramble Cream',
   anvil: 'Anvil Gel',
   'kelp-fold': 'Kelp Fold Gel',
   'brine-foam': 'Brine Foam',
@@ -215,14 +275,15 @@ const NAMES: Record<string, string> = {
 
 /** One trial with all that was run of it. */
 export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, calendar: Calendar): void {
-  const sequence = balancedComplete(2, trial.planned).draw(trial.seed);
+  const sequence = schemeOf(trial.design, trial.arms.length, trial.planned).draw(trial.seed);
   const random = seededRandom(trial.seed + 1);
   const clock = seededRandom(trial.seed + 3);
   design(rows, trial, calendar, sequence);
   const begin = (index: number, daysAgo: number, name: string): Day => ({
     trial,
     wearer,
-    arm: trial.arms[sequence[index]!]!,
+    left: trial.arms[armsOfCode(trial.design, sequence[index]!).left]!,
+    right: trial.arms[armsOfCode(trial.design, sequence[index]!).right]!,
     id: demoId(`wash day ${trial.key} ${name}`),
     daysAgo,
     index,
@@ -231,8 +292,8 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
     id: day.id,
     trial_id: demoId(`trial ${trial.key}`),
     position: day.index,
-    arm_id: armId(trial, day.arm),
-    right_arm_id: null,
+    arm_id: armId(trial, day.left),
+    right_arm_id: DESIGNS[trial.design].halves ? armId(trial, day.right) : null,
     dose_felt: null,
     started_at: calendar.at(day.daysAgo, 9),
     washed_at: calendar.at(day.daysAgo, 9.2),
@@ -276,6 +337,7 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
     });
     rows.wash_step = [...(rows.wash_step ?? []), ...steps(day, calendar, 99)];
     wear(rows, day, calendar, random);
+    if (trial.blind) guesses(rows, day, calendar, random);
     for (let on = 0; on < trial.wearDays; on++)
       push(rows, 'day_outdoors', {
         wash_day_id: day.id,

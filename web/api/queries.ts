@@ -30,7 +30,8 @@ export const useShelf = () => useQuery(resource<Shelf>('/shelf'));
 export const useWearers = () => useQuery(resource<Wearer[]>('/wearers'));
 export const useWearer = (id: string) =>
   useQuery({ ...resource<Wearer>(`/wearers/${id}`), enabled: id !== 'new' });
-export const useHairFile = (wearerId: string) => useQuery(resource<HairFile>(`/wearers/${wearerId}/file`));
+export const useHairFile = (wearerId: string) =>
+  useQuery({ ...resource<HairFile>(`/wearers/${wearerId}/file`), enabled: wearerId !== '' });
 export const useRoutines = () => useQuery(resource<Routine[]>('/routines'));
 export const useTrials = () => useQuery(resource<Trial[]>('/trials'));
 export const useTrial = (id: string) =>

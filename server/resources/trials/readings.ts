@@ -1,3 +1,4 @@
+import { sidesOf } from '@sabor/contract/side-of';
 import type { TrialDetail } from '@sabor/contract/trial';
 import { airOf } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
@@ -15,6 +16,7 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
   const arms = new Map(trial.arms.map((arm) => [arm.id, arm.name]));
   const zones = new Map(wearer.zones.map((zone) => [zone.id, zoneLabel(zone)]));
   const curls = new Map(wearer.curls.map((curl) => [curl.id, curl.name]));
+  const sideOf = sidesOf(wearer);
   const rows = trial.washDayRecords.flatMap((day) => {
     const { temperatureC: t, humidity } = airOf(day);
     const dew = t === null || humidity === null ? null : dewPoint(t, humidity);
@@ -22,11 +24,17 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
       wash_day: day.position + 1,
       abandoned: day.abandonReason === null ? 'no' : 'yes',
       date: day.localDate,
-      arm: plain(arms.get(day.armId) ?? ''),
       temperature_c: t,
       humidity_percent: humidity,
       wind_m_s: day.windMs,
       dew_point_c: dew === null ? null : Math.round(dew * 10) / 10,
+    };
+    const armAt = (where: string | null) => {
+      const name = (id: string) => arms.get(id) ?? '';
+      const side = where === null ? 'both' : sideOf(where);
+      if (day.rightArmId === null || day.rightArmId === day.armId || side === 'left')
+        return plain(name(day.armId));
+      return plain(side === 'right' ? name(day.rightArmId) : `${name(day.armId)} | ${name(day.rightArmId)}`);
     };
     return day.checkIns.flatMap((checkIn) => {
       const look = {
@@ -38,6 +46,7 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
       return [
         ...checkIn.ratings.map((rating) => ({
           ...look,
+          arm: armAt(rating.zoneId),
           outcome: OUTCOMES[rating.outcome].label,
           zone: plain(rating.zoneId === null ? 'Whole head' : (zones.get(rating.zoneId) ?? '')),
           curl: '',
@@ -47,6 +56,7 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
         ...checkIn.curls.flatMap((curl) =>
           (['restingMm', 'stretchedMm'] as const).map((length) => ({
             ...look,
+            arm: armAt(curl.curlId),
             outcome: length === 'restingMm' ? 'Resting length' : 'Stretched length',
             zone: '',
             curl: plain(curls.get(curl.curlId) ?? ''),

@@ -1,15 +1,17 @@
+import { blocksOfDays } from '@sabor/contract/fairness-runs';
 import type { Product } from '@sabor/contract/shelf';
-import { sidesOf } from '@sabor/contract/side-of';
 import type { TrialDetail } from '@sabor/contract/trial';
 import { toTrialRecord } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { Comparison, TrialRecord } from '@sabor/core/compare/comparison';
 import { readPrimary } from '@sabor/core/compare/sentences';
+import { brokenDays, type SlipItem, slipOfTrial } from '@sabor/core/fairness/slip';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { stakeDisclosure } from '@sabor/core/shelf/products';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { useRuns } from '../../api/fairness.ts';
 import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
@@ -20,8 +22,11 @@ import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { compareInWorker } from '../../workers/comparison.ts';
 import { airMarks } from './air-marks.ts';
+import { BeforeOutcomes } from './before-outcomes.tsx';
+import { LeftOut } from './left-out.tsx';
 import { nightMarks } from './night-marks.ts';
 import { OutcomeTable } from './outcome-table.tsx';
+import { SlipPart, StandingTag } from './slip-part.tsx';
 import { WearAndMoney } from './wear-and-money.tsx';
 import { ZoneDifference } from './zone-difference.tsx';
 
@@ -33,10 +38,35 @@ export function Screen() {
   const record = useMemo(
     () =>
       trial.data && shelf.data && wearer.data
-        ? toTrialRecord(trial.data, shelf.data.products, sidesOf(wearer.data))
+        ? toTrialRecord(trial.data, shelf.data.products, wearer.data)
         : null,
     [trial.data, shelf.data, wearer.data],
   );
+  const runs = useRuns(trial.data);
+  const items = useMemo(() => {
+    if (!runs || !trial.data || !shelf.data) return null;
+    const names = new Map(shelf.data.products.map((product) => [product.id, product.name]));
+    return slipOfTrial(
+      runs,
+      trial.data.arms,
+      trial.data.primary,
+      trial.data.overrules,
+      (product) => names.get(product) ?? (product.startsWith('code ') ? product : 'a product'),
+    );
+  }, [runs, trial.data, shelf.data]);
+  const broken = useMemo(
+    () => (items && trial.data ? blocksOfDays(trial.data, brokenDays(items)) : new Set<string>()),
+    [items, trial.data],
+  );
+  const without = useQuery({
+    queryKey: ['trials', id, 'without', [...broken].join(), trial.dataUpdatedAt, shelf.dataUpdatedAt],
+    queryFn: async () => {
+      const record = toTrialRecord(trial.data!, shelf.data!.products, wearer.data!, broken);
+      return { record, comparison: await compareInWorker(record) };
+    },
+    enabled: broken.size > 0 && record !== null && trial.data?.outcomesShownAt != null,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
   const comparison = useQuery({
     queryKey: ['trials', id, 'comparison', trial.dataUpdatedAt, shelf.dataUpdatedAt],
     queryFn: () => compareInWorker(record!),
@@ -61,7 +91,9 @@ export function Screen() {
         No wash day of this trial has been worn.
       </Nothing>
     );
-  if (!trial.data || !shelf.data || !wearer.data || !record || !comparison.data)
+  if (trial.data && items && trial.data.outcomesShownAt === null)
+    return <BeforeOutcomes trial={trial.data} items={items} />;
+  if (!trial.data || !shelf.data || !wearer.data || !record || !items || !comparison.data)
     return <Loading what="the comparison" />;
   return (
     <ComparisonSheet
@@ -70,6 +102,11 @@ export function Screen() {
       wearer={wearer.data}
       record={record}
       comparison={comparison.data}
+      items={items}
+      without={broken.size > 0 ? without.data : undefined}
+      leftOut={trial.data.washDayRecords
+        .filter(({ id }) => broken.has(id))
+        .map(({ position }) => position + 1)}
     />
   );
 }
@@ -80,12 +117,18 @@ function ComparisonSheet({
   wearer,
   record,
   comparison,
+  items,
+  without,
+  leftOut,
 }: {
   trial: TrialDetail;
   products: readonly Product[];
   wearer: Wearer;
   record: TrialRecord;
   comparison: Comparison;
+  items: readonly SlipItem[];
+  without: { record: TrialRecord; comparison: Comparison } | undefined;
+  leftOut: readonly number[];
 }) {
   const [shown, setShown] = useState<Outcome>(trial.primary);
   const { arms } = record.promise;
@@ -118,15 +161,20 @@ function ComparisonSheet({
           </p>
         ))}
         <p className="mt-2 text-soft">
-          Not blind: whoever rated knew which arm it was, and expectation can explain part of a difference.{' '}
-          {stakes} Seen on {wearer.name}’s hair alone.
+          <Blinding trial={trial} /> {stakes} Seen on {wearer.name}’s hair alone.
+        </p>
+        <p className="mt-2 flex items-center gap-3">
+          The comparison is <StandingTag items={items} />
+          <a className="underline underline-offset-4" href="#slip">
+            see the fairness slip
+          </a>
         </p>
       </section>
 
       <div className="grid *:min-w-0 gap-x-12 gap-y-10 lg:grid-cols-[1.15fr_1fr]">
         <section aria-labelledby="table">
           <h2 id="table" className="text-xl">
-            Day 1, arm by arm
+            Day {trial.onDay}, arm by arm
           </h2>
           <p className="mb-3 text-soft">
             One number a wash day: {trial.weights.length} zones averaged. Only{' '}
@@ -185,6 +233,12 @@ function ComparisonSheet({
         <ZoneDifference trial={trial} wearer={wearer} outcome={shown} />
       </div>
 
+      <div className="mt-10">
+        <SlipPart trial={trial} items={items} />
+        {without && without.record.washDays.length > 0 && (
+          <LeftOut days={leftOut} record={without.record} comparison={without.comparison} />
+        )}
+      </div>
       <section className="mt-10" aria-labelledby="actual">
         <h2 id="actual" className="mb-2 text-xl">
           The wash days as they were run
@@ -200,6 +254,25 @@ function ComparisonSheet({
           Readings as CSV
         </a>
       </p>
+    </>
+  );
+}
+
+/** What can be said of blinding: none, still sealed, or how often the rater guessed right. */
+function Blinding({ trial }: { trial: TrialDetail }) {
+  if (!trial.blind)
+    return (
+      <>Not blind: whoever rated knew which arm it was, and expectation can explain part of a difference.</>
+    );
+  if (trial.masked)
+    return <>Blind: the arms go by their codes until the trial is over and its key is opened.</>;
+  const told = trial.guesses.filter(({ right }) => right !== null);
+  const hits = told.filter(({ right }) => right).length;
+  if (told.length === 0) return <>Rated blind; the rater gave no guesses.</>;
+  return (
+    <>
+      Rated blind. The rater guessed {hits} of {told.length} right; chance alone gives about{' '}
+      {Math.round(told.length / trial.arms.length)}.
     </>
   );
 }

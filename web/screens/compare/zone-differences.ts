@@ -1,5 +1,5 @@
 import type { TrialDetail } from '@sabor/contract/trial';
-import type { SideOf } from '@sabor/contract/trial-record';
+import type { Side } from '@sabor/core/hair/zones';
 import type { Outcome } from '@sabor/core/outcomes/outcomes';
 
 /** Mean of arm `b` less mean of arm `a` on the day that is judged, by zone id, where both have ratings. */
@@ -8,7 +8,7 @@ export function zoneDifferences(
   outcome: Outcome,
   a: string,
   b: string,
-  sideOf: SideOf,
+  sideOf: (zoneId: string) => Side,
 ): Map<string, number> {
   const sums = new Map<string, Record<string, { sum: number; n: number }>>();
   for (const day of trial.washDayRecords) {

@@ -18,6 +18,7 @@ import { useSay } from '../../ui/undo.tsx';
 import { Allergies } from './allergies.tsx';
 import { ArmsEditor } from './arms-editor.tsx';
 import { DesignPart } from './design-part.tsx';
+import { swapOne } from './follow-up.ts';
 import { PlanReach } from './plan-reach.tsx';
 import { RoutinePart } from './routine-part.tsx';
 import { ZonesThatCount } from './zones-that-count.tsx';
@@ -25,6 +26,9 @@ import { ZonesThatCount } from './zones-that-count.tsx';
 export function Screen() {
   const { id = 'new' } = useParams();
   const trial = useTrial(id);
+  const [search] = useSearchParams();
+  const follow = search.get('follow');
+  const followed = useTrial(follow ?? 'new');
   const shelf = useShelf();
   const wearers = useWearers();
   const routines = useRoutines();
@@ -40,6 +44,8 @@ export function Screen() {
         error={new Error('This trial has begun. What was promised before the first wash day is locked.')}
       />
     );
+  if (follow !== null && followed.isPending) return <Loading what="the trial to follow" />;
+  if (follow !== null && followed.isError) return <Failed error={followed.error} retry={followed.refetch} />;
   const missing = [
     {
       there: shelf.data!.products.length >= 2,
@@ -77,6 +83,7 @@ export function Screen() {
     <PlanSheet
       key={id}
       trial={trial.data}
+      followed={followed.data}
       products={shelf.data!.products}
       wearers={wearers.data!}
       routines={routines.data!}
@@ -144,11 +151,14 @@ const inputOf = (trial: TrialDetail): TrialInput =>
 
 function PlanSheet({
   trial,
+  followed,
   products,
   wearers,
   routines,
 }: {
   trial: TrialDetail | undefined;
+  /** The bundle trial this one follows up. */
+  followed: TrialDetail | undefined;
   products: readonly Product[];
   wearers: readonly Wearer[];
   routines: readonly Routine[];
@@ -157,15 +167,20 @@ function PlanSheet({
   const say = useSay();
   const [search] = useSearchParams();
   const asked = search.get('products') ?? '';
-  const initial = useMemo(() => {
+  const initial = useMemo((): TrialInput => {
     if (trial) return inputOf(trial);
+    if (followed) {
+      const wearer = wearers.find(({ id }) => id === followed.wearerId);
+      const { primary, onDay, line, matters, wearDays, weights } = followed;
+      return { ...blank([], wearer), primary, onDay, line, matters, wearDays, weights, ...swapOne(followed) };
+    }
     const ids = asked.split(',');
     return blank(
       products.filter(({ id }) => ids.includes(id)),
       wearers.find(({ id }) => id === search.get('wearer')),
     );
-  }, [trial, asked, products, wearers, search]);
-  const draft = useDraft(`trial ${trial?.id ?? `new${asked ? ` ${asked}` : ''}`}`, TrialInput, initial);
+  }, [trial, followed, asked, products, wearers, search]);
+  const draft = useDraft(`trial ${trial?.id ?? `new ${followed?.id ?? asked}`.trim()}`, TrialInput, initial);
   const saving = useChange((input: TrialInput) => put(`/trials/${input.id}`, input));
   const { value, bind, set, change, problem } = draft;
   const wearer = wearers.find(({ id }) => id === value.wearerId);

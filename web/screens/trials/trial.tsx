@@ -1,5 +1,6 @@
 import { TRIAL_STATUSES, type TrialDetail } from '@sabor/contract/trial';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { DESIGNS } from '@sabor/core/trial/designs';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { put } from '../../api/http.ts';
@@ -10,6 +11,8 @@ import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Caution, Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
+import { Amendments } from './amend.tsx';
+import { BlindPart } from './blind-part.tsx';
 import { EndTrial } from './end-trial.tsx';
 import { Facts } from './facts.tsx';
 import { WashDayList } from './wash-day-list.tsx';
@@ -60,6 +63,11 @@ function TrialPage({ trial, name }: { trial: TrialDetail; name: (id: string) => 
                 Compare
               </ButtonLink>
             )}
+            {trial.endedAt &&
+              !trial.masked &&
+              trial.plan.filter(({ part }) => part === 'tested').length > 1 && (
+                <ButtonLink to={`/trials/new/plan?follow=${trial.id}`}>Plan a swap-one follow-up</ButtonLink>
+              )}
             {trial.status === 'planned' && (
               <ButtonLink to={`/trials/${trial.id}/plan`}>Change the plan</ButtonLink>
             )}
@@ -99,11 +107,13 @@ function TrialPage({ trial, name }: { trial: TrialDetail; name: (id: string) => 
           <p className="mt-2 text-soft">
             {trial.seed === null
               ? 'Drawn and stored. A wash day’s arm opens when it begins, so that nothing before it can lean towards one.'
-              : `Drawn by balanced complete randomisation from seed ${trial.seed}.`}
+              : `Drawn as “${DESIGNS[trial.design].label}” from seed ${trial.seed}: ${DESIGNS[trial.design].says.toLowerCase()}`}
           </p>
         </section>
         <WashDayList trial={trial} />
       </div>
+      <BlindPart trial={trial} />
+      <Amendments trial={trial} />
       <div className="mt-10 flex flex-wrap gap-3 border-t border-rule pt-5">
         <a
           className="inline-flex min-h-10 items-center underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus"

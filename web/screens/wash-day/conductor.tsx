@@ -10,6 +10,7 @@ import { v7 } from 'uuid';
 import { patch, post, put, remove } from '../../api/http.ts';
 import { useWashDayChange } from '../../api/queries.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
+import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import { tint } from '../../drawings/tint.ts';
 import { ReasonDialog } from '../../ui/reason-dialog.tsx';
 import { useSay } from '../../ui/undo.tsx';
@@ -96,8 +97,9 @@ export function Conductor({ day, trial, products }: Parts) {
       onError: (error) => say(error.message),
     });
   };
-  const arm = trial.arms.findIndex(({ id }) => id === day.armId);
   const step = steps[place];
+  const all = armsOfDay(trial, day);
+  const arms = step?.half ? [step.half === 'right' ? all.at(-1)! : all[0]!] : all;
   return (
     <div className="basin-screen fixed inset-0 z-40 overflow-y-auto bg-ink text-paper">
       <div className="mx-auto flex min-h-full max-w-3xl flex-col px-4 py-3 sm:px-8">
@@ -110,12 +112,15 @@ export function Conductor({ day, trial, products }: Parts) {
           </Link>
           <p className="text-right text-[0.95rem]">
             Wash day {day.position + 1} ·{' '}
-            <span className="font-semibold">
-              <span aria-hidden="true" style={{ color: tint(armStyle(arm).hue, 0.45) }}>
-                {armStyle(arm).marker}
-              </span>{' '}
-              {trial.arms[arm]?.name}
-            </span>
+            {arms.map((arm, i) => (
+              <span key={arm} className="font-semibold">
+                {i > 0 && ' | '}
+                <span aria-hidden="true" style={{ color: tint(armStyle(arm).hue, 0.45) }}>
+                  {armStyle(arm).marker}
+                </span>{' '}
+                {trial.arms[arm]?.name}
+              </span>
+            ))}
           </p>
         </header>
         <Progress steps={steps} place={place} go={go} />
@@ -195,7 +200,7 @@ function Progress({
               type="button"
               onClick={() => go(i)}
               aria-current={i === place ? 'step' : undefined}
-              aria-label={`${i + 1}: ${SLOTS[step.slot].label}, ${step.status}`}
+              aria-label={`${i + 1}: ${SLOTS[step.slot].label}${step.half ? ` ${step.half}` : ''}, ${step.status}`}
               className="flex min-h-8 w-full items-center"
             >
               <span

@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { patch } from '../../api/http.ts';
 import { useWashDayChange } from '../../api/queries.ts';
 import { ArmName } from '../../drawings/arm-name.tsx';
+import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
 import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
 import { ButtonLink } from '../../ui/button.tsx';
@@ -15,7 +16,9 @@ import { Heading, Tag } from '../../ui/states.tsx';
 import { ABANDONING, useAbandon } from './abandon.ts';
 import { AirOfDay } from './air-of-day.tsx';
 import { Clocks } from './clocks.tsx';
+import { DoseFelt } from './dose-felt.tsx';
 import { Events } from './events.tsx';
+import { Guess } from './guess.tsx';
 import { Looks } from './looks.tsx';
 import { WearAir } from './wear-air.tsx';
 import { WearEnding } from './wear-ending.tsx';
@@ -44,7 +47,7 @@ export function DayPage({
   const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
   const columns = ribbonColumns(trial, [day], name);
   const rows = washDayRows(trial, [day], columns, name, () => STATUS[day.status].label);
-  const arm = trial.arms.findIndex(({ id }) => id === day.armId);
+  const arms = armsOfDay(trial, day);
   const open = day.status === 'worn' && !trial.endedAt;
   return (
     <>
@@ -64,7 +67,13 @@ export function DayPage({
         }
       >
         <span className="flex flex-wrap items-center gap-3">
-          {wearer.name} <ArmName arm={arm} name={trial.arms[arm]?.name ?? ''} />{' '}
+          {wearer.name}{' '}
+          {arms.map((arm, i) => (
+            <span key={arm} className="inline-flex items-center gap-2">
+              {arms.length > 1 && (i === 0 ? 'left' : 'right')}
+              <ArmName arm={arm} name={trial.arms[arm]?.name ?? ''} />
+            </span>
+          ))}{' '}
           <Tag tone={STATUS[day.status].tone}>{STATUS[day.status].label}</Tag>
         </span>
       </Heading>
@@ -81,6 +90,8 @@ export function DayPage({
             <WearAir day={day} open={open} />
           </div>
           <div className="space-y-8">
+            {trial.design === 'dose-run-in' && <DoseFelt day={day} open={open} change={change.mutateAsync} />}
+            <Guess day={day} trial={trial} />
             <Looks day={day} trial={trial} wearer={wearer} open={open} />
             <Events day={day} wearer={wearer} open={open} />
             <WearEnding day={day} trial={trial} open={open} />

@@ -10,6 +10,7 @@ import { useWashDayChange } from '../../api/queries.ts';
 import { TextField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
+import { EventZones } from './event-zones.tsx';
 
 /** What happened to the hair, day by day: one tap sets it, another takes it back. */
 export function Events({ day, wearer, open }: { day: WashDay; wearer: Wearer; open: boolean }) {
@@ -21,7 +22,7 @@ export function Events({ day, wearer, open }: { day: WashDay; wearer: Wearer; op
   const toggle = (kind: EventKind) => {
     const there = day.events.find((event) => event.kind === kind && event.on === on);
     if (there) return take.mutate(there.id, { onError });
-    add.mutate({ id: v7(), washDayId: day.id, kind, on, note: '' }, { onError });
+    add.mutate({ id: v7(), washDayId: day.id, kind, on, note: '', zoneIds: [] }, { onError });
   };
   const dates = [...new Set(day.events.map((event) => event.on))].sort();
   return (
@@ -55,10 +56,28 @@ export function Events({ day, wearer, open }: { day: WashDay; wearer: Wearer; op
         {dates.map((date) => (
           <li key={date}>
             {showDate(date)}:{' '}
-            {day.events
-              .filter((event) => event.on === date)
-              .map(({ kind }) => EVENTS[kind].label.toLowerCase())
-              .join(', ')}
+            {open ? (
+              <span className="inline-flex flex-wrap gap-x-4 gap-y-1">
+                {day.events
+                  .filter((event) => event.on === date)
+                  .map((event) => (
+                    <EventZones
+                      key={event.id}
+                      event={event}
+                      wearer={wearer}
+                      save={(next) => add.mutate(next, { onError })}
+                    />
+                  ))}
+              </span>
+            ) : (
+              day.events
+                .filter((event) => event.on === date)
+                .map(
+                  ({ kind, zoneIds }) =>
+                    `${EVENTS[kind].label.toLowerCase()}${zoneIds.length ? ' (in part)' : ''}`,
+                )
+                .join(', ')
+            )}
           </li>
         ))}
       </ul>

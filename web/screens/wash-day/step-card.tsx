@@ -2,6 +2,7 @@ import { fieldsOf } from '@sabor/contract/problem';
 import type { Product } from '@sabor/contract/shelf';
 import { type WashStep, WashStepInput } from '@sabor/contract/wash-day';
 import { doseLabel } from '@sabor/core/doses/dose';
+import { type ExtraKey, extraWords } from '@sabor/core/routine/extras';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import { departures } from '@sabor/core/trial/departures';
@@ -67,6 +68,7 @@ export function StepCard({
     step.technique && TECHNIQUES[step.technique].label,
     step.tool && TOOLS[step.tool].label,
     step.heat && `heat: ${HEATS[step.heat].label}`,
+    ...Object.entries(step.extra).map(([key, value]) => extraWords(key as ExtraKey, value)),
   ].filter(Boolean);
   const names = (id: string) => products.find((known) => known.id === id)?.name ?? 'a product';
   const departed = departures(step, names);
@@ -78,9 +80,16 @@ export function StepCard({
           {step.planned === null && ' · not in the plan'}
           {step.status !== 'waiting' && ` · ${step.status}`}
         </p>
+        {step.half && <HalfBand half={step.half} />}
         <h1 id="step" className="text-5xl leading-tight sm:text-6xl">
           {slot.label}
         </h1>
+        {step.code !== null && (
+          <p className="figure mt-3 text-6xl leading-none">
+            <span className="font-sans text-2xl">bottle </span>
+            {step.code}
+          </p>
+        )}
         {product && <p className="mt-3 text-3xl font-semibold leading-tight">{product.name}</p>}
         {step.dose && <p className="figure mt-1 text-4xl text-[#F2B765]">{doseLabel(step.dose)}</p>}
         {how.length > 0 && <p className="mt-2 text-2xl">{how.join(' · ')}</p>}
@@ -146,6 +155,19 @@ export function StepCard({
         </div>
       )}
     </section>
+  );
+}
+
+/** Which half, so large and so far to its side that it cannot be taken for the other. */
+function HalfBand({ half }: { half: 'left' | 'right' }) {
+  return (
+    <p
+      className={`my-2 flex w-2/3 items-center gap-3 bg-paper px-4 py-2 text-4xl font-bold text-ink uppercase ${half === 'left' ? 'rounded-r-full' : 'ml-auto justify-end rounded-l-full'}`}
+    >
+      {half === 'left' && <span aria-hidden="true">◀</span>}
+      {half} half
+      {half === 'right' && <span aria-hidden="true">▶</span>}
+    </p>
   );
 }
 

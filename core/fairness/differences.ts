@@ -1,0 +1,385 @@
+import { dewPointBand } from '../climate/dew-point-bands.ts';
+import { doseHeld, doseInMl, doseLabel } from '../doses/dose.ts';
+import { EVENTS, type EventKind } from '../outcomes/events.ts';
+import { EXTRAS, type ExtraKey, extraWords, sameExtra } from '../routine/extras.ts';
+import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '../routine/settings.ts';
+import { SLOTS, type Slot } from '../routine/slots.ts';
+import type { StepSettings } from '../routine/step.ts';
+import { align } from './align.ts';
+import { HAIR_STATES, type HairState, type Run, type RunStep } from './run.ts';
+
+/** The kinds of difference there can be between two sides, as rules name them. */
+export const DIFFERENCE_KINDS = {
+  head: { label: 'another head' },
+  missing: { label: 'a step missing' },
+  added: { label: 'a step added' },
+  moved: { label: 'a step moved' },
+  product: { label: 'another product' },
+  dose: { label: 'another dose' },
+  'dose-unsure': { label: 'a dose that cannot be shown' },
+  minutes: { label: 'longer or shorter' },
+  wetness: { label: 'wetness' },
+  technique: { label: 'technique' },
+  tool: { label: 'tool' },
+  heat: { label: 'heat' },
+  sections: { label: 'sections' },
+  'dry-fraction': { label: 'how far it was dried' },
+  setting: { label: 'a setting' },
+  'dew-point': { label: 'dew point' },
+  wind: { label: 'wind' },
+  outdoors: { label: 'hours outdoors' },
+  'build-up': { label: 'build-up' },
+  protein: { label: 'protein load' },
+  state: { label: 'state of the hair' },
+  bottle: { label: 'age of a bottle' },
+  sleep: { label: 'sleep protection' },
+  event: { label: 'what happened in wear' },
+  judged: { label: 'day it was judged' },
+  rater: { label: 'who rated' },
+  blind: { label: 'blinding' },
+  stake: { label: 'the tester’s stake' },
+} as const;
+export type DifferenceKind = keyof typeof DIFFERENCE_KINDS;
+
+export interface Difference {
+  kind: DifferenceKind;
+  /** Stays the same as long as the difference does; what an overrule names. */
+  key: string;
+  says: string;
+  /** How large, in the kind's own unit: a ratio for doses and minutes, °C, m/s, hours, grams, days, nights. */
+  size: number;
+  slot: Slot | null;
+  /** What in particular: an extra setting, a state of the hair, an event. */
+  detail: ExtraKey | HairState | EventKind | null;
+  /** It may come from the arms themselves, which are not the same here. */
+  ofArm: boolean;
+  /** It is the same on both halves of a wash day, and so favours neither. */
+  shared?: boolean;
+}
+
+/** A side's place in a sentence. */
+const at = (side: string) => (side.endsWith('plan') ? `in ${side}` : `on ${side}`);
+
+type Names = (productId: string) => string;
+const named = (table: Readonly<Record<string, { label: string }>>, key: string) => table[key]?.label ?? key;
+const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
+const round = (x: number, digits = 1) => String(Number(x.toFixed(digits)));
+
+/** How alike two steps are for setting them beside each other: the same planned step, or the same place in a routine. */
+export const likeness = (a: RunStep, b: RunStep) =>
+  a.key !== null && a.key === b.key
+    ? 4
+    : a.slot === b.slot
+      ? a.productId !== null && a.productId === b.productId
+        ? 2
+        : 1
+      : 0;
+
+/** What differs between two sides' settings of one step; only what is set on both counts. */
+function settingDifferences(
+  slot: Slot,
+  a: StepSettings,
+  b: StepSettings,
+  tolerance: number,
+  sides: readonly [string, string],
+  name: Names,
+): Omit<Difference, 'ofArm'>[] {
+  const found: Omit<Difference, 'ofArm'>[] = [];
+  const where = SLOTS[slot].label;
+  const differ = (
+    kind: DifferenceKind,
+    of: string,
+    left: string,
+    right: string,
+    size = 1,
+    detail: ExtraKey | null = null,
+  ) =>
+    found.push({
+      kind,
+      key: `${of} ${slot}`,
+      says: `${where}: ${left} ${at(sides[0])}, ${right} ${at(sides[1])}.`,
+      size,
+      slot,
+      detail,
+    });
+  const product = (id: string | null) => (id === null ? 'no product' : name(id));
+  if (a.productId !== b.productId) differ('product', 'product', product(a.productId), product(b.productId));
+  if (a.dose !== null || b.dose !== null) {
+    const held =
+      doseHeld(b, a, tolerance) === 'held' && doseHeld(a, b, tolerance) === 'cannot show'
+        ? 'cannot show'
+        : doseHeld(b, a, tolerance);
+    const [x, y] = [doseInMl(a.dose, a.sections), doseInMl(b.dose, b.sections)];
+    const ratio = x && y ? Math.max(x.usual / y.usual, y.usual / x.usual) - 1 : 0;
+    if (held !== 'held')
+      differ(
+        held === 'departed' ? 'dose' : 'dose-unsure',
+        held === 'departed' ? 'dose' : 'dose-unsure',
+        doseLabel(a.dose),
+        doseLabel(b.dose),
+        ratio,
+      );
+  }
+  if (a.minutes !== null && b.minutes !== null) {
+    const ratio = Math.max(a.minutes / b.minutes, b.minutes / a.minutes) - 1;
+    if (ratio > tolerance + 1e-9)
+      differ('minutes', 'minutes', `${round(a.minutes)} min`, `${round(b.minutes)} min`, ratio);
+  }
+  for (const [kind, table] of [
+    ['wetness', WETNESS],
+    ['technique', TECHNIQUES],
+    ['tool', TOOLS],
+    ['heat', HEATS],
+  ] as const)
+    if (a[kind] !== null && b[kind] !== null && a[kind] !== b[kind])
+      differ(kind, kind, named(table, a[kind]), named(table, b[kind]));
+  if (a.sections !== null && b.sections !== null && a.sections !== b.sections)
+    differ('sections', 'sections', `${a.sections} sections`, `${b.sections} sections`);
+  for (const key of Object.keys(EXTRAS) as ExtraKey[]) {
+    const [x, y] = [a.extra[key], b.extra[key]];
+    // A tick left out says as much as one that is set; of other settings only what both sides tell is compared.
+    const told = EXTRAS[key].kind === 'tick' ? x !== y : x !== undefined && y !== undefined;
+    if (!told || sameExtra(key, x, y, tolerance)) continue;
+    const words = (value: typeof x) =>
+      value === undefined ? `not ${extraWords(key, true)}` : extraWords(key, value);
+    const size = typeof x === 'number' && typeof y === 'number' ? Math.abs(x - y) : 1;
+    differ(key === 'stopAt' ? 'dry-fraction' : 'setting', key, words(x), words(y), size, key);
+  }
+  return found;
+}
+
+/** Steps: missing, added, moved, or done otherwise. */
+function stepDifferences(a: Run, b: Run, name: Names): Difference[] {
+  const otherArms = a.arm !== b.arm;
+  const pairs = align(a.steps, b.steps, likeness);
+  const loose = { a: new Set<number>(), b: new Set<number>() };
+  const found: Difference[] = [];
+  for (const pair of pairs) {
+    if (pair.a !== null && pair.b !== null) {
+      const [x, y] = [a.steps[pair.a]!, b.steps[pair.b]!];
+      found.push(...pairDifferences(x, y, a, b, otherArms, name));
+    } else if (pair.a !== null) loose.a.add(pair.a);
+    else loose.b.add(pair.b!);
+  }
+  // A step with a partner that stands elsewhere was moved, not missed on one side and added on the other.
+  for (const i of [...loose.a]) {
+    const step = a.steps[i]!;
+    const j = [...loose.b].find((other) => likeness(step, b.steps[other]!) > 0);
+    if (j === undefined) continue;
+    loose.a.delete(i);
+    loose.b.delete(j);
+    found.push({
+      kind: 'moved',
+      key: `moved ${step.slot}`,
+      says: `${SLOTS[step.slot].label} stood at another place ${at(a.name)} than ${at(b.name)}.`,
+      size: 1,
+      slot: step.slot,
+      detail: null,
+      ofArm: false,
+    });
+    found.push(...pairDifferences(step, b.steps[j]!, a, b, otherArms, name));
+  }
+  const alone = (step: RunStep, on: Run, other: Run) => {
+    // An arm that leaves its tested step out is the arm, not an unfairness.
+    if ((step.part === 'tested' && otherArms) || step.part === 'free' || step.optional) return;
+    const added = step.key === null;
+    found.push({
+      kind: added ? 'added' : 'missing',
+      key: `${added ? 'added' : 'missing'} ${step.slot}`,
+      says: added
+        ? `${SLOTS[step.slot].label} was added ${at(on.name)}, not ${at(other.name)}${step.productId ? `: ${name(step.productId)}` : ''}.`
+        : `${SLOTS[step.slot].label} stands ${at(on.name)} and not ${at(other.name)}.`,
+      size: 1,
+      slot: step.slot,
+      detail: null,
+      ofArm: false,
+    });
+  };
+  for (const i of loose.a) alone(a.steps[i]!, a, b);
+  for (const j of loose.b) alone(b.steps[j]!, b, a);
+  return found;
+}
+
+/** Slots whose minutes an arm makes longer or shorter by itself. */
+const ARM_TIMED: readonly Slot[] = ['dry', 'set', 'half-dry', 'separate', 'break-cast'];
+
+function pairDifferences(
+  x: RunStep,
+  y: RunStep,
+  a: Run,
+  b: Run,
+  otherArms: boolean,
+  name: Names,
+): Difference[] {
+  if (x.part === 'free' || y.part === 'free') return [];
+  const tolerance = Math.min(x.tolerance, y.tolerance);
+  if (otherArms && (x.part === 'tested' || y.part === 'tested'))
+    // What the arms set is the question itself; a side that strayed from its own plan is not.
+    return [
+      ...(x.planned
+        ? settingDifferences(x.slot, x, x.planned, tolerance, [a.name, 'its own plan'], name)
+        : []),
+      ...(y.planned
+        ? settingDifferences(y.slot, y, y.planned, tolerance, [b.name, 'its own plan'], name)
+        : []),
+    ].map((difference) => ({ ...difference, ofArm: false }));
+  return settingDifferences(x.slot, x, y, tolerance, [a.name, b.name], name).map((difference) => ({
+    ...difference,
+    ofArm: otherArms && difference.kind === 'minutes' && ARM_TIMED.includes(x.slot),
+  }));
+}
+
+/** Nights slept without any protection are counted; what protects is `good`. */
+const PROTECTS = (Object.keys(EVENTS) as EventKind[]).filter((kind) => EVENTS[kind].good);
+const DISTURBS = (Object.keys(EVENTS) as EventKind[]).filter(
+  (kind) => !EVENTS[kind].good && kind !== 'bonnet-missed' && kind !== 'spot-refresh',
+);
+
+/** Everything outside the steps. Numbers differ from the smallest amount anybody would speak of. */
+function groundDifferences(a: Run, b: Run, name: Names): Difference[] {
+  const found: Difference[] = [];
+  const otherArms = a.arm !== b.arm;
+  const put = (
+    kind: DifferenceKind,
+    says: string,
+    size: number,
+    to: Partial<Pick<Difference, 'key' | 'detail' | 'ofArm'>> = {},
+  ) =>
+    found.push({
+      kind,
+      key: to.key ?? kind,
+      says: capital(says),
+      size,
+      slot: null,
+      detail: to.detail ?? null,
+      ofArm: to.ofArm ?? false,
+    });
+  const apart = (
+    kind: DifferenceKind,
+    x: number | null,
+    y: number | null,
+    least: number,
+    words: (x: number, y: number) => string,
+    ofArm = false,
+  ) => {
+    if (x !== null && y !== null && Math.abs(x - y) >= least)
+      put(kind, words(x, y), Math.abs(x - y), { ofArm });
+  };
+  if (a.wearerId !== b.wearerId) put('head', `${a.name} and ${b.name} are on two heads.`, 1);
+  if (a.dewPointC !== null && b.dewPointC !== null) {
+    const bands = [dewPointBand(a.dewPointC).label, dewPointBand(b.dewPointC).label];
+    const gap = Math.abs(a.dewPointC - b.dewPointC);
+    if (bands[0] !== bands[1] && gap >= 1)
+      put(
+        'dew-point',
+        `the air was ${bands[0]} on ${a.name} (dew point ${round(a.dewPointC)} °C) and ${bands[1]} on ${b.name} (${round(b.dewPointC)} °C).`,
+        gap,
+      );
+  }
+  apart(
+    'wind',
+    a.windMs,
+    b.windMs,
+    3,
+    (x, y) => `wind up to ${round(x)} m/s on ${a.name}, ${round(y)} m/s on ${b.name}.`,
+  );
+  apart(
+    'outdoors',
+    a.outdoorHours,
+    b.outdoorHours,
+    1,
+    (x, y) => `${round(x)} h a day out of doors on ${a.name}, ${round(y)} h on ${b.name}.`,
+    otherArms,
+  );
+  apart(
+    'build-up',
+    a.buildUp,
+    b.buildUp,
+    0.25,
+    (x, y) =>
+      `${a.name} began with ${round(x, 2)} g of residue on the hair, ${b.name} with ${round(y, 2)} g.`,
+  );
+  apart(
+    'protein',
+    a.protein,
+    b.protein,
+    0.15,
+    (x, y) =>
+      `${a.name} began with ${round(x, 2)} g of protein on the hair, ${b.name} with ${round(y, 2)} g.`,
+  );
+  for (const state of Object.keys(HAIR_STATES) as HairState[]) {
+    const [x, y] = [a.since[state], b.since[state]];
+    if ((x === undefined && y === undefined) || x === y) continue;
+    const when = (days: number | undefined) => (days === undefined ? 'never before' : `${days} days before`);
+    put(
+      'state',
+      `${HAIR_STATES[state].label} ${when(x)} ${a.name}, ${when(y)} ${b.name}.`,
+      x === undefined || y === undefined ? Number.POSITIVE_INFINITY : Math.abs(x - y),
+      { key: `state ${state}`, detail: state },
+    );
+  }
+  for (const id of Object.keys(a.bottleDays)) {
+    const [x, y] = [a.bottleDays[id], b.bottleDays[id]];
+    if (x !== undefined && y !== undefined && Math.abs(x - y) >= 60)
+      put('bottle', `${name(id)} had been open ${x} days on ${a.name}, ${y} on ${b.name}.`, Math.abs(x - y), {
+        key: `bottle ${id}`,
+      });
+  }
+  if (a.judgedOn !== b.judgedOn && a.judgedOn !== null && b.judgedOn !== null)
+    put('judged', `${a.name} was judged on day ${a.judgedOn}, ${b.name} on day ${b.judgedOn}.`, 1);
+  const covered = (run: Run) => PROTECTS.reduce((sum, kind) => sum + (run.events[kind] ?? 0), 0);
+  const missed = (run: Run) => run.events['bonnet-missed'] ?? 0;
+  if (missed(a) !== missed(b))
+    put(
+      'sleep',
+      `${nights(missed(a))} uncovered on ${a.name}, ${nights(missed(b))} on ${b.name}.`,
+      Math.abs(missed(a) - missed(b)),
+    );
+  else if (
+    a.washDayId === b.washDayId ? covered(a) !== covered(b) : (covered(a) === 0) !== (covered(b) === 0)
+  )
+    put(
+      'sleep',
+      `${nights(covered(a))} protected on ${a.name}, ${nights(covered(b))} on ${b.name}.`,
+      Math.abs(covered(a) - covered(b)),
+      {
+        key: 'sleep protected',
+      },
+    );
+  for (const kind of DISTURBS) {
+    const [x, y] = [a.events[kind] ?? 0, b.events[kind] ?? 0];
+    if (x !== y)
+      put(
+        'event',
+        `${EVENTS[kind].label}: ${times(x)} on ${a.name}, ${times(y)} on ${b.name}.`,
+        Math.abs(x - y),
+        { key: `event ${kind}`, detail: kind },
+      );
+  }
+  if (a.rater !== b.rater)
+    put(
+      'rater',
+      `rated by ${a.rater || 'the tester'} on ${a.name}, by ${b.rater || 'the tester'} on ${b.name}.`,
+      1,
+    );
+  if (a.blind !== b.blind)
+    put('blind', `rated blind on ${a.blind ? a.name : b.name}, not on ${a.blind ? b.name : a.name}.`, 1);
+  if (otherArms && a.stake !== b.stake)
+    put('stake', `${a.name}: ${a.stake ?? 'bought'}; ${b.name}: ${b.stake ?? 'bought'}.`, 1);
+  return found;
+}
+
+const nights = (n: number) => (n === 1 ? '1 night' : `${n} nights`);
+const times = (n: number) => (n === 0 ? 'not' : n === 1 ? 'once' : `${n} times`);
+
+/**
+ * Everything that differs between two sides and was to be held, a sentence each: steps, doses within tolerance, weather,
+ * the state of the hair, what happened in wear, who rated. What the two arms set differently on purpose is left out.
+ */
+export function differencesOf(a: Run, b: Run, name: Names): Difference[] {
+  return [...groundDifferences(a, b, name), ...stepDifferences(a, b, name)];
+}
+
+/** What one side did otherwise than its own plan. */
+export const departuresOf = (run: Run, plan: Run, name: Names): Difference[] =>
+  stepDifferences(run, { ...plan, arm: run.arm }, name);

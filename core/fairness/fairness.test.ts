@@ -1,0 +1,322 @@
+import { describe, expect, it } from 'vitest';
+import { OUTCOMES } from '../outcomes/outcomes.ts';
+import { EMPTY_SETTINGS } from '../routine/step.ts';
+import { DIFFERENCE_KINDS, type Difference, differencesOf } from './differences.ts';
+import { GRAVITIES } from './gravity.ts';
+import { FAIRNESS_RULES, speaksOf } from './rules.ts';
+import type { Run, RunStep } from './run.ts';
+import { brokenDays, judge, slipOfPair, slipOfTrial, standing } from './slip.ts';
+
+const name = (id: string) => id.toUpperCase();
+const g = (amount: number) => ({ kind: 'exact', amount, measure: 'g', per: 'head' }) as const;
+
+function step(slot: RunStep['slot'], to: Partial<RunStep> = {}): RunStep {
+  const settings = { ...EMPTY_SETTINGS, ...to };
+  return {
+    key: `plan ${slot}`,
+    slot,
+    part: 'held',
+    optional: false,
+    tolerance: 0.2,
+    planned: null,
+    ...settings,
+  };
+}
+
+const ROUTINE = [
+  step('cleanse', { productId: 'soap', dose: g(8), minutes: 3 }),
+  step('condition', { productId: 'milk', dose: g(15), minutes: 5 }),
+  step('leave-in', { productId: 'mist', wetness: 'wet' }),
+  step('hold', { productId: 'gel', dose: g(12), wetness: 'wet', technique: 'rake', part: 'tested' }),
+  step('dry', { tool: 'diffuser', minutes: 30, heat: 'low', extra: { stopAt: 100 } }),
+];
+
+function run(
+  to: Partial<Run> = {},
+  change: Partial<Record<RunStep['slot'], Partial<RunStep> | null>> = {},
+): Run {
+  return {
+    name: 'wash day 1',
+    washDayId: 'd1',
+    wearerId: 'w',
+    half: null,
+    arm: 'a',
+    steps: ROUTINE.flatMap((one) => {
+      const own = change[one.slot];
+      return own === null ? [] : { ...one, ...own };
+    }),
+    dewPointC: 10,
+    windMs: 3,
+    outdoorHours: 2,
+    buildUp: 0.4,
+    protein: 0,
+    since: { clarify: 10 },
+    bottleDays: { gel: 20 },
+    events: { bonnet: 1 },
+    nights: 1,
+    judgedOn: 2,
+    rater: '',
+    blind: true,
+    stake: null,
+    ...to,
+  };
+}
+const second = (to: Partial<Run> = {}, change: Parameters<typeof run>[1] = {}) =>
+  run({ name: 'wash day 2', washDayId: 'd2', ...to }, change);
+const told = (a: Run, b: Run) => differencesOf(a, b, name).map(({ says }) => says);
+const kinds = (a: Run, b: Run) => differencesOf(a, b, name).map(({ kind }) => kind);
+const gravity = (a: Run, b: Run, outcome: keyof typeof OUTCOMES = 'frizz') =>
+  slipOfPair(a, b, outcome, name).map((item) => `${item.gravity}: ${item.difference.key}`);
+
+describe('two wash days side by side', () => {
+  it('have no difference when everything was held', () => {
+    expect(told(run(), second())).toEqual([]);
+  });
+
+  it('show a held product that was another, and what that does', () => {
+    const other = second({}, { 'leave-in': { productId: 'oil' } });
+    expect(told(run(), other)).toEqual(['Leave-in: MIST on wash day 1, OIL on wash day 2.']);
+    expect(gravity(run(), other)).toEqual(['breaks: product leave-in']);
+  });
+
+  it('let doses and minutes be off within the tolerance', () => {
+    expect(told(run(), second({}, { condition: { dose: g(17.9), minutes: 6 } }))).toEqual([]);
+    expect(kinds(run(), second({}, { condition: { dose: g(20), minutes: 7 } }))).toEqual(['dose', 'minutes']);
+    const pumps = { kind: 'exact', amount: 5, measure: 'pump', per: 'head' } as const;
+    expect(kinds(run(), second({}, { cleanse: { dose: pumps } }))).toEqual(['dose-unsure']);
+  });
+
+  it('name steps missing, added and moved', () => {
+    const without = second({}, { condition: null });
+    expect(told(run(), without)).toEqual(['Condition stands on wash day 1 and not on wash day 2.']);
+    const added = second();
+    const extra = step('second-coat', { key: null, productId: 'oil' });
+    expect(told(run(), { ...added, steps: [...added.steps, extra] })).toEqual([
+      'Second coat was added on wash day 2, not on wash day 1: OIL.',
+    ]);
+    const [cleanse, condition, leaveIn, hold, dry] = second().steps;
+    const swapped = { ...second(), steps: [cleanse!, condition!, hold!, leaveIn!, dry!] };
+    expect(kinds(run(), swapped)).toEqual(['moved']);
+  });
+
+  it('do not mind an optional step, nor a free one', () => {
+    expect(told(run({}, { condition: { optional: true } }), second({}, { condition: null }))).toEqual([]);
+    const free = { part: 'free', productId: 'oil' } as const;
+    expect(told(run({}, { condition: { part: 'free' } }), second({}, { condition: free }))).toEqual([]);
+  });
+
+  it('hold how far the hair was dried, not how long that took', () => {
+    const slow = { arm: 'b' };
+    const minutes = { dry: { minutes: 55 } };
+    expect(gravity(run(), second(slow, minutes))).toEqual(['note: minutes dry']);
+    expect(gravity(run(), second({}, minutes))).toEqual(['weakens: minutes dry']);
+    expect(gravity(run(), second(slow, { dry: { extra: { stopAt: 80 } } }))).toEqual(['breaks: stopAt dry']);
+  });
+
+  it('never count what the arms set on purpose, but a side that strayed from its own plan', () => {
+    const hold = { productId: 'foam', dose: g(20), technique: 'praying' } as const;
+    expect(
+      told(run(), second({ arm: 'b' }, { hold: { ...hold, planned: { ...EMPTY_SETTINGS, ...hold } } })),
+    ).toEqual([]);
+    const strayed = { ...hold, dose: g(40), planned: { ...EMPTY_SETTINGS, ...hold } };
+    expect(told(run(), second({ arm: 'b' }, { hold: strayed }))).toEqual([
+      'Hold: 40 g on wash day 2, 20 g in its own plan.',
+    ]);
+    expect(told(run(), second({ arm: 'b' }, { hold: null }))).toEqual([]);
+  });
+
+  it('weigh the weather by band, and the more the further apart', () => {
+    expect(kinds(run(), second({ dewPointC: 12 }))).toEqual([]);
+    expect(gravity(run(), second({ dewPointC: 17 }))).toEqual(['weakens: dew-point']);
+    expect(gravity(run(), second({ dewPointC: 21 }))).toEqual(['breaks: dew-point']);
+    expect(gravity(run(), second({ dewPointC: 21 }), 'shine')).toEqual(['weakens: dew-point']);
+  });
+
+  it('know the state of the hair, its build-up, its bottles, its rater', () => {
+    expect(kinds(run(), second({ since: { clarify: 10, colour: 2 } }))).toEqual(['state']);
+    expect(gravity(run(), second({ since: { clarify: 10, bleach: 2 } }))).toEqual(['breaks: state bleach']);
+    expect(gravity(run(), second({ buildUp: 1.6 }), 'volume')).toEqual(['breaks: build-up']);
+    expect(gravity(run(), second({ bottleDays: { gel: 400 } }))).toEqual(['weakens: bottle gel']);
+    expect(gravity(run(), second({ rater: 'Wim' }))).toEqual(['weakens: rater']);
+    expect(gravity(run(), second({ wearerId: 'x' }))).toEqual(['breaks: head']);
+  });
+
+  it('leave gifts out of a comparison with itself, and weigh them between arms', () => {
+    expect(kinds(run(), second({ stake: 'Foam, gift' }))).toEqual([]);
+    expect(gravity(run(), second({ arm: 'b', stake: 'Foam, gift' }))).toEqual(['weakens: stake']);
+  });
+});
+
+describe('two halves of one wash day', () => {
+  const left = run({ half: 'left', name: 'the left half' });
+  const right = (to: Partial<Run>) => run({ half: 'right', arm: 'b', name: 'the right half', ...to });
+
+  it('are broken by a scarf on one side for frizz, not for what is felt by hand', () => {
+    const scarf = right({ events: { bonnet: 1, scarf: 1 } });
+    expect(gravity(left, scarf, 'frizz')).toEqual(['breaks: sleep protected']);
+    expect(gravity(left, scarf, 'softness')).toEqual(['note: sleep protected']);
+  });
+
+  it('stand as they are when both slept alike', () => {
+    expect(told(left, right({}))).toEqual([]);
+  });
+});
+
+describe('the slip of a trial', () => {
+  const plan = run({ name: 'the plan' });
+  const days = (...runs: Run[]) => runs.map((one) => ({ run: one, plan: { ...plan, arm: one.arm } }));
+  const arms = [
+    { id: 'a', name: 'Gel' },
+    { id: 'b', name: 'Foam' },
+  ];
+
+  it('is clean when every wash day was held and the arms met like air', () => {
+    const items = slipOfTrial(days(run(), second({ arm: 'b' })), arms, 'frizz', [], name);
+    expect(items).toEqual([]);
+    expect(standing(items)).toBe('clean');
+  });
+
+  it('lists the worst first, by wash day, and says which are broken', () => {
+    const items = slipOfTrial(
+      days(
+        run({}, { condition: { minutes: 9 } }),
+        second({ arm: 'b' }, { 'leave-in': { productId: 'oil' } }),
+        run({ washDayId: 'd3', name: 'wash day 3', dewPointC: 20 }),
+      ),
+      arms,
+      'definition',
+      [],
+      name,
+    );
+    expect(items.map((item) => item.gravity)).toEqual(['breaks', 'note']);
+    expect([...brokenDays(items)]).toEqual(['d2']);
+    expect(standing(items)).toBe('broken');
+  });
+
+  it('tells of air that the arms met unequally', () => {
+    const damp = days(run({ dewPointC: 4 }), second({ arm: 'b', dewPointC: 18 }));
+    const items = slipOfTrial(damp, arms, 'frizz', [], name);
+    expect(items.map(({ washDayId, difference }) => `${washDayId} ${difference.says}`)).toEqual([
+      'null The air was on the dry side on Gel’s wash days (dew point 4 °C) and humid on Foam’s wash days (18 °C).',
+    ]);
+  });
+
+  it('keeps an overrule with what the rules said and the tester’s reason', () => {
+    const broken = days(run(), second({ arm: 'b' }, { 'leave-in': { productId: 'oil' } }));
+    const items = slipOfTrial(
+      broken,
+      arms,
+      'frizz',
+      [
+        {
+          washDayId: 'd2',
+          difference: 'product leave-in',
+          gravity: 'note',
+          reason: 'Same formula, new label.',
+        },
+      ],
+      name,
+    );
+    expect(items[0]).toMatchObject({
+      gravity: 'note',
+      overruled: { was: 'breaks', reason: 'Same formula, new label.' },
+    });
+    expect(standing(items)).toBe('clean');
+  });
+
+  it('marks a change of the hair under way', () => {
+    const before = run({ since: {} });
+    const after = second({ arm: 'b', since: { bleach: 1 } });
+    const items = slipOfTrial(days(before, after), arms, 'shine', [], name);
+    expect(items.map(({ gravity: g, washDayId }) => `${g} ${washDayId}`)).toEqual(['breaks d2']);
+  });
+});
+
+describe('the slip of a half-head trial', () => {
+  const half = (side: 'left' | 'right', to: Partial<Run> = {}, change: Parameters<typeof run>[1] = {}) =>
+    run(
+      { half: side, arm: side === 'left' ? 'a' : 'b', name: `the ${side} half of wash day 1`, ...to },
+      change,
+    );
+  const slip = (...runs: Run[]) =>
+    slipOfTrial(
+      runs.map((one) => ({ run: one, plan: { ...run({ name: 'the plan', half: one.half }), arm: one.arm } })),
+      [
+        { id: 'a', name: 'Gel' },
+        { id: 'b', name: 'Foam' },
+      ],
+      'frizz',
+      [],
+      name,
+    ).map((item) => `${item.gravity}: ${item.difference.says}`);
+
+  it('takes what was the same on both halves as a note, told once', () => {
+    const oil = { 'leave-in': { productId: 'oil' } } as const;
+    expect(slip(half('left', {}, oil), half('right', {}, oil))).toEqual([
+      'note: Leave-in: OIL on both halves, MIST in the plan.',
+    ]);
+  });
+
+  it('is broken by what one half had alone', () => {
+    const oil = { 'leave-in': { productId: 'oil' } } as const;
+    expect(slip(half('left'), half('right', {}, oil))).toEqual([
+      'breaks: Leave-in: MIST on the left half, OIL on the right half.',
+    ]);
+  });
+
+  it('takes a change of the hair between wash days as a note: both halves had it', () => {
+    const later = { washDayId: 'd2', since: { clarify: 10, trim: 2 } };
+    expect(slip(half('left'), half('right'), half('left', later), half('right', later))).toEqual([
+      'note: The hair was trimmed 2 days before, since the last wash day.',
+    ]);
+  });
+});
+
+describe('the rules', () => {
+  const ids = FAIRNESS_RULES.map(({ id }) => id);
+
+  it('go by one name each, say why in a sentence, and name their source', () => {
+    expect(new Set(ids).size).toBe(ids.length);
+    for (const { because, source } of FAIRNESS_RULES) {
+      expect(because).toMatch(/^[A-Z].*\.$/);
+      expect(source).not.toBe('');
+    }
+  });
+
+  it('speak of every kind of difference, for every outcome', () => {
+    for (const kind of Object.keys(DIFFERENCE_KINDS) as Difference['kind'][]) {
+      if (kind === 'bottle' || kind === 'state') continue; // Small ones are mere notes.
+      const difference: Difference = {
+        kind,
+        key: kind,
+        says: '',
+        size: 1,
+        slot: null,
+        detail: null,
+        ofArm: false,
+      };
+      for (const outcome of Object.keys(OUTCOMES) as (keyof typeof OUTCOMES)[])
+        expect(judge(difference, outcome, false).source, kind).not.toBe('none');
+    }
+  });
+
+  it.each(FAIRNESS_RULES.map((rule) => [rule.id, rule] as const))(
+    '%s is heard, not drowned by one above it',
+    (_, rule) => {
+      const { when } = rule;
+      const difference: Difference = {
+        kind: when.kind ?? 'product',
+        ...(when.shared === undefined ? {} : { shared: when.shared }),
+        key: '',
+        says: '',
+        size: when.from ?? 0.3,
+        slot: (when.slots?.[0] ?? 'edges') as Difference['slot'],
+        detail: (when.details?.[0] ?? null) as Difference['detail'],
+        ofArm: when.ofArm ?? false,
+      };
+      const first = FAIRNESS_RULES.find((one) => speaksOf(one, difference, when.halves ?? false));
+      expect(first?.id).toBe(rule.id);
+      for (const value of Object.values(rule.does)) expect(GRAVITIES).toHaveProperty(value);
+    },
+  );
+});

@@ -1,0 +1,50 @@
+import type { TrialDetail } from '@sabor/contract/trial';
+import type { SlipItem } from '@sabor/core/fairness/slip';
+import { standing } from '@sabor/core/fairness/slip';
+import { Link } from 'react-router';
+import { FairnessSlip } from '../../drawings/fairness-slip.tsx';
+import { Tag } from '../../ui/states.tsx';
+import { Overrule } from './overrule.tsx';
+
+const STANDING = {
+  clean: { label: 'clean', tone: 'held' },
+  weakened: { label: 'weakened', tone: 'due' },
+  broken: { label: 'broken in parts', tone: 'stop' },
+} as const;
+
+export function StandingTag({ items }: { items: readonly SlipItem[] }) {
+  const { label, tone } = STANDING[standing(items)];
+  return <Tag tone={tone}>{label}</Tag>;
+}
+
+/** The fairness slip of a trial, open to the tester's own judgement until the outcomes are shown. */
+export function SlipPart({ trial, items }: { trial: TrialDetail; items: readonly SlipItem[] }) {
+  const open = trial.outcomesShownAt === null;
+  const day = (id: string | null) => trial.washDayRecords.find((known) => known.id === id);
+  return (
+    <section aria-labelledby="slip" className="max-w-4xl">
+      <h2 id="slip" className="flex items-center gap-3 text-xl">
+        Fairness slip <StandingTag items={items} />
+      </h2>
+      <p className="mb-3 text-soft">
+        Everything that was to be held and was not, worst first, for the primary outcome. What an arm itself
+        may cause is no unfairness.{' '}
+        <Link className="underline underline-offset-4" to={`/side-by-side?a=${trial.id}`}>
+          Lay two wash days side by side
+        </Link>
+      </p>
+      <FairnessSlip
+        items={items}
+        label="Fairness slip"
+        whose={({ washDayId }) => {
+          const found = day(washDayId);
+          return found ? `Wash day ${found.position + 1}` : null;
+        }}
+        {...(open ? { action: (item: SlipItem) => <Overrule trial={trial} item={item} /> } : {})}
+      />
+      {!open && (
+        <p className="mt-2 text-sm text-soft">The outcomes have been shown; the slip stays as it is.</p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,87 @@
+import { doseLabel } from '@sabor/core/doses/dose';
+import { align } from '@sabor/core/fairness/align';
+import { likeness } from '@sabor/core/fairness/differences';
+import type { Run, RunStep } from '@sabor/core/fairness/run';
+import { type ExtraKey, extraWords } from '@sabor/core/routine/extras';
+import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
+import { SLOTS } from '@sabor/core/routine/slots';
+
+const named = (table: Readonly<Record<string, { label: string }>>, key: string | null) =>
+  key === null ? null : (table[key]?.label ?? key);
+
+function wordsOf(step: RunStep, name: (id: string) => string): string {
+  return [
+    step.productId && name(step.productId),
+    step.dose && doseLabel(step.dose),
+    step.sections && `${step.sections} sections`,
+    named(WETNESS, step.wetness),
+    named(TECHNIQUES, step.technique),
+    named(TOOLS, step.tool),
+    named(HEATS, step.heat),
+    step.minutes && `${Math.round(step.minutes * 10) / 10} min`,
+    ...Object.entries(step.extra).map(([key, value]) => extraWords(key as ExtraKey, value)),
+  ]
+    .filter(Boolean)
+    .join(' · ');
+}
+
+const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
+
+/** Two wash days' steps set beside each other, the same ones on one line. */
+export function PairTable({ a, b, name }: { a: Run; b: Run; name: (id: string) => string }) {
+  const lines = align(a.steps, b.steps, likeness).map((pair) => {
+    const [x, y] = [pair.a === null ? null : a.steps[pair.a]!, pair.b === null ? null : b.steps[pair.b]!];
+    const [left, right] = [x && wordsOf(x, name), y && wordsOf(y, name)];
+    return { slot: (x ?? y)!.slot, left, right, same: left === right };
+  });
+  const ground: [string, string | null, string | null][] = [
+    ['Dew point', degrees(a.dewPointC), degrees(b.dewPointC)],
+    ['Wind up to', metres(a.windMs), metres(b.windMs)],
+    ['Out of doors a day', hours(a.outdoorHours), hours(b.outdoorHours)],
+    ['Residue at the start', grams(a.buildUp), grams(b.buildUp)],
+  ];
+  const all = [
+    ...lines.map(({ slot, ...line }) => ({ ...line, what: SLOTS[slot].label })),
+    ...ground.map(([what, left, right]) => ({ what, left, right, same: left === right })),
+  ];
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Step by step">
+      <table className="w-full text-left text-[0.95rem]">
+        <thead>
+          <tr>
+            <td />
+            <th scope="col" className="px-2 pb-1">
+              {capital(a.name)}
+            </th>
+            <th scope="col" className="px-2 pb-1">
+              {capital(b.name)}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {all.map(({ what, left, right, same }, i) => (
+            <tr key={i} className={`border-t border-rule ${same ? 'bg-leaf-pale/60' : ''}`}>
+              <th scope="row" className="py-1 pr-2 align-top font-semibold">
+                {what}
+              </th>
+              {[left, right].map((text, side) => (
+                <td
+                  key={side}
+                  className={`px-2 py-1 align-top ${text === null ? 'text-soft' : same ? '' : 'font-semibold'}`}
+                >
+                  {text === null ? 'not done' : text || 'done'}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+const unknown = 'not known';
+const degrees = (x: number | null) => (x === null ? unknown : `${x.toFixed(1)} °C`);
+const metres = (x: number | null) => (x === null ? unknown : `${x.toFixed(1)} m/s`);
+const hours = (x: number | null) => (x === null ? unknown : `${x.toFixed(1)} h`);
+const grams = (x: number | null) => (x === null ? unknown : `${x.toFixed(2)} g`);

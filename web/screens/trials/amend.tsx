@@ -1,0 +1,124 @@
+import { AMENDABLE, type Amendable, type AmendmentInput, type TrialDetail } from '@sabor/contract/trial';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { Dialog } from 'radix-ui';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { put } from '../../api/http.ts';
+import { useChange } from '../../api/queries.ts';
+import { Button } from '../../ui/button.tsx';
+import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
+import { showDate } from '../../ui/show.ts';
+
+/** What was promised and changed after the first wash day, each with its date and reason. */
+export function Amendments({ trial }: { trial: TrialDetail }) {
+  const open = trial.startedAt !== null && trial.endedAt === null;
+  if (!open && trial.amendments.length === 0) return null;
+  return (
+    <section className="mt-8" aria-labelledby="amendments">
+      <h2 id="amendments" className="text-xl">
+        Amendments
+      </h2>
+      {trial.amendments.length === 0 && <p className="text-soft">None: the trial runs as it was promised.</p>}
+      <ol>
+        {trial.amendments.map(({ id, at, washDaysDone, field, was, becomes, reason }) => (
+          <li key={id} className="border-b border-rule py-1.5">
+            {showDate(at.slice(0, 10))}, after {washDaysDone} wash {washDaysDone === 1 ? 'day' : 'days'}:{' '}
+            {AMENDABLE[field as Amendable]?.label ?? field} was <q>{was}</q>, became <q>{becomes}</q>.{' '}
+            <span className="text-soft">{reason}</span>
+          </li>
+        ))}
+      </ol>
+      {open && <Amend trial={trial} />}
+    </section>
+  );
+}
+
+function Amend({ trial }: { trial: TrialDetail }) {
+  const [open, setOpen] = useState(false);
+  const [field, setField] = useState<Amendable>('line');
+  const [becomes, setBecomes] = useState<string | number | null>(trial.line);
+  const [reason, setReason] = useState('');
+  const [problem, setProblem] = useState<{ path: string; message: string } | null>(null);
+  const send = useChange((input: AmendmentInput) =>
+    put<TrialDetail>(`/trials/${trial.id}/amendments/${input.id}`, input),
+  );
+  const choose = (next: Amendable | null) => {
+    if (!next) return;
+    setField(next);
+    setBecomes(trial[next]);
+  };
+  const error = (path: string) => (problem?.path === path ? problem.message : undefined);
+  return (
+    <Dialog.Root open={open} onOpenChange={setOpen}>
+      <Dialog.Trigger asChild>
+        <Button className="mt-3">Amend the promise</Button>
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-50 bg-ink/50" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed top-1/2 left-1/2 z-50 w-[min(32rem,92vw)] -translate-x-1/2 -translate-y-1/2 rounded-tag bg-paper p-6 text-ink"
+        >
+          <Dialog.Title className="mb-2 text-2xl">Amend the promise</Dialog.Title>
+          <p className="mb-4 text-soft">
+            It was locked when the first wash day began. An amendment stands beside it for good, with its date
+            and reason. Design, arms, wash days and lot cannot be amended: end the trial and plan another.
+          </p>
+          <form
+            className="space-y-4"
+            onSubmit={async (event) => {
+              event.preventDefault();
+              setProblem(null);
+              try {
+                await send.mutateAsync({ id: v7(), field, becomes: becomes as string | number, reason });
+                setOpen(false);
+              } catch (caught) {
+                const refused = caught as Error & { fields?: { path: string; message: string }[] };
+                setProblem(refused.fields?.[0] ?? { path: 'reason', message: refused.message });
+              }
+            }}
+          >
+            <ChoiceField
+              label="What changes"
+              options={AMENDABLE}
+              value={field}
+              onChange={choose}
+              error={error('field')}
+            />
+            {field === 'primary' ? (
+              <ChoiceField
+                label="Becomes"
+                options={OUTCOMES}
+                value={becomes as keyof typeof OUTCOMES}
+                onChange={setBecomes}
+                error={error('becomes')}
+              />
+            ) : field === 'question' ? (
+              <TextField
+                label="Becomes"
+                value={String(becomes ?? '')}
+                onChange={setBecomes}
+                error={error('becomes')}
+              />
+            ) : (
+              <NumberField
+                key={field}
+                label="Becomes"
+                value={becomes as number | null}
+                onChange={setBecomes}
+                error={error('becomes')}
+              />
+            )}
+            <TextField label="Because" rows={2} value={reason} onChange={setReason} error={error('reason')} />
+            <div className="flex gap-3">
+              <Button look="main" type="submit">
+                Put it on record
+              </Button>
+              <Button onClick={() => setOpen(false)}>Leave the promise</Button>
+            </div>
+          </form>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
