@@ -30,6 +30,7 @@ test('the running trial keeps its lot sealed and its test shut', async ({ page }
     page.getByText('The call was moved two hours forward', { exact: false }).first(),
   ).toBeVisible();
   await page.getByRole('link', { name: 'Compare', exact: true }).click();
+  await page.getByRole('button', { name: 'Show the outcomes' }).click();
   await expect(page.getByRole('heading', { name: 'Too early: 3 of 8 wash days are in.' })).toBeVisible();
   await expect(page.getByText(/p [=<]/)).toHaveCount(0);
 });

@@ -86,6 +86,7 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
     await expect(page.getByRole('heading', { name: 'Marsh or Dune on Quilla?' })).toBeVisible();
   }
   await page.getByRole('link', { name: 'Compare', exact: true }).click();
+  await page.getByRole('button', { name: 'Show the outcomes' }).click();
   await expect(page.getByRole('heading', { name: 'This trial can describe, not decide.' })).toBeVisible();
   await expect(page.getByText(/Dune Gel less Marsh Gel|Marsh Gel less Dune Gel/).first()).toBeVisible();
   const definition = page.getByRole('row', { name: /^Definition/ }).first();

@@ -48,7 +48,7 @@ test('events are set and taken back with a tap; clocks refuse the wrong order', 
   const wind = page.getByRole('button', { name: 'Wind' });
   await wind.click();
   await expect(wind).toHaveAttribute('aria-pressed', 'true');
-  await expect(page.getByRole('listitem').filter({ hasText: /: wind$/ })).toBeVisible();
+  await expect(page.getByLabel('Where: wind')).toBeVisible();
   await wind.click();
   await expect(wind).toHaveAttribute('aria-pressed', 'false');
   await page.getByLabel('Dry', { exact: true }).fill('2020-01-01T10:00');
@@ -98,8 +98,9 @@ test('a trial is ended early with its reason, and described without a p', async 
   await page.getByLabel('Why it ends').fill('The season was cancelled.');
   await page.getByRole('dialog').getByRole('button', { name: 'End the trial early' }).click();
   await expect(page.getByText('The season was cancelled.')).toBeVisible();
-  await expect(page.getByText(/balanced complete randomisation from seed \d+/)).toBeVisible();
+  await expect(page.getByText(/whole heads, complete” from seed \d+/)).toBeVisible();
   await page.getByRole('link', { name: 'Compare', exact: true }).click();
+  await page.getByRole('button', { name: 'Show the outcomes' }).click();
   await expect(page.getByRole('heading', { name: 'This trial can describe, not decide.' })).toBeVisible();
   await expect(
     page.getByText('The trial ended before its planned wash days, so no p is given.'),

@@ -20,6 +20,7 @@ import { ArmsEditor } from './arms-editor.tsx';
 import { DesignPart } from './design-part.tsx';
 import { swapOne } from './follow-up.ts';
 import { PlanReach } from './plan-reach.tsx';
+import { PowerPart } from './power-part.tsx';
 import { RoutinePart } from './routine-part.tsx';
 import { ZonesThatCount } from './zones-that-count.tsx';
 
@@ -273,8 +274,11 @@ function PlanSheet({
             {wearer && <ZonesThatCount wearer={wearer} value={value} change={change} problem={problem} />}
           </section>
         </div>
-        <aside className="lg:sticky lg:top-6 lg:self-start">
-          <PlanReach value={value} />
+        <aside className="lg:self-start">
+          <div className="space-y-6">
+            <PlanReach value={value} />
+            <PowerPart value={value} wearer={wearer} products={products} />
+          </div>
         </aside>
       </div>
       <SheetFoot

@@ -1,0 +1,199 @@
+import { describe, expect, it } from 'vitest';
+import { chiSquareQuantile } from '../inference/chi-square.ts';
+import { designStatistic } from '../inference/effects.ts';
+import { randomisationTest } from '../inference/randomisation-test.ts';
+import { AllocationError, smallestP } from './allocation.ts';
+import {
+  armsOfCode,
+  codeOfArms,
+  DESIGNS,
+  type Design,
+  daysOffered,
+  designProblem,
+  isComparison,
+  reach,
+  schemeOf,
+  usualDays,
+} from './designs.ts';
+import { seededRandom } from './random.ts';
+import { williamsRows, williamsSquare } from './williams.ts';
+
+/** How often each ordered pair of neighbours occurs. */
+function neighbours(sequence: readonly number[], arms: number): number[] {
+  const counts = new Array<number>(arms * arms).fill(0);
+  for (let i = 1; i < sequence.length; i++) counts[sequence[i - 1]! * arms + sequence[i]!]!++;
+  return counts;
+}
+const offDiagonal = (counts: readonly number[], arms: number) =>
+  counts.filter((_, i) => Math.floor(i / arms) !== i % arms);
+
+describe('Williams squares', () => {
+  it.each([2, 3, 4, 5, 6, 7, 8, 9, 10])(
+    'of %i arms: everywhere equally often, after each other equally often',
+    (arms) => {
+      const square = williamsSquare(arms);
+      expect(square).toHaveLength(arms % 2 === 0 ? arms : 2 * arms);
+      for (let column = 0; column < arms; column++)
+        for (let arm = 0; arm < arms; arm++)
+          expect(square.filter((row) => row[column] === arm)).toHaveLength(square.length / arms);
+      const pairs = square.map((row) => neighbours(row, arms)).reduce((a, b) => a.map((x, i) => x + b[i]!));
+      expect(new Set(offDiagonal(pairs, arms))).toEqual(new Set([square.length / arms]));
+    },
+  );
+
+  // Source: the 4 × 4 square printed in textbooks of crossover trials (Jones & Kenward), from memory: ADBC BACD CBDA DCAB.
+  it('gives the printed square of four', () => {
+    const letters = williamsSquare(4).map((row) => row.map((arm) => 'ABCD'[arm]).join(''));
+    expect(letters.sort()).toEqual(['ADBC', 'BACD', 'CBDA', 'DCAB']);
+  });
+
+  it('gives wearers a row each, in whole squares', () => {
+    expect(williamsRows(4, 8, seededRandom(1))).toHaveLength(8);
+    expect(() => williamsRows(3, 4, seededRandom(1))).toThrow(AllocationError);
+    expect(() => williamsSquare(1)).toThrow(AllocationError);
+  });
+});
+
+describe('closed walks', () => {
+  it.each([
+    [3, 7, 18],
+    [3, 13, 486],
+    [4, 13, 3072],
+  ])(
+    'of %i arms over %i days: %i sequences, every ordered pair equally often in each',
+    (arms, days, size) => {
+      const scheme = schemeOf('walk', arms, days);
+      const all = [...scheme.enumerate()];
+      expect(scheme.size).toBe(size);
+      expect(all).toHaveLength(size);
+      expect(new Set(all.map(String)).size).toBe(size);
+      for (const sequence of all)
+        expect(new Set(offDiagonal(neighbours(sequence, arms), arms))).toEqual(
+          new Set([(days - 1) / (arms * (arms - 1))]),
+        );
+    },
+  );
+
+  it.each([
+    [5, 21],
+    [6, 31],
+  ])('of %i arms over %i days are drawn right though too many to list', (arms, days) => {
+    const scheme = schemeOf('walk', arms, days);
+    for (let seed = 1; seed <= 50; seed++)
+      expect(new Set(offDiagonal(neighbours(scheme.draw(seed), arms), arms))).toEqual(new Set([1]));
+  });
+});
+
+describe('the smallest p of each design', () => {
+  // Source: methods.md 3, computed there.
+  it.each<[Design, number, number, number]>([
+    ['complete', 2, 6, 0.1],
+    ['complete', 2, 8, 0.029],
+    ['complete', 2, 12, 0.002],
+    ['blocks', 2, 8, 0.056],
+    ['blocks', 2, 12, 0.009],
+    ['half', 2, 8, 0.029],
+  ])('%s, %i arms, %i wash days: %f', (design, arms, days, p) => {
+    expect(Number(smallestP(schemeOf(design, arms, days)).toFixed(3))).toBe(p);
+  });
+
+  it.each<[Design, number, number]>([
+    ['complete', 2, 8],
+    ['complete', 3, 9],
+    ['blocks', 2, 8],
+    ['walk', 3, 7],
+    ['half', 2, 8],
+    ['half-three', 3, 6],
+    ['factorial', 4, 8],
+  ])(
+    '%s, %i arms, %i wash days, is reached by the widest data and never gone under',
+    (design, arms, days) => {
+      const scheme = schemeOf(design, arms, days);
+      const random = seededRandom(5);
+      let least = 1;
+      for (let i = 0; i < 25; i++) {
+        const drawn = scheme.sample(random);
+        const effects = Array.from({ length: arms }, (_, arm) => 10 * arm + random.unit());
+        const values = drawn.map((code) => {
+          const { left, right } = armsOfCode(design, code);
+          return DESIGNS[design].halves ? effects[left]! - effects[right]! : effects[left]!;
+        });
+        const { p } = randomisationTest(scheme, drawn, (s) => designStatistic(design, values, s, arms), 1);
+        least = Math.min(least, p);
+      }
+      expect(least).toBeGreaterThanOrEqual(smallestP(scheme) - 1e-12);
+      // Ties among rearranged data can keep a set of few sequences from its least; two arms always reach it.
+      if (arms === 2) expect(least).toBeCloseTo(smallestP(scheme), 12);
+    },
+  );
+
+  it('is told before the trial starts', () => {
+    expect(reach('complete', 2, 6, 0.05)).toMatchObject({ sequences: 20, decides: false });
+    expect(reach('half', 2, 8, 0.05)).toMatchObject({ sequences: 70, decides: true });
+    expect(reach('half', 2, 8, 0.01).decides).toBe(false);
+  });
+});
+
+describe('the lot of each design', () => {
+  it.each<[Design, number, number]>([
+    ['blocks', 2, 8],
+    ['walk', 3, 7],
+    ['half', 2, 6],
+    ['half-three', 3, 6],
+    ['factorial', 4, 4],
+  ])(
+    '%s, %i arms, %i days: every sequence equally often over many seeds (chi-square, α .001)',
+    (design, arms, days) => {
+      const scheme = schemeOf(design, arms, days);
+      const seen = new Map([...scheme.enumerate()].map((sequence) => [String(sequence), 0]));
+      expect(seen.size).toBe(scheme.size);
+      const draws = scheme.size * 60;
+      // Seeds as the server draws them, uniform over 31 bits; one after the other they would not be independent.
+      const seeds = seededRandom(19);
+      for (let i = 0; i < draws; i++) {
+        const key = String(scheme.draw(seeds.below(2 ** 31 - 1)));
+        expect(seen.has(key)).toBe(true);
+        seen.set(key, seen.get(key)! + 1);
+      }
+      const statistic = [...seen.values()].reduce((sum, n) => sum + (n - 60) ** 2 / 60, 0);
+      expect(statistic).toBeLessThan(chiSquareQuantile(0.999, scheme.size - 1));
+    },
+  );
+
+  it('is the same for the same seed', () => {
+    for (const design of Object.keys(DESIGNS) as Design[]) {
+      const arms = DESIGNS[design].arms[0];
+      const scheme = schemeOf(design, arms, usualDays(design, arms));
+      expect(scheme.draw(77)).toEqual(scheme.draw(77));
+    }
+  });
+
+  it('puts three arms on two halves, each pair both ways round equally often', () => {
+    const drawn = schemeOf('half-three', 3, 12).draw(4);
+    const pairs = drawn.map((code) => {
+      const { left, right } = armsOfCode('half-three', code);
+      expect(codeOfArms('half-three', left, right)).toBe(code);
+      return `${left}${right}`;
+    });
+    for (const pair of ['01', '10', '02', '20', '12', '21'])
+      expect(pairs.filter((one) => one === pair)).toHaveLength(2);
+  });
+
+  it('says in a sentence what does not go together', () => {
+    expect(designProblem('complete', 3, 8)).toBe('8 wash days do not split evenly over 3 arms. Plan 6 or 9.');
+    expect(designProblem('half', 3, 8)).toBe('The design “half-head, sides balanced” has two arms.');
+    expect(designProblem('walk', 3, 8)).toContain('take 7 or 13 wash days');
+    expect(designProblem('complete', 2, 60)).toBe('Plan from 2 to 40 wash days.');
+    expect(designProblem('blocks', 2, 8)).toBeNull();
+  });
+
+  it('offers only what can be drawn, the usual among it', () => {
+    for (const design of Object.keys(DESIGNS) as Design[])
+      for (let arms: number = DESIGNS[design].arms[0]; arms <= DESIGNS[design].arms[1]; arms++) {
+        const offered = daysOffered(design, arms);
+        expect(offered, `${design} ${arms}`).toContain(usualDays(design, arms));
+        for (const days of offered) expect(designProblem(design, arms, days)).toBeNull();
+      }
+    expect(isComparison('dose-run-in')).toBe(false);
+  });
+});

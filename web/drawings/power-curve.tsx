@@ -1,0 +1,81 @@
+import type { PowerPoint } from '@sabor/core/trial/power';
+
+const WIDE = 300;
+const HIGH = 150;
+
+/** Power over the true difference, with the band that the noise's own uncertainty leaves, and the 80 % line. */
+export function PowerCurve({
+  curve,
+  ends,
+  matters,
+}: {
+  curve: readonly PowerPoint[];
+  ends: readonly (readonly PowerPoint[])[];
+  matters: number;
+}) {
+  const most = Math.max(...curve.map(({ difference }) => difference));
+  const x = (difference: number) => (difference / most) * WIDE;
+  const y = (power: number) => HIGH - power * HIGH;
+  const line = (points: readonly PowerPoint[]) =>
+    points.map(({ difference, power }) => `${x(difference)},${y(power)}`).join(' ');
+  const [low, high] = ends;
+  return (
+    <figure style={{ font: 'inherit' }}>
+      <svg
+        viewBox={`-34 -8 ${WIDE + 44} ${HIGH + 34}`}
+        className="w-full"
+        role="img"
+        aria-label={`Power by true difference: ${curve
+          .map(({ difference, power }) => `${difference.toFixed(1)} points ${Math.round(power * 100)} %`)
+          .join(', ')}.`}
+      >
+        {low && high && (
+          <polygon points={`${line(low)} ${line(high.toReversed())}`} fill="#2E6B57" opacity="0.16" />
+        )}
+        {[0, 0.5, 1].map((power) => (
+          <g key={power}>
+            <line x1="0" x2={WIDE} y1={y(power)} y2={y(power)} stroke="#E6DACB" />
+            <text x="-6" y={y(power) + 4} textAnchor="end" fontSize="11" fill="#2C1A2F">
+              {power * 100} %
+            </text>
+          </g>
+        ))}
+        <line x1="0" x2={WIDE} y1={y(0.8)} y2={y(0.8)} stroke="#2E6B57" strokeDasharray="5 4" />
+        <line
+          x1={x(Math.min(matters, most))}
+          x2={x(Math.min(matters, most))}
+          y1="0"
+          y2={HIGH}
+          stroke="#B8325A"
+          strokeDasharray="2 3"
+        />
+        <polyline points={line(curve)} fill="none" stroke="#2E6B57" strokeWidth="2.5" />
+        {curve.map(({ difference, power, low: from, high: to }) => (
+          <g key={difference}>
+            <line x1={x(difference)} x2={x(difference)} y1={y(from)} y2={y(to)} stroke="#2E6B57" />
+            <circle cx={x(difference)} cy={y(power)} r="3" fill="#2E6B57" />
+          </g>
+        ))}
+        {[0, most / 2, most].map((difference) => (
+          <text
+            key={difference}
+            x={x(difference)}
+            y={HIGH + 15}
+            textAnchor="middle"
+            fontSize="11"
+            fill="#2C1A2F"
+          >
+            {difference.toFixed(1)}
+          </text>
+        ))}
+        <text x={WIDE / 2} y={HIGH + 26} textAnchor="middle" fontSize="10" fill="#6B5A66">
+          true difference, points
+        </text>
+      </svg>
+      <figcaption className="text-sm text-soft">
+        Line: chance that the planned test decides
+        {low ? '; band: what the noise’s own uncertainty leaves' : ''}. Broken: 80 %. Dotted: what matters.
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,33 @@
+import type { Product } from '@sabor/contract/shelf';
+import type { TrialInput } from '@sabor/contract/trial';
+import { washCost } from '@sabor/core/shelf/wash-cost';
+
+/** What the plan's wash days cost in product, in words; null where prices are missing or mixed. */
+export function costOfPlan(value: TrialInput, products: readonly Product[]): string | null {
+  const shelf = new Map(products.map((product) => [product.id, product]));
+  const perArm = value.arms.map((arm) =>
+    washCost(
+      value.plan.flatMap((step) => {
+        const own = step.part === 'tested' ? arm.steps.find(({ stepId }) => stepId === step.id) : undefined;
+        const productId = own?.productId ?? step.productId;
+        const product = productId ? shelf.get(productId) : undefined;
+        if (!product || own?.skipped) return [];
+        const { name, price, currency, sizeMl } = product;
+        return {
+          productName: name,
+          price,
+          currency,
+          sizeMl,
+          dose: own?.dose ?? step.dose,
+          sections: step.sections,
+        };
+      }),
+    ),
+  );
+  const [first] = perArm;
+  if (!first || perArm.some(({ cost, currency }) => cost === null || currency !== first.currency))
+    return null;
+  const mean = perArm.reduce((sum, { cost }) => sum + cost!.usual, 0) / perArm.length;
+  const total = mean * value.washDays;
+  return `${first.currency} ${total.toFixed(2)} of product`;
+}

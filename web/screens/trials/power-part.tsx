@@ -1,0 +1,246 @@
+import type { Product } from '@sabor/contract/shelf';
+import type { TrialInput } from '@sabor/contract/trial';
+import type { Wearer } from '@sabor/contract/wearer';
+import { LOOKS } from '@sabor/core/compare/comparison';
+import { sdInterval } from '@sabor/core/inference/sd-interval';
+import { DESIGNS, daysOffered, designProblem, isComparison } from '@sabor/core/trial/designs';
+import { detectable, type PowerPlan } from '@sabor/core/trial/power';
+import { useEffect, useRef, useState } from 'react';
+import { useNoise } from '../../api/noise.ts';
+import { PowerCurve } from '../../drawings/power-curve.tsx';
+import { Button } from '../../ui/button.tsx';
+import { ChoiceField, NumberField } from '../../ui/inputs.tsx';
+import { powerInWorker } from '../../workers/power.ts';
+import type { PowerAnswer } from '../../workers/power.worker.ts';
+import { costOfPlan } from './plan-cost.ts';
+
+/** Simulated trials for each difference. */
+const TRIALS = 2000;
+const SEED = 20_261;
+/** SD assumed where no trial of this wearer tells, in points. Model assumption. */
+const ASSUMED = 1;
+
+interface Done {
+  of: string;
+  answer: PowerAnswer;
+  matters: number;
+}
+
+/** How many wash days it takes, by simulating the plan as it stands. */
+export function PowerPart({
+  value,
+  wearer,
+  products,
+}: {
+  value: TrialInput;
+  wearer: Wearer | undefined;
+  products: readonly Product[];
+}) {
+  const design = value.design ?? 'complete';
+  const learned = useNoise(wearer, design, value.primary, value.onDay ?? 1);
+  const [source, setSource] = useState<string | null>(null);
+  const [assumed, setAssumed] = useState<number | null>(ASSUMED);
+  const [missing, setMissing] = useState<number | null>(5);
+  const [weather, setWeather] = useState<number | null>(0);
+  const [drift, setDrift] = useState<number | null>(0);
+  const [progress, setProgress] = useState<number | null>(null);
+  const [done, setDone] = useState<Done | null>(null);
+  const [failed, setFailed] = useState<string | null>(null);
+  const running = useRef<(() => void) | null>(null);
+  useEffect(() => () => running.current?.(), []);
+  if (!isComparison(design) || design === 'before-after') return null;
+  const { halves } = DESIGNS[design];
+  const known = learned.data ?? [];
+  const chosen =
+    source === 'assumed' ? undefined : (known.find(({ trialId }) => trialId === source) ?? known[0]);
+  const sd = chosen ? chosen.sd : assumed;
+  const matters = value.matters;
+  const bad =
+    designProblem(design, value.arms.length, value.washDays) ??
+    (sd !== null && sd > 0 && sd <= 10 ? null : 'Give the noise between wash days in points.') ??
+    (missing !== null && missing >= 0 && missing < 90 ? null : 'Missed wash days run from 0 to 90 %.') ??
+    (matters > 0 ? null : 'Give the smallest difference that matters.');
+  const plan: PowerPlan = {
+    design,
+    arms: value.arms.length,
+    days: value.washDays,
+    alpha: value.looks === 2 ? LOOKS.last : 0.05,
+    firstAlpha: value.looks === 2 ? LOOKS.first : null,
+    noise: { sd: sd ?? ASSUMED, freedom: chosen?.freedom ?? null },
+    weatherSd: weather ?? 0,
+    drift: drift ?? 0,
+    bias: chosen?.bias ?? 0,
+    lag: 0,
+    carryOver: 0,
+    missing: (missing ?? 0) / 100,
+  };
+  const key = JSON.stringify([plan, matters]);
+  const simulate = () => {
+    running.current?.();
+    setFailed(null);
+    setProgress(0);
+    const most = Math.max(2 * matters, 2 * plan.noise.sd);
+    const offered = daysOffered(design, value.arms.length);
+    const here = offered.indexOf(value.washDays);
+    const { answer, cancel } = powerInWorker(
+      plan,
+      {
+        differences: Array.from({ length: 7 }, (_, i) => (most * i) / 6),
+        ends: chosen ? sdInterval(chosen.sd, chosen.freedom, 0.8) : [],
+        others: offered.slice(Math.max(0, here - 2), Math.max(0, here - 2) + 6),
+        matters,
+        trials: TRIALS,
+        seed: SEED,
+      },
+      setProgress,
+    );
+    running.current = () => {
+      cancel();
+      setProgress(null);
+    };
+    answer.then(
+      (result) => {
+        setDone({ of: key, answer: result, matters });
+        setProgress(null);
+      },
+      (error: Error) => {
+        setFailed(error.message);
+        setProgress(null);
+      },
+    );
+  };
+  return (
+    <section aria-labelledby="power" className="rounded-tag border border-rule bg-sheet p-5">
+      <h2 id="power" className="text-xl">
+        How many wash days?
+      </h2>
+      <p className="mb-3 text-sm text-soft">
+        Made-up trials by this plan, tested as it says. Noise is{' '}
+        {halves ? 'left less right' : 'between wash days'}.
+      </p>
+      <div className="grid gap-3">
+        {known.length > 0 && (
+          <ChoiceField
+            label="Noise from"
+            options={[
+              ...known.map(({ trialId, question, sd: own, freedom }) => ({
+                key: trialId,
+                label: `SD ${own.toFixed(1)} (${freedom + 1} days): ${question}`,
+              })),
+              { key: 'assumed', label: 'an assumption' },
+            ]}
+            value={chosen?.trialId ?? 'assumed'}
+            onChange={setSource}
+          />
+        )}
+        {!chosen && (
+          <NumberField
+            label="Noise, standard deviation"
+            unit="points"
+            hint="Assumed. The design “both halves the same” or “the same wash day, again” learns it."
+            value={assumed}
+            onChange={setAssumed}
+          />
+        )}
+        <div className="grid grid-cols-3 gap-3">
+          <NumberField label="Missed" unit="%" value={missing} onChange={setMissing} />
+          {!halves && <NumberField label="Weather SD" value={weather} onChange={setWeather} />}
+          {!halves && <NumberField label="Drift" value={drift} onChange={setDrift} />}
+        </div>
+      </div>
+      <div className="mt-3 flex items-center gap-3">
+        {progress === null ? (
+          <Button onClick={simulate} disabled={bad !== null}>
+            Simulate this plan
+          </Button>
+        ) : (
+          <>
+            <Button onClick={() => running.current?.()}>Stop</Button>
+            <progress className="flex-1" value={progress} aria-label="Simulation" />
+          </>
+        )}
+      </div>
+      {bad && <p className="mt-2 text-mango-deep">{bad}</p>}
+      {failed && (
+        <p role="alert" className="mt-2 font-semibold text-brick">
+          The simulation stopped: {failed}
+        </p>
+      )}
+      <div aria-live="polite">
+        {done && (
+          <Answer
+            done={done}
+            stale={done.of !== key}
+            value={value}
+            products={products}
+            days={value.washDays}
+          />
+        )}
+      </div>
+    </section>
+  );
+}
+
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+function Answer({
+  done: { answer, matters },
+  stale,
+  value,
+  products,
+  days,
+}: {
+  done: Done;
+  stale: boolean;
+  value: TrialInput;
+  products: readonly Product[];
+  days: number;
+}) {
+  const sees = detectable(answer.curve);
+  const here = answer.byDays.find((one) => one.days === days);
+  const enough = answer.byDays.find(({ point }) => point.power >= 0.8);
+  const [low, high] = answer.ends.map((points) => detectable(points));
+  const cost = costOfPlan(value, products);
+  const weeks = Math.ceil((days * (value.cadenceDays ?? value.wearDays)) / 7);
+  return (
+    <div className={`mt-3 space-y-2 ${stale ? 'opacity-60' : ''}`}>
+      {stale && <p className="text-mango-deep">The plan has changed since; simulate again.</p>}
+      <PowerCurve curve={answer.curve} ends={answer.ends} matters={matters} />
+      {here && (
+        <p>
+          A difference of {matters} is found with <strong>{percent(here.point.power)}</strong> in {days} wash
+          days ({percent(here.point.low)} to {percent(here.point.high)} from the simulation).
+        </p>
+      )}
+      <p>
+        {sees === null
+          ? 'No difference in this range is found with 80 %.'
+          : `With 80 % it sees ${sees.toFixed(1)} points or more.`}
+        {low != null &&
+          high != null &&
+          ` The noise is uncertain: anything from ${low.toFixed(1)} to ${high.toFixed(1)}.`}
+      </p>
+      <table className="w-full text-left text-sm">
+        <caption className="pb-1 text-left font-semibold">Finding {matters}, by wash days</caption>
+        <tbody>
+          {answer.byDays.map(({ days: n, point }) => (
+            <tr key={n} className={`border-t border-rule ${n === days ? 'font-semibold' : ''}`}>
+              <th scope="row" className="font-normal">
+                {n} wash days
+              </th>
+              <td className={`text-right ${point.power >= 0.8 ? 'text-leaf' : ''}`}>
+                {percent(point.power)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="text-sm">
+        {enough
+          ? `${enough.days} wash days are the fewest of these that reach 80 %.`
+          : 'None of these reaches 80 %: plan more wash days, or a difference that matters more.'}{' '}
+        {days} wash days are about {weeks} weeks{cost ? ` and ${cost}` : ''}.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,24 @@
+import type { PowerPlan } from '@sabor/core/trial/power';
+import { proxy, wrap } from 'comlink';
+import type { PowerAnswer, PowerWorker } from './power.worker.ts';
+
+/** A simulation under way off the page's thread; `cancel` ends it at once. */
+export function powerInWorker(
+  plan: PowerPlan,
+  asked: {
+    differences: readonly number[];
+    ends: readonly number[];
+    others: readonly number[];
+    matters: number;
+    trials: number;
+    seed: number;
+  },
+  progress: (share: number) => void,
+): { answer: Promise<PowerAnswer>; cancel: () => void } {
+  const worker = new Worker(new URL('./power.worker.ts', import.meta.url), { type: 'module' });
+  const { differences, ends, others, matters, trials, seed } = asked;
+  const answer = wrap<PowerWorker>(worker)
+    .power(plan, differences, ends, others, matters, trials, seed, proxy(progress))
+    .finally(() => worker.terminate());
+  return { answer, cancel: () => worker.terminate() };
+}
