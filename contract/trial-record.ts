@@ -31,7 +31,7 @@ function uses(
     if (half !== null && step.half !== null && step.half !== half) return [];
     if (only && !(step.planStepId && only.has(step.planStepId))) return [];
     const product = step.productId === null ? undefined : products.get(step.productId);
-    return {
+    const use = {
       productName: product?.name ?? (step.code === null ? 'A product' : `Code ${step.code}`),
       price: product?.price ?? null,
       currency: product?.currency ?? null,
@@ -39,6 +39,8 @@ function uses(
       dose: step.dose,
       sections: step.sections,
     };
+    // A half takes half a dose; what an arm costs is told for a whole head of it.
+    return half !== null && step.half !== null ? [use, use] : use;
   });
 }
 

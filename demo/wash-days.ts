@@ -1,3 +1,4 @@
+import type { Dose } from '@sabor/core/doses/dose';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
 import { type Random, seededRandom } from '@sabor/core/trial/random';
@@ -32,6 +33,13 @@ const stepId = (trial: DemoTrial, key: string) => demoId(`plan step ${trial.key}
 const armId = (trial: DemoTrial, arm: DemoArm) => demoId(`arm ${trial.key} ${arm.key}`);
 const testedStep = (trial: DemoTrial) => planOf(trial).find((step) => step.key === trial.tested)!;
 
+/** A head's dose, on one half of it. */
+function onHalf<S extends { dose: Dose | null }>(half: string | null, step: S): S {
+  const { dose } = step;
+  if (half === null || dose?.kind !== 'exact' || dose.per !== 'head') return step;
+  return { ...step, dose: { ...dose, amount: dose.amount / 2 } };
+}
+
 interface Placed {
   planned: (typeof COAST_ROUTINE)[number];
   position: number;
@@ -60,7 +68,7 @@ function steps(day: Day, calendar: Calendar, reached: number): Row[] {
       half,
       slot: planned.slot,
       status: position >= reached ? 'waiting' : done ? 'done' : 'skipped',
-      ...settingsRow({ ...planned, productId: product, ...own }),
+      ...settingsRow(onHalf(half, { ...planned, productId: product, ...own })),
       note: own?.note ?? '',
       started_at: done ? calendar.at(day.daysAgo, 9 + position * 0.1) : null,
       done_at: done ? calendar.at(day.daysAgo, 9.05 + position * 0.1) : null,

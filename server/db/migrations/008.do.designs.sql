@@ -85,10 +85,19 @@ alter table check_in add column rater text not null default '' check (char_lengt
 
 alter table wash_step add column planned jsonb;
 -- What was planned for a step of one wash day, kept with it: an amendment of the plan changes later days only.
-create function planned_settings(of_step uuid, of_arm uuid) returns jsonb language sql stable as $$
+create function half_dose(dose jsonb, half text) returns jsonb language sql immutable as $$
+  -- A dose for the whole head, on one half of it.
+  select case
+    when half is null or dose is null or dose->>'per' is distinct from 'head' then dose
+    when dose->>'kind' = 'exact' then jsonb_set(dose, '{amount}', to_jsonb((dose->>'amount')::numeric / 2))
+    when dose->>'kind' = 'range' then jsonb_set(jsonb_set(dose, '{from}', to_jsonb((dose->>'from')::numeric / 2)),
+      '{to}', to_jsonb((dose->>'to')::numeric / 2))
+    else dose end
+$$;
+create function planned_settings(of_step uuid, of_arm uuid, half text) returns jsonb language sql stable as $$
   select jsonb_build_object('productId', coalesce(x.product_id, p.product_id),
-      'dose', coalesce(dose_json(x.dose_kind, x.dose_low, x.dose_high, x.dose_measure, x.dose_per),
-        dose_json(p.dose_kind, p.dose_low, p.dose_high, p.dose_measure, p.dose_per)),
+      'dose', half_dose(coalesce(dose_json(x.dose_kind, x.dose_low, x.dose_high, x.dose_measure, x.dose_per),
+        dose_json(p.dose_kind, p.dose_low, p.dose_high, p.dose_measure, p.dose_per)), half),
       'sections', p.sections, 'wetness', p.wetness, 'minutes', p.minutes, 'technique', p.technique, 'tool', p.tool,
       'heat', p.heat, 'part', p.part, 'optional', p.optional, 'tolerance', p.tolerance,
       'skipped', coalesce(x.skipped, false))
@@ -99,7 +108,7 @@ create function planned_settings(of_step uuid, of_arm uuid) returns jsonb langua
 $$;
 create function fill_planned() returns void language sql as $$
   update wash_step s set planned = planned_settings(s.plan_step_id,
-    case when s.half = 'right' then d.right_arm_id else d.arm_id end)
+    case when s.half = 'right' then d.right_arm_id else d.arm_id end, s.half)
   from wash_day d where d.id = s.wash_day_id and s.plan_step_id is not null and s.planned is null
 $$;
 select fill_planned();

@@ -7,6 +7,7 @@ import type {
   TrialDetail,
 } from '@sabor/contract/trial';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { DESIGNS, type Design } from '@sabor/core/trial/designs';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
@@ -197,15 +198,17 @@ export async function openKey(db: Db, trialId: string): Promise<TrialDetail> {
   });
 }
 
+const HALVES = (Object.keys(DESIGNS) as Design[]).filter((design) => DESIGNS[design].halves);
+
 /** What is behind each code, for the helper who fills the bottles; in the order of the codes. */
 export async function readKey(db: Client, trialId: string): Promise<KeyEntry[]> {
   const { rows } = await db.query<KeyEntry>(
     `select a.code, a.name, coalesce((select json_agg(json_build_object('slot', s.slot,
-         'product', p.name, 'dose', coalesce(${doseOf('x')}, ${doseOf('s')})) order by s.position)
+         'product', p.name, 'dose', half_dose(coalesce(${doseOf('x')}, ${doseOf('s')}), case when t.design = any($2) then 'left' end)) order by s.position)
        from arm_step x join step s on s.id = x.step_id left join product p on p.id = coalesce(x.product_id, s.product_id)
        where x.arm_id = a.id), '[]') as fills
      from arm a join trial t on t.id = a.trial_id where t.id = $1 and t.blind order by a.code`,
-    [trialId],
+    [trialId, HALVES],
   );
   if (rows.length === 0) throw new Refusal(409, 'This trial is not blind; it has no key.');
   return rows;

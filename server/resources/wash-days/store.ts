@@ -53,6 +53,14 @@ const WASH_DAYS = `
 
 type Row = Omit<BareDay, 'localDate'>;
 
+/** A part of the dose a wash day's step starts with: the arm's or the plan's, for one half half of a head's. */
+function startDose(part: string): string {
+  const own = `case when x.dose_kind is not null then x.dose_${part} else p.dose_${part} end`;
+  if (part !== 'low' && part !== 'high') return own;
+  const per = `case when x.dose_kind is not null then x.dose_per else p.dose_per end`;
+  return `(${own}) / case when h.half is not null and (${per}) = 'head' then 2 else 1 end`;
+}
+
 /** Settings an arm may have otherwise than the plan, with their types. */
 const OVERRIDES = [
   ['sections', 'int'],
@@ -165,15 +173,13 @@ export async function startWashDay(db: Db, start: v.InferOutput<typeof StartWash
          ${DOSE_COLUMN_NAMES}, sections, wetness, minutes, technique, tool, heat, extra, planned)
        select gen_random_uuid(), $1, p.id, p.position + case when h.half = 'right' then 0.5 else 0 end, h.half, p.slot,
          case when x.skipped then 'skipped' else 'waiting' end, coalesce(x.product_id, p.product_id),
-         ${['kind', 'low', 'high', 'measure', 'per']
-           .map((part) => `case when x.dose_kind is not null then x.dose_${part} else p.dose_${part} end`)
-           .join(', ')},
+         ${['kind', 'low', 'high', 'measure', 'per'].map(startDose).join(', ')},
          ${OVERRIDES.map(
            ([column, type]) =>
              `case when x.settings ? '${column}' then (x.settings->>'${column}')::${type} else p.${column} end`,
          ).join(', ')},
          p.extra || coalesce(x.settings->'extra', '{}'),
-         planned_settings(p.id, case when h.half = 'right' then $3::uuid else $2::uuid end)
+         planned_settings(p.id, case when h.half = 'right' then $3::uuid else $2::uuid end, h.half)
        from step p
        cross join lateral unnest(case when p.part = 'tested' and $3::uuid is not null
          then array['left', 'right'] else array[null::text] end) as h(half)

@@ -75,6 +75,9 @@ export function ArmsEditor({
             : 'Tick a step under test first; then say what each arm uses there.'}
         </p>
       )}
+      {tested.length > 0 && DESIGNS[value.design ?? 'complete'].halves && (
+        <p className="text-soft">Doses are for a whole head; each half takes half of it.</p>
+      )}
       {tested.length > 0 && (
         <div className="grid gap-4 md:grid-cols-2">
           {value.arms.map((arm, i) => (

@@ -3,7 +3,7 @@ import { LOOKS } from '@sabor/core/compare/comparison';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, isComparison } from '@sabor/core/trial/designs';
 
-export const smallP = (p: number) => p.toFixed(3).replace(/^0/, '');
+export const smallP = (p: number) => (p < 0.001 ? '< .001' : p.toFixed(3).replace(/^0/, ''));
 
 /** What this plan can reach, in a sentence; asked before it starts. */
 export function reachSentence(attainable: Trial['attainable'], alpha = 0.05): string {

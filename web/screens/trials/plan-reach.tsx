@@ -32,7 +32,10 @@ export function PlanReach({ value }: { value: TrialInput }) {
       {found !== null && !compares && <p className="mt-2">{DESIGNS[design].cannot}</p>}
       {found !== null && compares && (
         <>
-          <p className="figure mt-2 text-4xl">p ≥ {smallP(found.smallestP)}</p>
+          <p className="figure mt-2 text-4xl">
+            p {found.smallestP < 0.001 ? '' : '≥ '}
+            {smallP(found.smallestP)}
+          </p>
           <p className="mt-1">{reachSentence(found, alpha)}</p>
         </>
       )}
@@ -56,7 +59,7 @@ export function PlanReach({ value }: { value: TrialInput }) {
               return (
                 <tr key={n} className={`border-t border-rule ${n === days ? 'font-semibold' : ''}`}>
                   <td>{n}</td>
-                  <td className="text-right">{smallestP < 0.001 ? '< .001' : smallP(smallestP)}</td>
+                  <td className="text-right">{smallP(smallestP)}</td>
                   <td className={`pl-4 ${decides ? 'text-leaf' : 'text-mango-deep'}`}>
                     {decides ? 'decide' : 'describe'}
                   </td>

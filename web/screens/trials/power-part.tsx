@@ -123,9 +123,9 @@ export function PowerPart({
           <ChoiceField
             label="Noise from"
             options={[
-              ...known.map(({ trialId, question, sd: own, freedom }) => ({
+              ...known.map(({ trialId, question, sd: own }) => ({
                 key: trialId,
-                label: `SD ${own.toFixed(1)} (${freedom + 1} days): ${question}`,
+                label: `SD ${own.toFixed(1)}: ${question}`,
               })),
               { key: 'assumed', label: 'an assumption' },
             ]}
