@@ -27,7 +27,12 @@ async function violations(page: Page): Promise<string[]> {
 
 /** Every screen of the demo, by its address and a heading that shows once it is there. */
 async function screens(page: Page): Promise<[string, RegExp][]> {
-  const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; status: string }[];
+  const trials = (await (await page.request.get('/api/trials')).json()) as {
+    id: string;
+    status: string;
+    blind: boolean;
+  }[];
+  const blind = trials.find(({ blind }) => blind)!;
   const finished = trials.find(({ status }) => status === 'finished')!;
   const detail = await (await page.request.get(`/api/trials/${finished.id}`)).json();
   const wearers = (await (await page.request.get('/api/wearers')).json()) as { id: string }[];
@@ -57,6 +62,9 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     [`/trials/${finished.id}/compare`, /Over the days/],
     [`/wash-days/${washDay}`, /What was done/],
     [`/wash-days/${washDay}/look/day-1`, /^Reveal, day 1$/],
+    [`/side-by-side?a=${finished.id}`, /^Step by step$/],
+    [`/trials/${blind.id}`, /^Blind$/],
+    [`/trials/${blind.id}/codes`, /^The key$/],
     ['/shelf/import', /^Products from a file$/],
     ['/screen', /^Screen$/],
     [`/screen/label?product=${shelf.products[0].id}`, /^How much of what$/],

@@ -12,6 +12,7 @@ export async function makeTrial(
   question: string,
   products = ['Anvil Gel', 'Kelp Fold Gel'],
   washDays = 8,
+  to: object = {},
 ): Promise<string> {
   const get = async (path: string) => (await page.request.get(`/api${path}`)).json();
   const shelf = await get('/shelf');
@@ -46,6 +47,7 @@ export async function makeTrial(
       matters: 1,
       washDays,
       wearDays: 2,
+      ...to,
       weights: wearer.zones.slice(2, 6).map(({ id: zoneId }: { id: string }) => ({ zoneId, weight: 1 })),
     },
   });
@@ -53,8 +55,12 @@ export async function makeTrial(
   return id;
 }
 
-/** Starts and finishes a wash day through the API, every step done as planned. */
-export async function runByApi(page: Page, trialId: string): Promise<string> {
+/** Starts and finishes a wash day through the API, every step done as planned but for `departures` by slot. */
+export async function runByApi(
+  page: Page,
+  trialId: string,
+  departures: Record<string, object> = {},
+): Promise<string> {
   const id = v7();
   const moment = () => new Date().toISOString();
   const day = await (
@@ -62,7 +68,7 @@ export async function runByApi(page: Page, trialId: string): Promise<string> {
   ).json();
   for (const { planStepId: _, planned: __, ...step } of day.steps)
     await page.request.put(`/api/wash-days/${id}/steps/${step.id}`, {
-      data: { ...step, status: 'done', doneAt: moment() },
+      data: { ...step, ...departures[step.slot], status: 'done', doneAt: moment() },
     });
   await page.request.post(`/api/wash-days/${id}/finish`, { data: {} });
   return id;

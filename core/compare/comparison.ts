@@ -58,6 +58,7 @@ export interface Curve {
 
 export interface Wear {
   position: number;
+  half: 'left' | 'right' | null;
   arm: number;
   seen: Longevity | null;
 }
@@ -310,6 +311,7 @@ export function compareTrial(record: TrialRecord): Comparison {
     const byLooks = day.wearEnd !== null && WEAR_ENDS[day.wearEnd].event;
     return {
       position: day.position,
+      half: day.half,
       arm: day.arm,
       seen: days.length === 0 ? null : longevity(days, promise.line, better, byLooks),
     };

@@ -18,6 +18,7 @@ function useGround(wearerId: string) {
   const { market } = useSettings();
   return useQuery({
     queryKey: ['wearers', wearerId, 'ground', shelf.dataUpdatedAt, own.dataUpdatedAt, market],
+    placeholderData: (old, query) => (query?.queryKey[1] === wearerId ? old : undefined),
     enabled: wearerId !== '' && shelf.data !== undefined && own.data !== undefined,
     queryFn: async () => {
       const days = await get<LedgerWashDay[]>(`/wearers/${wearerId}/ledger`);

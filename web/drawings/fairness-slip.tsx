@@ -37,7 +37,7 @@ export function FairnessSlip({
           <section key={gravity} aria-label={`${label}: ${GRAVITIES[gravity].label}`}>
             <h3 className={`px-4 pt-3 font-semibold ${text}`}>
               <span aria-hidden="true">{mark} </span>
-              {gravity === 'note' ? 'To note' : `It ${GRAVITIES[gravity].label}`}{' '}
+              {gravity === 'note' ? 'To note' : `It ${GRAVITIES[gravity].label}`}
               <span className="font-normal text-soft">: {GRAVITIES[gravity].says}</span>
             </h3>
             <ul>

@@ -31,7 +31,7 @@ export function RoutineRibbon({
   noteOf?: (row: number, column: number) => number | null;
 }) {
   return (
-    <div className="overflow-x-auto pb-2" tabIndex={0} role="region" aria-label={caption}>
+    <div className="relative overflow-x-auto pb-2" tabIndex={0} role="region" aria-label={caption}>
       <table className="w-full border-separate border-spacing-x-0 border-spacing-y-1 text-left text-sm">
         <caption className="sr-only">{caption}</caption>
         <thead>

@@ -150,7 +150,7 @@ function Strip({
       {contrast.byWashDay.map(({ position, arm, value }) =>
         value === null ? null : (
           <text
-            key={position}
+            key={`${position} ${arm}`}
             x={x(value)}
             y={arm * 14 + 11}
             textAnchor="middle"

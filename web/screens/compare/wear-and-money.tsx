@@ -40,8 +40,15 @@ export function WearAndMoney({
         {comparison.wear
           .toSorted((a, b) => a.arm - b.arm || a.position - b.position)
           .map((one) => (
-            <li key={one.position} className="flex items-center gap-3 text-sm" title={wearWords(one)}>
-              <span className="w-8 text-right text-soft">{one.position + 1}</span>
+            <li
+              key={`${one.position} ${one.half}`}
+              className="flex items-center gap-3 text-sm"
+              title={wearWords(one)}
+            >
+              <span className="w-12 text-right text-soft">
+                {one.position + 1}
+                {one.half && ` ${one.half[0]!.toUpperCase()}`}
+              </span>
               <span aria-hidden="true" className="w-4 text-center" style={{ color: armStyle(one.arm).hue }}>
                 {armStyle(one.arm).marker}
               </span>

@@ -32,7 +32,13 @@ export function PairTable({ a, b, name }: { a: Run; b: Run; name: (id: string) =
   const lines = align(a.steps, b.steps, likeness).map((pair) => {
     const [x, y] = [pair.a === null ? null : a.steps[pair.a]!, pair.b === null ? null : b.steps[pair.b]!];
     const [left, right] = [x && wordsOf(x, name), y && wordsOf(y, name)];
-    return { slot: (x ?? y)!.slot, left, right, same: left === right };
+    return {
+      slot: (x ?? y)!.slot,
+      left,
+      right,
+      same: left === right,
+      tested: x?.part === 'tested' || y?.part === 'tested',
+    };
   });
   const ground: [string, string | null, string | null][] = [
     ['Dew point', degrees(a.dewPointC), degrees(b.dewPointC)],
@@ -42,7 +48,13 @@ export function PairTable({ a, b, name }: { a: Run; b: Run; name: (id: string) =
   ];
   const all = [
     ...lines.map(({ slot, ...line }) => ({ ...line, what: SLOTS[slot].label })),
-    ...ground.map(([what, left, right]) => ({ what, left, right, same: left === right })),
+    ...ground.map(([what, left, right]) => ({
+      what,
+      left,
+      right,
+      same: left === right && left !== unknown,
+      tested: false,
+    })),
   ];
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Step by step">
@@ -59,10 +71,11 @@ export function PairTable({ a, b, name }: { a: Run; b: Run; name: (id: string) =
           </tr>
         </thead>
         <tbody>
-          {all.map(({ what, left, right, same }, i) => (
+          {all.map(({ what, left, right, same, tested }, i) => (
             <tr key={i} className={`border-t border-rule ${same ? 'bg-leaf-pale/60' : ''}`}>
               <th scope="row" className="py-1 pr-2 align-top font-semibold">
                 {what}
+                {tested && <span className="block text-sm font-normal text-hibiscus">under test</span>}
               </th>
               {[left, right].map((text, side) => (
                 <td

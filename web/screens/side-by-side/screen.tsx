@@ -28,7 +28,9 @@ export function Screen() {
   if (trials.isPending || shelf.isPending) return <Loading what="the wash days" />;
   if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
-  const begun = trials.data.filter(({ startedAt }) => startedAt !== null);
+  const begun = trials.data
+    .filter(({ startedAt }) => startedAt !== null)
+    .sort((a, b) => Number(b.washDaysDone >= 2) - Number(a.washDaysDone >= 2));
   if (begun.length === 0)
     return <Nothing title="No wash day yet">Two wash days that were run can be laid side by side.</Nothing>;
   const names = new Map(shelf.data.products.map(({ id, name }) => [id, name]));

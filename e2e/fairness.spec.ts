@@ -1,0 +1,137 @@
+import { expect, test } from './bench.ts';
+import { makeTrial, runByApi } from './make-trial.ts';
+
+test('a three-arm half-head is planned blind, told how many wash days it needs, and its codes are printed', async ({
+  page,
+}) => {
+  await page.goto('/trials/new/plan');
+  await page.getByLabel('In a sentence').fill('Which hold keeps Tomasz defined?');
+  await page.getByLabel('Whose hair').selectOption('Tomasz Adeyinka-Holm');
+  await page.getByLabel('Design', { exact: true }).selectOption('half-head, three arms');
+  await expect(page.getByText('Three stylers against each other within single wash days.')).toBeVisible();
+  await page.getByLabel('Wash days, all arms together').selectOption('6 wash days');
+  await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
+  await page.getByRole('checkbox', { name: /^Hold/ }).check();
+  for (const [arm, product] of [
+    [/Arm A/, 'Anvil Gel'],
+    [/Arm B/, 'Kelp Fold Gel'],
+    [/Arm C/, 'Sedge Jelly'],
+  ] as const)
+    await page.getByRole('group', { name: arm }).getByLabel('Product in hold').selectOption(product);
+  await page.getByLabel(/^Blind: a helper/).check();
+  await page.getByLabel('Cleanse is').selectOption('free');
+  await page.getByLabel('May be left out: blot').check();
+  await expect(page.getByRole('region', { name: 'What this plan can show' })).toContainText(
+    'the smallest p this plan can reach is .017',
+  );
+  await page.getByRole('button', { name: 'Simulate this plan' }).click();
+  const power = page.getByRole('region', { name: 'How many wash days?' });
+  await expect(power.getByRole('img', { name: /^Power by true difference/ })).toBeVisible({
+    timeout: 60_000,
+  });
+  await expect(power.getByText(/A difference of 1 is found with \d+ %/)).toBeVisible();
+  await expect(power.getByText(/6 wash days are about \d+ weeks and EUR/)).toBeVisible();
+
+  await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
+  await page.getByRole('link', { name: 'Code labels' }).click();
+  await expect(page.getByRole('region', { name: 'Labels' }).getByText(/^\d{3}/)).toHaveCount(3);
+  await expect(page.getByText('Anvil Gel')).toHaveCount(0);
+  await page.getByRole('button', { name: 'I am the helper: show the key' }).click();
+  await expect(page.getByRole('row', { name: /Anvil Gel Hold: Anvil Gel, 6 g each time/ })).toBeVisible();
+});
+
+test('a blind half-head shows its side and its bottle’s code, and nothing of what is in it', async ({
+  page,
+}) => {
+  const id = await makeTrial(page, 'Blind halves?', ['Anvil Gel', 'Kelp Fold Gel'], 8, {
+    design: 'half',
+    blind: true,
+  });
+  await page.goto(`/trials/${id}`);
+  await page.getByRole('button', { name: 'Start wash day 1' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  const steps = page.getByRole('navigation', { name: 'Steps' });
+  await steps.getByRole('button', { name: /: Hold left,/ }).click();
+  await expect(page.getByText('left half')).toBeVisible();
+  await expect(page.getByText(/^bottle \d{3}$/)).toBeVisible();
+  await expect(page.getByText('6 g')).toBeVisible();
+  await steps.getByRole('button', { name: /: Hold right,/ }).click();
+  await expect(page.getByText('right half')).toBeVisible();
+  for (const name of ['Anvil Gel', 'Kelp Fold Gel']) await expect(page.getByText(name)).toHaveCount(0);
+  await page.goto(`/trials/${id}`);
+  await expect(page.getByText('Under test: Anvil Gel, Kelp Fold Gel.')).toBeVisible();
+  await expect(page.getByRole('row', { name: /1 · Code \d{3} \| Code \d{3}/ })).toBeVisible();
+});
+
+test('the slip is judged before the outcomes are shown, and closed after', async ({ page }) => {
+  const id = await makeTrial(page, 'Fair or not?');
+  const day = await runByApi(page, id, { dry: { minutes: 55 } });
+  await page.goto(`/wash-days/${day}`);
+  await page.getByLabel('Dry', { exact: true }).waitFor();
+  await page.goto(`/trials/${id}/compare`);
+  await expect(page.getByRole('heading', { name: 'Was it fair? Judge before you look.' })).toBeVisible();
+  const item = page.getByRole('listitem').filter({ hasText: '55 min on the day, 30 min in the plan' });
+  await expect(item).toBeVisible();
+  await item.getByRole('button', { name: 'Judge otherwise' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('It is').selectOption('breaks');
+  await dialog.getByRole('button', { name: 'Put it on record' }).click();
+  await expect(dialog.getByText('Say why; it stays on record.')).toBeVisible();
+  await dialog.getByLabel('Because').fill('The dryer was on hot by mistake.');
+  await dialog.getByRole('button', { name: 'Put it on record' }).click();
+  const broken = page.getByRole('region', { name: 'Fairness slip: breaks' });
+  await expect(broken.getByText('The dryer was on hot by mistake.')).toBeVisible();
+  await broken.getByRole('button', { name: 'Take this back' }).click();
+  await expect(page.getByRole('region', { name: 'Fairness slip: breaks' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Show the outcomes' }).click();
+  await expect(page.getByText('The outcomes have been shown; the slip stays as it is.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Judge otherwise' })).toHaveCount(0);
+});
+
+test('the demo holds a clean, a weakened and a broken trial', async ({ page }) => {
+  const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; question: string }[];
+  const standing = async (question: RegExp) => {
+    const trial = trials.find((one) => question.test(one.question))!;
+    await page.goto(`/trials/${trial.id}/compare`);
+    return page.getByRole('heading', { name: /^Fairness slip/ });
+  };
+  await expect(await standing(/Spindrift or Bramble Cream/)).toHaveText('Fairness slip clean');
+  await expect(page.getByText(/The rater guessed \d+ of 16 right/)).toBeVisible();
+  await expect(await standing(/Which gel keeps Ines/)).toHaveText('Fairness slip weakened');
+  await expect(await standing(/Three holds on two halves/)).toHaveText('Fairness slip broken in parts');
+  await expect(page.getByRole('heading', { name: 'Without what is broken' })).toBeVisible();
+});
+
+test('any two wash days are laid side by side, step by step, with a slip', async ({ page }) => {
+  await page.goto('/side-by-side');
+  await page
+    .getByLabel('Left: trial')
+    .selectOption({ label: 'Which gel keeps Ines’s curls defined through a week of damp stage doors?' });
+  await page.getByLabel('Left: wash day').selectOption({ index: 0 });
+  await page.getByLabel('Right: wash day').selectOption({ index: 4 });
+  const slip = page.getByRole('region', { name: /^Fairness slip/ }).first();
+  await expect(slip.getByText(/Fallow Mask on wash day 5/)).toBeVisible();
+  const table = page.getByRole('region', { name: 'Step by step' });
+  await expect(table.getByRole('row', { name: /^Condition/ })).toContainText('Fallow Mask');
+  await page.getByLabel('For', { exact: true }).selectOption('Softness');
+  await expect(page.getByRole('region', { name: 'Fairness slip: breaks' })).toContainText('Fallow Mask');
+  await page
+    .getByLabel('Right: trial')
+    .selectOption({ label: 'Foam or jelly for Tomasz: which one survives four nights of dancing?' });
+  await expect(page.getByRole('region', { name: 'Fairness slip: breaks' })).toContainText('on two heads');
+});
+
+test('a promise is amended on record', async ({ page }) => {
+  const id = await makeTrial(page, 'Amended?');
+  await runByApi(page, id);
+  await page.goto(`/trials/${id}`);
+  await page.getByRole('button', { name: 'Amend the promise' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('What changes').selectOption('the days of wear');
+  await dialog.getByLabel('Becomes').fill('3');
+  await dialog.getByLabel('Because').fill('A show was moved.');
+  await dialog.getByRole('button', { name: 'Put it on record' }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'the days of wear was' })).toContainText(
+    'A show was moved.',
+  );
+});
