@@ -1,3 +1,4 @@
+import type { MEASURES } from '@sabor/core/doses/measures';
 import type { Gravity } from '@sabor/core/fairness/gravity';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import type { Slot } from '@sabor/core/routine/slots';
@@ -5,7 +6,7 @@ import { DESIGNS, designProblem } from '@sabor/core/trial/designs';
 import * as v from 'valibot';
 import { id, name, note, number, oneOf, positive, whole } from './fields.ts';
 import { Dose, StepInput, settings } from './routine.ts';
-import type { WashDay } from './wash-day.ts';
+import type { DoseFelt, WashDay } from './wash-day.ts';
 
 /** What a trial does with a step: keep it as planned, put it under test, or let it vary. */
 export const STEP_PARTS = {
@@ -287,6 +288,13 @@ export interface KeyEntry {
   code: number;
   name: string;
   fills: { slot: Slot; product: string | null; dose: v.InferOutput<typeof Dose> | null }[];
+}
+
+/** Doses of a product tried on one head, oldest first, as its run-ins went. */
+export interface DoseRun {
+  productId: string;
+  measure: keyof typeof MEASURES;
+  tried: { amount: number; felt: DoseFelt }[];
 }
 
 export type PlanStep = v.InferOutput<typeof PlanStepInput>;

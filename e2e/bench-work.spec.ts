@@ -49,7 +49,7 @@ test('a routine is begun from the starter, reordered by keyboard and by drag, an
   page,
 }) => {
   await page.goto('/routines');
-  await page.getByRole('button', { name: 'Begin from the starter' }).first().click();
+  await page.getByLabel('Begin from a starter').selectOption('Wash-and-go');
   await expect(page.getByRole('heading', { level: 1, name: 'Wash-and-go, starter' })).toBeVisible();
   const names = () =>
     page

@@ -1,3 +1,4 @@
+import type { DoseRun } from '@sabor/contract/trial';
 import { type DoseTried, doseRunIn } from '@sabor/core/doses/run-in';
 import type { Client } from '../../db/pool.ts';
 
@@ -30,4 +31,18 @@ export async function nextDose(client: Client, trialId: string, washDayId: strin
          'measure', dose_measure, 'per', dose_per)) where id = $1`,
     [step.id, next],
   );
+}
+
+/** Every dose that was tried and felt in the run-ins of a head, by product and measure. */
+export async function readDoseRuns(db: Client, wearerId: string): Promise<DoseRun[]> {
+  const { rows } = await db.query<DoseRun>(
+    `select s.product_id as "productId", s.dose_measure as measure,
+       json_agg(json_build_object('amount', (s.dose_low + s.dose_high) / 2, 'felt', d.dose_felt) order by d.started_at) as tried
+     from wash_day d join trial t on t.id = d.trial_id join wash_step s on s.wash_day_id = d.id
+     where t.wearer_id = $1 and t.design = 'dose-run-in' and d.abandoned_at is null and d.dose_felt is not null
+       and s.planned->>'part' = 'tested' and s.status = 'done' and s.product_id is not null and s.dose_low is not null
+     group by s.product_id, s.dose_measure`,
+    [wearerId],
+  );
+  return rows;
 }

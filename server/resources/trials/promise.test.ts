@@ -1,4 +1,4 @@
-import type { KeyEntry, Trial, TrialDetail } from '@sabor/contract/trial';
+import type { DoseRun, KeyEntry, Trial, TrialDetail } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -246,5 +246,16 @@ describe('a dose run-in', () => {
     const between = (dose(third) as { amount: number }).amount;
     expect(between).toBeGreaterThan(less);
     expect(between).toBeLessThan(10);
+    const runs = (await bench.ask<DoseRun[]>('GET', `/api/wearers/${trial.wearerId}/doses`)).body;
+    expect(runs).toEqual([
+      {
+        productId: arm!.steps[0]!.productId,
+        measure: 'ml',
+        tried: [
+          { amount: 10, felt: 'much' },
+          { amount: less, felt: 'little' },
+        ],
+      },
+    ]);
   });
 });

@@ -5,6 +5,7 @@ import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { readWearer } from '../wearers/store.ts';
+import { readDoseRuns } from './next-dose.ts';
 import {
   amendTrial,
   endTrial,
@@ -60,6 +61,9 @@ export function trialRoutes(db: Db): Router {
   });
   router.post('/trials/:id/key/open', async (request, response) => {
     response.json(await openKey(db, pathId(request, 'trial')));
+  });
+  router.get('/wearers/:id/doses', async (request, response) => {
+    response.json(await readDoseRuns(db, pathId(request, 'wearer')));
   });
   router.put('/wash-days/:id/guess', async (request, response) => {
     response.json(await guessArm(db, pathId(request, 'wash day'), parse(GuessInput, request.body)));

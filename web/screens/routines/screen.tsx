@@ -1,6 +1,6 @@
 import type { Routine } from '@sabor/contract/routine';
 import { SLOTS } from '@sabor/core/routine/slots';
-import { STARTER_ROUTINE } from '@sabor/core/routine/starter';
+import { STARTERS } from '@sabor/core/routine/starters';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v7 } from 'uuid';
@@ -30,14 +30,33 @@ export function Screen() {
       { onSuccess: () => void navigate(`/routines/${id}`) },
     );
   };
-  const begin = () => copy(STARTER_ROUTINE, STARTER_ROUTINE.name);
+  const [first] = STARTERS;
+  const begin = () => copy(first!, first!.name);
   return (
     <>
       <Heading
         title="Routines"
         actions={
           <>
-            <Button onClick={begin}>Begin from the starter</Button>
+            <label className="flex items-center gap-2 text-sm">
+              <span className="sr-only">Begin from a starter</span>
+              <select
+                className="min-h-10 rounded-md border border-ink/30 bg-sheet px-2"
+                value=""
+                aria-label="Begin from a starter"
+                onChange={(e) => {
+                  const starter = STARTERS.find(({ name }) => name === e.target.value);
+                  if (starter) copy(starter, starter.name);
+                }}
+              >
+                <option value="">Begin from a starter …</option>
+                {STARTERS.map(({ name, note }) => (
+                  <option key={name} value={name} title={note}>
+                    {name.replace(', starter', '')}
+                  </option>
+                ))}
+              </select>
+            </label>
             <ButtonLink look="main" to="/routines/new">
               Write a routine
             </ButtonLink>

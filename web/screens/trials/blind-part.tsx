@@ -16,10 +16,10 @@ export function BlindPart({ trial }: { trial: TrialDetail }) {
         Blind
       </h2>
       {trial.keyOpenedAt ? (
-        <p>
-          The key was opened.{' '}
+        <p className="flex flex-wrap gap-x-4">
+          <span>The key was opened.</span>
           {trial.arms.map(({ id, name }, arm) => (
-            <span key={id} className="mr-3 whitespace-nowrap">
+            <span key={id} className="whitespace-nowrap">
               <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
                 {armStyle(arm).marker}
               </span>{' '}

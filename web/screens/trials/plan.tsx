@@ -17,6 +17,7 @@ import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { Allergies } from './allergies.tsx';
 import { ArmsEditor } from './arms-editor.tsx';
+import { BeforeItStarts } from './before-it-starts.tsx';
 import { DesignPart } from './design-part.tsx';
 import { swapOne } from './follow-up.ts';
 import { PlanReach } from './plan-reach.tsx';
@@ -277,6 +278,7 @@ function PlanSheet({
         <aside className="lg:self-start">
           <div className="space-y-6">
             <PlanReach value={value} />
+            <BeforeItStarts value={value} products={products} />
             <PowerPart value={value} wearer={wearer} products={products} />
           </div>
         </aside>

@@ -1,0 +1,229 @@
+import { localToday } from '@sabor/contract/fields';
+import type { HairFile } from '@sabor/contract/hair-file';
+import type { LedgerWashDay } from '@sabor/contract/ingredients';
+import type { Product } from '@sabor/contract/shelf';
+import type { DoseRun, TrialInput } from '@sabor/contract/trial';
+import { doseGrams } from '@sabor/core/doses/dose';
+import { doseRunIn } from '@sabor/core/doses/run-in';
+import { CARE, careStatus } from '@sabor/core/hair/care';
+import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { SLOTS } from '@sabor/core/routine/slots';
+import { bottleLasts, type Dated, revertedOn, trialAhead } from '@sabor/core/trial/ahead';
+import { DESIGNS } from '@sabor/core/trial/designs';
+import { useQuery } from '@tanstack/react-query';
+import { get } from '../../api/http.ts';
+import { useHairFile, useOwnIngredients, useSettings, useShelf } from '../../api/queries.ts';
+import { showDate } from '../../ui/show.ts';
+import { screeningWorker } from '../../workers/screening.ts';
+
+/** Grams between the arms' starting ground from which it is called unequal. Model assumption. */
+const UNEQUAL = 0.5;
+
+interface Finding {
+  tone: 'due' | 'fine';
+  says: string;
+}
+
+/** Grams each product takes on a wash day of an arm; halves take half of each arm. */
+function gramsPerDay(value: TrialInput): Map<string, number> {
+  const grams = new Map<string, number>();
+  const add = (id: string | null, amount: number | null) => {
+    if (id && amount !== null) grams.set(id, (grams.get(id) ?? 0) + amount);
+  };
+  for (const step of value.plan) {
+    if (step.part !== 'tested') add(step.productId, doseGrams(step.dose, step.sections));
+    else
+      for (const arm of value.arms) {
+        const own = arm.steps.find(({ stepId }) => stepId === step.id);
+        const dose = doseGrams(own?.dose ?? step.dose, step.sections);
+        if (!own?.skipped)
+          add(own?.productId ?? step.productId, dose === null ? null : dose / value.arms.length);
+      }
+  }
+  return grams;
+}
+
+/** Where the arms would start from, by the ledger: the plan run with its arms in turn. */
+function useGroundAhead(value: TrialInput, products: readonly Product[]) {
+  const own = useOwnIngredients();
+  const { market } = useSettings();
+  const every = value.cadenceDays ?? value.wearDays;
+  const days = value.arms.length < 2 ? 0 : Math.min(12, value.washDays);
+  return useQuery({
+    queryKey: ['ground ahead', value.plan, value.arms, days, every, market, own.dataUpdatedAt],
+    enabled: days > 0 && own.data !== undefined && value.plan.length > 0 && every >= 1,
+    queryFn: async () => {
+      const ahead = trialAhead('2026-01-01', days, every, []).map(({ on }, i) => {
+        const arm = value.arms[i % value.arms.length]!;
+        return {
+          on,
+          armId: arm.id,
+          trialId: '',
+          planned: false,
+          steps: value.plan.flatMap((step) => {
+            const mine =
+              step.part === 'tested' ? arm.steps.find(({ stepId }) => stepId === step.id) : undefined;
+            const productId = mine?.productId ?? step.productId;
+            if (!productId || mine?.skipped) return [];
+            return { productId, grams: doseGrams(mine?.dose ?? step.dose, step.sections) };
+          }),
+        };
+      });
+      const byArm = value.arms.map((_, a) =>
+        ahead.filter((__, i) => i % value.arms.length === a && i > 0).map(({ on }) => on),
+      );
+      return screeningWorker().ledger(ahead, products, market, own.data!, [], byArm, '');
+    },
+  });
+}
+
+function calendarOthers(file: HairFile, today: string): Dated[] {
+  const care = careStatus(file.events, file.washedOn, file.cadence, today)
+    .filter(({ kind, dueOn }) => kind !== 'wash' && dueOn !== null)
+    .map(({ kind, dueOn }) => ({
+      on: dueOn! < today ? today : dueOn!,
+      what: `${CARE[kind].label.toLowerCase()} due`,
+    }));
+  const appointments = file.events
+    .filter(({ on }) => on > today)
+    .map(({ kind, on }) => ({ on, what: HAIR_EVENTS[kind].label.toLowerCase() }));
+  return [...care, ...appointments].sort((a, b) => a.on.localeCompare(b.on));
+}
+
+/** What stands in the way of this plan, on this head, from today: reset, revert time, other trials, bottles, dates. */
+export function BeforeItStarts({ value, products }: { value: TrialInput; products: readonly Product[] }) {
+  const file = useHairFile(value.wearerId);
+  const shelf = useShelf();
+  const ledger = useQuery({
+    queryKey: ['wearers', value.wearerId, 'ledger'],
+    queryFn: () => get<LedgerWashDay[]>(`/wearers/${value.wearerId}/ledger`),
+    enabled: value.wearerId !== '',
+  });
+  const doses = useQuery({
+    queryKey: ['wearers', value.wearerId, 'doses'],
+    queryFn: () => get<DoseRun[]>(`/wearers/${value.wearerId}/doses`),
+    enabled: value.wearerId !== '',
+  });
+  const ground = useGroundAhead(value, products);
+  if (!file.data || value.plan.length === 0) return null;
+  const today = localToday();
+  const every = value.cadenceDays ?? value.wearDays;
+  const names = new Map(products.map(({ id, name }) => [id, name]));
+  const findings: Finding[] = [];
+  const due = (says: string) => findings.push({ tone: 'due', says });
+  const fine = (says: string) => findings.push({ tone: 'fine', says });
+
+  const cleanse = value.plan.find(({ slot }) => slot === 'cleanse');
+  if (!cleanse) due('No cleanse in this routine: what a wash day leaves is still there on the next.');
+  else if (cleanse.part !== 'held' || cleanse.optional)
+    due('The cleanse is not held: the reset before every wash day must be the same for all arms.');
+  else if (cleanse.productId === null)
+    due('The cleanse names no product: give the one that resets every wash day.');
+  else if (ground.data && ground.data.unequal !== null) {
+    const apart = `${ground.data.unequal.toFixed(2)} g of residue`;
+    if (ground.data.unequal > UNEQUAL)
+      due(`By the ledger the arms would start ${apart} apart: a stronger cleanser as reset evens that out.`);
+    else fine(`Reset: the same cleanse every time; by the ledger the arms start within ${apart}.`);
+  }
+  if (value.cadenceDays === null || value.cadenceDays === undefined)
+    due('No days from wash to wash are set: the same gap for every arm is part of the reset.');
+
+  const straightened = file.data.events
+    .filter(
+      ({ kind, on }) => (kind === 'heat' || kind === 'blow-out') && on <= today && revertedOn(on) > today,
+    )
+    .map(({ on }) => on)
+    .sort()
+    .at(-1);
+  if (straightened)
+    due(
+      `Straightened on ${showDate(straightened)}: the curl may be its own again from ${showDate(revertedOn(straightened))}.`,
+    );
+
+  const tested = new Set(
+    value.plan.filter(({ part }) => part === 'tested').map(({ slot }) => SLOTS[slot].label.toLowerCase()),
+  );
+  for (const other of file.data.ahead.filter(({ id }) => id !== value.id))
+    due(
+      `“${other.question}” is ${other.status === 'running' ? 'under way' : 'planned'} on this head with ${other.washDaysLeft} wash days left. Run both at once and each one’s products (${[...tested].join(', ') || 'held steps'}) become the other’s ground.`,
+    );
+
+  const grams = gramsPerDay(value);
+  for (const [id, perDay] of grams) {
+    const product = shelf.data?.products.find((known) => known.id === id);
+    if (!product?.sizeMl) continue;
+    const used = (ledger.data ?? [])
+      .filter(({ on }) => product.openedOn === null || on >= product.openedOn)
+      .flatMap(({ steps }) => steps)
+      .reduce((sum, step) => sum + (step.productId === id ? (step.grams ?? 0) : 0), 0);
+    const { runsOutOn, needed, left } = bottleLasts(product.sizeMl, used, perDay, value.washDays);
+    if (runsOutOn !== null)
+      due(
+        `${product.name} runs out on wash day ${runsOutOn}: about ${Math.round(needed)} g are needed, ${Math.round(left)} g are left of what was recorded. Have a second bottle of the same batch.`,
+      );
+  }
+
+  const settled = new Set(
+    (doses.data ?? [])
+      .filter(({ tried }) => doseRunIn(tried, tried[0]?.amount ?? 1).found !== null)
+      .map(({ productId }) => productId),
+  );
+  if (value.design !== 'dose-run-in') {
+    const unsettled = [
+      ...new Set(value.arms.flatMap(({ steps }) => steps.flatMap(({ productId }) => productId ?? []))),
+    ]
+      .filter((id) => !settled.has(id))
+      .map((id) => names.get(id) ?? 'a product');
+    if (unsettled.length)
+      due(
+        `Not yet at its dose on this head: ${unsettled.join(', ')}. A dose run-in finds it before it is judged.`,
+      );
+  }
+
+  const others = calendarOthers(file.data, today);
+  const days = every >= 1 ? trialAhead(today, value.washDays, every, others) : [];
+  const met = days.filter(({ meets }) => meets.length > 0);
+  return (
+    <section aria-labelledby="before" className="rounded-tag border border-rule bg-sheet p-5">
+      <h2 id="before" className="text-xl">
+        Before it starts
+      </h2>
+      <ul className="mt-2 space-y-1.5">
+        {findings.map(({ tone, says }) => (
+          <li
+            key={says}
+            className={`border-l-4 pl-3 text-[0.95rem] ${tone === 'due' ? 'border-mango' : 'border-leaf text-leaf'}`}
+          >
+            {says}
+          </li>
+        ))}
+      </ul>
+      {days.length > 0 && (
+        <details className="mt-3">
+          <summary className="cursor-pointer font-semibold">
+            From today to {showDate(days.at(-1)!.until)}
+            {met.length > 0 &&
+              `: ${met.length} ${met.length === 1 ? 'wash day meets' : 'wash days meet'} something`}
+          </summary>
+          <ol className="mt-1 text-[0.95rem]">
+            {days.map(({ n, on, meets }) => (
+              <li key={n} className="flex gap-3 border-t border-rule py-0.5">
+                <span className="w-28 shrink-0">
+                  {n} · {showDate(on)}
+                </span>
+                <span className={meets.length ? 'text-mango-deep' : 'text-soft'}>
+                  {meets.map((one) => `${one.what} ${showDate(one.on)}`).join(', ') || 'free'}
+                </span>
+              </li>
+            ))}
+          </ol>
+        </details>
+      )}
+      {DESIGNS[value.design ?? 'complete'].halves && (
+        <p className="mt-2 text-sm text-soft">
+          Halves share air, sleep and ground; most of this weighs less for them.
+        </p>
+      )}
+    </section>
+  );
+}
