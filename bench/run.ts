@@ -68,4 +68,6 @@ report(
 
 const { benchScreening } = await asShipped<typeof import('./screening.ts')>('bench/screening.ts');
 await benchScreening();
+const { benchTrials } = await asShipped<typeof import('./trials.ts')>('bench/trials.ts');
+benchTrials();
 await benchStore();

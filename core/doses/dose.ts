@@ -72,8 +72,6 @@ export function doseHeld(
   tolerance = DOSE_TOLERANCE,
 ): 'held' | 'departed' | 'cannot show' {
   if (planned.dose === null && actual.dose === null) return 'held';
-  const plan = doseInMl(planned.dose, planned.sections);
-  const used = doseInMl(actual.dose, actual.sections);
   if (
     planned.dose?.kind === 'exact' &&
     actual.dose?.kind === 'exact' &&
@@ -82,6 +80,8 @@ export function doseHeld(
     (planned.dose.per === 'head' || planned.sections === actual.sections)
   )
     return Math.abs(actual.dose.amount / planned.dose.amount - 1) <= tolerance + 1e-9 ? 'held' : 'departed';
+  const plan = doseInMl(planned.dose, planned.sections);
+  const used = doseInMl(actual.dose, actual.sections);
   if (plan === null || used === null) return 'cannot show';
   const lowest = plan.usual * (1 - tolerance) - 1e-9;
   const highest = plan.usual * (1 + tolerance) + 1e-9;

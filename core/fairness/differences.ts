@@ -5,7 +5,7 @@ import { EXTRAS, type ExtraKey, extraWords, sameExtra } from '../routine/extras.
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '../routine/settings.ts';
 import { SLOTS, type Slot } from '../routine/slots.ts';
 import type { StepSettings } from '../routine/step.ts';
-import { align } from './align.ts';
+import { type Alignment, align } from './align.ts';
 import { HAIR_STATES, type HairState, type Run, type RunStep } from './run.ts';
 
 /** The kinds of difference there can be between two sides, as rules name them. */
@@ -66,7 +66,7 @@ const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
 const round = (x: number, digits = 1) => String(Number(x.toFixed(digits)));
 
 /** How alike two steps are for setting them beside each other: the same planned step, or the same place in a routine. */
-export const likeness = (a: RunStep, b: RunStep) =>
+const likeness = (a: RunStep, b: RunStep) =>
   a.key !== null && a.key === b.key
     ? 4
     : a.slot === b.slot
@@ -74,6 +74,35 @@ export const likeness = (a: RunStep, b: RunStep) =>
         ? 2
         : 1
       : 0;
+
+const CHOICES = [
+  ['wetness', WETNESS],
+  ['technique', TECHNIQUES],
+  ['tool', TOOLS],
+  ['heat', HEATS],
+] as const;
+
+/** Extra settings that either side has. */
+function extraKeys(a: StepSettings, b: StepSettings): ExtraKey[] {
+  const keys = Object.keys(a.extra) as ExtraKey[];
+  for (const key in b.extra) if (!(key in a.extra)) keys.push(key as ExtraKey);
+  return keys;
+}
+
+const NONE: readonly never[] = [];
+
+/** Whether two doses are the same to the letter, which most are. */
+function sameDose(a: StepSettings, b: StepSettings): boolean {
+  if (a.dose === b.dose) return a.dose?.kind !== 'unknown' || a.dose === null;
+  return (
+    a.dose?.kind === 'exact' &&
+    b.dose?.kind === 'exact' &&
+    a.dose.amount === b.dose.amount &&
+    a.dose.measure === b.dose.measure &&
+    a.dose.per === b.dose.per &&
+    (a.dose.per === 'head' || a.sections === b.sections)
+  );
+}
 
 /** What differs between two sides' settings of one step; only what is set on both counts. */
 function settingDifferences(
@@ -104,38 +133,28 @@ function settingDifferences(
     });
   const product = (id: string | null) => (id === null ? 'no product' : name(id));
   if (a.productId !== b.productId) differ('product', 'product', product(a.productId), product(b.productId));
-  if (a.dose !== null || b.dose !== null) {
-    const held =
-      doseHeld(b, a, tolerance) === 'held' && doseHeld(a, b, tolerance) === 'cannot show'
-        ? 'cannot show'
-        : doseHeld(b, a, tolerance);
-    const [x, y] = [doseInMl(a.dose, a.sections), doseInMl(b.dose, b.sections)];
-    const ratio = x && y ? Math.max(x.usual / y.usual, y.usual / x.usual) - 1 : 0;
-    if (held !== 'held')
-      differ(
-        held === 'departed' ? 'dose' : 'dose-unsure',
-        held === 'departed' ? 'dose' : 'dose-unsure',
-        doseLabel(a.dose),
-        doseLabel(b.dose),
-        ratio,
-      );
+  if (!sameDose(a, b)) {
+    const oneWay = doseHeld(b, a, tolerance);
+    const held = oneWay === 'held' && doseHeld(a, b, tolerance) === 'cannot show' ? 'cannot show' : oneWay;
+    if (held !== 'held') {
+      const [x, y] = [doseInMl(a.dose, a.sections), doseInMl(b.dose, b.sections)];
+      const ratio = x && y ? Math.max(x.usual / y.usual, y.usual / x.usual) - 1 : 0;
+      const kind = held === 'departed' ? 'dose' : 'dose-unsure';
+      differ(kind, kind, doseLabel(a.dose), doseLabel(b.dose), ratio);
+    }
   }
   if (a.minutes !== null && b.minutes !== null) {
     const ratio = Math.max(a.minutes / b.minutes, b.minutes / a.minutes) - 1;
     if (ratio > tolerance + 1e-9)
       differ('minutes', 'minutes', `${round(a.minutes)} min`, `${round(b.minutes)} min`, ratio);
   }
-  for (const [kind, table] of [
-    ['wetness', WETNESS],
-    ['technique', TECHNIQUES],
-    ['tool', TOOLS],
-    ['heat', HEATS],
-  ] as const)
+  for (const [kind, table] of CHOICES)
     if (a[kind] !== null && b[kind] !== null && a[kind] !== b[kind])
       differ(kind, kind, named(table, a[kind]), named(table, b[kind]));
   if (a.sections !== null && b.sections !== null && a.sections !== b.sections)
     differ('sections', 'sections', `${a.sections} sections`, `${b.sections} sections`);
-  for (const key of Object.keys(EXTRAS) as ExtraKey[]) {
+  for (const key of a.extra === b.extra ? NONE : extraKeys(a, b)) {
+    if (a.extra[key] === b.extra[key]) continue;
     const [x, y] = [a.extra[key], b.extra[key]];
     // A tick left out says as much as one that is set; of other settings only what both sides tell is compared.
     const told = EXTRAS[key].kind === 'tick' ? x !== y : x !== undefined && y !== undefined;
@@ -148,10 +167,31 @@ function settingDifferences(
   return found;
 }
 
+/** Two wash days' steps side by side; what both begin and end with alike needs no search. */
+export function alignSteps(a: readonly RunStep[], b: readonly RunStep[]): Alignment {
+  const same = (i: number, j: number) => a[i]!.key !== null && a[i]!.key === b[j]!.key;
+  const shorter = Math.min(a.length, b.length);
+  let head = 0;
+  while (head < shorter && same(head, head)) head++;
+  let tail = 0;
+  while (tail < shorter - head && same(a.length - 1 - tail, b.length - 1 - tail)) tail++;
+  const ends = (n: number, from: number, to: number) =>
+    Array.from({ length: n }, (_, i) => ({ a: from + i, b: to + i }));
+  const middle = align(a.slice(head, a.length - tail), b.slice(head, b.length - tail), likeness);
+  return [
+    ...ends(head, 0, 0),
+    ...middle.map((pair) => ({
+      a: pair.a === null ? null : pair.a + head,
+      b: pair.b === null ? null : pair.b + head,
+    })),
+    ...ends(tail, a.length - tail, b.length - tail),
+  ];
+}
+
 /** Steps: missing, added, moved, or done otherwise. */
 function stepDifferences(a: Run, b: Run, name: Names): Difference[] {
   const otherArms = a.arm !== b.arm;
-  const pairs = align(a.steps, b.steps, likeness);
+  const pairs = alignSteps(a.steps, b.steps);
   const loose = { a: new Set<number>(), b: new Set<number>() };
   const found: Difference[] = [];
   for (const pair of pairs) {
@@ -223,7 +263,9 @@ function pairDifferences(
         ? settingDifferences(y.slot, y, y.planned, tolerance, [b.name, 'its own plan'], name)
         : []),
     ].map((difference) => ({ ...difference, ofArm: false }));
-  return settingDifferences(x.slot, x, y, tolerance, [a.name, b.name], name).map((difference) => ({
+  const found = settingDifferences(x.slot, x, y, tolerance, [a.name, b.name], name);
+  if (found.length === 0) return [];
+  return found.map((difference) => ({
     ...difference,
     ofArm: otherArms && difference.kind === 'minutes' && ARM_TIMED.includes(x.slot),
   }));
@@ -307,7 +349,7 @@ function groundDifferences(a: Run, b: Run, name: Names): Difference[] {
     (x, y) =>
       `${a.name} began with ${round(x, 2)} g of protein on the hair, ${b.name} with ${round(y, 2)} g.`,
   );
-  for (const state of Object.keys(HAIR_STATES) as HairState[]) {
+  for (const state of STATES) {
     const [x, y] = [a.since[state], b.since[state]];
     if ((x === undefined && y === undefined) || x === y) continue;
     const when = (days: number | undefined) => (days === undefined ? 'never before' : `${days} days before`);
@@ -369,6 +411,7 @@ function groundDifferences(a: Run, b: Run, name: Names): Difference[] {
   return found;
 }
 
+const STATES = Object.keys(HAIR_STATES) as HairState[];
 const nights = (n: number) => (n === 1 ? '1 night' : `${n} nights`);
 const times = (n: number) => (n === 0 ? 'not' : n === 1 ? 'once' : `${n} times`);
 

@@ -1,6 +1,5 @@
 import { doseLabel } from '@sabor/core/doses/dose';
-import { align } from '@sabor/core/fairness/align';
-import { likeness } from '@sabor/core/fairness/differences';
+import { alignSteps } from '@sabor/core/fairness/differences';
 import type { Run, RunStep } from '@sabor/core/fairness/run';
 import { type ExtraKey, extraWords } from '@sabor/core/routine/extras';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
@@ -29,7 +28,7 @@ const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
 
 /** Two wash days' steps set beside each other, the same ones on one line. */
 export function PairTable({ a, b, name }: { a: Run; b: Run; name: (id: string) => string }) {
-  const lines = align(a.steps, b.steps, likeness).map((pair) => {
+  const lines = alignSteps(a.steps, b.steps).map((pair) => {
     const [x, y] = [pair.a === null ? null : a.steps[pair.a]!, pair.b === null ? null : b.steps[pair.b]!];
     const [left, right] = [x && wordsOf(x, name), y && wordsOf(y, name)];
     return {
