@@ -73,7 +73,12 @@ function hundredDays(): Run[] {
               tolerance: 0.2,
               planned: null,
               productId: random.below(30) === 0 ? 'other' : `usual ${slot}`,
-              dose: { kind: 'exact', amount: random.below(20) === 0 ? 15 : 10 + random.below(2), measure: 'g', per: 'head' },
+              dose: {
+                kind: 'exact',
+                amount: random.below(20) === 0 ? 15 : 10 + random.below(2),
+                measure: 'g',
+                per: 'head',
+              },
               minutes: random.below(20) === 0 ? 9 : 5 + random.below(2) / 2,
               wetness: 'wet',
             },

@@ -276,6 +276,14 @@ export const AmendmentInput = v.pipe(
 );
 export type AmendmentInput = v.InferInput<typeof AmendmentInput>;
 
+/** A held step of the plan as it is from now on, changed on record. */
+export const StepAmendmentInput = v.object({
+  id,
+  step: PlanStepInput,
+  reason: v.pipe(note, v.trim(), v.nonEmpty('Say why the promise is changed; it stays on record.')),
+});
+export type StepAmendmentInput = v.InferInput<typeof StepAmendmentInput>;
+
 /** The rater's guesses, a wash day (or half) each; null for "no idea". */
 export const GuessInput = v.object({
   half: v.nullable(v.picklist(['left', 'right'])),

@@ -20,12 +20,13 @@ interface Picture {
 
 const open = (route: string) => (page: Page, base: string) => page.goto(base + route);
 
-async function trialId(page: Page, base: string, status: string): Promise<string> {
+async function trialId(page: Page, base: string, status: string, question = ''): Promise<string> {
   const trials = (await (await page.request.get(`${base}/api/trials`)).json()) as {
     id: string;
     status: string;
+    question: string;
   }[];
-  return trials.find((trial) => trial.status === status)!.id;
+  return trials.find((trial) => trial.status === status && trial.question.includes(question))!.id;
 }
 
 async function startRunning(page: Page, base: string): Promise<void> {
@@ -103,19 +104,47 @@ const PICTURES: readonly Picture[] = [
     name: 'plan',
     size: BENCH,
     whole: true,
-    go: async (page, base) => page.goto(`${base}/trials/${await trialId(page, base, 'planned')}/plan`),
+    go: async (page, base) => {
+      await page.goto(`${base}/trials/new/plan`);
+      await page.getByLabel('In a sentence').fill('Which of three holds keeps Tomasz defined?');
+      await page.getByLabel('Whose hair').selectOption('Tomasz Adeyinka-Holm');
+      await page.getByLabel('Design', { exact: true }).selectOption('half-head, three arms');
+      await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
+      await page.getByRole('checkbox', { name: /^Hold/ }).check();
+      for (const [arm, product] of [
+        [/Arm A/, 'Anvil Gel'],
+        [/Arm B/, 'Kelp Fold Gel'],
+        [/Arm C/, 'Sedge Jelly'],
+      ] as const)
+        await page.getByRole('group', { name: arm }).getByLabel('Product in hold').selectOption(product);
+      await page.getByRole('button', { name: 'Simulate this plan' }).click();
+      await page.getByText(/fewest of these|None of these/).waitFor({ timeout: 60_000 });
+    },
   },
   {
     name: 'trial',
     size: BENCH,
     whole: true,
-    go: async (page, base) => page.goto(`${base}/trials/${await trialId(page, base, 'finished')}`),
+    go: async (page, base) =>
+      page.goto(`${base}/trials/${await trialId(page, base, 'finished', 'Three holds')}`),
   },
   {
     name: 'comparison',
     size: BENCH,
     whole: true,
-    go: async (page, base) => page.goto(`${base}/trials/${await trialId(page, base, 'finished')}/compare`),
+    go: async (page, base) =>
+      page.goto(`${base}/trials/${await trialId(page, base, 'finished', 'Which gel')}/compare`),
+  },
+  {
+    name: 'side-by-side',
+    size: BENCH,
+    go: async (page, base) => {
+      const gels = await trialId(page, base, 'finished', 'Which gel');
+      const { washDayRecords } = await (await page.request.get(`${base}/api/trials/${gels}`)).json();
+      const side = (n: number) => `${gels}/${washDayRecords[n].id}`;
+      await page.goto(`${base}/side-by-side?a=${side(3)}&b=${side(4)}&outcome=definition`);
+      await page.getByRole('region', { name: 'Step by step' }).waitFor();
+    },
   },
   {
     name: 'basin-air',
@@ -161,6 +190,29 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('button', { name: 'Crown, left: 5' }).waitFor();
       await page.reload();
       await page.getByRole('button', { name: 'Crown, left: 5' }).waitFor();
+    },
+  },
+  {
+    name: 'basin-half',
+    size: PHONE,
+    go: async (page, base) => {
+      const demo = await trialId(page, base, 'finished', 'Bramble Cream');
+      const { id: _, ...halves } = await (await page.request.get(`${base}/api/trials/${demo}`)).json();
+      const ids = new Map<string, string>();
+      const fresh = (id: string) => ids.get(id) ?? ids.set(id, crypto.randomUUID()).get(id)!;
+      const id = crypto.randomUUID();
+      const plan = halves.plan.map((step: { id: string }) => ({ ...step, id: fresh(step.id) }));
+      const arms = halves.arms.map((arm: { id: string; steps: { stepId: string }[] }) => ({
+        ...arm,
+        id: fresh(arm.id),
+        steps: arm.steps.map((step) => ({ ...step, stepId: fresh(step.stepId) })),
+      }));
+      await page.request.put(`${base}/api/trials/${id}`, { data: { ...halves, plan, arms } });
+      await page.goto(`${base}/trials/${id}`);
+      await page.getByRole('button', { name: 'Start wash day 1' }).click();
+      await page.getByRole('button', { name: 'Later' }).click();
+      await page.getByRole('button', { name: /: Leave-in left,/ }).click();
+      await page.getByText(/^bottle/).waitFor();
     },
   },
   {

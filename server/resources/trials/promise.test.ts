@@ -175,6 +175,34 @@ describe('a promise', () => {
     expect((await amend({ field: 'question', becomes: 'Which gel holds longer?' })).status).toBe(200);
   });
 
+  it('has a held step amended for the wash days to come, those that were run keeping theirs', async () => {
+    const { trial } = await sampleBench(bench);
+    const dry = trial.plan.find(({ slot }) => slot === 'dry')!;
+    const amend = (step: object, id = v7(), reason = 'The dryer broke.') =>
+      bench.ask<TrialDetail>('PUT', `/api/trials/${trial.id}/step-amendments/${id}`, { step, reason });
+    expect((await amend({ ...dry, tool: 'hood' })).status).toBe(409);
+    const first = await run(trial.id, 60);
+    expect((await amend({ ...dry, tool: 'hood' }, v7(), ' ')).body).toMatchObject({
+      fields: [{ path: 'reason' }],
+    });
+    expect((await amend(dry)).body).toMatchObject({ fields: [{ path: 'step' }] });
+    const tested = trial.plan.find(({ part }) => part === 'tested')!;
+    expect((await amend({ ...tested, minutes: 3 })).body).toMatchObject({ fields: [{ path: 'step' }] });
+    const id = v7();
+    const amended = await amend({ ...dry, tool: 'hood', minutes: 45 }, id);
+    expect(amended.body.amendments).toMatchObject([
+      { field: 'dry', was: 'diffuser, low, 20 min', becomes: 'hooded dryer, low, 45 min' },
+    ]);
+    expect((await amend({ ...dry, tool: 'hood', minutes: 45 }, id)).body.amendments).toHaveLength(1);
+    const second = await run(trial.id, 40);
+    const plannedTool = (day: WashDay) => day.steps.find(({ slot }) => slot === 'dry')!.planned!.tool;
+    const again = await read(trial.id);
+    const records = [first, second].map(
+      ({ id: day }) => again.washDayRecords.find((known) => known.id === day)!,
+    );
+    expect(records.map(plannedTool)).toEqual(['diffuser', 'hood']);
+  });
+
   it('takes a first look once, half-way, with no wash day open', async () => {
     const { trial } = await sampleBench(bench, { looks: 2, washDays: 4 });
     const look = () => bench.ask<TrialDetail>('POST', `/api/trials/${trial.id}/look`);

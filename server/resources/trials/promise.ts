@@ -4,14 +4,17 @@ import type {
   GuessInput,
   KeyEntry,
   OverruleInput,
+  StepAmendmentInput,
   TrialDetail,
 } from '@sabor/contract/trial';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { SLOTS } from '@sabor/core/routine/slots';
+import { stepWords } from '@sabor/core/routine/step-words';
 import { DESIGNS, type Design } from '@sabor/core/trial/designs';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
-import { doseOf } from '../routines/step-sql.ts';
+import { DOSE_COLUMN_NAMES, doseColumns, doseOf } from '../routines/step-sql.ts';
 import { readTrial } from './read.ts';
 
 /** What was promised before the first wash day, and what happens to it after: ended, amended, looked at, unsealed. */
@@ -77,6 +80,51 @@ export async function amendTrial(
       [id, trialId, trial.washDaysDone, field, inWords(field, was), inWords(field, becomes), reason],
     );
     await client.query(`update trial set ${COLUMNS[field]} = $2 where id = $1`, [trialId, becomes]);
+    return readTrial(client, trialId);
+  });
+}
+
+/** Changes a held step of the plan for the wash days to come, on record. May be sent twice. */
+export async function amendStep(
+  db: Db,
+  trialId: string,
+  { id, step, reason }: v.InferOutput<typeof StepAmendmentInput>,
+): Promise<TrialDetail> {
+  return transaction(db, async (client) => {
+    const trial = await lockTrial(client, trialId);
+    if (trial.amendments.some((known) => known.id === id)) return trial;
+    const old = trial.plan.find((known) => known.id === step.id);
+    if (!old) throw notFound('step');
+    if (old.part === 'tested')
+      throw atField('step', 'What is under test cannot be amended. End the trial and plan another.');
+    if (trial.startedAt === null)
+      throw new Refusal(409, 'Nothing is locked before the first wash day. Change the plan itself.');
+    if (trial.endedAt !== null) throw new Refusal(409, 'This trial is over; its promise stands as it was.');
+    if (trial.washDayRecords.some(({ status }) => status === 'under way'))
+      throw new Refusal(
+        409,
+        'A wash day is under way by the old plan. Amend it after its routine is through.',
+      );
+    const { rows } = await client.query<{ id: string; name: string }>(
+      'select id, name from product where id = any($1::uuid[])',
+      [[old.productId, step.productId]],
+    );
+    const name = (product: string) => rows.find((known) => known.id === product)?.name ?? 'a product';
+    const [was, becomes] = [stepWords(old, name) || 'nothing set', stepWords(step, name) || 'nothing set'];
+    if (was === becomes) throw atField('step', 'It is this already.');
+    await client.query(
+      `insert into amendment (id, trial_id, wash_days_done, field, was, becomes, reason)
+       values ($1, $2, $3, $4, $5, $6, $7)`,
+      [id, trialId, trial.washDaysDone, SLOTS[old.slot].label.toLowerCase(), was, becomes, reason],
+    );
+    await client.query(
+      `update step set (product_id, ${DOSE_COLUMN_NAMES}, sections, wetness, minutes, technique, tool, heat, extra) =
+         (select s."productId", ${doseColumns('s.dose')}, s.sections, s.wetness, s.minutes, s.technique, s.tool, s.heat, s.extra
+          from jsonb_to_record($2::jsonb) as s("productId" uuid, dose jsonb, sections int, wetness text, minutes numeric,
+            technique text, tool text, heat text, extra jsonb))
+       where id = $1`,
+      [step.id, JSON.stringify(step)],
+    );
     return readTrial(client, trialId);
   });
 }

@@ -1,4 +1,11 @@
-import { AmendmentInput, EndTrialInput, GuessInput, OverruleInput, TrialInput } from '@sabor/contract/trial';
+import {
+  AmendmentInput,
+  EndTrialInput,
+  GuessInput,
+  OverruleInput,
+  StepAmendmentInput,
+  TrialInput,
+} from '@sabor/contract/trial';
 import { Router } from 'express';
 import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';
@@ -7,6 +14,7 @@ import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { readWearer } from '../wearers/store.ts';
 import { readDoseRuns } from './next-dose.ts';
 import {
+  amendStep,
   amendTrial,
   endTrial,
   guessArm,
@@ -40,6 +48,13 @@ export function trialRoutes(db: Db): Router {
   router.put('/trials/:id/amendments/:amendment', async (request, response) => {
     const input = parse(AmendmentInput, { ...request.body, id: pathId(request, 'amendment', 'amendment') });
     response.json(await amendTrial(db, pathId(request, 'trial'), input));
+  });
+  router.put('/trials/:id/step-amendments/:amendment', async (request, response) => {
+    const input = parse(StepAmendmentInput, {
+      ...request.body,
+      id: pathId(request, 'amendment', 'amendment'),
+    });
+    response.json(await amendStep(db, pathId(request, 'trial'), input));
   });
   router.put('/trials/:id/overrules/:overrule', async (request, response) => {
     const input = parse(OverruleInput, { ...request.body, id: pathId(request, 'difference', 'overrule') });

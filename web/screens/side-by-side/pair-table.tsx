@@ -1,28 +1,7 @@
-import { doseLabel } from '@sabor/core/doses/dose';
 import { alignSteps } from '@sabor/core/fairness/differences';
-import type { Run, RunStep } from '@sabor/core/fairness/run';
-import { type ExtraKey, extraWords } from '@sabor/core/routine/extras';
-import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
+import type { Run } from '@sabor/core/fairness/run';
 import { SLOTS } from '@sabor/core/routine/slots';
-
-const named = (table: Readonly<Record<string, { label: string }>>, key: string | null) =>
-  key === null ? null : (table[key]?.label ?? key);
-
-function wordsOf(step: RunStep, name: (id: string) => string): string {
-  return [
-    step.productId && name(step.productId),
-    step.dose && doseLabel(step.dose),
-    step.sections && `${step.sections} sections`,
-    named(WETNESS, step.wetness),
-    named(TECHNIQUES, step.technique),
-    named(TOOLS, step.tool),
-    named(HEATS, step.heat),
-    step.minutes && `${Math.round(step.minutes * 10) / 10} min`,
-    ...Object.entries(step.extra).map(([key, value]) => extraWords(key as ExtraKey, value)),
-  ]
-    .filter(Boolean)
-    .join(' · ');
-}
+import { stepWords } from '@sabor/core/routine/step-words';
 
 const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
 
@@ -30,7 +9,7 @@ const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
 export function PairTable({ a, b, name }: { a: Run; b: Run; name: (id: string) => string }) {
   const lines = alignSteps(a.steps, b.steps).map((pair) => {
     const [x, y] = [pair.a === null ? null : a.steps[pair.a]!, pair.b === null ? null : b.steps[pair.b]!];
-    const [left, right] = [x && wordsOf(x, name), y && wordsOf(y, name)];
+    const [left, right] = [x && stepWords(x, name, ' · '), y && stepWords(y, name, ' · ')];
     return {
       slot: (x ?? y)!.slot,
       left,

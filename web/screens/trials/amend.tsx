@@ -8,6 +8,7 @@ import { useChange } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
+import { AmendStep } from './amend-step.tsx';
 
 /** What was promised and changed after the first wash day, each with its date and reason. */
 export function Amendments({ trial }: { trial: TrialDetail }) {
@@ -28,7 +29,12 @@ export function Amendments({ trial }: { trial: TrialDetail }) {
           </li>
         ))}
       </ol>
-      {open && <Amend trial={trial} />}
+      {open && (
+        <div className="mt-3 flex flex-wrap gap-3">
+          <Amend trial={trial} />
+          <AmendStep trial={trial} />
+        </div>
+      )}
     </section>
   );
 }
@@ -51,7 +57,7 @@ function Amend({ trial }: { trial: TrialDetail }) {
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
-        <Button className="mt-3">Amend the promise</Button>
+        <Button>Amend the promise</Button>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-50 bg-ink/50" />

@@ -3,6 +3,7 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import { doseLabel } from '@sabor/core/doses/dose';
 import { SLOTS } from '@sabor/core/routine/slots';
+import { labelDepartures } from '@sabor/core/shelf/label-directions';
 import { v7 } from 'uuid';
 import { ChoiceField } from '../../ui/inputs.tsx';
 
@@ -94,7 +95,8 @@ export function RoutinePart({
           <ol className="border-t border-rule">
             {value.plan.map((step) => {
               const tested = step.part === 'tested';
-              const product = products.find(({ id }) => id === step.productId)?.name;
+              const used = products.find(({ id }) => id === step.productId);
+              const product = used?.name;
               return (
                 <li
                   key={step.id}
@@ -118,6 +120,7 @@ export function RoutinePart({
                           ]
                             .filter(Boolean)
                             .join(' · ') || '–'}
+                      {!tested && used && <LabelSays step={step} directions={used.labelDirections} />}
                     </span>
                   </label>
                   {tested ? (
@@ -184,6 +187,21 @@ function HeldTerms({ step, onChange }: { step: PlanStep; onChange: (to: Partial<
         <option value="held">held</option>
         <option value="free">free</option>
       </select>
+    </span>
+  );
+}
+
+/** What the label says of this step, and where the plan departs from it. */
+function LabelSays({ step, directions }: { step: PlanStep; directions: string | null }) {
+  if (directions === null) return <span className="block text-sm">label silent</span>;
+  const departs = labelDepartures(step, directions);
+  return (
+    <span className="block text-sm" title={directions}>
+      {departs.length === 0 ? (
+        'as far as the label says'
+      ) : (
+        <span className="text-mango-deep">{departs.join(' ')}</span>
+      )}
     </span>
   );
 }
