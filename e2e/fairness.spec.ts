@@ -1,6 +1,10 @@
 import { expect, test } from './bench.ts';
 import { makeTrial, runByApi } from './make-trial.ts';
 
+const GELS = ['Anvil Gel', 'Kelp Fold Gel'];
+/** On a head whose drying history no other test reads. */
+const TOMASZ = 'Tomasz Adeyinka-Holm';
+
 test('a three-arm half-head is planned blind, told how many wash days it needs, and its codes are printed', async ({
   page,
 }) => {
@@ -43,10 +47,17 @@ test('a three-arm half-head is planned blind, told how many wash days it needs, 
 test('a blind half-head shows its side and its bottle’s code, and nothing of what is in it', async ({
   page,
 }) => {
-  const id = await makeTrial(page, 'Blind halves?', ['Anvil Gel', 'Kelp Fold Gel'], 8, {
-    design: 'half',
-    blind: true,
-  });
+  const id = await makeTrial(
+    page,
+    'Blind halves?',
+    GELS,
+    8,
+    {
+      design: 'half',
+      blind: true,
+    },
+    TOMASZ,
+  );
   await page.goto(`/trials/${id}`);
   await page.getByRole('button', { name: 'Start wash day 1' }).click();
   await page.getByRole('button', { name: 'Later' }).click();
@@ -64,7 +75,7 @@ test('a blind half-head shows its side and its bottle’s code, and nothing of w
 });
 
 test('the slip is judged before the outcomes are shown, and closed after', async ({ page }) => {
-  const id = await makeTrial(page, 'Fair or not?');
+  const id = await makeTrial(page, 'Fair or not?', GELS, 8, {}, TOMASZ);
   const day = await runByApi(page, id, { dry: { minutes: 55 } });
   await page.goto(`/wash-days/${day}`);
   await page.getByLabel('Dry', { exact: true }).waitFor();
@@ -111,7 +122,7 @@ test('any two wash days are laid side by side, step by step, with a slip', async
   await page.getByLabel('Right: wash day').selectOption({ index: 4 });
   const slip = page.getByRole('region', { name: /^Fairness slip/ }).first();
   await expect(slip.getByText(/Fallow Mask on wash day 5/)).toBeVisible();
-  const table = page.getByRole('region', { name: 'Step by step' });
+  const table = page.getByRole('region', { name: 'Steps and ground' });
   await expect(table.getByRole('row', { name: /^Condition/ })).toContainText('Fallow Mask');
   await page.getByLabel('For', { exact: true }).selectOption('Softness');
   await expect(page.getByRole('region', { name: 'Fairness slip: breaks' })).toContainText('Fallow Mask');
@@ -122,7 +133,7 @@ test('any two wash days are laid side by side, step by step, with a slip', async
 });
 
 test('a promise is amended on record', async ({ page }) => {
-  const id = await makeTrial(page, 'Amended?');
+  const id = await makeTrial(page, 'Amended?', GELS, 8, {}, TOMASZ);
   await runByApi(page, id);
   await page.goto(`/trials/${id}`);
   await page.getByRole('button', { name: 'Amend the promise' }).click();

@@ -13,10 +13,11 @@ export async function makeTrial(
   products = ['Anvil Gel', 'Kelp Fold Gel'],
   washDays = 8,
   to: object = {},
+  wearerName = 'Ines Falkenrath',
 ): Promise<string> {
   const get = async (path: string) => (await page.request.get(`/api${path}`)).json();
   const shelf = await get('/shelf');
-  const wearer = (await get('/wearers')).find(({ name }: { name: string }) => name === 'Ines Falkenrath');
+  const wearer = (await get('/wearers')).find(({ name }: { name: string }) => name === wearerName);
   const routine = (await get('/routines')).find(({ name }: { name: string }) => name === 'Coast wash-and-go');
   const plan = routine.steps.map((step: Step) => ({
     ...step,

@@ -143,7 +143,7 @@ const PICTURES: readonly Picture[] = [
       const { washDayRecords } = await (await page.request.get(`${base}/api/trials/${gels}`)).json();
       const side = (n: number) => `${gels}/${washDayRecords[n].id}`;
       await page.goto(`${base}/side-by-side?a=${side(3)}&b=${side(4)}&outcome=definition`);
-      await page.getByRole('region', { name: 'Step by step' }).waitFor();
+      await page.getByRole('region', { name: 'Steps and ground' }).waitFor();
     },
   },
   {
@@ -193,6 +193,15 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
+    name: 'wash-day',
+    size: BENCH,
+    whole: true,
+    go: async (page, base) => {
+      await page.goto(`${base}/trials/${await trialId(page, base, 'running')}`);
+      await page.getByRole('link', { name: /^Wear of wash day/ }).click();
+    },
+  },
+  {
     name: 'basin-half',
     size: PHONE,
     go: async (page, base) => {
@@ -213,15 +222,6 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('button', { name: 'Later' }).click();
       await page.getByRole('button', { name: /: Leave-in left,/ }).click();
       await page.getByText(/^bottle/).waitFor();
-    },
-  },
-  {
-    name: 'wash-day',
-    size: BENCH,
-    whole: true,
-    go: async (page, base) => {
-      await page.goto(`${base}/trials/${await trialId(page, base, 'running')}`);
-      await page.getByRole('link', { name: /^Wear of wash day/ }).click();
     },
   },
 ];

@@ -80,8 +80,8 @@ function CheckInSheet({
     });
 
   // A note goes out on its own at once, not behind the taps before it.
-  const jot = useChange((note: string) =>
-    put(`/check-ins/${taken?.id ?? fresh.current}`, { washDayId: washDay.id, stage, day: n, at, note }),
+  const jot = useChange((words: { note: string } | { rater: string }) =>
+    put(`/check-ins/${taken?.id ?? fresh.current}`, { washDayId: washDay.id, stage, day: n, at, ...words }),
   );
   const ratings = (taken?.ratings ?? []).filter((rating) => rating.outcome === outcome);
   const ratingOf = (zoneId: string) => ratings.find((rating) => rating.zoneId === zoneId)?.value ?? null;
@@ -228,22 +228,44 @@ function CheckInSheet({
             }}
             error={save.isError ? save.error.message : undefined}
           />
-          <NoteField key={taken?.id} note={taken?.note ?? ''} save={jot.mutateAsync} />
+          <JotField
+            key={`note ${taken?.id}`}
+            label="Note"
+            rows={2}
+            words={taken?.note ?? ''}
+            save={(note) => jot.mutateAsync({ note })}
+          />
+          <JotField
+            key={`rater ${taken?.id}`}
+            label="Rated by, where it was not you"
+            words={taken?.rater ?? ''}
+            save={(rater) => jot.mutateAsync({ rater })}
+          />
         </section>
       </div>
     </div>
   );
 }
 
-function NoteField({ note, save }: { note: string; save: (note: string) => Promise<unknown> }) {
-  const [text, setText] = useState(note);
+function JotField({
+  label,
+  rows,
+  words,
+  save,
+}: {
+  label: string;
+  rows?: number;
+  words: string;
+  save: (words: string) => Promise<unknown>;
+}) {
+  const [text, setText] = useState(words);
   return (
     <TextField
-      label="Note"
-      rows={2}
+      label={label}
+      {...(rows ? { rows } : {})}
       value={text}
       onChange={setText}
-      onBlur={() => text !== note && void save(text).catch(() => {})}
+      onBlur={() => text !== words && void save(text).catch(() => {})}
       hint="Saved when you leave the field."
     />
   );

@@ -35,7 +35,7 @@ export function PairTable({ a, b, name }: { a: Run; b: Run; name: (id: string) =
     })),
   ];
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Step by step">
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Steps and ground">
       <table className="w-full text-left text-[0.95rem]">
         <thead>
           <tr>
