@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { OUTCOMES } from '../outcomes/outcomes.ts';
 import { EMPTY_SETTINGS } from '../routine/step.ts';
-import { DIFFERENCE_KINDS, type Difference, differencesOf } from './differences.ts';
+import { DIFFERENCE_KINDS, type Difference } from './difference.ts';
+import { differencesOf } from './differences.ts';
 import { GRAVITIES } from './gravity.ts';
-import { FAIRNESS_RULES, speaksOf } from './rules.ts';
+import { speaksOf } from './rule.ts';
+import { FAIRNESS_RULES } from './rules.ts';
 import type { Run, RunStep } from './run.ts';
 import { brokenDays, judge, slipOfPair, slipOfTrial, standing } from './slip.ts';
 

@@ -1,7 +1,9 @@
 import type { Outcome } from '../outcomes/outcomes.ts';
-import { type Difference, departuresOf, differencesOf } from './differences.ts';
+import type { Difference } from './difference.ts';
+import { departuresOf, differencesOf } from './differences.ts';
 import { GRAVITIES, type Gravity } from './gravity.ts';
-import { FAIRNESS_RULES, type FairnessRule, speaksOf } from './rules.ts';
+import { type FairnessRule, speaksOf } from './rule.ts';
+import { FAIRNESS_RULES } from './rules.ts';
 import { HAIR_STATES, type HairState, type Run, type RunPlan } from './run.ts';
 
 /** What a rule makes of a difference for one outcome. */
@@ -40,7 +42,7 @@ export function judge(
   const rule = rules.find((one) => speaksOf(one, difference, halves));
   return rule
     ? { gravity: rule.does[outcome] ?? rule.does.other, because: rule.because, source: rule.source }
-    : { gravity: 'note', because: 'No rule speaks of it.', source: 'none' };
+    : { gravity: 'note', because: 'Too small for any rule to weigh.', source: 'none' };
 }
 
 const worstFirst = (items: SlipItem[]): SlipItem[] =>

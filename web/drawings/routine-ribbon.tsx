@@ -126,6 +126,7 @@ function Cell({ cell, tested, note }: { cell: RibbonCell; tested: boolean; note:
             {cell.halves.map((half, i) => (
               <Tested key={i} arm={half.arm} half={i === 0 ? 'left' : 'right'}>
                 {half.text}
+                {half.notes.length > 0 && note && <Note n={note} />}
               </Tested>
             ))}
           </span>
@@ -135,7 +136,6 @@ function Cell({ cell, tested, note }: { cell: RibbonCell; tested: boolean; note:
             {marked && note && <Note n={note} />}
           </Tested>
         )}
-        {cell.halves && notes.length > 0 && note && <Note n={note} />}
         <span className="sr-only">{says}</span>
       </td>
     );

@@ -1,5 +1,5 @@
-import { alignSteps } from '@sabor/core/fairness/differences';
 import type { Run } from '@sabor/core/fairness/run';
+import { alignSteps } from '@sabor/core/fairness/step-differences';
 import { SLOTS } from '@sabor/core/routine/slots';
 import { stepWords } from '@sabor/core/routine/step-words';
 
