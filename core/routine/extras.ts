@@ -15,6 +15,7 @@ export type ExtraSetting = { label: string; slots: readonly Slot[] } & (
     }
   | { kind: 'choice'; options: Vocabulary }
   | { kind: 'tick' }
+  | { kind: 'text'; most: number }
   | { kind: 'several'; options: Vocabulary }
 );
 
@@ -146,6 +147,12 @@ export const EXTRAS = {
     },
     slots: ['refresh'],
   },
+  mix: {
+    label: 'Home mix of, in parts',
+    kind: 'text',
+    most: 200,
+    slots: ['pre-wash', 'cleanse', 'treat', 'condition', 'rinse', 'hold', 'refresh'],
+  },
   part: {
     label: 'Part of a kit, in its order',
     kind: 'number',
@@ -175,6 +182,10 @@ export function extraProblem(key: ExtraKey, value: unknown): string | null {
         : `${setting.label} runs from ${setting.least} to ${setting.most}${setting.unit ? ` ${setting.unit}` : ''}.`;
     case 'tick':
       return value === true ? null : `${setting.label} is ticked or left out.`;
+    case 'text':
+      return typeof value === 'string' && value.trim() !== '' && value.length <= setting.most
+        ? null
+        : `${setting.label}: say it in 1 to ${setting.most} characters.`;
     case 'choice':
       return typeof value === 'string' && value in setting.options
         ? null
@@ -192,6 +203,7 @@ export function extraWords(key: ExtraKey, value: ExtraValue | undefined): string
   const name = setting.label[0]!.toLowerCase() + setting.label.slice(1);
   if (value === undefined) return `${name}: not set`;
   if (setting.kind === 'tick') return name;
+  if (setting.kind === 'text') return `${name}: ${String(value)}`;
   if (setting.kind === 'number') return `${name} ${String(value)}${setting.unit ? ` ${setting.unit}` : ''}`;
   const word = (one: string) => setting.options[one]?.label.toLowerCase() ?? one;
   return `${name} ${(setting.kind === 'several' ? (value as readonly string[]).map(word) : [word(String(value))]).join(', ')}`;

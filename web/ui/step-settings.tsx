@@ -12,7 +12,7 @@ import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings'
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import type { StepSettings } from '@sabor/core/routine/step';
 import { ROLES } from '@sabor/core/shelf/products';
-import { ChoiceField, NumberField, TicksField } from './inputs.tsx';
+import { ChoiceField, NumberField, TextField, TicksField } from './inputs.tsx';
 
 /** Products to choose from in a slot: those whose role is at home there first, then the others. */
 export function productChoices(
@@ -240,6 +240,21 @@ function ExtraField({
           />
           {setting.label}
         </label>
+      );
+    case 'text':
+      return (
+        <div className="sm:col-span-2">
+          <TextField
+            label={setting.label}
+            placeholder="2 parts conditioner, 1 part aloe"
+            value={typeof value === 'string' ? value : ''}
+            onChange={(text) => onChange(text === '' ? undefined : text)}
+            error={error}
+            {...(value
+              ? { hint: 'No preservative: mix little, keep it cold, use it fresh, throw the rest away.' }
+              : {})}
+          />
+        </div>
       );
     case 'choice':
       return (

@@ -287,3 +287,45 @@ describe('a dose run-in', () => {
     ]);
   });
 });
+
+describe('a refresh trial', () => {
+  it('keeps its refresh waiting when the routine is through, for one half, until the wear ends', async () => {
+    const { trial, wearer, routine } = await sampleBench(bench);
+    const refresh = { ...trial.plan[1]!, id: v7(), slot: 'refresh', part: 'tested', productId: null };
+    const plan = [...routine.steps.map((step) => ({ ...step, id: v7(), part: 'held' })), refresh];
+    const step = { stepId: refresh.id, productId: null, dose: refresh.dose, skipped: false, settings: {} };
+    const made = {
+      ...trial,
+      id: v7(),
+      wearerId: wearer.id,
+      design: 'refresh',
+      plan,
+      onDay: 2,
+      washDays: 8,
+      arms: [
+        { id: v7(), name: 'Refreshed', steps: [step] },
+        { id: v7(), name: 'Left alone', steps: [{ ...step, dose: null, skipped: true }] },
+      ],
+    };
+    expect(
+      (await bench.ask('PUT', `/api/trials/${made.id}`, { ...made, onDay: 1 })).body.fields?.[0]?.path,
+    ).toBe('onDay');
+    const saved = await bench.ask('PUT', `/api/trials/${made.id}`, made);
+    expect(saved.status, JSON.stringify(saved.body)).toBe(200);
+    const id = v7();
+    await bench.ask('PUT', `/api/wash-days/${id}`, { trialId: made.id, startedAt: ago(30) });
+    const through = (await bench.ask<WashDay>('POST', `/api/wash-days/${id}/finish`)).body;
+    const ofRefresh = (day: WashDay) =>
+      day.steps.filter(({ slot }) => slot === 'refresh').map(({ status }) => status);
+    expect(ofRefresh(through).sort()).toEqual(['skipped', 'waiting']);
+    expect(
+      through.steps.filter(({ slot }) => slot !== 'refresh').every(({ status }) => status === 'skipped'),
+    ).toBe(true);
+    await bench.ask('PATCH', `/api/wash-days/${id}`, { revealAt: ago(28) });
+    const ended = await bench.ask<WashDay>('POST', `/api/wash-days/${id}/end-wear`, {
+      kind: 'washed-schedule',
+      at: ago(1),
+    });
+    expect(ofRefresh(ended.body)).toEqual(['skipped', 'skipped']);
+  });
+});

@@ -312,12 +312,12 @@ export async function removeAddedStep(db: Db, washDayId: string, stepId: string)
   });
 }
 
-/** Ends the routine; what was never reached counts as skipped. The wash time falls back to the first cleanse or rinse. */
+/** Ends the routine; what was never reached counts as skipped, but for a refresh, whose day is still to come. The wash time falls back to the first cleanse or rinse. */
 export async function finishRoutine(db: Db, id: string): Promise<WashDay> {
   return transaction(db, async (client) => {
     await openWashDay(client, id);
     await client.query(
-      `update wash_step set status = 'skipped' where wash_day_id = $1 and status = 'waiting'`,
+      `update wash_step set status = 'skipped' where wash_day_id = $1 and status = 'waiting' and slot <> 'refresh'`,
       [id],
     );
     await client.query(
@@ -355,6 +355,10 @@ export async function endWear(db: Db, id: string, end: v.InferOutput<typeof Wear
       );
     if (Date.parse(end.at) < Date.parse(day.revealAt))
       throw atField('at', 'The wear cannot end before the reveal. Check the time.');
+    await client.query(
+      `update wash_step set status = 'skipped' where wash_day_id = $1 and status = 'waiting'`,
+      [id],
+    );
     await client.query('update wash_day set wear_end_kind = $2, wear_ended_at = $3 where id = $1', [
       id,
       end.kind,

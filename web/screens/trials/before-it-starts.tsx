@@ -3,6 +3,8 @@ import type { HairFile } from '@sabor/contract/hair-file';
 import type { LedgerWashDay } from '@sabor/contract/ingredients';
 import type { Product } from '@sabor/contract/shelf';
 import type { DoseRun, TrialInput } from '@sabor/contract/trial';
+import { dewPoint } from '@sabor/core/climate/dew-point';
+import { dewPointBand } from '@sabor/core/climate/dew-point-bands';
 import { doseGrams } from '@sabor/core/doses/dose';
 import { doseRunIn } from '@sabor/core/doses/run-in';
 import { CARE, careStatus } from '@sabor/core/hair/care';
@@ -11,10 +13,19 @@ import { SLOTS } from '@sabor/core/routine/slots';
 import { bottleLasts, type Dated, revertedOn, trialAhead } from '@sabor/core/trial/ahead';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { get } from '../../api/http.ts';
-import { useHairFile, useOwnIngredients, useSettings, useShelf } from '../../api/queries.ts';
+import {
+  useHairFile,
+  useOwnIngredients,
+  usePlaceWeather,
+  useSettings,
+  useShelf,
+  useWeather,
+} from '../../api/queries.ts';
 import { showDate } from '../../ui/show.ts';
 import { screeningWorker } from '../../workers/screening.ts';
+import { placeNow } from '../screen/start-asked.ts';
 
 /** Grams between the arms' starting ground from which it is called unequal. Model assumption. */
 const UNEQUAL = 0.5;
@@ -77,6 +88,25 @@ function useGroundAhead(value: TrialInput, products: readonly Product[]) {
   });
 }
 
+/** What the wearer's station foresees, a line a day: the mean dew point and its band. */
+function useAirAhead(wearerId: string): Dated[] {
+  const weather = useWeather();
+  const now = useMemo(() => Date.now(), []);
+  const air = usePlaceWeather(placeNow(weather.data, wearerId, localToday()) ?? '', now - 86_400_000, now);
+  return useMemo(() => {
+    const byDay = new Map<string, number[]>();
+    for (const { at, temperatureC, humidity } of air.data?.forecast ?? []) {
+      const on = localToday(new Date(at));
+      const dew = dewPoint(temperatureC, humidity);
+      if (dew !== null) byDay.set(on, [...(byDay.get(on) ?? []), dew]);
+    }
+    return [...byDay].map(([on, dews]) => {
+      const mean = dews.reduce((sum, x) => sum + x, 0) / dews.length;
+      return { on, what: `dew point about ${Math.round(mean)} °C, ${dewPointBand(mean).label},` };
+    });
+  }, [air.data]);
+}
+
 function calendarOthers(file: HairFile, today: string): Dated[] {
   const care = careStatus(file.events, file.washedOn, file.cadence, today)
     .filter(({ kind, dueOn }) => kind !== 'wash' && dueOn !== null)
@@ -105,6 +135,7 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
     enabled: value.wearerId !== '',
   });
   const ground = useGroundAhead(value, products);
+  const airAhead = useAirAhead(value.wearerId);
   if (!file.data || value.plan.length === 0) return null;
   const today = localToday();
   const every = value.cadenceDays ?? value.wearDays;
@@ -180,9 +211,10 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
       );
   }
 
-  const others = calendarOthers(file.data, today);
+  const others = [...calendarOthers(file.data, today), ...airAhead].sort((a, b) => a.on.localeCompare(b.on));
   const days = every >= 1 ? trialAhead(today, value.washDays, every, others) : [];
-  const met = days.filter(({ meets }) => meets.length > 0);
+  const foreseen = new Set(airAhead);
+  const met = days.filter(({ meets }) => meets.some((one) => !foreseen.has(one)));
   return (
     <section aria-labelledby="before" className="rounded-tag border border-rule bg-sheet p-5">
       <h2 id="before" className="text-xl">

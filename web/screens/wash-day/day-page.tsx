@@ -30,6 +30,29 @@ const STATUS = {
   abandoned: { label: 'abandoned', tone: 'due' },
 } as const;
 
+/** A refresh that is planned for this wear and not done yet, with the side it falls to. */
+function RefreshDue({ day }: { day: WashDay }) {
+  const waiting = day.steps.filter(({ slot, status }) => slot === 'refresh' && status === 'waiting');
+  if (waiting.length === 0) return null;
+  return (
+    <section aria-labelledby="refresh-due" className="border-l-4 border-mango pl-4">
+      <h2 id="refresh-due" className="text-xl">
+        Refresh, when its day comes
+      </h2>
+      {waiting.map((step) => (
+        <p key={step.id}>
+          <Link
+            className="font-semibold underline underline-offset-4"
+            to={`/wash-days/${day.id}?step=${step.id}`}
+          >
+            {step.half ? `Refresh the ${step.half} half` : 'Refresh'}
+          </Link>
+        </p>
+      ))}
+    </section>
+  );
+}
+
 /** A wash day after its routine: its clocks, the looks at the hair, what happened in wear, and the ribbon it made. */
 export function DayPage({
   day,
@@ -90,6 +113,7 @@ export function DayPage({
             <WearAir day={day} open={open} />
           </div>
           <div className="space-y-8">
+            {open && <RefreshDue day={day} />}
             {trial.design === 'dose-run-in' && <DoseFelt day={day} open={open} change={change.mutateAsync} />}
             <Guess day={day} trial={trial} />
             <Looks day={day} trial={trial} wearer={wearer} open={open} />

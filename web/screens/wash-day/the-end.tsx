@@ -15,7 +15,9 @@ export function TheEnd({
   back: () => void;
   goTo: (step: WashStep) => void;
 }) {
-  const waiting = day.steps.filter((step) => step.status === 'waiting');
+  const left = day.steps.filter((step) => step.status === 'waiting');
+  const waiting = left.filter(({ slot }) => slot !== 'refresh');
+  const later = left.filter(({ slot }) => slot === 'refresh');
   return (
     <section className="flex flex-1 flex-col" aria-labelledby="end">
       <div className="flex-1">
@@ -43,6 +45,9 @@ export function TheEnd({
               ))}
             </ul>
           </div>
+        )}
+        {later.length > 0 && (
+          <p className="mt-4 text-lg">The refresh waits for its day; the wash day’s page takes you to it.</p>
         )}
         <p className="mt-4 text-lg text-paper/80">
           Next: look at the hair wet, in the cast, and when it is revealed. Wear is counted from the reveal.
