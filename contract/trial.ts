@@ -284,6 +284,13 @@ export const StepAmendmentInput = v.object({
 });
 export type StepAmendmentInput = v.InferInput<typeof StepAmendmentInput>;
 
+/** Heads that run the same trial beside its own wearer. */
+export const PanelInput = v.object({
+  id,
+  wearerIds: v.pipe(v.array(id), v.minLength(1, 'Choose the other heads of the panel.')),
+});
+export type PanelInput = v.InferInput<typeof PanelInput>;
+
 /** The rater's guesses, a wash day (or half) each; null for "no idea". */
 export const GuessInput = v.object({
   half: v.nullable(v.picklist(['left', 'right'])),
@@ -333,6 +340,9 @@ export type Trial = Fields & {
   lookedAt: string | null;
   keyOpenedAt: string | null;
   outcomesShownAt: string | null;
+  /** The panel over several heads it belongs to, and which row of the panel's squares it took. */
+  panelId: string | null;
+  panelRow: number | null;
 };
 
 export interface Guess {

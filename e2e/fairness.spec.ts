@@ -1,5 +1,5 @@
 import { expect, test } from './bench.ts';
-import { makeTrial, runByApi } from './make-trial.ts';
+import { copyHead, makeTrial, runByApi, wearByApi } from './make-trial.ts';
 
 const GELS = ['Anvil Gel', 'Kelp Fold Gel'];
 /** On a head whose drying history no other test reads. */
@@ -145,4 +145,46 @@ test('a promise is amended on record', async ({ page }) => {
   await expect(page.getByRole('listitem').filter({ hasText: 'the days of wear was' })).toContainText(
     'A show was moved.',
   );
+});
+
+test('a trial is run on several heads as a panel, and put together when all are through', async ({
+  page,
+}) => {
+  await copyHead(page, TOMASZ, 'Second head');
+  const id = await makeTrial(page, 'On every head?', GELS, 2, { wearDays: 1 }, TOMASZ);
+  await page.goto(`/trials/${id}`);
+  await page.getByText('Run it on several heads').click();
+  await page.getByLabel('Second head').check();
+  await page.getByLabel('Pip Marlowe-Okoro').check();
+  await page.getByRole('button', { name: 'Draw the panel for 3 heads' }).click();
+  await expect(page.getByText(/2 arms take 2 wearers, or a multiple of that/)).toBeVisible();
+  await page.getByLabel('Pip Marlowe-Okoro').uncheck();
+  await page.getByRole('button', { name: 'Draw the panel for 2 heads' }).click();
+  await page.getByRole('link', { name: 'To the panel' }).click();
+  await expect(page.getByText('A panel over 2 heads')).toBeVisible();
+  await expect(page.getByRole('row', { name: /Second head/ })).toContainText('0 of 2');
+  await expect(
+    page.getByText('The test waits until every head is through and every key open.'),
+  ).toBeVisible();
+
+  const trials = (await (await page.request.get('/api/trials')).json()) as {
+    id: string;
+    panelId: string | null;
+    arms: { id: string; name: string }[];
+  }[];
+  for (const trial of trials.filter(({ panelId }) => panelId && page.url().includes(panelId))) {
+    for (let n = 0; n < 2; n++) {
+      const day = await runByApi(page, trial.id);
+      const { armId } = await (await page.request.get(`/api/wash-days/${day}`)).json();
+      const arm = trial.arms.find(({ id: known }) => known === armId)!.name;
+      await wearByApi(page, day, arm === 'Kelp Fold Gel' ? 8 : 5);
+    }
+    await page.request.post(`/api/trials/${trial.id}/outcomes`);
+  }
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'What the panel says' })).toContainText(
+    'Cannot tell which gives more definition.',
+  );
+  await expect(page.getByRole('row', { name: /^Mean/ })).toContainText('5.0');
+  await expect(page.getByRole('row', { name: /^Mean/ })).toContainText('8.0');
 });

@@ -74,3 +74,39 @@ export async function runByApi(
   await page.request.post(`/api/wash-days/${id}/finish`, { data: {} });
   return id;
 }
+
+/** Reveals a wash day that was run, rates every zone that counts, and ends its wear, through the API. */
+export async function wearByApi(page: Page, washDayId: string, value: number): Promise<void> {
+  const moment = () => new Date().toISOString();
+  const at = moment();
+  await page.request.patch(`/api/wash-days/${washDayId}`, { data: { dryAt: at, revealAt: at } });
+  const day = await (await page.request.get(`/api/wash-days/${washDayId}`)).json();
+  const trial = await (await page.request.get(`/api/trials/${day.trialId}`)).json();
+  const rated = await page.request.put(`/api/check-ins/${v7()}`, {
+    data: {
+      washDayId,
+      stage: 'wear',
+      day: 1,
+      at: moment(),
+      ratings: trial.weights.map(({ zoneId }: { zoneId: string }) => ({
+        outcome: trial.primary,
+        zoneId,
+        value,
+      })),
+    },
+  });
+  if (!rated.ok()) throw new Error(await rated.text());
+  const ended = await page.request.post(`/api/wash-days/${washDayId}/end-wear`, {
+    data: { kind: 'washed-schedule', at: moment() },
+  });
+  if (!ended.ok()) throw new Error(await ended.text());
+}
+
+/** Another head like one of the demo's, for a test that must not touch those. */
+export async function copyHead(page: Page, from: string, name: string): Promise<void> {
+  const wearers = await (await page.request.get('/api/wearers')).json();
+  const { id: _, archivedAt: __, ...head } = wearers.find((known: { name: string }) => known.name === from);
+  const zones = head.zones.map((zone: { id: string }) => ({ ...zone, id: v7() }));
+  const made = await page.request.put(`/api/wearers/${v7()}`, { data: { ...head, name, zones, curls: [] } });
+  if (!made.ok()) throw new Error(await made.text());
+}

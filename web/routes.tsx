@@ -27,6 +27,7 @@ export const router = createBrowserRouter([
       { path: 'trials/:id/compare', lazy: screen(() => import('./screens/compare/screen.tsx')) },
       { path: 'wash-days/:id', lazy: screen(() => import('./screens/wash-day/screen.tsx')) },
       { path: 'wash-days/:id/look/:stage', lazy: screen(() => import('./screens/check-in/screen.tsx')) },
+      { path: 'panels/:id', lazy: screen(() => import('./screens/panel/screen.tsx')) },
       { path: 'side-by-side', lazy: screen(() => import('./screens/side-by-side/screen.tsx')) },
       { path: 'trials/:id/codes', lazy: screen(() => import('./screens/trials/codes.tsx')) },
       { path: 'screen', lazy: screen(() => import('./screens/screen/screen.tsx')) },

@@ -1,4 +1,5 @@
 import { compareTrial } from '@sabor/core/compare/comparison';
+import { panelTest } from '@sabor/core/trial/panel';
 import { expose } from 'comlink';
 
-expose({ compareTrial });
+expose({ compareTrial, panelTest });

@@ -17,7 +17,9 @@ const TRIALS = `
     t.created_at as "createdAt", t.started_at as "startedAt", t.ended_at as "endedAt",
     t.end_reason as "endReason", t.archived_at as "archivedAt", t.looked_at as "lookedAt",
     t.key_opened_at as "keyOpenedAt", t.outcomes_shown_at as "outcomesShownAt",
-    case when t.ended_at is not null and (not t.blind or t.key_opened_at is not null) then t.seed end as seed,
+    t.panel_id as "panelId", t.panel_row as "panelRow",
+    case when t.ended_at is not null and (not t.blind or t.key_opened_at is not null) and not exists (
+      select 1 from trial o where o.panel_id = t.panel_id and o.ended_at is null) then t.seed end as seed,
     (select coalesce(json_agg(${stepJson('s')} order by s.position), '[]') from step s where s.routine_id = t.plan_id) as plan,
     (select coalesce(json_agg(json_build_object('id', a.id, 'name', a.name, 'code', a.code, 'steps',
         (select coalesce(json_agg(json_build_object('stepId', x.step_id, 'productId', x.product_id, 'dose', ${doseOf('x')},

@@ -3,6 +3,7 @@ import {
   EndTrialInput,
   GuessInput,
   OverruleInput,
+  PanelInput,
   StepAmendmentInput,
   TrialInput,
 } from '@sabor/contract/trial';
@@ -13,6 +14,7 @@ import { parse } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { readWearer } from '../wearers/store.ts';
 import { readDoseRuns } from './next-dose.ts';
+import { savePanel } from './panel.ts';
 import {
   amendStep,
   amendTrial,
@@ -64,6 +66,9 @@ export function trialRoutes(db: Db): Router {
     response.json(
       await takeBackOverrule(db, pathId(request, 'trial'), pathId(request, 'difference', 'overrule')),
     );
+  });
+  router.put('/trials/:id/panel', async (request, response) => {
+    response.json(await savePanel(db, pathId(request, 'trial'), parse(PanelInput, request.body)));
   });
   router.post('/trials/:id/outcomes', async (request, response) => {
     response.json(await showOutcomes(db, pathId(request, 'trial')));

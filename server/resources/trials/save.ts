@@ -60,34 +60,39 @@ const drawCodes = (n: number, seed: number): number[] =>
   ).slice(0, n);
 
 /** Saves a plan and draws its allocation and codes afresh. Refused once the first wash day has begun. */
-export async function saveTrial(db: Db, trial: Plan): Promise<TrialDetail> {
-  return transaction(db, async (client) => {
-    const known = await client.query<{ started_at: string | null; plan_id: string }>(
-      'select started_at, plan_id from trial where id = $1 for update',
-      [trial.id],
-    );
-    const old = known.rows[0];
-    if (old?.started_at)
-      throw new Refusal(409, 'This trial has begun. What was promised before the first wash day is locked.');
-    await refuseStrangers(client, trial);
-    await refuseAllergies(client, trial);
-    const plan = await client.query<{ id: string }>(
-      old
-        ? 'update routine set wearer_id = $1, name = $2 where id = $3 returning id'
-        : 'insert into routine (id, wearer_id, name, is_plan) values (coalesce($3, gen_random_uuid()), $1, $2, true) returning id',
-      [trial.wearerId, trial.routineName, old?.plan_id ?? null],
-    );
-    const planId = plan.rows[0]!.id;
-    await client.query('delete from arm_step x using arm a where a.id = x.arm_id and a.trial_id = $1', [
-      trial.id,
-    ]);
-    await client.query('delete from allocation where trial_id = $1', [trial.id]);
-    await client.query('delete from arm where trial_id = $1', [trial.id]);
-    await client.query('delete from trial_zone where trial_id = $1', [trial.id]);
-    await replaceSteps(client, planId, trial.plan);
-    const seed = randomInt(2 ** 31 - 1);
-    await client.query(
-      `insert into trial (id, wearer_id, plan_id, question, design, primary_outcome, on_day, line_value, matters, wash_days,
+export const saveTrial = (db: Db, trial: Plan): Promise<TrialDetail> =>
+  transaction(db, (client) => saveInto(client, trial));
+
+/** {@link saveTrial} within a transaction under way. */
+export async function saveInto(client: Client, trial: Plan): Promise<TrialDetail> {
+  const known = await client.query<{ started_at: string | null; plan_id: string; panel_id: string | null }>(
+    'select started_at, plan_id, panel_id from trial where id = $1 for update',
+    [trial.id],
+  );
+  const old = known.rows[0];
+  if (old?.panel_id)
+    throw new Refusal(409, 'This trial is part of a panel: its plan is the same on every head and stays.');
+  if (old?.started_at)
+    throw new Refusal(409, 'This trial has begun. What was promised before the first wash day is locked.');
+  await refuseStrangers(client, trial);
+  await refuseAllergies(client, trial);
+  const plan = await client.query<{ id: string }>(
+    old
+      ? 'update routine set wearer_id = $1, name = $2 where id = $3 returning id'
+      : 'insert into routine (id, wearer_id, name, is_plan) values (coalesce($3, gen_random_uuid()), $1, $2, true) returning id',
+    [trial.wearerId, trial.routineName, old?.plan_id ?? null],
+  );
+  const planId = plan.rows[0]!.id;
+  await client.query('delete from arm_step x using arm a where a.id = x.arm_id and a.trial_id = $1', [
+    trial.id,
+  ]);
+  await client.query('delete from allocation where trial_id = $1', [trial.id]);
+  await client.query('delete from arm where trial_id = $1', [trial.id]);
+  await client.query('delete from trial_zone where trial_id = $1', [trial.id]);
+  await replaceSteps(client, planId, trial.plan);
+  const seed = randomInt(2 ** 31 - 1);
+  await client.query(
+    `insert into trial (id, wearer_id, plan_id, question, design, primary_outcome, on_day, line_value, matters, wash_days,
          wear_days, cadence_days, looks, blind, acknowledged, seed)
        values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)
        on conflict (id) do update set wearer_id = excluded.wearer_id, question = excluded.question,
@@ -95,34 +100,33 @@ export async function saveTrial(db: Db, trial: Plan): Promise<TrialDetail> {
          line_value = excluded.line_value, matters = excluded.matters, wash_days = excluded.wash_days,
          wear_days = excluded.wear_days, cadence_days = excluded.cadence_days, looks = excluded.looks,
          blind = excluded.blind, acknowledged = excluded.acknowledged, seed = excluded.seed`,
-      [
-        trial.id,
-        trial.wearerId,
-        planId,
-        trial.question,
-        trial.design,
-        trial.primary,
-        trial.onDay,
-        trial.line,
-        trial.matters,
-        trial.washDays,
-        trial.wearDays,
-        trial.cadenceDays,
-        trial.looks,
-        trial.blind,
-        trial.acknowledged,
-        seed,
-      ],
-    );
-    await client.query(
-      `insert into trial_zone (trial_id, zone_id, weight)
+    [
+      trial.id,
+      trial.wearerId,
+      planId,
+      trial.question,
+      trial.design,
+      trial.primary,
+      trial.onDay,
+      trial.line,
+      trial.matters,
+      trial.washDays,
+      trial.wearDays,
+      trial.cadenceDays,
+      trial.looks,
+      trial.blind,
+      trial.acknowledged,
+      seed,
+    ],
+  );
+  await client.query(
+    `insert into trial_zone (trial_id, zone_id, weight)
        select $1, z."zoneId", z.weight from jsonb_to_recordset($2::jsonb) as z("zoneId" uuid, weight numeric)`,
-      [trial.id, JSON.stringify(trial.weights)],
-    );
-    await saveArms(client, trial);
-    await saveLot(client, trial, seed);
-    return readTrial(client, trial.id);
-  });
+    [trial.id, JSON.stringify(trial.weights)],
+  );
+  await saveArms(client, trial);
+  await saveLot(client, trial, seed);
+  return readTrial(client, trial.id);
 }
 
 async function saveArms(client: Client, trial: Plan): Promise<void> {

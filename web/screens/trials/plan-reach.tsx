@@ -75,6 +75,12 @@ export function PlanReach({ value }: { value: TrialInput }) {
           the bundle. A swap-one follow-up tells which item carried it.
         </p>
       )}
+      {design === 'complete' && days === arms && (
+        <p className="mt-3 text-sm">
+          With as many wash days as arms it can be run on several heads as a panel: save it, then choose the
+          heads.
+        </p>
+      )}
       {compares && (
         <p className="mt-3 text-sm text-soft">
           {DESIGNS[design].says} Sealed until its wash day begins.{' '}

@@ -15,6 +15,7 @@ import { Amendments } from './amend.tsx';
 import { BlindPart } from './blind-part.tsx';
 import { EndTrial } from './end-trial.tsx';
 import { Facts } from './facts.tsx';
+import { PanelPart } from './panel-part.tsx';
 import { WashDayList } from './wash-day-list.tsx';
 
 export function Screen() {
@@ -112,6 +113,7 @@ function TrialPage({ trial, name }: { trial: TrialDetail; name: (id: string) => 
         </section>
         <WashDayList trial={trial} />
       </div>
+      <PanelPart trial={trial} />
       <BlindPart trial={trial} />
       <Amendments trial={trial} />
       <div className="mt-10 flex flex-wrap gap-3 border-t border-rule pt-5">

@@ -1,0 +1,141 @@
+import type { TrialDetail } from '@sabor/contract/trial';
+import type { Wearer } from '@sabor/contract/wearer';
+import { pLabel } from '@sabor/core/compare/sentences';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+import { get } from '../../api/http.ts';
+import { useTrials, useWearers } from '../../api/queries.ts';
+import { armStyle } from '../../drawings/arm-style.ts';
+import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
+import { panelInWorker } from '../../workers/comparison.ts';
+import { panelRecord } from './panel-record.ts';
+
+/** A panel over several heads: each head's numbers, each arm's mean, and the test on the panel's own draw. */
+export function Screen() {
+  const { id = '' } = useParams();
+  const trials = useTrials();
+  const wearers = useWearers();
+  const own = (trials.data ?? []).filter(({ panelId }) => panelId === id);
+  const details = useQuery({
+    queryKey: ['trials', 'panel', id, own.map(({ id: trial }) => trial).join(), trials.dataUpdatedAt],
+    enabled: own.length > 0,
+    queryFn: () => Promise.all(own.map(({ id: trial }) => get<TrialDetail>(`/trials/${trial}`))),
+    placeholderData: (old) => old,
+  });
+  if (trials.isPending || wearers.isPending) return <Loading what="the panel" />;
+  if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
+  if (wearers.isError) return <Failed error={wearers.error} retry={wearers.refetch} />;
+  if (details.isError) return <Failed error={details.error} retry={details.refetch} />;
+  if (own.length === 0)
+    return <Nothing title="Sabor has no such panel">It may have been opened from an old link.</Nothing>;
+  if (!details.data) return <Loading what="the panel’s heads" />;
+  return <Panel trials={details.data} wearers={wearers.data} />;
+}
+
+function Panel({ trials, wearers }: { trials: readonly TrialDetail[]; wearers: readonly Wearer[] }) {
+  const sorted = trials.toSorted((a, b) => a.panelRow! - b.panelRow!);
+  const [first] = sorted as [TrialDetail];
+  const record = panelRecord(sorted, wearers);
+  const over = sorted.every(({ endedAt, masked }) => endedAt !== null && !masked);
+  const shown = sorted.every(({ outcomesShownAt }) => outcomesShownAt !== null);
+  const result = useQuery({
+    queryKey: ['panel test', record],
+    enabled: over && shown,
+    queryFn: () => panelInWorker(record.rows, record.values, first.arms.length, first.seed ?? 1),
+  });
+  const outcome = OUTCOMES[first.primary];
+  const means = result.data?.means.map((mean) => mean ?? Number.NaN);
+  const best = means && (outcome.better === 'higher' ? Math.max(...means) : Math.min(...means));
+  const p = result.data?.p ?? null;
+  return (
+    <>
+      <Heading kicker={`A panel over ${sorted.length} heads`} title={first.question}>
+        {outcome.label}, day {first.onDay}. Every arm once on every head; each head’s own level is taken off.
+      </Heading>
+      {!over && (
+        <p className="mb-4 text-soft">The test waits until every head is through and every key open.</p>
+      )}
+      {over && !shown && (
+        <p className="mb-4 text-soft">
+          Judge each head’s slip and show its outcomes first; then the panel is put together.
+        </p>
+      )}
+      {result.data && (
+        <section
+          aria-label="What the panel says"
+          className={`mb-6 max-w-4xl border-l-4 pl-5 ${p !== null && p <= first.alpha ? 'border-leaf' : 'border-mango'}`}
+        >
+          <p className="text-lg font-semibold">
+            {p === null
+              ? 'Too few heads have all their numbers for a test.'
+              : p <= first.alpha
+                ? `The arms differ in ${outcome.label.toLowerCase()}; ${first.arms[means!.indexOf(best!)]?.name} had the ${outcome.better === 'higher' ? 'most' : 'least'}.`
+                : `Cannot tell which gives ${outcome.better === 'higher' ? 'more' : 'less'} ${outcome.label.toLowerCase()}.`}
+          </p>
+          {p !== null && (
+            <p>
+              Of {result.data.looked.toLocaleString('en')} panels drawn anew, {(p * 100).toFixed(1)} % show a
+              gap at least this wide: p {pLabel(p)}. {result.data.wearers} of {sorted.length} heads have every
+              number.
+            </p>
+          )}
+        </section>
+      )}
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Heads and arms">
+        <table className="w-full max-w-4xl text-left">
+          <thead className="text-soft">
+            <tr>
+              <th scope="col">Head</th>
+              <th scope="col">Wash days</th>
+              {first.arms.map(({ id, name }, arm) => (
+                <th key={id} scope="col" className="text-right">
+                  <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
+                    {armStyle(arm).marker}
+                  </span>{' '}
+                  {name}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {sorted.map((trial, w) => (
+              <tr key={trial.id} className="border-t border-rule">
+                <th scope="row">
+                  <Link className="underline underline-offset-4" to={`/trials/${trial.id}`}>
+                    {trial.wearerName}
+                  </Link>
+                </th>
+                <td>
+                  {trial.washDaysDone} of {trial.washDays}
+                </td>
+                {first.arms.map(({ id }, arm) => {
+                  const day = record.rows[w]!.indexOf(arm);
+                  const value = shown && day >= 0 ? record.values[w]![day] : null;
+                  return (
+                    <td key={id} className="figure text-right">
+                      {value == null ? '–' : value.toFixed(1)}
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+          {means && (
+            <tfoot>
+              <tr className="border-t-2 border-ink/40 font-semibold">
+                <th scope="row">Mean</th>
+                <td />
+                {means.map((mean, arm) => (
+                  <td key={first.arms[arm]!.id} className="figure text-right">
+                    {Number.isNaN(mean) ? '–' : mean.toFixed(1)}
+                  </td>
+                ))}
+              </tr>
+            </tfoot>
+          )}
+        </table>
+      </div>
+    </>
+  );
+}
