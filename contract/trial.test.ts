@@ -105,3 +105,80 @@ describe('a plan', () => {
     expect(faults(to)).toContainEqual({ path, message });
   });
 });
+
+describe('a plan and its design', () => {
+  const paths = (to: Partial<TrialInput>) => faults(to).map(({ path }) => path);
+  const dose = (amount: number) => ({ kind: 'exact', amount, measure: 'ml', per: 'head' }) as const;
+
+  it('go together in arms and wash days', () => {
+    expect(faults({ design: 'half' })).toEqual([]);
+    expect(paths({ design: 'half-three' })).toEqual(['arms']);
+    expect(paths({ design: 'blocks', washDays: 10 })).toEqual(['washDays']);
+    expect(faults({ design: 'factorial', washDays: 8 })[0]!.message).toContain('four arms');
+  });
+
+  it('are judged on a day that is worn, a refresh from day 2', () => {
+    expect(paths({ onDay: 6 })).toEqual(['onDay']);
+    expect(paths({ design: 'refresh', onDay: 1 })).toEqual(['onDay']);
+    expect(faults({ design: 'refresh', onDay: 2 })).toEqual([]);
+  });
+
+  it('with one arm are neither blind nor looked at twice, and need nothing under test', () => {
+    const one = { arms: [arm('Same')], washDays: 4, plan: [held] };
+    expect(faults({ ...one, design: 'repeat-same' })).toEqual([]);
+    expect(paths({ ...one, design: 'halves-same', blind: true, looks: 2 })).toEqual(['blind', 'looks']);
+  });
+
+  it('seek one dose in a run-in, from an amount', () => {
+    const one = { design: 'dose-run-in' as const, washDays: 4, arms: [arm('Gel', gel)] };
+    expect(paths({ ...one, plan: [held] })).toEqual(['plan']);
+    expect(paths({ ...one, plan: [held, tested] })).toEqual(['arms.0.steps']);
+    expect(faults({ ...one, plan: [held, { ...tested, dose: dose(8) }] })).toEqual([]);
+  });
+
+  it('are blind only where the arms differ in the bottle alone', () => {
+    expect(faults({ blind: true })).toEqual([]);
+    const foamArm = arm('Foam', foam);
+    const [step] = foamArm.steps;
+    const differs = (to: object) =>
+      paths({ blind: true, arms: [arm('Gel', gel), { ...foamArm, steps: [{ ...step!, ...to }] }] });
+    expect(differs({ dose: dose(20) })).toEqual(['blind']);
+    expect(differs({ skipped: true })).toEqual(['blind']);
+    expect(differs({ settings: { wetness: 'damp' } })).toEqual(['blind']);
+  });
+
+  it('may set arms apart by technique alone, or by leaving a step out', () => {
+    const [first] = arm('Rake', null).steps;
+    const plan = [held, { ...tested, productId: gel }];
+    const by = (name: string, to: object) => ({ id: v7(), name, steps: [{ ...first!, ...to }] });
+    expect(
+      faults({
+        plan,
+        arms: [
+          by('Rake', { settings: { technique: 'rake' } }),
+          by('Scrunch', { settings: { technique: 'scrunch' } }),
+        ],
+      }),
+    ).toEqual([]);
+    expect(
+      faults({ plan, arms: [by('With', { productId: gel }), by('Without', { skipped: true })] }),
+    ).toEqual([]);
+    expect(
+      paths({
+        plan,
+        arms: [
+          by('One', { settings: { technique: 'rake' } }),
+          by('Two', { settings: { technique: 'rake' } }),
+        ],
+      }),
+    ).toEqual(['arms.1.steps']);
+  });
+
+  it('take only settings a slot can have', () => {
+    expect(paths({ plan: [{ ...held, extra: { rounds: 9 } }, tested] })).toEqual(['plan.0.extra.rounds']);
+    expect(paths({ plan: [{ ...held, extra: { nonsense: 1 } as never }, tested] })).toEqual([
+      'plan.0.extra.nonsense',
+    ]);
+    expect(paths({ plan: [{ ...held, tolerance: 2 }, tested] })).toEqual(['plan.0.tolerance']);
+  });
+});

@@ -92,6 +92,19 @@ const whatArmDoes = (own: ArmStep | undefined, step: Fields['plan'][number]) =>
     ? 'left out'
     : [own?.productId ?? step.productId, own?.dose ?? step.dose, Object.entries(own?.settings ?? {}).sort()];
 
+/** A run-in seeks one dose: of one step, with a product, from an amount. */
+function runInFaults({ plan, arms }: Fields): { path: (string | number)[]; message: string }[] {
+  const [step, ...more] = plan.filter(({ part }) => part === 'tested');
+  if (!step || more.length > 0)
+    return [
+      { path: ['plan'], message: 'A dose run-in has one step under test: the one whose dose is sought.' },
+    ];
+  const own = arms[0]?.steps.find(({ stepId }) => stepId === step.id);
+  return (own?.productId ?? step.productId) !== null && (own?.dose ?? step.dose)?.kind === 'exact'
+    ? []
+    : [{ path: ['arms', 0, 'steps'], message: 'Give the product and an amount to begin from.' }];
+}
+
 /** What is wrong across a trial's fields, with the path of the field to mend. */
 function faults(trial: Fields): { path: (string | number)[]; message: string }[] {
   const found: { path: (string | number)[]; message: string }[] = [];
@@ -117,6 +130,7 @@ function faults(trial: Fields): { path: (string | number)[]; message: string }[]
     if (trial.blind)
       found.push({ path: ['blind'], message: 'With one arm there is nothing to be blind to.' });
     if (trial.looks === 2) found.push({ path: ['looks'], message: 'This design has no test to look at.' });
+    if (design === 'dose-run-in') found.push(...runInFaults(trial));
     return found;
   }
   const tested = trial.plan.filter((step) => step.part === 'tested');

@@ -11,6 +11,7 @@ import { stakeDisclosure } from '@sabor/core/shelf/products';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { useNotAtDose } from '../../api/doses.ts';
 import { useRuns } from '../../api/fairness.ts';
 import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
@@ -137,6 +138,7 @@ function ComparisonSheet({
     trial.arms.flatMap((arm) => arm.steps.flatMap(({ productId }) => productId ?? [])),
   );
   const stakes = stakeDisclosure(products.filter(({ id }) => compared.has(id)));
+  const notAtDose = useNotAtDose(trial.wearerId, [...compared]);
   const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
   const columns = ribbonColumns(trial, trial.washDayRecords, name);
   const rows = washDayRows(trial, trial.washDayRecords, columns, name, (day) => showDate(day.localDate));
@@ -161,7 +163,9 @@ function ComparisonSheet({
           </p>
         ))}
         <p className="mt-2 text-soft">
-          <Blinding trial={trial} /> {stakes} Seen on {wearer.name}’s hair alone.
+          <Blinding trial={trial} /> {stakes}{' '}
+          {notAtDose.length > 0 && `Not yet at its dose on this head: ${notAtDose.map(name).join(', ')}.`}{' '}
+          Seen on {wearer.name}’s hair alone.
         </p>
         <p className="mt-2 flex items-center gap-3">
           The comparison is <StandingTag items={items} />

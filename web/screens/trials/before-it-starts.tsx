@@ -2,11 +2,10 @@ import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { LedgerWashDay } from '@sabor/contract/ingredients';
 import type { Product } from '@sabor/contract/shelf';
-import type { DoseRun, TrialInput } from '@sabor/contract/trial';
+import type { TrialInput } from '@sabor/contract/trial';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { dewPointBand } from '@sabor/core/climate/dew-point-bands';
 import { doseGrams } from '@sabor/core/doses/dose';
-import { doseRunIn } from '@sabor/core/doses/run-in';
 import { CARE, careStatus } from '@sabor/core/hair/care';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { SLOTS } from '@sabor/core/routine/slots';
@@ -14,6 +13,7 @@ import { bottleLasts, type Dated, revertedOn, trialAhead } from '@sabor/core/tri
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { useNotAtDose } from '../../api/doses.ts';
 import { get } from '../../api/http.ts';
 import {
   useHairFile,
@@ -129,11 +129,10 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
     queryFn: () => get<LedgerWashDay[]>(`/wearers/${value.wearerId}/ledger`),
     enabled: value.wearerId !== '',
   });
-  const doses = useQuery({
-    queryKey: ['wearers', value.wearerId, 'doses'],
-    queryFn: () => get<DoseRun[]>(`/wearers/${value.wearerId}/doses`),
-    enabled: value.wearerId !== '',
-  });
+  const notAtDose = useNotAtDose(
+    value.wearerId,
+    value.arms.flatMap(({ steps }) => steps.flatMap(({ productId }) => productId ?? [])),
+  );
   const ground = useGroundAhead(value, products);
   const airAhead = useAirAhead(value.wearerId);
   if (!file.data || value.plan.length === 0) return null;
@@ -194,22 +193,10 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
       );
   }
 
-  const settled = new Set(
-    (doses.data ?? [])
-      .filter(({ tried }) => doseRunIn(tried, tried[0]?.amount ?? 1).found !== null)
-      .map(({ productId }) => productId),
-  );
-  if (value.design !== 'dose-run-in') {
-    const unsettled = [
-      ...new Set(value.arms.flatMap(({ steps }) => steps.flatMap(({ productId }) => productId ?? []))),
-    ]
-      .filter((id) => !settled.has(id))
-      .map((id) => names.get(id) ?? 'a product');
-    if (unsettled.length)
-      due(
-        `Not yet at its dose on this head: ${unsettled.join(', ')}. A dose run-in finds it before it is judged.`,
-      );
-  }
+  if (value.design !== 'dose-run-in' && notAtDose.length > 0)
+    due(
+      `Not yet at its dose on this head: ${notAtDose.map((id) => names.get(id) ?? 'a product').join(', ')}. A dose run-in finds it before it is judged.`,
+    );
 
   const others = [...calendarOthers(file.data, today), ...airAhead].sort((a, b) => a.on.localeCompare(b.on));
   const days = every >= 1 ? trialAhead(today, value.washDays, every, others) : [];
