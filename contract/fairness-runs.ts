@@ -3,7 +3,7 @@ import type { Run, RunPlan, RunStep } from '@sabor/core/fairness/run';
 import { HAIR_STATES, type HairState } from '@sabor/core/fairness/run';
 import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
 import { localDate } from '@sabor/core/outcomes/local-date';
-import type { StepSettings } from '@sabor/core/routine/step';
+import { type StepSettings, settingsOf } from '@sabor/core/routine/step';
 import { STAKES } from '@sabor/core/shelf/products';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import type { HairFile } from './hair-file.ts';
@@ -29,28 +29,6 @@ const datePlus = (date: string, days: number) =>
   new Date(Date.parse(date) + days * DAY).toISOString().slice(0, 10);
 const mean = (values: readonly number[]) =>
   values.length ? values.reduce((sum, x) => sum + x, 0) / values.length : null;
-
-const settingsOf = ({
-  productId,
-  dose,
-  sections,
-  wetness,
-  minutes,
-  technique,
-  tool,
-  heat,
-  extra,
-}: StepSettings): StepSettings => ({
-  productId,
-  dose,
-  sections,
-  wetness,
-  minutes,
-  technique,
-  tool,
-  heat,
-  extra,
-});
 
 /** While blind a tested step shows its code; that stands for the product. */
 const productOf = (step: WashStep) => (step.code === null ? step.productId : `code ${step.code}`);

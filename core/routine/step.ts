@@ -34,3 +34,9 @@ export const EMPTY_SETTINGS: StepSettings = {
   heat: null,
   extra: {},
 };
+
+/** The settings of a step alone, whatever else it carries. */
+export const settingsOf = (step: StepSettings): StepSettings => {
+  const { productId, dose, sections, wetness, minutes, technique, tool, heat, extra } = step;
+  return { productId, dose, sections, wetness, minutes, technique, tool, heat, extra };
+};

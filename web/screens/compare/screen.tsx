@@ -8,6 +8,7 @@ import { readPrimary } from '@sabor/core/compare/sentences';
 import { brokenDays, type SlipItem, slipOfTrial } from '@sabor/core/fairness/slip';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { stakeDisclosure } from '@sabor/core/shelf/products';
+import { isComparison } from '@sabor/core/trial/designs';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -138,6 +139,7 @@ function ComparisonSheet({
     trial.arms.flatMap((arm) => arm.steps.flatMap(({ productId }) => productId ?? [])),
   );
   const stakes = stakeDisclosure(products.filter(({ id }) => compared.has(id)));
+  const compares = isComparison(trial.design);
   const notAtDose = useNotAtDose(trial.wearerId, [...compared]);
   const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
   const columns = ribbonColumns(trial, trial.washDayRecords, name);
@@ -164,11 +166,14 @@ function ComparisonSheet({
         ))}
         <p className="mt-2 text-soft">
           <Blinding trial={trial} /> {stakes}{' '}
-          {notAtDose.length > 0 && `Not yet at its dose on this head: ${notAtDose.map(name).join(', ')}.`}{' '}
+          {compares &&
+            notAtDose.length > 0 &&
+            `Not yet at its dose on this head: ${notAtDose.map(name).join(', ')}.`}{' '}
           Seen on {wearer.name}’s hair alone.
         </p>
         <p className="mt-2 flex items-center gap-3">
-          The comparison is <StandingTag items={items} />
+          {compares ? 'The comparison is' : 'As they were run these wash days are'}{' '}
+          <StandingTag items={items} />
           <a className="underline underline-offset-4" href="#slip">
             see the fairness slip
           </a>
@@ -181,8 +186,10 @@ function ComparisonSheet({
             Day {trial.onDay}, arm by arm
           </h2>
           <p className="mb-3 text-soft">
-            One number a wash day: {trial.weights.length} zones averaged. Only{' '}
-            {OUTCOMES[trial.primary].label.toLowerCase()} was promised a test; the rest is described.
+            One number a wash day: {trial.weights.length} zones averaged.{' '}
+            {compares
+              ? `Only ${OUTCOMES[trial.primary].label.toLowerCase()} was promised a test; the rest is described.`
+              : 'Described only.'}
           </p>
           <OutcomeTable record={record} comparison={comparison} />
           {comparison.partial.length > 0 && (
@@ -264,6 +271,8 @@ function ComparisonSheet({
 
 /** What can be said of blinding: none, still sealed, or how often the rater guessed right. */
 function Blinding({ trial }: { trial: TrialDetail }) {
+  if (trial.arms.length === 1)
+    return <>Nothing was under test; it tells how far ratings differ by themselves.</>;
   if (!trial.blind)
     return (
       <>Not blind: whoever rated knew which arm it was, and expectation can explain part of a difference.</>

@@ -1,7 +1,7 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import { SLOTS } from '@sabor/core/routine/slots';
-import type { StepSettings } from '@sabor/core/routine/step';
+import { type StepSettings, settingsOf } from '@sabor/core/routine/step';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { Button } from '../../ui/button.tsx';
@@ -210,12 +210,6 @@ function SetOtherwise({
     </details>
   );
 }
-
-/** The settings of a planned step alone. */
-const settingsOf = (step: TrialInput['plan'][number]): StepSettings => {
-  const { productId, dose, sections, wetness, minutes, technique, tool, heat, extra } = step;
-  return { productId, dose, sections, wetness, minutes, technique, tool, heat, extra };
-};
 
 const SETTINGS = ['sections', 'wetness', 'minutes', 'technique', 'tool', 'heat'] as const;
 
