@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { differencesOf } from '../core/fairness/differences.ts';
-import type { Run, RunStep } from '../core/fairness/run.ts';
+import { type Run, type RunStep, runStepOf } from '../core/fairness/run.ts';
 import { designStatistic } from '../core/inference/effects.ts';
 import { randomisationTest } from '../core/inference/randomisation-test.ts';
 import { EMPTY_SETTINGS } from '../core/routine/step.ts';
@@ -64,24 +64,28 @@ function hundredDays(): Run[] {
       random.below(40) === 0
         ? []
         : [
-            {
-              ...EMPTY_SETTINGS,
-              key: slot,
-              slot,
-              part: slot === 'hold' ? 'tested' : 'held',
-              optional: false,
-              tolerance: 0.2,
-              planned: null,
-              productId: random.below(30) === 0 ? 'other' : `usual ${slot}`,
-              dose: {
-                kind: 'exact',
-                amount: random.below(20) === 0 ? 15 : 10 + random.below(2),
-                measure: 'g',
-                per: 'head',
+            runStepOf(
+              {
+                ...EMPTY_SETTINGS,
+                productId: random.below(30) === 0 ? 'other' : `usual ${slot}`,
+                dose: {
+                  kind: 'exact',
+                  amount: random.below(20) === 0 ? 15 : 10 + random.below(2),
+                  measure: 'g',
+                  per: 'head',
+                },
+                minutes: random.below(20) === 0 ? 9 : 5 + random.below(2) / 2,
+                wetness: 'wet',
               },
-              minutes: random.below(20) === 0 ? 9 : 5 + random.below(2) / 2,
-              wetness: 'wet',
-            },
+              {
+                key: slot,
+                slot,
+                part: slot === 'hold' ? 'tested' : 'held',
+                optional: false,
+                tolerance: 0.2,
+                planned: null,
+              },
+            ),
           ],
     ),
     dewPointC: 4 + random.below(16),

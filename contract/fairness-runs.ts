@@ -1,6 +1,6 @@
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import type { Run, RunPlan, RunStep } from '@sabor/core/fairness/run';
-import { HAIR_STATES, type HairState } from '@sabor/core/fairness/run';
+import { HAIR_STATES, type HairState, runStepOf } from '@sabor/core/fairness/run';
 import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import { type StepSettings, settingsOf } from '@sabor/core/routine/step';
@@ -35,19 +35,20 @@ const productOf = (step: WashStep) => (step.code === null ? step.productId : `co
 
 function runStep(step: WashStep, as: StepSettings, planned: boolean): RunStep {
   const plan = step.planned;
-  return {
-    ...settingsOf(as),
-    productId: step.code === null ? as.productId : productOf(step),
-    key: step.planStepId,
-    slot: step.slot,
-    part: plan?.part ?? 'held',
-    optional: plan?.optional ?? false,
-    tolerance: plan?.tolerance ?? 0.2,
-    planned:
-      planned || plan === null
-        ? null
-        : { ...settingsOf(plan), productId: step.code === null ? plan.productId : productOf(step) },
-  };
+  return runStepOf(
+    { ...as, productId: step.code === null ? as.productId : productOf(step) },
+    {
+      key: step.planStepId,
+      slot: step.slot,
+      part: plan?.part ?? 'held',
+      optional: plan?.optional ?? false,
+      tolerance: plan?.tolerance ?? 0.2,
+      planned:
+        planned || plan === null
+          ? null
+          : { ...settingsOf(plan), productId: step.code === null ? plan.productId : productOf(step) },
+    },
+  );
 }
 
 const doneAt = (step: WashStep) =>

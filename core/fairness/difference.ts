@@ -40,7 +40,8 @@ export interface Difference {
   kind: DifferenceKind;
   /** Stays the same as long as the difference does; what an overrule names. */
   key: string;
-  says: string;
+  /** The sentence. Told only when asked for: comparing all wash days with each other finds thousands nobody reads. */
+  says: () => string;
   /** How large, in the kind's own unit: a ratio for doses and minutes, °C, m/s, hours, grams, days, nights. */
   size: number;
   slot: Slot | null;

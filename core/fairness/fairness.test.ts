@@ -65,7 +65,7 @@ function run(
 }
 const second = (to: Partial<Run> = {}, change: Parameters<typeof run>[1] = {}) =>
   run({ name: 'wash day 2', washDayId: 'd2', ...to }, change);
-const told = (a: Run, b: Run) => differencesOf(a, b, name).map(({ says }) => says);
+const told = (a: Run, b: Run) => differencesOf(a, b, name).map(({ says }) => says());
 const kinds = (a: Run, b: Run) => differencesOf(a, b, name).map(({ kind }) => kind);
 const gravity = (a: Run, b: Run, outcome: keyof typeof OUTCOMES = 'frizz') =>
   slipOfPair(a, b, outcome, name).map((item) => `${item.gravity}: ${item.difference.key}`);
@@ -198,7 +198,7 @@ describe('the slip of a trial', () => {
   it('tells of air that the arms met unequally', () => {
     const damp = days(run({ dewPointC: 4 }), second({ arm: 'b', dewPointC: 18 }));
     const items = slipOfTrial(damp, arms, 'frizz', [], name);
-    expect(items.map(({ washDayId, difference }) => `${washDayId} ${difference.says}`)).toEqual([
+    expect(items.map(({ washDayId, difference }) => `${washDayId} ${difference.says()}`)).toEqual([
       'null The air was on the dry side on Gel’s wash days (dew point 4 °C) and humid on Foam’s wash days (18 °C).',
     ]);
   });
@@ -250,7 +250,7 @@ describe('the slip of a half-head trial', () => {
       'frizz',
       [],
       name,
-    ).map((item) => `${item.gravity}: ${item.difference.says}`);
+    ).map((item) => `${item.gravity}: ${item.difference.says()}`);
 
   it('takes what was the same on both halves as a note, told once', () => {
     const oil = { 'leave-in': { productId: 'oil' } } as const;
@@ -291,7 +291,7 @@ describe('the rules', () => {
       const difference: Difference = {
         kind,
         key: kind,
-        says: '',
+        says: () => '',
         size: 1,
         slot: null,
         detail: null,
@@ -310,7 +310,7 @@ describe('the rules', () => {
         kind: when.kind ?? 'product',
         ...(when.shared === undefined ? {} : { shared: when.shared }),
         key: '',
-        says: '',
+        says: () => '',
         size: when.from ?? 0.3,
         slot: (when.slots?.[0] ?? 'edges') as Difference['slot'],
         detail: (when.details?.[0] ?? null) as Difference['detail'],

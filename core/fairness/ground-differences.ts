@@ -17,14 +17,14 @@ export function groundDifferences(a: Run, b: Run, name: Names): Difference[] {
   const otherArms = a.arm !== b.arm;
   const put = (
     kind: DifferenceKind,
-    says: string,
+    says: () => string,
     size: number,
     to: Partial<Pick<Difference, 'key' | 'detail' | 'ofArm'>> = {},
   ) =>
     found.push({
       kind,
       key: to.key ?? kind,
-      says: capital(says),
+      says: () => capital(says()),
       size,
       slot: null,
       detail: to.detail ?? null,
@@ -39,17 +39,18 @@ export function groundDifferences(a: Run, b: Run, name: Names): Difference[] {
     ofArm = false,
   ) => {
     if (x !== null && y !== null && Math.abs(x - y) >= least)
-      put(kind, words(x, y), Math.abs(x - y), { ofArm });
+      put(kind, () => words(x, y), Math.abs(x - y), { ofArm });
   };
-  if (a.wearerId !== b.wearerId) put('head', `${a.name} and ${b.name} are on two heads.`, 1);
-  if (a.dewPointC !== null && b.dewPointC !== null) {
-    const bands = [dewPointBand(a.dewPointC).label, dewPointBand(b.dewPointC).label];
-    const gap = Math.abs(a.dewPointC - b.dewPointC);
-    if (bands[0] !== bands[1] && gap >= 1)
+  if (a.wearerId !== b.wearerId) put('head', () => `${a.name} and ${b.name} are on two heads.`, 1);
+  const [dewA, dewB] = [a.dewPointC, b.dewPointC];
+  if (dewA !== null && dewB !== null && Math.abs(dewA - dewB) >= 1) {
+    const [bandA, bandB] = [dewPointBand(dewA), dewPointBand(dewB)];
+    if (bandA !== bandB)
       put(
         'dew-point',
-        `the air was ${bands[0]} on ${a.name} (dew point ${round(a.dewPointC)} °C) and ${bands[1]} on ${b.name} (${round(b.dewPointC)} °C).`,
-        gap,
+        () =>
+          `the air was ${bandA.label} on ${a.name} (dew point ${round(dewA)} °C) and ${bandB.label} on ${b.name} (${round(dewB)} °C).`,
+        Math.abs(dewA - dewB),
       );
   }
   apart(
@@ -89,7 +90,7 @@ export function groundDifferences(a: Run, b: Run, name: Names): Difference[] {
     const when = (days: number | undefined) => (days === undefined ? 'never before' : `${days} days before`);
     put(
       'state',
-      `${HAIR_STATES[state].label} ${when(x)} ${a.name}, ${when(y)} ${b.name}.`,
+      () => `${HAIR_STATES[state].label} ${when(x)} ${a.name}, ${when(y)} ${b.name}.`,
       x === undefined || y === undefined ? Number.POSITIVE_INFINITY : Math.abs(x - y),
       { key: `state ${state}`, detail: state },
     );
@@ -97,18 +98,23 @@ export function groundDifferences(a: Run, b: Run, name: Names): Difference[] {
   for (const id of Object.keys(a.bottleDays)) {
     const [x, y] = [a.bottleDays[id], b.bottleDays[id]];
     if (x !== undefined && y !== undefined && Math.abs(x - y) >= 60)
-      put('bottle', `${name(id)} had been open ${x} days on ${a.name}, ${y} on ${b.name}.`, Math.abs(x - y), {
-        key: `bottle ${id}`,
-      });
+      put(
+        'bottle',
+        () => `${name(id)} had been open ${x} days on ${a.name}, ${y} on ${b.name}.`,
+        Math.abs(x - y),
+        {
+          key: `bottle ${id}`,
+        },
+      );
   }
   if (a.judgedOn !== b.judgedOn && a.judgedOn !== null && b.judgedOn !== null)
-    put('judged', `${a.name} was judged on day ${a.judgedOn}, ${b.name} on day ${b.judgedOn}.`, 1);
+    put('judged', () => `${a.name} was judged on day ${a.judgedOn}, ${b.name} on day ${b.judgedOn}.`, 1);
   const covered = (run: Run) => PROTECTS.reduce((sum, kind) => sum + (run.events[kind] ?? 0), 0);
   const missed = (run: Run) => run.events['bonnet-missed'] ?? 0;
   if (missed(a) !== missed(b))
     put(
       'sleep',
-      `${nights(missed(a))} uncovered on ${a.name}, ${nights(missed(b))} on ${b.name}.`,
+      () => `${nights(missed(a))} uncovered on ${a.name}, ${nights(missed(b))} on ${b.name}.`,
       Math.abs(missed(a) - missed(b)),
     );
   else if (
@@ -116,7 +122,7 @@ export function groundDifferences(a: Run, b: Run, name: Names): Difference[] {
   )
     put(
       'sleep',
-      `${nights(covered(a))} protected on ${a.name}, ${nights(covered(b))} on ${b.name}.`,
+      () => `${nights(covered(a))} protected on ${a.name}, ${nights(covered(b))} on ${b.name}.`,
       Math.abs(covered(a) - covered(b)),
       {
         key: 'sleep protected',
@@ -127,7 +133,7 @@ export function groundDifferences(a: Run, b: Run, name: Names): Difference[] {
     if (x !== y)
       put(
         'event',
-        `${EVENTS[kind].label}: ${times(x)} on ${a.name}, ${times(y)} on ${b.name}.`,
+        () => `${EVENTS[kind].label}: ${times(x)} on ${a.name}, ${times(y)} on ${b.name}.`,
         Math.abs(x - y),
         { key: `event ${kind}`, detail: kind },
       );
@@ -135,13 +141,17 @@ export function groundDifferences(a: Run, b: Run, name: Names): Difference[] {
   if (a.rater !== b.rater)
     put(
       'rater',
-      `rated by ${a.rater || 'the tester'} on ${a.name}, by ${b.rater || 'the tester'} on ${b.name}.`,
+      () => `rated by ${a.rater || 'the tester'} on ${a.name}, by ${b.rater || 'the tester'} on ${b.name}.`,
       1,
     );
   if (a.blind !== b.blind)
-    put('blind', `rated blind on ${a.blind ? a.name : b.name}, not on ${a.blind ? b.name : a.name}.`, 1);
+    put(
+      'blind',
+      () => `rated blind on ${a.blind ? a.name : b.name}, not on ${a.blind ? b.name : a.name}.`,
+      1,
+    );
   if (otherArms && a.stake !== b.stake)
-    put('stake', `${a.name}: ${a.stake ?? 'bought'}; ${b.name}: ${b.stake ?? 'bought'}.`, 1);
+    put('stake', () => `${a.name}: ${a.stake ?? 'bought'}; ${b.name}: ${b.stake ?? 'bought'}.`, 1);
   return found;
 }
 

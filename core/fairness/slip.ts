@@ -126,7 +126,8 @@ function changedUnderWay(
       const difference: Difference = {
         kind: 'state',
         key: `state ${state}`,
-        says: `The hair was ${HAIR_STATES[state].label} ${days === 1 ? 'the day' : `${days} days`} before, since the last wash day.`,
+        says: () =>
+          `The hair was ${HAIR_STATES[state].label} ${days === 1 ? 'the day' : `${days} days`} before, since the last wash day.`,
         size: Number.POSITIVE_INFINITY,
         slot: null,
         detail: state,
@@ -165,7 +166,7 @@ function ofDays(days: readonly RunPlan[], name: (productId: string) => string) {
           difference: {
             ...difference,
             shared: true,
-            says: difference.says.replace('the left half', 'both halves'),
+            says: () => difference.says().replace('the left half', 'both halves'),
           },
           halves: true,
         });

@@ -38,6 +38,14 @@ function extraKeys(a: StepSettings, b: StepSettings): ExtraKey[] {
 
 const NONE: readonly never[] = [];
 
+/** The two sides as they are called, and whether what they set may differ by their arms. */
+interface Sides {
+  a: string;
+  b: string;
+  otherArms: boolean;
+  name: Names;
+}
+
 /** Whether two doses are the same to the letter, which most are. */
 function sameDose(a: StepSettings, b: StepSettings): boolean {
   if (a.dose === b.dose) return a.dose?.kind !== 'unknown' || a.dose === null;
@@ -57,29 +65,28 @@ function settingDifferences(
   a: StepSettings,
   b: StepSettings,
   tolerance: number,
-  sides: readonly [string, string],
-  name: Names,
-): Omit<Difference, 'ofArm'>[] {
-  const found: Omit<Difference, 'ofArm'>[] = [];
-  const where = SLOTS[slot].label;
+  sides: Sides,
+  found: Difference[],
+): void {
+  const { name } = sides;
   const differ = (
     kind: DifferenceKind,
     of: string,
-    left: string,
-    right: string,
+    words: (settings: StepSettings) => string,
     size = 1,
     detail: ExtraKey | null = null,
   ) =>
     found.push({
       kind,
       key: `${of} ${slot}`,
-      says: `${where}: ${left} ${at(sides[0])}, ${right} ${at(sides[1])}.`,
+      says: () => `${SLOTS[slot].label}: ${words(a)} ${at(sides.a)}, ${words(b)} ${at(sides.b)}.`,
       size,
       slot,
       detail,
+      ofArm: sides.otherArms && kind === 'minutes' && ARM_TIMED.includes(slot),
     });
-  const product = (id: string | null) => (id === null ? 'no product' : name(id));
-  if (a.productId !== b.productId) differ('product', 'product', product(a.productId), product(b.productId));
+  if (a.productId !== b.productId)
+    differ('product', 'product', (s) => (s.productId === null ? 'no product' : name(s.productId)));
   if (!sameDose(a, b)) {
     const oneWay = doseHeld(b, a, tolerance);
     const held = oneWay === 'held' && doseHeld(a, b, tolerance) === 'cannot show' ? 'cannot show' : oneWay;
@@ -87,67 +94,87 @@ function settingDifferences(
       const [x, y] = [doseInMl(a.dose, a.sections), doseInMl(b.dose, b.sections)];
       const ratio = x && y ? Math.max(x.usual / y.usual, y.usual / x.usual) - 1 : 0;
       const kind = held === 'departed' ? 'dose' : 'dose-unsure';
-      differ(kind, kind, doseLabel(a.dose), doseLabel(b.dose), ratio);
+      differ(kind, kind, (s) => doseLabel(s.dose), ratio);
     }
   }
   if (a.minutes !== null && b.minutes !== null) {
     const ratio = Math.max(a.minutes / b.minutes, b.minutes / a.minutes) - 1;
-    if (ratio > tolerance + 1e-9)
-      differ('minutes', 'minutes', `${round(a.minutes)} min`, `${round(b.minutes)} min`, ratio);
+    if (ratio > tolerance + 1e-9) differ('minutes', 'minutes', (s) => `${round(s.minutes!)} min`, ratio);
   }
   for (const [kind, table] of CHOICES)
     if (a[kind] !== null && b[kind] !== null && a[kind] !== b[kind])
-      differ(kind, kind, named(table, a[kind]), named(table, b[kind]));
+      differ(kind, kind, (s) => named(table, s[kind]!));
   if (a.sections !== null && b.sections !== null && a.sections !== b.sections)
-    differ('sections', 'sections', `${a.sections} sections`, `${b.sections} sections`);
+    differ('sections', 'sections', (s) => `${s.sections} sections`);
   for (const key of a.extra === b.extra ? NONE : extraKeys(a, b)) {
     if (a.extra[key] === b.extra[key]) continue;
     const [x, y] = [a.extra[key], b.extra[key]];
     // A tick left out says as much as one that is set; of other settings only what both sides tell is compared.
     const told = EXTRAS[key].kind === 'tick' ? x !== y : x !== undefined && y !== undefined;
     if (!told || sameExtra(key, x, y, tolerance)) continue;
-    const words = (value: typeof x) =>
+    const words = ({ extra: { [key]: value } }: StepSettings) =>
       value === undefined ? `not ${extraWords(key, true)}` : extraWords(key, value);
     const size = typeof x === 'number' && typeof y === 'number' ? Math.abs(x - y) : 1;
-    differ(key === 'stopAt' ? 'dry-fraction' : 'setting', key, words(x), words(y), size, key);
+    differ(key === 'stopAt' ? 'dry-fraction' : 'setting', key, words, size, key);
   }
-  return found;
 }
 
-/** Two wash days' steps side by side; what both begin and end with alike needs no search. */
-export function alignSteps(a: readonly RunStep[], b: readonly RunStep[]): Alignment {
+/** Slots whose minutes an arm makes longer or shorter by itself. */
+const ARM_TIMED: readonly Slot[] = ['dry', 'set', 'half-dry', 'separate', 'break-cast'];
+
+/** How many steps two wash days begin and end with alike: these need no search. */
+function alikeEnds(a: readonly RunStep[], b: readonly RunStep[]): { head: number; tail: number } {
   const same = (i: number, j: number) => a[i]!.key !== null && a[i]!.key === b[j]!.key;
   const shorter = Math.min(a.length, b.length);
   let head = 0;
   while (head < shorter && same(head, head)) head++;
   let tail = 0;
   while (tail < shorter - head && same(a.length - 1 - tail, b.length - 1 - tail)) tail++;
+  return { head, tail };
+}
+
+/** What stands between the ends that are alike, set beside each other. */
+function alignMiddle(a: readonly RunStep[], b: readonly RunStep[], head: number, tail: number): Alignment {
+  if (head + tail === a.length && head + tail === b.length) return [];
+  const middle = align(a.slice(head, a.length - tail), b.slice(head, b.length - tail), likeness);
+  for (const pair of middle) {
+    if (pair.a !== null) pair.a += head;
+    if (pair.b !== null) pair.b += head;
+  }
+  return middle;
+}
+
+/** Two wash days' steps side by side, by their places. */
+export function alignSteps(a: readonly RunStep[], b: readonly RunStep[]): Alignment {
+  const { head, tail } = alikeEnds(a, b);
   const ends = (n: number, from: number, to: number) =>
     Array.from({ length: n }, (_, i) => ({ a: from + i, b: to + i }));
-  const middle = align(a.slice(head, a.length - tail), b.slice(head, b.length - tail), likeness);
   return [
     ...ends(head, 0, 0),
-    ...middle.map((pair) => ({
-      a: pair.a === null ? null : pair.a + head,
-      b: pair.b === null ? null : pair.b + head,
-    })),
+    ...alignMiddle(a, b, head, tail),
     ...ends(tail, a.length - tail, b.length - tail),
   ];
 }
 
 /** Steps: missing, added, moved, or done otherwise. */
 export function stepDifferences(a: Run, b: Run, name: Names): Difference[] {
-  const otherArms = a.arm !== b.arm;
-  const pairs = alignSteps(a.steps, b.steps);
-  const loose = { a: new Set<number>(), b: new Set<number>() };
+  const sides: Sides = { a: a.name, b: b.name, otherArms: a.arm !== b.arm, name };
   const found: Difference[] = [];
-  for (const pair of pairs) {
-    if (pair.a !== null && pair.b !== null) {
-      const [x, y] = [a.steps[pair.a]!, b.steps[pair.b]!];
-      found.push(...pairDifferences(x, y, a, b, otherArms, name));
-    } else if (pair.a !== null) loose.a.add(pair.a);
-    else loose.b.add(pair.b!);
-  }
+  const { head, tail } = alikeEnds(a.steps, b.steps);
+  for (let i = 0; i < head; i++) pairDifferences(a.steps[i]!, b.steps[i]!, sides, found);
+  const middle = alignMiddle(a.steps, b.steps, head, tail);
+  if (middle.length) middleDifferences(a, b, middle, sides, found);
+  for (let i = tail; i > 0; i--) pairDifferences(a.steps.at(-i)!, b.steps.at(-i)!, sides, found);
+  return found;
+}
+
+/** Steps that the two sides do not begin or end with alike. */
+function middleDifferences(a: Run, b: Run, middle: Alignment, sides: Sides, found: Difference[]): void {
+  const loose = { a: new Set<number>(), b: new Set<number>() };
+  for (const pair of middle)
+    if (pair.a === null) loose.b.add(pair.b!);
+    else if (pair.b === null) loose.a.add(pair.a);
+    else pairDifferences(a.steps[pair.a]!, b.steps[pair.b]!, sides, found);
   // A step with a partner that stands elsewhere was moved, not missed on one side and added on the other.
   for (const i of [...loose.a]) {
     const step = a.steps[i]!;
@@ -158,24 +185,26 @@ export function stepDifferences(a: Run, b: Run, name: Names): Difference[] {
     found.push({
       kind: 'moved',
       key: `moved ${step.slot}`,
-      says: `${SLOTS[step.slot].label} stood at another place ${at(a.name)} than ${at(b.name)}.`,
+      says: () => `${SLOTS[step.slot].label} stood at another place ${at(a.name)} than ${at(b.name)}.`,
       size: 1,
       slot: step.slot,
       detail: null,
       ofArm: false,
     });
-    found.push(...pairDifferences(step, b.steps[j]!, a, b, otherArms, name));
+    pairDifferences(step, b.steps[j]!, sides, found);
   }
   const alone = (step: RunStep, on: Run, other: Run) => {
     // An arm that leaves its tested step out is the arm, not an unfairness.
-    if ((step.part === 'tested' && otherArms) || step.part === 'free' || step.optional) return;
+    if ((step.part === 'tested' && sides.otherArms) || step.part === 'free' || step.optional) return;
     const added = step.key === null;
+    const kind = added ? 'added' : 'missing';
     found.push({
-      kind: added ? 'added' : 'missing',
-      key: `${added ? 'added' : 'missing'} ${step.slot}`,
-      says: added
-        ? `${SLOTS[step.slot].label} was added ${at(on.name)}, not ${at(other.name)}${step.productId ? `: ${name(step.productId)}` : ''}.`
-        : `${SLOTS[step.slot].label} stands ${at(on.name)} and not ${at(other.name)}.`,
+      kind,
+      key: `${kind} ${step.slot}`,
+      says: () =>
+        added
+          ? `${SLOTS[step.slot].label} was added ${at(on.name)}, not ${at(other.name)}${step.productId ? `: ${sides.name(step.productId)}` : ''}.`
+          : `${SLOTS[step.slot].label} stands ${at(on.name)} and not ${at(other.name)}.`,
       size: 1,
       slot: step.slot,
       detail: null,
@@ -184,36 +213,17 @@ export function stepDifferences(a: Run, b: Run, name: Names): Difference[] {
   };
   for (const i of loose.a) alone(a.steps[i]!, a, b);
   for (const j of loose.b) alone(b.steps[j]!, b, a);
-  return found;
 }
 
-/** Slots whose minutes an arm makes longer or shorter by itself. */
-const ARM_TIMED: readonly Slot[] = ['dry', 'set', 'half-dry', 'separate', 'break-cast'];
-
-function pairDifferences(
-  x: RunStep,
-  y: RunStep,
-  a: Run,
-  b: Run,
-  otherArms: boolean,
-  name: Names,
-): Difference[] {
-  if (x.part === 'free' || y.part === 'free') return [];
+function pairDifferences(x: RunStep, y: RunStep, sides: Sides, found: Difference[]): void {
+  if (x.part === 'free' || y.part === 'free') return;
   const tolerance = Math.min(x.tolerance, y.tolerance);
-  if (otherArms && (x.part === 'tested' || y.part === 'tested'))
-    // What the arms set is the question itself; a side that strayed from its own plan is not.
-    return [
-      ...(x.planned
-        ? settingDifferences(x.slot, x, x.planned, tolerance, [a.name, 'its own plan'], name)
-        : []),
-      ...(y.planned
-        ? settingDifferences(y.slot, y, y.planned, tolerance, [b.name, 'its own plan'], name)
-        : []),
-    ].map((difference) => ({ ...difference, ofArm: false }));
-  const found = settingDifferences(x.slot, x, y, tolerance, [a.name, b.name], name);
-  if (found.length === 0) return [];
-  return found.map((difference) => ({
-    ...difference,
-    ofArm: otherArms && difference.kind === 'minutes' && ARM_TIMED.includes(x.slot),
-  }));
+  if (!sides.otherArms || (x.part !== 'tested' && y.part !== 'tested')) {
+    settingDifferences(x.slot, x, y, tolerance, sides, found);
+    return;
+  }
+  // What the arms set is the question itself; a side that strayed from its own plan is not.
+  const own = { ...sides, b: 'its own plan', otherArms: false };
+  if (x.planned) settingDifferences(x.slot, x, x.planned, tolerance, own, found);
+  if (y.planned) settingDifferences(y.slot, y, y.planned, tolerance, { ...own, a: sides.b }, found);
 }

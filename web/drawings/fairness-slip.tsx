@@ -47,7 +47,7 @@ export function FairnessSlip({
                   className={`mx-4 border-l-4 py-1.5 pl-3 ${edge}`}
                 >
                   {whose?.(item) && <span className="font-semibold">{whose(item)}: </span>}
-                  {item.difference.says}{' '}
+                  {item.difference.says()}{' '}
                   <span className="text-soft" title={`Source: ${item.source}`}>
                     {item.because}
                   </span>

@@ -45,7 +45,7 @@ export function Overrule({ trial, item }: { trial: TrialDetail; item: SlipItem }
         >
           <Dialog.Title className="mb-2 text-2xl">Judge this otherwise?</Dialog.Title>
           <p className="mb-4 text-soft">
-            {item.difference.says} It stays on record with your reason, and cannot be changed once the
+            {item.difference.says()} It stays on record with your reason, and cannot be changed once the
             outcomes are shown.
           </p>
           <form
