@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { allergiesIn, productsOf } from './allergies.ts';
+import { allergiesIn, namedInMixes, productsOf } from './allergies.ts';
 
 const gel = { id: 'g', name: 'Gel', ingredients: 'Aqua, PVP, Parfum (Linalool, Limonene), Panthenol' };
 const oil = { id: 'o', name: 'Oil', ingredients: 'Prunus Amygdalus Dulcis Oil, Zorblax Extract' };
@@ -30,10 +30,28 @@ describe('allergies in a plan’s products', () => {
 
 describe('products of a plan', () => {
   it('are those of its steps and of its arms, once each', () => {
-    const steps = [{ productId: 'a' }, { productId: null }];
+    const steps = [
+      { productId: 'a', extra: {} },
+      { productId: null, extra: {} },
+    ];
     expect(productsOf({ plan: steps, arms: [{ steps: [{ productId: 'b' }, { productId: 'a' }] }] })).toEqual([
       'a',
       'b',
     ]);
+  });
+
+  it('are also those of home mixes, and what is only named there is read as a label', () => {
+    const mix = [
+      { name: 'Oil', productId: 'oil', parts: 1 },
+      { name: 'Sweet almond oil', productId: null, parts: 1 },
+    ];
+    const trial = {
+      plan: [{ productId: null, extra: { mix } }],
+      arms: [{ steps: [{ productId: 'b', settings: { extra: { mix: 'honey' } } }] }],
+    };
+    expect(productsOf(trial)).toEqual(['oil', 'b']);
+    expect(
+      allergiesIn(namedInMixes(trial), [{ ingredient: 'sweet almond oil', why: 'allergy' }]),
+    ).toMatchObject([{ productName: 'A home mix', ingredient: 'sweet almond oil' }]);
   });
 });

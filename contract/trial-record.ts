@@ -1,6 +1,8 @@
 import type { TrialRecord } from '@sabor/core/compare/comparison';
 import type { WashDayRecord } from '@sabor/core/compare/wash-day-record';
+import type { Dose } from '@sabor/core/doses/dose';
 import { localDate } from '@sabor/core/outcomes/local-date';
+import { productsUsed } from '@sabor/core/routine/mix';
 import { type PricedUse, washCost } from '@sabor/core/shelf/wash-cost';
 import { codeOfArms, DESIGNS } from '@sabor/core/trial/designs';
 import type { CheckIn } from './check-in.ts';
@@ -27,20 +29,24 @@ function uses(
   only?: ReadonlySet<string>,
 ): PricedUse[] {
   return washDay.steps.flatMap((step) => {
-    if (step.status !== 'done' || (step.productId === null && step.code === null)) return [];
+    if (step.status !== 'done') return [];
     if (half !== null && step.half !== null && step.half !== half) return [];
     if (only && !(step.planStepId && only.has(step.planStepId))) return [];
-    const product = step.productId === null ? undefined : products.get(step.productId);
-    const use = {
-      productName: product?.name ?? (step.code === null ? 'A product' : `Code ${step.code}`),
-      price: product?.price ?? null,
-      currency: product?.currency ?? null,
-      sizeMl: product?.sizeMl ?? null,
-      dose: step.dose,
-      sections: step.sections,
-    };
+    const used: { productId: string | null; dose: Dose | null }[] =
+      step.code === null ? productsUsed(step) : [{ productId: null, dose: step.dose }];
+    const priced = used.map(({ productId, dose }) => {
+      const product = productId === null ? undefined : products.get(productId);
+      return {
+        productName: product?.name ?? (step.code === null ? 'A product' : `Code ${step.code}`),
+        price: product?.price ?? null,
+        currency: product?.currency ?? null,
+        sizeMl: product?.sizeMl ?? null,
+        dose,
+        sections: step.sections,
+      };
+    });
     // A half takes half a dose; what an arm costs is told for a whole head of it.
-    return half !== null && step.half !== null ? [use, use] : use;
+    return half !== null && step.half !== null ? [...priced, ...priced] : priced;
   });
 }
 

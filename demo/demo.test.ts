@@ -5,7 +5,7 @@ import { splitIngredients } from '@sabor/core/shelf/ingredient-list';
 import { seededRandom } from '@sabor/core/trial/random';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { type HairTruth, normal, rate, washDayLuck } from './readings.ts';
+import { type HairTruth, type Lots, normal, rate, washDayLuck } from './readings.ts';
 import { demoBackup } from './scenario.ts';
 import { LINES, PRODUCTS, productId } from './shelf.ts';
 import { TRIALS } from './trials.ts';
@@ -123,14 +123,15 @@ describe('the demo’s rows', () => {
 
 describe('the demo’s hair', () => {
   const flat = (definition: number): HairTruth => {
-    const zero = { definition: 0, frizz: 0, volume: 0, shine: 0, softness: 0, hold: 0 };
+    const zero = { definition: 0, frizz: 0, volume: 0, shine: 0, softness: 0, hold: 0, scalp: 0 };
     return { start: { ...zero, definition, frizz: 5 }, perDay: { ...zero, definition: -0.5 } };
   };
-  const luck = { definition: 0, frizz: 0, volume: 0, shine: 0, softness: 0, hold: 0 };
+  const luck = { definition: 0, frizz: 0, volume: 0, shine: 0, softness: 0, hold: 0, scalp: 0 };
+  const lots = (seed: number): Lots => ({ hair: seededRandom(seed), scalp: seededRandom(seed + 100) });
   const many = (make: () => number) => Array.from({ length: 2000 }, make);
 
   it('is rated around its truth with the rater’s wobble', () => {
-    const random = seededRandom(3);
+    const random = lots(3);
     const values = many(() => rate(flat(5), luck, 'definition', 'nape', 1, random));
     expect(Math.abs(mean(values) - 5)).toBeLessThan(0.06);
     expect(sd(values)).toBeGreaterThan(0.5);
@@ -138,7 +139,7 @@ describe('the demo’s hair', () => {
   });
 
   it('differs by zone and fades by day', () => {
-    const random = seededRandom(4);
+    const random = lots(4);
     const at = (...[place, day]: ['hairline' | 'back', number]) =>
       mean(many(() => rate(flat(6), luck, 'definition', place, day, random)));
     expect(at('back', 1) - at('hairline', 1)).toBeGreaterThan(1.4);
@@ -146,7 +147,7 @@ describe('the demo’s hair', () => {
   });
 
   it('shares its luck within a wash day', () => {
-    const random = seededRandom(5);
+    const random = lots(5);
     const days = Array.from({ length: 300 }, () => washDayLuck(random).definition);
     expect(Math.abs(mean(days))).toBeLessThan(0.1);
     expect(Math.abs(sd(days) - 0.45)).toBeLessThan(0.06);

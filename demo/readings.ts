@@ -20,6 +20,7 @@ const ZONE_OFFSET: Record<Outcome, Partial<Record<Place, number>>> = {
   shine: { hairline: -0.3, crown: 0.2 },
   softness: { hairline: -0.3, back: 0.3 },
   hold: { hairline: -0.4, back: 0.2 },
+  scalp: { hairline: -0.3 },
 };
 
 const WASH_DAY_SD = 0.45;
@@ -31,10 +32,21 @@ export function normal(random: Random): number {
   return Math.sqrt(-2 * Math.log(u)) * Math.cos(2 * Math.PI * random.unit());
 }
 
+/** Where chance comes from. The scalp has its own stream: it was rated from a later version on, and moved nothing else. */
+export interface Lots {
+  hair: Random;
+  scalp: Random;
+}
+
+const lotOf = (lots: Lots, outcome: Outcome) => (outcome === 'scalp' ? lots.scalp : lots.hair);
+
 /** One wash day's luck: a number per outcome that every reading of that day shares. */
-export function washDayLuck(random: Random): Record<Outcome, number> {
+export function washDayLuck(lots: Lots): Record<Outcome, number> {
   return Object.fromEntries(
-    (Object.keys(OUTCOMES) as Outcome[]).map((outcome) => [outcome, WASH_DAY_SD * normal(random)]),
+    (Object.keys(OUTCOMES) as Outcome[]).map((outcome) => [
+      outcome,
+      WASH_DAY_SD * normal(lotOf(lots, outcome)),
+    ]),
   ) as Record<Outcome, number>;
 }
 
@@ -45,13 +57,13 @@ export function rate(
   outcome: Outcome,
   place: Place,
   day: number,
-  random: Random,
+  lots: Lots,
 ): number {
   const value =
     truth.start[outcome] +
     (ZONE_OFFSET[outcome][place] ?? 0) +
     truth.perDay[outcome] * (day - 1) +
     luck[outcome] +
-    RATER_SD * normal(random);
+    RATER_SD * normal(lotOf(lots, outcome));
   return Math.min(10, Math.max(0, Math.round(value * 2) / 2));
 }

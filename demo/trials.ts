@@ -131,20 +131,44 @@ export interface DemoTrial {
  * first later seed that decides was taken. The demo's p is a showpiece, not a result.
  */
 const KELP: HairTruth = {
-  start: { definition: 8.5, frizz: 2.6, volume: 4.6, shine: 6.6, softness: 5.4, hold: 7.8 },
-  perDay: { definition: -0.42, frizz: 0.42, volume: 0.12, shine: -0.15, softness: 0.05, hold: -0.4 },
+  start: { definition: 8.5, frizz: 2.6, volume: 4.6, shine: 6.6, softness: 5.4, hold: 7.8, scalp: 8.2 },
+  perDay: {
+    definition: -0.42,
+    frizz: 0.42,
+    volume: 0.12,
+    shine: -0.15,
+    softness: 0.05,
+    hold: -0.4,
+    scalp: -0.2,
+  },
 };
 const ANVIL: HairTruth = {
-  start: { definition: 6.5, frizz: 3.4, volume: 6.2, shine: 6.4, softness: 6.0, hold: 6.7 },
-  perDay: { definition: -0.5, frizz: 0.5, volume: 0.08, shine: -0.2, softness: 0, hold: -0.5 },
+  start: { definition: 6.5, frizz: 3.4, volume: 6.2, shine: 6.4, softness: 6.0, hold: 6.7, scalp: 8.6 },
+  perDay: { definition: -0.5, frizz: 0.5, volume: 0.08, shine: -0.2, softness: 0, hold: -0.5, scalp: -0.2 },
 };
 const FOAM: HairTruth = {
-  start: { definition: 6.4, frizz: 3.4, volume: 6.6, shine: 5.4, softness: 6.8, hold: 5.9 },
-  perDay: { definition: -0.8, frizz: 0.9, volume: -0.2, shine: -0.3, softness: -0.1, hold: -0.8 },
+  start: { definition: 6.4, frizz: 3.4, volume: 6.6, shine: 5.4, softness: 6.8, hold: 5.9, scalp: 8.4 },
+  perDay: {
+    definition: -0.8,
+    frizz: 0.9,
+    volume: -0.2,
+    shine: -0.3,
+    softness: -0.1,
+    hold: -0.8,
+    scalp: -0.1,
+  },
 };
 const JELLY: HairTruth = {
-  start: { definition: 6.9, frizz: 3.1, volume: 5.9, shine: 6.1, softness: 6.4, hold: 5.4 },
-  perDay: { definition: -0.85, frizz: 0.8, volume: -0.2, shine: -0.2, softness: -0.1, hold: -0.9 },
+  start: { definition: 6.9, frizz: 3.1, volume: 5.9, shine: 6.1, softness: 6.4, hold: 5.4, scalp: 8.3 },
+  perDay: {
+    definition: -0.85,
+    frizz: 0.8,
+    volume: -0.2,
+    shine: -0.2,
+    softness: -0.1,
+    hold: -0.9,
+    scalp: -0.2,
+  },
 };
 
 const weekly = Array.from({ length: 8 }, (_, i) => 58 - 7 * i);
@@ -153,12 +177,28 @@ const WHOLE = { design: 'complete', primary: 'definition', onDay: 1, blind: fals
 
 /** Bramble Cream: heavier, so fewer strays and less volume than Spindrift. */
 const SPINDRIFT: HairTruth = {
-  start: { definition: 6.6, frizz: 3.9, volume: 6.4, shine: 6.0, softness: 6.2, hold: 5.6 },
-  perDay: { definition: -0.7, frizz: 0.7, volume: -0.1, shine: -0.2, softness: -0.1, hold: -0.6 },
+  start: { definition: 6.6, frizz: 3.9, volume: 6.4, shine: 6.0, softness: 6.2, hold: 5.6, scalp: 8.5 },
+  perDay: {
+    definition: -0.7,
+    frizz: 0.7,
+    volume: -0.1,
+    shine: -0.2,
+    softness: -0.1,
+    hold: -0.6,
+    scalp: -0.1,
+  },
 };
 const BRAMBLE: HairTruth = {
-  start: { definition: 7.6, frizz: 2.7, volume: 5.2, shine: 6.8, softness: 7.1, hold: 5.4 },
-  perDay: { definition: -0.6, frizz: 0.5, volume: -0.2, shine: -0.2, softness: -0.1, hold: -0.6 },
+  start: { definition: 7.6, frizz: 2.7, volume: 5.2, shine: 6.8, softness: 7.1, hold: 5.4, scalp: 8.4 },
+  perDay: {
+    definition: -0.6,
+    frizz: 0.5,
+    volume: -0.2,
+    shine: -0.2,
+    softness: -0.1,
+    hold: -0.6,
+    scalp: -0.2,
+  },
 };
 
 export const TRIALS: readonly DemoTrial[] = [

@@ -3,7 +3,7 @@ import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
 import { type Random, seededRandom } from '@sabor/core/trial/random';
 import { demoId } from './ids.ts';
-import { normal, rate, washDayLuck } from './readings.ts';
+import { type Lots, normal, rate, washDayLuck } from './readings.ts';
 import { type calendar, settingsRow } from './rows.ts';
 import { productId } from './shelf.ts';
 import { COAST_ROUTINE, type DemoArm, type DemoTrial } from './trials.ts';
@@ -77,9 +77,10 @@ function steps(day: Day, calendar: Calendar, reached: number): Row[] {
 }
 
 /** The looks at the hair from the reveal to the last day of wear, with their ratings and lengths. */
-function wear(rows: Rows, day: Day, calendar: Calendar, random: Random): void {
+function wear(rows: Rows, day: Day, calendar: Calendar, lots: Lots): void {
   const { trial, wearer } = day;
-  const luck = washDayLuck(random);
+  const { hair: random } = lots;
+  const luck = washDayLuck(lots);
   const curlLuck = 0.02 * normal(random);
   const looks = [
     { stage: 'wet', day: null, at: calendar.at(day.daysAgo, 9.8) },
@@ -118,7 +119,7 @@ function wear(rows: Rows, day: Day, calendar: Calendar, random: Random): void {
               outcome,
               place,
               look.day ?? 1,
-              random,
+              lots,
             ),
             unit: 'points',
             obtained: 'rated',
@@ -284,7 +285,7 @@ const NAMES: Record<string, string> = {
 /** One trial with all that was run of it. */
 export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, calendar: Calendar): void {
   const sequence = schemeOf(trial.design, trial.arms.length, trial.planned).draw(trial.seed);
-  const random = seededRandom(trial.seed + 1);
+  const lots = { hair: seededRandom(trial.seed + 1), scalp: seededRandom(trial.seed + 5) };
   const clock = seededRandom(trial.seed + 3);
   design(rows, trial, calendar, sequence);
   const begin = (index: number, daysAgo: number, name: string): Day => ({
@@ -344,8 +345,8 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
       wear_ended_at: calendar.at(daysAgo - trial.wearDays, 7.5),
     });
     rows.wash_step = [...(rows.wash_step ?? []), ...steps(day, calendar, 99)];
-    wear(rows, day, calendar, random);
-    if (trial.blind) guesses(rows, day, calendar, random);
+    wear(rows, day, calendar, lots);
+    if (trial.blind) guesses(rows, day, calendar, lots.hair);
     for (let on = 0; on < trial.wearDays; on++)
       push(rows, 'day_outdoors', {
         wash_day_id: day.id,

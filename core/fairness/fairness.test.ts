@@ -153,10 +153,11 @@ describe('two halves of one wash day', () => {
   const left = run({ half: 'left', name: 'the left half' });
   const right = (to: Partial<Run>) => run({ half: 'right', arm: 'b', name: 'the right half', ...to });
 
-  it('are broken by a scarf on one side for frizz, not for what is felt by hand', () => {
+  it('are broken by a scarf on one side for frizz, not for what hand and scalp feel', () => {
     const scarf = right({ events: { bonnet: 1, scarf: 1 } });
     expect(gravity(left, scarf, 'frizz')).toEqual(['breaks: sleep protected']);
     expect(gravity(left, scarf, 'softness')).toEqual(['note: sleep protected']);
+    expect(gravity(left, scarf, 'scalp')).toEqual(['note: sleep protected']);
   });
 
   it('stand as they are when both slept alike', () => {

@@ -5,7 +5,14 @@ export const GROUND_RULES: readonly FairnessRule[] = [
   {
     id: 'dew-point-far',
     when: { kind: 'dew-point', from: 10 },
-    does: { definition: 'breaks', frizz: 'breaks', volume: 'breaks', hold: 'weakens', other: 'weakens' },
+    does: {
+      definition: 'breaks',
+      frizz: 'breaks',
+      volume: 'breaks',
+      hold: 'weakens',
+      scalp: 'note',
+      other: 'weakens',
+    },
     because: 'Air this different swells or dries hair more than two products differ.',
     source: MODEL,
   },
@@ -54,7 +61,7 @@ export const GROUND_RULES: readonly FairnessRule[] = [
   {
     id: 'build-up',
     when: { kind: 'build-up' },
-    does: { volume: 'weakens', shine: 'weakens', other: 'note' },
+    does: { volume: 'weakens', shine: 'weakens', scalp: 'weakens', other: 'note' },
     because: 'One side carried more from earlier wash days: reset before every one.',
     source: MODEL,
   },
@@ -75,7 +82,7 @@ export const GROUND_RULES: readonly FairnessRule[] = [
   {
     id: 'state-straight',
     when: { kind: 'state', details: ['heat', 'blow-out'], from: 7 },
-    does: { ...SHAPED_WEAK, definition: 'breaks', other: 'weakens' },
+    does: { ...SHAPED_WEAK, definition: 'breaks', scalp: 'note', other: 'weakens' },
     because: 'Straightened hair reverts over several washes; until then its curl is not its own.',
     source: PRACTICE,
   },
@@ -112,7 +119,7 @@ export const GROUND_RULES: readonly FairnessRule[] = [
     when: { kind: 'sleep', halves: true },
     does: { definition: 'breaks', frizz: 'breaks', volume: 'breaks', hold: 'weakens', other: 'note' },
     because:
-      'Protection on one side alone is a difference of sides in itself; what is felt by hand bears it.',
+      'Protection on one side alone is a difference of sides in itself; what hand and scalp feel bears it.',
     source: PRACTICE,
   },
   {
@@ -139,7 +146,7 @@ export const GROUND_RULES: readonly FairnessRule[] = [
   {
     id: 'event-sweat',
     when: { kind: 'event', details: ['workout'], from: 2 },
-    does: { ...SHAPED_WEAK, other: 'note' },
+    does: { ...SHAPED_WEAK, scalp: 'weakens', other: 'note' },
     because: 'Sweat wets the roots again and brings salt.',
     source: PRACTICE,
   },

@@ -30,9 +30,9 @@ export const STEP_RULES: readonly FairnessRule[] = [
   {
     id: 'product-washing',
     when: { kind: 'product', slots: WASHING },
-    does: { ...SHAPED_WEAK, softness: 'breaks', shine: 'breaks', other: 'weakens' },
+    does: { ...SHAPED_WEAK, softness: 'breaks', shine: 'breaks', scalp: 'breaks', other: 'weakens' },
     because:
-      'Another cleanser or conditioner leaves the hair another ground; softness and shine come from it directly.',
+      'Another cleanser or conditioner leaves the hair another ground; softness, shine and what the scalp feels come from it directly.',
     source: PRACTICE,
   },
   {
@@ -66,14 +66,14 @@ export const STEP_RULES: readonly FairnessRule[] = [
   {
     id: 'missing-dry',
     when: { kind: 'missing', slots: ['dry', 'set'] },
-    does: { ...SHAPED, other: 'weakens' },
+    does: { ...SHAPED, scalp: 'note', other: 'weakens' },
     because: 'Dried another way the shape sets another way.',
     source: PRACTICE,
   },
   {
     id: 'missing-cast',
     when: { kind: 'missing', slots: ['break-cast', 'separate'] },
-    does: { volume: 'breaks', softness: 'breaks', other: 'weakens' },
+    does: { volume: 'breaks', softness: 'breaks', scalp: 'note', other: 'weakens' },
     because: 'A cast left standing reads as hold and hides volume and softness.',
     source: PRACTICE,
   },
@@ -157,7 +157,7 @@ export const STEP_RULES: readonly FairnessRule[] = [
   {
     id: 'minutes-soak',
     when: { kind: 'minutes', slots: ['condition', 'treat', 'pre-wash'] },
-    does: { softness: 'weakens', shine: 'weakens', other: 'note' },
+    does: { softness: 'weakens', shine: 'weakens', scalp: 'weakens', other: 'note' },
     because: 'Longer under a mask or conditioner is more of it.',
     source: PRACTICE,
   },
@@ -178,7 +178,7 @@ export const STEP_RULES: readonly FairnessRule[] = [
   {
     id: 'wetness-styling',
     when: { kind: 'wetness', slots: STYLING },
-    does: { ...SHAPED, other: 'weakens' },
+    does: { ...SHAPED, scalp: 'note', other: 'weakens' },
     because: 'How wet the hair is when styled decides clumping more than most products do.',
     source: PRACTICE,
   },
@@ -192,7 +192,7 @@ export const STEP_RULES: readonly FairnessRule[] = [
   {
     id: 'technique-styling',
     when: { kind: 'technique', slots: STYLING },
-    does: { ...SHAPED, other: 'weakens' },
+    does: { ...SHAPED, scalp: 'note', other: 'weakens' },
     because: 'Another technique makes other clumps.',
     source: PRACTICE,
   },
@@ -206,7 +206,7 @@ export const STEP_RULES: readonly FairnessRule[] = [
   {
     id: 'tool-styling',
     when: { kind: 'tool', slots: [...STYLING, 'dry', 'set'] },
-    does: { ...SHAPED, other: 'weakens' },
+    does: { ...SHAPED, scalp: 'note', other: 'weakens' },
     because: 'A brush, fingers or a diffuser each shape clumps their own way.',
     source: PRACTICE,
   },
@@ -220,7 +220,7 @@ export const STEP_RULES: readonly FairnessRule[] = [
   {
     id: 'heat-dry',
     when: { kind: 'heat', slots: ['dry', 'set', 'half-dry'] },
-    does: { frizz: 'weakens', volume: 'weakens', shine: 'weakens', other: 'note' },
+    does: { frizz: 'weakens', volume: 'weakens', shine: 'weakens', scalp: 'weakens', other: 'note' },
     because: 'Heat sets faster and drier.',
     source: PRACTICE,
   },
@@ -248,7 +248,7 @@ export const STEP_RULES: readonly FairnessRule[] = [
   {
     id: 'dry-fraction-far',
     when: { kind: 'dry-fraction', from: 15 },
-    does: { ...SHAPED, other: 'weakens' },
+    does: { ...SHAPED, scalp: 'note', other: 'weakens' },
     because: 'Hair touched while damp sets again in another shape; how far it was dried is what is held.',
     source: METHODS,
   },
@@ -269,7 +269,7 @@ export const STEP_RULES: readonly FairnessRule[] = [
   {
     id: 'water-dilution',
     when: { kind: 'setting', details: ['water', 'dilution'] },
-    does: { ...SHAPED_WEAK, other: 'weakens' },
+    does: { ...SHAPED_WEAK, scalp: 'note', other: 'weakens' },
     because: 'More water is less product on the hair.',
     source: PRACTICE,
   },

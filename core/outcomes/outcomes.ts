@@ -61,6 +61,16 @@ export const OUTCOMES = {
       10: 'Unchanged after shaking the head.',
     },
   },
+  scalp: {
+    label: 'Scalp comfort',
+    says: 'no itch, sting or tightness; felt, not seen',
+    better: 'higher',
+    anchors: {
+      0: 'Burns or hurts: wash it out.',
+      5: 'Tight or itchy now and then.',
+      10: 'Nothing felt at all; clean and calm.',
+    },
+  },
 } as const;
 export type Outcome = KeyOf<typeof OUTCOMES>;
 

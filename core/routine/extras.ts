@@ -1,6 +1,7 @@
 import { PARTINGS } from '../hair/wishes.ts';
 import { PLACES } from '../hair/zones.ts';
 import type { Vocabulary } from '../vocabulary.ts';
+import { type MixPart, mixProblem, mixWords, sameMix } from './mix.ts';
 import type { Slot } from './slots.ts';
 
 /** A setting that only some slots have. Choices come from a table; numbers have a unit and a range. */
@@ -15,7 +16,7 @@ export type ExtraSetting = { label: string; slots: readonly Slot[] } & (
     }
   | { kind: 'choice'; options: Vocabulary }
   | { kind: 'tick' }
-  | { kind: 'text'; most: number }
+  | { kind: 'mix' }
   | { kind: 'several'; options: Vocabulary }
 );
 
@@ -148,9 +149,8 @@ export const EXTRAS = {
     slots: ['refresh'],
   },
   mix: {
-    label: 'Home mix of, in parts',
-    kind: 'text',
-    most: 200,
+    label: 'Home mix',
+    kind: 'mix',
     slots: ['pre-wash', 'cleanse', 'treat', 'condition', 'rinse', 'hold', 'refresh'],
   },
   part: {
@@ -164,7 +164,7 @@ export const EXTRAS = {
 } as const satisfies Record<string, ExtraSetting>;
 export type ExtraKey = keyof typeof EXTRAS;
 
-export type ExtraValue = number | string | boolean | readonly string[];
+export type ExtraValue = number | string | boolean | readonly string[] | readonly MixPart[];
 /** What a step sets beyond the common settings; what is left out is not set. */
 export type Extra = { readonly [key in ExtraKey]?: ExtraValue | undefined };
 
@@ -182,10 +182,8 @@ export function extraProblem(key: ExtraKey, value: unknown): string | null {
         : `${setting.label} runs from ${setting.least} to ${setting.most}${setting.unit ? ` ${setting.unit}` : ''}.`;
     case 'tick':
       return value === true ? null : `${setting.label} is ticked or left out.`;
-    case 'text':
-      return typeof value === 'string' && value.trim() !== '' && value.length <= setting.most
-        ? null
-        : `${setting.label}: say it in 1 to ${setting.most} characters.`;
+    case 'mix':
+      return mixProblem(value);
     case 'choice':
       return typeof value === 'string' && value in setting.options
         ? null
@@ -203,7 +201,7 @@ export function extraWords(key: ExtraKey, value: ExtraValue | undefined): string
   const name = setting.label[0]!.toLowerCase() + setting.label.slice(1);
   if (value === undefined) return `${name}: not set`;
   if (setting.kind === 'tick') return name;
-  if (setting.kind === 'text') return `${name}: ${String(value)}`;
+  if (setting.kind === 'mix') return `${name} of ${mixWords(value)}`;
   if (setting.kind === 'number') return `${name} ${String(value)}${setting.unit ? ` ${setting.unit}` : ''}`;
   const word = (one: string) => setting.options[one]?.label.toLowerCase() ?? one;
   return `${name} ${(setting.kind === 'several' ? (value as readonly string[]).map(word) : [word(String(value))]).join(', ')}`;
@@ -217,6 +215,7 @@ export function sameExtra(
   tolerance: number,
 ): boolean {
   const setting: ExtraSetting = EXTRAS[key];
+  if (setting.kind === 'mix') return sameMix(planned, actual, tolerance);
   if (typeof planned === 'number' && typeof actual === 'number') {
     const within = setting.kind === 'number' ? setting.within : undefined;
     return Math.abs(actual - planned) <= (within ?? Math.abs(planned) * tolerance) + 1e-9;

@@ -12,7 +12,8 @@ import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings'
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import type { StepSettings } from '@sabor/core/routine/step';
 import { ROLES } from '@sabor/core/shelf/products';
-import { ChoiceField, NumberField, TextField, TicksField } from './inputs.tsx';
+import { ChoiceField, NumberField, TicksField } from './inputs.tsx';
+import { MixField } from './mix-field.tsx';
 
 /** Products to choose from in a slot: those whose role is at home there first, then the others. */
 export function productChoices(
@@ -193,6 +194,7 @@ export function StepSettingsFields<S extends StepSettings>({
         <ExtraField
           key={key}
           of={key}
+          products={productChoices(products, slot, step.productId)}
           value={step.extra[key]}
           onChange={(to) => {
             const { [key]: _, ...rest } = step.extra;
@@ -211,8 +213,10 @@ function ExtraField({
   value,
   onChange,
   error,
+  products,
 }: {
   of: ExtraKey;
+  products: readonly { key: string; label: string }[];
   value: ExtraValue | undefined;
   onChange: (value: ExtraValue | undefined) => void;
   error: string | undefined;
@@ -241,21 +245,8 @@ function ExtraField({
           {setting.label}
         </label>
       );
-    case 'text':
-      return (
-        <div className="sm:col-span-2">
-          <TextField
-            label={setting.label}
-            placeholder="2 parts conditioner, 1 part aloe"
-            value={typeof value === 'string' ? value : ''}
-            onChange={(text) => onChange(text === '' ? undefined : text)}
-            error={error}
-            {...(value
-              ? { hint: 'No preservative: mix little, keep it cold, use it fresh, throw the rest away.' }
-              : {})}
-          />
-        </div>
-      );
+    case 'mix':
+      return <MixField value={value} onChange={onChange} products={products} error={error} />;
     case 'choice':
       return (
         <ChoiceField

@@ -1,5 +1,7 @@
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
 import { type Dose, doseGrams } from '@sabor/core/doses/dose';
+import type { Extra } from '@sabor/core/routine/extras';
+import { productsUsed } from '@sabor/core/routine/mix';
 import type { Client } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
 import { doseOf } from '../routines/step-sql.ts';
@@ -49,12 +51,12 @@ export async function readLedgerDays(db: Client, wearerId: string): Promise<Ledg
     on: string;
     armId: string;
     trialId: string;
-    steps: { productId: string; dose: Dose | null; sections: number | null }[];
+    steps: { productId: string | null; dose: Dose | null; sections: number | null; extra: Extra }[];
   }>(
     `select (d.started_at at time zone w.time_zone)::date as "on", d.arm_id as "armId", d.trial_id as "trialId",
        (select coalesce(json_agg(json_build_object('productId', s.product_id, 'dose', ${doseOf('s')},
-           'sections', s.sections) order by s.position), '[]')
-         from wash_step s where s.wash_day_id = d.id and s.status = 'done' and s.product_id is not null
+           'sections', s.sections, 'extra', s.extra) order by s.position), '[]')
+         from wash_step s where s.wash_day_id = d.id and s.status = 'done' and (s.product_id is not null or s.extra ? 'mix')
            -- What is behind the code of a blind trial cannot be read off the build-up either.
            and not (t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested')) as steps
      from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
@@ -63,6 +65,8 @@ export async function readLedgerDays(db: Client, wearerId: string): Promise<Ledg
   );
   return rows.map(({ steps, ...day }) => ({
     ...day,
-    steps: steps.map(({ productId, dose, sections }) => ({ productId, grams: doseGrams(dose, sections) })),
+    steps: steps.flatMap(({ sections, ...step }) =>
+      productsUsed(step).map(({ productId, dose }) => ({ productId, grams: doseGrams(dose, sections) })),
+    ),
   }));
 }

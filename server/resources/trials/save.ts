@@ -1,5 +1,5 @@
 import { randomInt } from 'node:crypto';
-import { allergiesIn, productsOf } from '@sabor/contract/allergies';
+import { allergiesIn, namedInMixes, productsOf } from '@sabor/contract/allergies';
 import type { TrialDetail, TrialInput } from '@sabor/contract/trial';
 import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
 import { seededRandom, shuffled } from '@sabor/core/trial/random';
@@ -44,7 +44,9 @@ async function refuseAllergies(client: Client, trial: Plan): Promise<void> {
     'select id, name, ingredients from product where id = any($1::uuid[])',
     [productsOf(trial)],
   );
-  const unseen = allergiesIn(products, avoided).find(({ key }) => !trial.acknowledged.includes(key));
+  const unseen = allergiesIn([...products, ...namedInMixes(trial)], avoided).find(
+    ({ key }) => !trial.acknowledged.includes(key),
+  );
   if (unseen)
     throw atField(
       'acknowledged',

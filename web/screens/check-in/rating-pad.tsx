@@ -1,6 +1,7 @@
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { useState } from 'react';
 import { valueTint } from '../../drawings/tint.ts';
+import { Caution } from '../../ui/states.tsx';
 
 /** What 0, 5 and 10 look like, and the numbers to tap, in wholes or halves. */
 export function RatingPad({
@@ -28,6 +29,12 @@ export function RatingPad({
           </div>
         ))}
       </dl>
+      {outcome === 'scalp' && (
+        <Caution>
+          Burning, swelling, hives or trouble breathing: wash it out and stop using it, trial or not. Keep to
+          the label, and ask a doctor; for anything severe call for help at once.
+        </Caution>
+      )}
       <p className="mb-1 font-semibold sm:mb-2" aria-live="polite">
         {zones === 0 ? 'Choose a zone on the head.' : `For ${zones === 1 ? 'one zone' : `${zones} zones`}:`}
       </p>

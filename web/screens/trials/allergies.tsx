@@ -1,4 +1,4 @@
-import { allergiesIn, productsOf } from '@sabor/contract/allergies';
+import { allergiesIn, namedInMixes, productsOf } from '@sabor/contract/allergies';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import { useMemo } from 'react';
@@ -20,15 +20,13 @@ export function Allergies({
   const file = useHairFile(value.wearerId);
   const avoided = file.data?.wishes.avoided;
   const used = productsOf(value).sort().join(' ');
+  const mixed = JSON.stringify(namedInMixes(value));
   const found = useMemo(
     () =>
       avoided
-        ? allergiesIn(
-            products.filter(({ id }) => used.includes(id)),
-            avoided,
-          )
+        ? allergiesIn([...products.filter(({ id }) => used.includes(id)), ...JSON.parse(mixed)], avoided)
         : [],
-    [avoided, products, used],
+    [avoided, products, used, mixed],
   );
   const error = problem('acknowledged');
   if (found.length === 0)

@@ -1,5 +1,6 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
+import { productsUsed } from '@sabor/core/routine/mix';
 import { washCost } from '@sabor/core/shelf/wash-cost';
 
 /** What the plan's wash days cost in product, in words; null where prices are missing or mixed. */
@@ -9,18 +10,18 @@ export function costOfPlan(value: TrialInput, products: readonly Product[]): str
     washCost(
       value.plan.flatMap((step) => {
         const own = step.part === 'tested' ? arm.steps.find(({ stepId }) => stepId === step.id) : undefined;
-        const productId = own?.productId ?? step.productId;
-        const product = productId ? shelf.get(productId) : undefined;
-        if (!product || own?.skipped) return [];
-        const { name, price, currency, sizeMl } = product;
-        return {
-          productName: name,
-          price,
-          currency,
-          sizeMl,
+        if (own?.skipped) return [];
+        const used = productsUsed({
+          productId: own?.productId ?? step.productId,
           dose: own?.dose ?? step.dose,
-          sections: step.sections,
-        };
+          extra: { ...step.extra, ...own?.settings?.extra },
+        });
+        return used.flatMap(({ productId, dose }) => {
+          const product = shelf.get(productId);
+          if (!product) return [];
+          const { name, price, currency, sizeMl } = product;
+          return { productName: name, price, currency, sizeMl, dose, sections: step.sections };
+        });
       }),
     ),
   );
