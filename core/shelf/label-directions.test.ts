@@ -1,20 +1,24 @@
 import { describe, expect, it } from 'vitest';
 import { labelDepartures, readDirections } from './label-directions.ts';
 
+const SILENT = { amount: null, rounds: null, cap: false, heat: null };
+
 describe('label directions', () => {
   it('give minutes, one or a range, wetness and rinsing', () => {
     expect(readDirections('Apply to damp hair. Leave for 3–5 min, then rinse.')).toEqual({
       minutes: [3, 5],
       wetness: ['damp', 'barely'],
       rinse: 'rinse',
+      ...SILENT,
     });
     expect(readDirections('Smooth through wet hair, do not rinse out.')).toEqual({
       minutes: null,
       wetness: ['wet', 'soaking'],
       rinse: 'leave',
+      ...SILENT,
     });
     expect(readDirections('10 minutes under a cap')).toMatchObject({ minutes: [10, 10], rinse: null });
-    expect(readDirections('')).toEqual({ minutes: null, wetness: [], rinse: null });
+    expect(readDirections('')).toEqual({ minutes: null, wetness: [], rinse: null, ...SILENT });
   });
 
   it('are departed from in sentences', () => {
@@ -26,5 +30,48 @@ describe('label directions', () => {
     ]);
     expect(labelDepartures({ minutes: 10, wetness: 'damp' }, 'Use daily.')).toEqual([]);
     expect(labelDepartures({ minutes: null, wetness: null }, text)).toEqual([]);
+  });
+
+  it.each([
+    ['Use 2 to 3 pumps.', { from: 2, to: 3, measure: 'pump' }],
+    ['A pea-sized amount is enough.', { from: 1, to: 1, measure: 'pea' }],
+    ['Three or four drops on the ends.', { from: 3, to: 4, measure: 'drop' }],
+    ['Measure 15 ml into the palm.', { from: 15, to: 15, measure: 'ml' }],
+    ['A little goes a long way.', null],
+    ['Use a few drops.', null],
+  ])('say how much where they do: %s', (text, amount) => {
+    expect(readDirections(text).amount).toEqual(amount);
+  });
+
+  it('ask for rounds, a cap or heat only where they do not leave it open', () => {
+    expect(readDirections('Lather, rinse, repeat.').rounds).toBe(2);
+    expect(readDirections('Massage in, rinse. Repeat if needed.').rounds).toBeNull();
+    expect(readDirections('Use twice a week.').rounds).toBeNull();
+    expect(readDirections('Under a cap with gentle heat.')).toMatchObject({ cap: true, heat: 'with' });
+    expect(readDirections('10 minutes. Cap or heat: label silent.')).toMatchObject({
+      cap: false,
+      heat: null,
+    });
+    expect(readDirections('Do not use with heat? Keep away from heat.').heat).toBe('without');
+  });
+
+  it('are departed from in amount, rounds, cap and heat too', () => {
+    const step = {
+      minutes: null,
+      wetness: null,
+      heat: null,
+      dose: { kind: 'exact', amount: 5, measure: 'pump', per: 'head' },
+      extra: { rounds: 1 },
+    } as const;
+    expect(labelDepartures(step, '2 to 3 pumps. Repeat. Under a cap, with heat.')).toEqual([
+      'The label says 2–3 pumps, the plan 5 pumps.',
+      'The label says 2 rounds, the plan 1.',
+      'The label says under a cap, the plan does not.',
+      'The label says with heat, the plan without.',
+    ]);
+    expect(labelDepartures({ ...step, extra: { rounds: 1, warmth: 'hood' } }, 'Avoid heat.')).toEqual([
+      'The label says without heat, the plan warms it.',
+    ]);
+    expect(labelDepartures(step, 'Measure 10 ml. Repeat if needed.')).toEqual([]);
   });
 });

@@ -1,3 +1,6 @@
+import type { Dose } from '../doses/dose.ts';
+import { doseLabel } from '../doses/dose.ts';
+import { MEASURES, type Measure } from '../doses/measures.ts';
 import { WETNESS, type Wetness } from '../routine/settings.ts';
 import type { StepSettings } from '../routine/step.ts';
 
@@ -7,6 +10,13 @@ export interface Directions {
   minutes: [number, number] | null;
   wetness: Wetness[];
   rinse: 'rinse' | 'leave' | null;
+  /** How much, where it is said in a measure that a hand knows. */
+  amount: { from: number; to: number; measure: Measure } | null;
+  /** How often it is washed or applied over, where that is not left to the user. */
+  rounds: number | null;
+  /** A cap, heat or no heat, where asked for. */
+  cap: boolean;
+  heat: 'with' | 'without' | null;
 }
 
 const WORDS: readonly [RegExp, Wetness[]][] = [
@@ -16,6 +26,42 @@ const WORDS: readonly [RegExp, Wetness[]][] = [
   [/\b(on|to) dry hair\b|\bdry or\b|\bor dry\b/i, ['dry']],
 ];
 
+const NUMBERS = ['nought', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
+const COUNT = `(\\d+(?:[.,]\\d+)?|${NUMBERS.join('|')}|an?)`;
+const MEASURE_WORDS: readonly [string, Measure][] = [
+  ['pumps?', 'pump'],
+  ['drops?', 'drop'],
+  ['sprays?|spritz(?:es)?', 'spray'],
+  ['pea', 'pea'],
+  ['hazelnuts?', 'hazelnut'],
+  ['coins?', 'coin'],
+  ['scoops?', 'scoop'],
+  ['palmfuls?', 'palmful'],
+  ['ml|millilit(?:re|er)s?', 'ml'],
+  ['g|grams?', 'g'],
+];
+
+const counted = (word: string): number => {
+  const place = NUMBERS.indexOf(word.toLowerCase());
+  return place >= 0 ? place : /^an?$/i.test(word) ? 1 : Number(word.replace(',', '.'));
+};
+
+function amountIn(text: string): Directions['amount'] {
+  for (const [words, measure] of MEASURE_WORDS) {
+    const found = new RegExp(`\\b${COUNT}(?:\\s*(?:-|–|to|or)\\s*${COUNT})?[\\s-]*(?:${words})\\b`, 'i').exec(
+      text,
+    );
+    if (found) return { from: counted(found[1]!), to: counted(found[2] ?? found[1]!), measure };
+  }
+  return null;
+}
+
+/** Sentences a label only leaves open ("if needed"), or says it is silent on, ask for nothing. */
+const asked = (text: string, word: RegExp) =>
+  text
+    .split(/[.;]/)
+    .some((sentence) => word.test(sentence) && !/silent|if (needed|desired|you)/i.test(sentence));
+
 /** Reads minutes, wetness and rinsing out of a label's directions. Common practice in how labels are worded, no source. */
 export function readDirections(text: string): Directions {
   const time = /(\d+(?:[.,]\d+)?)(?:\s*(?:-|–|to)\s*(\d+(?:[.,]\d+)?))?\s*min/i.exec(text);
@@ -23,6 +69,14 @@ export function readDirections(text: string): Directions {
   return {
     minutes: time ? [number(time[1]!), number(time[2] ?? time[1]!)] : null,
     wetness: [...new Set(WORDS.flatMap(([word, means]) => (word.test(text) ? means : [])))],
+    amount: amountIn(text),
+    rounds: asked(text, /\brepeat|\btwice\b(?! (a|per|every))/i) ? 2 : null,
+    cap: asked(text, /\bcap\b/i),
+    heat: asked(text, /\b(no|without|away from|avoid) heat\b/i)
+      ? 'without'
+      : asked(text, /\b(with|under|use|add) (gentle |low |some )?(heat|warmth)\b|\b(hood|steamer)\b/i)
+        ? 'with'
+        : null,
     rinse: /\b(do not|don’t|don't|without) rins|leave in\b/i.test(text)
       ? 'leave'
       : /\brins/i.test(text)
@@ -32,8 +86,11 @@ export function readDirections(text: string): Directions {
 }
 
 /** Where a planned step departs from what its label says, in sentences. A silent label is departed from by nothing. */
-export function labelDepartures(step: Pick<StepSettings, 'minutes' | 'wetness'>, text: string): string[] {
-  const { minutes, wetness } = readDirections(text);
+export function labelDepartures(
+  step: Pick<StepSettings, 'minutes' | 'wetness'> & Partial<Pick<StepSettings, 'dose' | 'heat' | 'extra'>>,
+  text: string,
+): string[] {
+  const { minutes, wetness, amount, rounds, cap, heat } = readDirections(text);
   const found: string[] = [];
   if (minutes && step.minutes !== null && (step.minutes < minutes[0] || step.minutes > minutes[1])) {
     const range = minutes[0] === minutes[1] ? String(minutes[0]) : `${minutes[0]}–${minutes[1]}`;
@@ -43,5 +100,24 @@ export function labelDepartures(step: Pick<StepSettings, 'minutes' | 'wetness'>,
     found.push(
       `The label says ${wetness.map((one) => WETNESS[one].label).join(' or ')} hair, the plan ${WETNESS[step.wetness].label}.`,
     );
+  const dose: Dose | null = step.dose ?? null;
+  if (amount && dose && dose.kind !== 'unknown' && dose.measure === amount.measure && dose.per === 'head') {
+    const [from, to] = dose.kind === 'exact' ? [dose.amount, dose.amount] : [dose.from, dose.to];
+    if (from < amount.from || to > amount.to) {
+      const range = amount.from === amount.to ? String(amount.from) : `${amount.from}–${amount.to}`;
+      const { label, plural } = MEASURES[amount.measure];
+      found.push(`The label says ${range} ${amount.to === 1 ? label : plural}, the plan ${doseLabel(dose)}.`);
+    }
+  }
+  const planned = step.extra?.rounds;
+  if (rounds !== null && typeof planned === 'number' && planned !== rounds)
+    found.push(`The label says ${rounds} rounds, the plan ${planned}.`);
+  if (cap && step.extra && step.extra.cap !== true)
+    found.push('The label says under a cap, the plan does not.');
+  const warm =
+    (step.heat !== undefined && step.heat !== null && step.heat !== 'none' && step.heat !== 'cool') ||
+    (step.extra?.warmth !== undefined && step.extra.warmth !== 'own');
+  if (heat === 'without' && warm) found.push('The label says without heat, the plan warms it.');
+  if (heat === 'with' && !warm && step.extra) found.push('The label says with heat, the plan without.');
   return found;
 }
