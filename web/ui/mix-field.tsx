@@ -46,13 +46,13 @@ export function MixField({
             }
           />
           <TextField
-            label={`Name of part ${i + 1}`}
+            label={`Name ${i + 1}`}
             placeholder="water, aloe juice …"
             value={part.name}
             onChange={(name) => put(i, { name, productId: null })}
           />
           <NumberField
-            label={`Amount of part ${i + 1}`}
+            label={`Amount ${i + 1}`}
             unit="parts"
             value={part.parts}
             onChange={(amount) => put(i, { parts: amount as number })}
