@@ -2,7 +2,7 @@ import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
 import { describe, expect, it } from 'vitest';
 import { blocksOfDays, type FairnessSources, runsOfDay, runsOfTrial } from './fairness-runs.ts';
 import type { TrialDetail } from './trial.ts';
-import type { WashDay, WashStep } from './wash-day.ts';
+import { NOTHING_TOLD, type WashDay, type WashStep } from './wash-day.ts';
 
 const g = (amount: number) => ({ kind: 'exact', amount, measure: 'g', per: 'head' }) as const;
 
@@ -17,6 +17,7 @@ function step(key: string, slot: WashStep['slot'], to: Partial<WashStep> = {}): 
   } as const;
   return {
     ...EMPTY_SETTINGS,
+    ...NOTHING_TOLD,
     id: `w ${key}`,
     planStepId: key,
     position: 0,

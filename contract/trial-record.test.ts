@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import type { Product } from './shelf.ts';
 import type { TrialDetail } from './trial.ts';
 import { toTrialRecord } from './trial-record.ts';
-import type { WashDay, WashStep } from './wash-day.ts';
+import { NOTHING_TOLD, type WashDay, type WashStep } from './wash-day.ts';
 import type { Wearer } from './wearer.ts';
 
 const ml = (amount: number) => ({ kind: 'exact', amount, measure: 'ml', per: 'head' }) as const;
@@ -28,6 +28,7 @@ const plan = [
 function step(planStepId: string, productId: string, to: Partial<WashStep> = {}): WashStep {
   return {
     ...EMPTY_SETTINGS,
+    ...NOTHING_TOLD,
     id: `w-${planStepId}`,
     planStepId,
     position: 0,

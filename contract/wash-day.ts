@@ -1,10 +1,13 @@
+import type { Idea } from '@sabor/core/basin/ideas';
+import type { InHand } from '@sabor/core/basin/in-the-hand';
+import type { Mark, MarkReason, PauseReason } from '@sabor/core/basin/marks';
 import { WIND_LIMIT } from '@sabor/core/climate/beaufort';
 import { AIR_RANGE_C } from '@sabor/core/climate/saturation';
 import { WEAR_ENDS } from '@sabor/core/outcomes/events';
 import { SLOTS } from '@sabor/core/routine/slots';
 import * as v from 'valibot';
 import type { CheckIn, WearEvent } from './check-in.ts';
-import { id, note, number, oneOf, pastMoment } from './fields.ts';
+import { id, note, number, oneOf, pastMoment, whole } from './fields.ts';
 import { type Step, settings } from './routine.ts';
 import type { STEP_PARTS } from './trial.ts';
 import type { AttachedAir, DayAir } from './weather.ts';
@@ -43,6 +46,11 @@ export const WashDayChange = v.partial(
     revealAt: v.nullable(pastMoment),
     note,
     doseFelt: v.nullable(oneOf(DOSES_FELT, 'what the dose felt like')),
+    /** How hard it was on arms and back, and on patience: 0 not at all, 4 never again. */
+    strain: v.nullable(whole('The strain', 0, 4)),
+    patience: v.nullable(whole('The patience', 0, 4)),
+    shedHairs: v.nullable(whole('The shed hairs', 0, 20_000)),
+    shedCounted: v.boolean('Say whether the hairs were counted or estimated.'),
   }),
 );
 export type WashDayChange = v.InferInput<typeof WashDayChange>;
@@ -69,23 +77,45 @@ export const WearEndInput = v.object({
   at: pastMoment,
 });
 
-export type WashStep = v.InferOutput<typeof WashStepInput> & {
-  planStepId: string | null;
-  /** The half it is for, where the arms differ from left to right. */
-  half: 'left' | 'right' | null;
-  /** The plan's settings with the arm's own in them; null for a step the plan does not have. */
-  planned:
-    | (Omit<Step, 'id' | 'slot' | 'note'> & {
-        part: keyof typeof STEP_PARTS;
-        optional: boolean;
-        tolerance: number;
-        /** The arm leaves this step out. */
-        skipped: boolean;
-      })
-    | null;
-  /** The code on the bottle, while the trial is blind; its product is then hidden. */
-  code: number | null;
+/** What hand, scale and clock told of a step, beside its settings. */
+export interface StepTold {
+  /** Times its clock stood still; `to` is null while it does. */
+  pauses: { id: string; from: string; to: string | null; reason: PauseReason }[];
+  marks: { id: string; mark: Mark; reason: MarkReason; note: string; at: string }[];
+  /** Readings in the hand, as places among their five words. */
+  inHand: Partial<Record<InHand, number>>;
+  ideas: { id: string; idea: Idea; at: string }[];
+  /** Grams of the bottle on the scale. */
+  weighed: { before: number | null; after: number | null };
+}
+
+/** A step that nothing has been told of. */
+export const NOTHING_TOLD: StepTold = {
+  pauses: [],
+  marks: [],
+  inHand: {},
+  ideas: [],
+  weighed: { before: null, after: null },
 };
+
+export type WashStep = v.InferOutput<typeof WashStepInput> &
+  StepTold & {
+    planStepId: string | null;
+    /** The half it is for, where the arms differ from left to right. */
+    half: 'left' | 'right' | null;
+    /** The plan's settings with the arm's own in them; null for a step the plan does not have. */
+    planned:
+      | (Omit<Step, 'id' | 'slot' | 'note'> & {
+          part: keyof typeof STEP_PARTS;
+          optional: boolean;
+          tolerance: number;
+          /** The arm leaves this step out. */
+          skipped: boolean;
+        })
+      | null;
+    /** The code on the bottle, while the trial is blind; its product is then hidden. */
+    code: number | null;
+  };
 
 export interface WashDay {
   id: string;
@@ -98,6 +128,11 @@ export interface WashDay {
   rightArmId: string | null;
   /** What the dose felt like, in a dose run-in. */
   doseFelt: DoseFelt | null;
+  strain: number | null;
+  patience: number | null;
+  /** Hairs shed that day, counted one by one or estimated. */
+  shedHairs: number | null;
+  shedCounted: boolean;
   status: 'under way' | 'worn' | 'finished' | 'abandoned';
   startedAt: string;
   /** The wash day's own date in the wearer's time zone. */
@@ -123,6 +158,8 @@ export interface WashDay {
   steps: WashStep[];
   checkIns: CheckIn[];
   events: WearEvent[];
+  /** The last tap of each device that had a hand in it, latest first. */
+  devices: { device: string; at: string }[];
 }
 
 /** The air of a wash day, as far as it is known. */

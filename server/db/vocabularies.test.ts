@@ -1,3 +1,6 @@
+import { IDEAS } from '@sabor/core/basin/ideas';
+import { IN_THE_HAND } from '@sabor/core/basin/in-the-hand';
+import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/basin/marks';
 import { SCENARIOS, WEATHER_SOURCES } from '@sabor/core/climate/places';
 import { MEASURES } from '@sabor/core/doses/measures';
 import { CARE } from '@sabor/core/hair/care';
@@ -62,6 +65,11 @@ describe('the database knows the words that core knows', () => {
       hair_event: HAIR_EVENTS,
       measure_kind: MEASURE_KINDS,
       care: CARE,
+      mark: MARKS,
+      mark_reason: MARK_REASONS,
+      pause_reason: PAUSE_REASONS,
+      in_hand: IN_THE_HAND,
+      idea: IDEAS,
     }),
   )('%s', async (name, vocabulary) => {
     const { rows } = await bench.db.query<{ definition: string }>(

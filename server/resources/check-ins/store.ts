@@ -5,7 +5,7 @@ import { dayOfWear } from '@sabor/core/outcomes/stages';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
-import { readWashDay } from '../wash-days/store.ts';
+import { readWashDay } from '../wash-days/read.ts';
 
 async function openFor(client: Client, washDayId: string): Promise<{ day: WashDay; timeZone: string }> {
   const day = await readWashDay(client, washDayId);

@@ -14,7 +14,7 @@ import { readHairFile } from '../hair-files/store.ts';
 import { readDemoState, readSettings } from '../settings/store.ts';
 import { readShelf } from '../shelf/store.ts';
 import { readTrials } from '../trials/read.ts';
-import { readWashDays } from '../wash-days/store.ts';
+import { readWashDays } from '../wash-days/read.ts';
 import { readStations, readWeather } from '../weather/store.ts';
 import { airForWashDay } from './air.ts';
 

@@ -4,7 +4,7 @@ import { reach } from '@sabor/core/trial/designs';
 import type { Client } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
 import { doseOf, stepJson } from '../routines/step-sql.ts';
-import { readWashDays } from '../wash-days/store.ts';
+import { readWashDays } from '../wash-days/read.ts';
 
 /**
  * A position's arms show once its wash day has begun, or the trial is over; until then they are sealed, and with them

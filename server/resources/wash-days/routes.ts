@@ -1,3 +1,4 @@
+import { TapsInput } from '@sabor/contract/taps';
 import {
   AbandonInput,
   StartWashDay,
@@ -9,17 +10,11 @@ import { Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
-import {
-  abandonWashDay,
-  changeWashDay,
-  endWear,
-  finishRoutine,
-  readWashDay,
-  removeAddedStep,
-  reopenWear,
-  saveWashStep,
-  startWashDay,
-} from './store.ts';
+import { changeWashDay, removeAddedStep, saveWashStep } from './change.ts';
+import { abandonWashDay, endWear, finishRoutine, reopenWear } from './end.ts';
+import { readWashDay } from './read.ts';
+import { startWashDay } from './start.ts';
+import { hearTaps } from './taps.ts';
 
 export function washDayRoutes(db: Db): Router {
   const router = Router();
@@ -39,6 +34,9 @@ export function washDayRoutes(db: Db): Router {
   });
   router.delete('/wash-days/:id/steps/:stepId', async (request, response) => {
     response.json(await removeAddedStep(db, pathId(request, 'wash day'), pathId(request, 'step', 'stepId')));
+  });
+  router.post('/wash-days/:id/taps', async (request, response) => {
+    response.json(await hearTaps(db, pathId(request, 'wash day'), parse(TapsInput, request.body)));
   });
   router.post('/wash-days/:id/finish', async (request, response) => {
     response.json(await finishRoutine(db, pathId(request, 'wash day')));

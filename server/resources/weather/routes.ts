@@ -6,7 +6,7 @@ import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
-import { readWashDay } from '../wash-days/store.ts';
+import { readWashDay } from '../wash-days/read.ts';
 import {
   readPlaceWeather,
   readStations,

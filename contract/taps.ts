@@ -1,0 +1,193 @@
+import { IDEAS } from '@sabor/core/basin/ideas';
+import { IN_THE_HAND } from '@sabor/core/basin/in-the-hand';
+import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/basin/marks';
+import { SLOTS } from '@sabor/core/routine/slots';
+import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import * as v from 'valibot';
+import { id, moment, note, number, oneOf, pastMoment, whole } from './fields.ts';
+import { settings } from './routine.ts';
+import { NOTHING_TOLD, STEP_STATUSES, type WashDay, WashDayChange, type WashStep } from './wash-day.ts';
+
+/** What may be said of a step in one tap; what is left out stays as it is. */
+export const StepSet = v.partial(
+  v.object({
+    status: oneOf(STEP_STATUSES, 'done or skipped'),
+    startedAt: v.nullable(pastMoment),
+    doneAt: v.nullable(pastMoment),
+    ...settings,
+    note,
+  }),
+);
+export type StepSet = v.InferInput<typeof StepSet>;
+
+const tap = { id, at: moment };
+const ofStep = { ...tap, stepId: id };
+
+/**
+ * One tap at the basin. It carries its own id and moment, is kept on the phone first, and may reach the server late,
+ * twice, or after a tap of another device: what counts for each thing it sets is the tap with the latest moment.
+ */
+export const Tap = v.variant('kind', [
+  v.object({ ...ofStep, kind: v.literal('step'), set: StepSet }),
+  /** A step the plan does not have. */
+  v.object({
+    ...ofStep,
+    kind: v.literal('add-step'),
+    slot: oneOf(SLOTS, 'a slot'),
+    position: number('The place in the day', 0, 1000),
+  }),
+  v.object({ ...ofStep, kind: v.literal('take-out') }),
+  v.object({ ...tap, kind: v.literal('day'), set: WashDayChange }),
+  v.object({
+    ...ofStep,
+    kind: v.literal('pause'),
+    pauseId: id,
+    from: pastMoment,
+    /** Null while it lasts. */
+    to: v.nullable(pastMoment),
+    reason: oneOf(PAUSE_REASONS, 'a reason'),
+  }),
+  v.object({
+    ...ofStep,
+    kind: v.literal('mark'),
+    markId: id,
+    mark: oneOf(MARKS, 'what happened'),
+    reason: oneOf(MARK_REASONS, 'a reason'),
+    note: v.optional(note, ''),
+    /** True takes it back. */
+    gone: v.optional(v.boolean(), false),
+  }),
+  v.object({
+    ...ofStep,
+    kind: v.literal('in-hand'),
+    quality: oneOf(IN_THE_HAND, 'what the hand tells'),
+    /** Place among its five words, from 0; null takes it away. */
+    value: v.nullable(whole('A reading in the hand', 0, 4)),
+  }),
+  v.object({
+    ...ofStep,
+    kind: v.literal('idea'),
+    ideaId: id,
+    idea: oneOf(IDEAS, 'an idea'),
+    gone: v.optional(v.boolean(), false),
+  }),
+  v.object({
+    ...ofStep,
+    kind: v.literal('weighing'),
+    phase: v.picklist(['before', 'after'], 'Say whether it was weighed before or after.'),
+    /** Null takes it back. */
+    grams: v.nullable(number('The weight in grams', 0, 20_000)),
+  }),
+  v.object({ ...tap, kind: v.literal('finish') }),
+]);
+export type Tap = v.InferInput<typeof Tap>;
+export type HeardTap = v.InferOutput<typeof Tap>;
+
+export const TAP_LIMIT = 500;
+
+/** What a device sends: its taps in their order. Each is checked by itself, so that a bad one holds up no other. */
+export const TapsInput = v.object({
+  device: v.pipe(v.string('Say which device this is.'), v.minLength(1), v.maxLength(60)),
+  taps: v.pipe(v.array(v.unknown()), v.maxLength(TAP_LIMIT, `Send at most ${TAP_LIMIT} taps at once.`)),
+});
+
+export interface TapsHeard {
+  day: WashDay;
+  /** Taps that are stored or were refused; the device need not send them again. */
+  heard: string[];
+  refused: { id: string; detail: string }[];
+}
+
+/** A tap the server could not take, and why. */
+export type RefusedTap = TapsHeard['refused'][number];
+
+const put = <T extends { id: string }>(list: readonly T[], item: T, gone: boolean): T[] => [
+  ...list.filter((known) => known.id !== item.id),
+  ...(gone ? [] : [item]),
+];
+
+const onStep = (day: WashDay, stepId: string, to: (step: WashStep) => WashStep): WashDay => ({
+  ...day,
+  steps: day.steps.map((step) => (step.id === stepId ? to(step) : step)),
+});
+
+const given = <T extends object>(set: T) =>
+  Object.fromEntries(Object.entries(set).filter(([, value]) => value !== undefined)) as Partial<T>;
+
+/** What the tap about to end a routine makes of steps nobody reached; a refresh waits for its day. */
+const passedOver = (step: WashStep): WashStep =>
+  step.status === 'waiting' && step.slot !== 'refresh' ? { ...step, status: 'skipped' } : step;
+
+/** A wash day with one tap in it, as the phone shows it before the server has heard of it. */
+export function applyTap(day: WashDay, one: Tap): WashDay {
+  switch (one.kind) {
+    case 'step':
+      return onStep(day, one.stepId, (step) => ({ ...step, ...(given(one.set) as Partial<WashStep>) }));
+    case 'add-step': {
+      if (day.steps.some(({ id: known }) => known === one.stepId)) return day;
+      const step: WashStep = {
+        ...EMPTY_SETTINGS,
+        id: one.stepId,
+        slot: one.slot,
+        position: one.position,
+        status: 'waiting',
+        note: '',
+        startedAt: null,
+        doneAt: null,
+        planStepId: null,
+        half: null,
+        planned: null,
+        code: null,
+        ...NOTHING_TOLD,
+      };
+      return { ...day, steps: [...day.steps, step].sort((a, b) => a.position - b.position) };
+    }
+    case 'take-out':
+      return {
+        ...day,
+        steps: day.steps.filter(({ id: known, planStepId }) => known !== one.stepId || planStepId !== null),
+      };
+    case 'day':
+      return { ...day, ...(given(one.set) as Partial<WashDay>) };
+    case 'pause': {
+      const { pauseId, from, to, reason } = one;
+      return onStep(day, one.stepId, (step) => ({
+        ...step,
+        pauses: put(step.pauses, { id: pauseId, from, to, reason }, false),
+      }));
+    }
+    case 'mark': {
+      const { markId, mark, reason, note: words = '', at } = one;
+      return onStep(day, one.stepId, (step) => ({
+        ...step,
+        marks: put(step.marks, { id: markId, mark, reason, note: words, at }, one.gone ?? false),
+      }));
+    }
+    case 'in-hand': {
+      const { quality, value } = one;
+      return onStep(day, one.stepId, ({ inHand, ...step }) => {
+        const { [quality]: _, ...rest } = inHand;
+        return { ...step, inHand: value === null ? rest : { ...rest, [quality]: value } };
+      });
+    }
+    case 'idea':
+      return onStep(day, one.stepId, (step) => ({
+        ...step,
+        ideas: put(step.ideas, { id: one.ideaId, idea: one.idea, at: one.at }, one.gone ?? false),
+      }));
+    case 'weighing':
+      return onStep(day, one.stepId, (step) => ({
+        ...step,
+        weighed: { ...step.weighed, [one.phase]: one.grams },
+      }));
+    case 'finish':
+      return {
+        ...day,
+        status: day.status === 'under way' ? 'worn' : day.status,
+        routineDoneAt: day.routineDoneAt ?? one.at,
+        steps: day.steps.map(passedOver),
+      };
+  }
+}
+
+export const applyTaps = (day: WashDay, taps: readonly Tap[]): WashDay => taps.reduce(applyTap, day);

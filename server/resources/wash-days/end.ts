@@ -1,0 +1,91 @@
+import type { WashDay, WearEndInput } from '@sabor/contract/wash-day';
+import type * as v from 'valibot';
+import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { atField, Refusal } from '../../http/problems.ts';
+import { finishIfComplete } from '../trials/finish.ts';
+import { openWashDay, readWashDay } from './read.ts';
+
+/** Ends the routine; what was never reached counts as skipped, but for a refresh, whose day is still to come. The wash time falls back to the first cleanse or rinse. */
+export async function finishRoutine(db: Db, id: string): Promise<WashDay> {
+  return transaction(db, async (client) => {
+    await openWashDay(client, id);
+    await finishInto(client, id, new Date().toISOString());
+    return readWashDay(client, id);
+  });
+}
+
+/** {@link finishRoutine} within a transaction under way, at the moment it was said. */
+export async function finishInto(client: Client, id: string, at: string): Promise<void> {
+  await client.query(
+    `update wash_step set status = 'skipped' where wash_day_id = $1 and status = 'waiting' and slot <> 'refresh'`,
+    [id],
+  );
+  await client.query(
+    `update wash_day set routine_done_at = coalesce(routine_done_at, $2),
+         washed_at = coalesce(washed_at, (select min(done_at) from wash_step
+           where wash_day_id = $1 and slot in ('cleanse', 'rinse') and status = 'done'
+             and done_at >= wash_day.started_at), started_at)
+       where id = $1`,
+    [id, at],
+  );
+}
+
+export async function abandonWashDay(db: Db, id: string, reason: string): Promise<WashDay> {
+  return transaction(db, async (client) => {
+    const day = await openWashDay(client, id);
+    if (day.status === 'finished')
+      throw new Refusal(409, 'This wash day was worn to its end and cannot be abandoned.');
+    await client.query('update wash_day set abandoned_at = now(), abandon_reason = $2 where id = $1', [
+      id,
+      reason,
+    ]);
+    return readWashDay(client, id);
+  });
+}
+
+export async function endWear(db: Db, id: string, end: v.InferOutput<typeof WearEndInput>): Promise<WashDay> {
+  return transaction(db, async (client) => {
+    const day = await openWashDay(client, id);
+    if (day.revealAt === null)
+      throw new Refusal(
+        409,
+        'This hair was never revealed. Record the reveal, or abandon the wash day with its reason.',
+      );
+    if (Date.parse(end.at) < Date.parse(day.revealAt))
+      throw atField('at', 'The wear cannot end before the reveal. Check the time.');
+    await client.query(
+      `update wash_step set status = 'skipped' where wash_day_id = $1 and status = 'waiting'`,
+      [id],
+    );
+    await client.query('update wash_day set wear_end_kind = $2, wear_ended_at = $3 where id = $1', [
+      id,
+      end.kind,
+      end.at,
+    ]);
+    await finishIfComplete(client, day.trialId);
+    return readWashDay(client, id);
+  });
+}
+
+/** Takes back an ending entered by mistake: before the next wash day, and soon where it closed the trial. */
+export async function reopenWear(db: Db, id: string): Promise<WashDay> {
+  return transaction(db, async (client) => {
+    const day = await readWashDay(client, id);
+    const later = await client.query('select 1 from wash_day where trial_id = $1 and started_at > $2', [
+      day.trialId,
+      day.startedAt,
+    ]);
+    if (later.rowCount) throw new Refusal(409, 'The next wash day has begun; this wear stays ended.');
+    await client.query('update wash_day set wear_end_kind = null, wear_ended_at = null where id = $1', [id]);
+    const closed = await client.query<{ late: boolean }>(
+      `select ended_at < now() - interval '10 minutes' as late from trial where id = $1 and ended_at is not null`,
+      [day.trialId],
+    );
+    if (closed.rows[0]?.late) throw new Refusal(409, 'This trial is over; its wash days are closed.');
+    await client.query(
+      `update trial set status = 'running', ended_at = null where id = $1 and status = 'finished'`,
+      [day.trialId],
+    );
+    return readWashDay(client, id);
+  });
+}

@@ -1,0 +1,100 @@
+import type { WashDay } from '@sabor/contract/wash-day';
+import { localDate } from '@sabor/core/outcomes/local-date';
+import type { Client } from '../../db/pool.ts';
+import { notFound, Refusal } from '../../http/problems.ts';
+import { doseOf, settingsOf } from '../routines/step-sql.ts';
+import { type BareDay, withWeather } from '../weather/attach.ts';
+
+const WASH_DAYS = `
+  select d.id, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone", d.position,
+    d.arm_id as "armId", d.right_arm_id as "rightArmId", d.dose_felt as "doseFelt", d.strain, d.patience, d.shed_hairs as "shedHairs", d.shed_counted as "shedCounted",
+    d.started_at as "startedAt", d.washed_at as "washedAt", d.dry80_at as "dry80At", d.dry90_at as "dry90At", d.dry_at as "dryAt",
+    d.reveal_at as "revealAt", d.routine_done_at as "routineDoneAt", d.temperature_c as "temperatureC", d.humidity,
+    d.wind_ms as "windMs",
+    d.note, d.abandon_reason as "abandonReason",
+    case when d.abandoned_at is not null then 'abandoned' when d.wear_ended_at is not null then 'finished'
+      when d.routine_done_at is not null then 'worn' else 'under way' end as status,
+    case when d.wear_end_kind is not null
+      then json_build_object('kind', d.wear_end_kind, 'at', d.wear_ended_at) end as "wearEnd",
+    (select coalesce(json_agg(json_build_object('id', s.id, 'planStepId', s.plan_step_id, 'position', s.position,
+        'slot', s.slot, 'status', s.status, 'productId', s.product_id, 'dose', ${doseOf('s')}, ${settingsOf('s')},
+        'note', s.note, 'startedAt', s.started_at, 'doneAt', s.done_at, 'half', s.half,
+        'code', case when t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested' then a.code end,
+        'planned', s.planned,
+        'pauses', (select coalesce(json_agg(json_build_object('id', p.id, 'from', p.paused_at, 'to', p.resumed_at,
+            'reason', p.reason) order by p.paused_at, p.id), '[]') from step_pause p where p.wash_step_id = s.id),
+        'marks', (select coalesce(json_agg(json_build_object('id', m.id, 'mark', m.mark, 'reason', m.reason,
+            'note', m.note, 'at', m.at) order by m.at, m.id), '[]') from step_mark m where m.wash_step_id = s.id),
+        'inHand', (select coalesce(json_object_agg(h.quality, h.value), '{}') from in_hand_reading h
+          where h.wash_step_id = s.id),
+        'ideas', (select coalesce(json_agg(json_build_object('id', i.id, 'idea', i.idea, 'at', i.at) order by i.at, i.id), '[]')
+          from idea i where i.wash_step_id = s.id),
+        'weighed', (select json_build_object('before', max(g.grams) filter (where g.phase = 'before'),
+            'after', max(g.grams) filter (where g.phase = 'after')) from weighing g where g.wash_step_id = s.id))
+        order by s.position), '[]')
+      from wash_step s left join arm a on a.id = case when s.half = 'right' then d.right_arm_id else d.arm_id end
+      where s.wash_day_id = d.id) as steps,
+    (select coalesce(json_agg(json_build_object('id', c.id, 'washDayId', c.wash_day_id, 'stage', c.stage, 'day', c.day,
+        'at', c.at, 'note', c.note, 'rater', c.rater,
+        'ratings', (select coalesce(json_agg(json_build_object('outcome', r.outcome, 'zoneId', r.zone_id, 'value', r.value)
+            order by r.outcome, r.zone_id), '[]') from reading r where r.check_in_id = c.id and r.obtained = 'rated'),
+        'curls', (select coalesce(json_agg(json_build_object('curlId', r.curl_id, 'restingMm', r.value,
+            'stretchedMm', u.stretched_mm) order by u.position), '[]')
+            from reading r join curl u on u.id = r.curl_id
+            where r.check_in_id = c.id and r.outcome = 'resting-length'))
+        order by c.at), '[]') from check_in c where c.wash_day_id = d.id) as "checkIns",
+    (select coalesce(json_agg(json_build_object('id', e.id, 'washDayId', e.wash_day_id, 'kind', e.kind,
+        'on', e.happened_on, 'note', e.note,
+        'zoneIds', (select coalesce(json_agg(z.zone_id order by z.zone_id), '[]') from event_zone z where z.event_id = e.id)) order by e.happened_on), '[]')
+      from event e where e.wash_day_id = d.id) as events,
+    (select coalesce(json_agg(json_build_object('on', o.on_date, 'outdoorHours', o.outdoor_hours,
+        'indoorHours', o.indoor_hours)), '[]') from day_outdoors o where o.wash_day_id = d.id) as outdoors,
+    (select coalesce(json_agg(json_build_object('device', x.device, 'at', x.at) order by x.at desc), '[]')
+      from (select device, max(at) as at from wash_tap where wash_day_id = d.id group by device) x) as devices
+  from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id`;
+
+type Row = Omit<BareDay, 'localDate'>;
+
+/** While a trial is blind its tested steps show the bottle's code and no product. */
+const masked = (steps: Row['steps']): Row['steps'] =>
+  steps.map((step) =>
+    step.code === null || step.planned === null
+      ? step
+      : { ...step, productId: null, planned: { ...step.planned, productId: null } },
+  );
+
+function whole(db: Client, rows: readonly Row[]): Promise<WashDay[]> {
+  const dated = rows.map((row) => ({
+    ...row,
+    steps: masked(row.steps),
+    localDate: localDate(row.startedAt, row.timeZone),
+  }));
+  return withWeather(db, dated, Date.now());
+}
+
+export async function readWashDays(db: Client, of: { trialId: string }): Promise<WashDay[]> {
+  const { rows } = await db.query<Row>(`${WASH_DAYS} where d.trial_id = $1 order by d.started_at`, [
+    of.trialId,
+  ]);
+  return whole(db, rows);
+}
+
+export async function readWashDay(db: Client, id: string): Promise<WashDay> {
+  const { rows } = await db.query<Row>(`${WASH_DAYS} where d.id = $1`, [id]);
+  const [day] = await whole(db, rows);
+  if (!day) throw notFound('wash day');
+  return day;
+}
+
+/** Refuses changes to a wash day whose trial is over, or that was abandoned. */
+export async function openWashDay(client: Client, id: string): Promise<WashDay> {
+  await client.query('select 1 from wash_day where id = $1 for update', [id]);
+  const day = await readWashDay(client, id);
+  const { rows } = await client.query<{ ended: boolean }>(
+    'select ended_at is not null as ended from trial where id = $1',
+    [day.trialId],
+  );
+  if (rows[0]?.ended) throw new Refusal(409, 'This trial is over; its wash days are closed.');
+  if (day.status === 'abandoned') throw new Refusal(409, 'This wash day was abandoned and stays as it was.');
+  return day;
+}
