@@ -1,12 +1,15 @@
 import { IDEAS } from '@sabor/core/basin/ideas';
 import { IN_THE_HAND } from '@sabor/core/basin/in-the-hand';
 import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/basin/marks';
+import { STAGES } from '@sabor/core/outcomes/stages';
 import { SLOTS } from '@sabor/core/routine/slots';
 import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
 import * as v from 'valibot';
+import { RatingInput } from './check-in.ts';
 import { id, moment, note, number, oneOf, pastMoment, whole } from './fields.ts';
 import { settings } from './routine.ts';
 import { NOTHING_TOLD, STEP_STATUSES, type WashDay, WashDayChange, type WashStep } from './wash-day.ts';
+import { withRatings } from './with-ratings.ts';
 
 /** What may be said of a step in one tap; what is left out stays as it is. */
 export const StepSet = v.partial(
@@ -78,6 +81,22 @@ export const Tap = v.variant('kind', [
     /** Null takes it back. */
     grams: v.nullable(number('The weight in grams', 0, 20_000)),
   }),
+  /** Ratings of a look at the hair; `lookedAt` is the moment of the look, which may be earlier. */
+  v.pipe(
+    v.object({
+      ...tap,
+      kind: v.literal('rate'),
+      checkInId: id,
+      stage: oneOf(STAGES, 'a stage'),
+      day: v.nullable(whole('The day of wear', 1, 60)),
+      lookedAt: pastMoment,
+      ratings: v.pipe(v.array(RatingInput), v.maxLength(400)),
+    }),
+    v.check(
+      ({ stage, day }) => (stage === 'wear') === (day !== null),
+      'Only days of wear are counted; wet and cast have none.',
+    ),
+  ),
   v.object({ ...tap, kind: v.literal('finish') }),
 ]);
 export type Tap = v.InferInput<typeof Tap>;
@@ -180,6 +199,8 @@ export function applyTap(day: WashDay, one: Tap): WashDay {
         ...step,
         weighed: { ...step.weighed, [one.phase]: one.grams },
       }));
+    case 'rate':
+      return withRatings(day, { ...one, id: one.checkInId, at: one.lookedAt });
     case 'finish':
       return {
         ...day,

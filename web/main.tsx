@@ -4,12 +4,29 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { queryClient } from './api/queries.ts';
+import { onDayHeard, openOutbox } from './basin/outbox.ts';
 import { router } from './routes.tsx';
 import './styles.css';
 import { UndoProvider } from './ui/undo.tsx';
 
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce;
 if (nonce) setNonce(nonce);
+
+onDayHeard((day) => {
+  const key = ['wash-days', day.id];
+  // An answer that is still on its way was asked for before these taps were heard.
+  void queryClient.cancelQueries({ queryKey: key }).then(() => queryClient.setQueryData(key, day));
+  queryClient.setQueryData(key, day);
+  for (const key of ['trials', 'today']) void queryClient.invalidateQueries({ queryKey: [key] });
+});
+void openOutbox();
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  // Another build is another address, and is kept afresh.
+  navigator.serviceWorker
+    .register(`/offline.js?of=${encodeURIComponent(new URL(import.meta.url).pathname)}`)
+    .catch(() => {
+      // Without it a reload needs the server; everything else stays.
+    });
 
 createRoot(document.getElementById('sabor')!).render(
   <StrictMode>

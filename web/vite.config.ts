@@ -4,6 +4,6 @@ import { defineConfig } from 'vite';
 
 export default defineConfig({
   plugins: [react(), tailwindcss()],
-  build: { target: 'es2022', assetsInlineLimit: 0, chunkSizeWarningLimit: 700 },
+  build: { target: 'es2022', manifest: 'built.json', assetsInlineLimit: 0, chunkSizeWarningLimit: 700 },
   worker: { format: 'es' },
 });

@@ -3,12 +3,15 @@ import type { OwnIngredient } from '@sabor/contract/ingredients';
 import type { Routine } from '@sabor/contract/routine';
 import { DEFAULT_SETTINGS, type Settings } from '@sabor/contract/settings';
 import type { Shelf } from '@sabor/contract/shelf';
+import { applyTaps } from '@sabor/contract/taps';
 import type { Today } from '@sabor/contract/today';
 import type { Trial, TrialDetail } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { PlaceWeather, Weather } from '@sabor/contract/weather';
 import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { useOutbox } from '../basin/outbox.ts';
 import { get, Refused } from './http.ts';
 
 export const queryClient = new QueryClient({
@@ -36,7 +39,28 @@ export const useRoutines = () => useQuery(resource<Routine[]>('/routines'));
 export const useTrials = () => useQuery(resource<Trial[]>('/trials'));
 export const useTrial = (id: string) =>
   useQuery({ ...resource<TrialDetail>(`/trials/${id}`), enabled: id !== 'new' });
-export const useWashDay = (id: string) => useQuery(resource<WashDay>(`/wash-days/${id}`));
+/**
+ * A wash day as this device knows it: what the server has, with every tap in it that is still on its way there.
+ * `live`: asked for again every few seconds, for what other devices tell.
+ */
+export function useWashDay(id: string, live = false) {
+  const query = useQuery({
+    ...resource<WashDay>(`/wash-days/${id}`),
+    ...(live ? { refetchInterval: 4000, retry: false } : {}),
+  });
+  const { waiting } = useOutbox();
+  const { data } = query;
+  const day = useMemo(
+    () =>
+      data &&
+      applyTaps(
+        data,
+        waiting.filter(({ washDayId }) => washDayId === id).map(({ tap }) => tap),
+      ),
+    [data, waiting, id],
+  );
+  return { ...query, data: day, isError: query.isError && day === undefined };
+}
 export const useToday = () => useQuery({ ...resource<Today>('/today'), staleTime: 0 });
 
 export const useOwnIngredients = () => useQuery(resource<OwnIngredient[]>('/own-ingredients'));

@@ -42,61 +42,66 @@ function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: WashDa
 /** Saves a check-in and the readings given with it; a reading without a value is taken away. May be sent twice. */
 export async function saveCheckIn(db: Db, input: v.InferOutput<typeof CheckInInput>): Promise<WashDay> {
   return transaction(db, async (client) => {
-    const { day, timeZone } = await openFor(client, input.washDayId);
-    refuseImpossible(input, day, timeZone);
-    const { rows } = await client.query<{ id: string }>(
-      `insert into check_in (id, wash_day_id, stage, day, at, note, rater)
+    await checkInInto(client, input);
+    return readWashDay(client, input.washDayId);
+  });
+}
+
+/** {@link saveCheckIn} within a transaction under way. */
+export async function checkInInto(client: Client, input: v.InferOutput<typeof CheckInInput>): Promise<void> {
+  const { day, timeZone } = await openFor(client, input.washDayId);
+  refuseImpossible(input, day, timeZone);
+  const { rows } = await client.query<{ id: string }>(
+    `insert into check_in (id, wash_day_id, stage, day, at, note, rater)
        values ($1, $2, $3, $4, $5, coalesce($6, ''), coalesce($7, ''))
        on conflict (wash_day_id, stage, day) do update set at = excluded.at, note = coalesce($6, check_in.note),
          rater = coalesce($7, check_in.rater)
        returning id`,
-      [input.id, input.washDayId, input.stage, input.day, input.at, input.note ?? null, input.rater ?? null],
-    );
-    const checkInId = rows[0]!.id;
-    const zoneIds = input.ratings.flatMap(({ zoneId }) => zoneId ?? []);
-    const curlIds = input.curls.map(({ curlId }) => curlId);
-    const strangers = await client.query<{ zones: number; curls: number }>(
-      `select (select count(*) from unnest($2::uuid[]) as given where not exists
+    [input.id, input.washDayId, input.stage, input.day, input.at, input.note ?? null, input.rater ?? null],
+  );
+  const checkInId = rows[0]!.id;
+  const zoneIds = input.ratings.flatMap(({ zoneId }) => zoneId ?? []);
+  const curlIds = input.curls.map(({ curlId }) => curlId);
+  const strangers = await client.query<{ zones: number; curls: number }>(
+    `select (select count(*) from unnest($2::uuid[]) as given where not exists
            (select 1 from zone where id = given and wearer_id = $1)) as zones,
          (select count(*) from unnest($3::uuid[]) as given where not exists
            (select 1 from curl where id = given and wearer_id = $1)) as curls`,
-      [day.wearerId, zoneIds, curlIds],
-    );
-    if (strangers.rows[0]!.zones > 0) throw atField('ratings', 'A rated zone is not on this wearer’s head.');
-    if (strangers.rows[0]!.curls > 0) throw atField('curls', 'A measured curl is not this wearer’s.');
-    const readings = [
-      ...input.ratings.map(({ outcome, zoneId, value }) => ({
-        outcome,
-        zoneId,
-        curlId: null,
-        value,
-        unit: 'points',
-        obtained: 'rated',
-      })),
-      ...input.curls.map(({ curlId, restingMm }) => ({
-        outcome: 'resting-length',
-        zoneId: null,
-        curlId,
-        value: restingMm,
-        unit: 'mm',
-        obtained: 'measured',
-      })),
-    ];
-    const given = `jsonb_to_recordset($2::jsonb) as r(outcome text, "zoneId" uuid, "curlId" uuid, value numeric, unit text, obtained text)`;
-    await client.query(
-      `delete from reading old using ${given} where old.check_in_id = $1 and r.value is null and old.outcome = r.outcome
+    [day.wearerId, zoneIds, curlIds],
+  );
+  if (strangers.rows[0]!.zones > 0) throw atField('ratings', 'A rated zone is not on this wearer’s head.');
+  if (strangers.rows[0]!.curls > 0) throw atField('curls', 'A measured curl is not this wearer’s.');
+  const readings = [
+    ...input.ratings.map(({ outcome, zoneId, value }) => ({
+      outcome,
+      zoneId,
+      curlId: null,
+      value,
+      unit: 'points',
+      obtained: 'rated',
+    })),
+    ...input.curls.map(({ curlId, restingMm }) => ({
+      outcome: 'resting-length',
+      zoneId: null,
+      curlId,
+      value: restingMm,
+      unit: 'mm',
+      obtained: 'measured',
+    })),
+  ];
+  const given = `jsonb_to_recordset($2::jsonb) as r(outcome text, "zoneId" uuid, "curlId" uuid, value numeric, unit text, obtained text)`;
+  await client.query(
+    `delete from reading old using ${given} where old.check_in_id = $1 and r.value is null and old.outcome = r.outcome
          and old.zone_id is not distinct from r."zoneId" and old.curl_id is not distinct from r."curlId"`,
-      [checkInId, JSON.stringify(readings)],
-    );
-    await client.query(
-      `insert into reading (check_in_id, outcome, zone_id, curl_id, value, unit, obtained)
+    [checkInId, JSON.stringify(readings)],
+  );
+  await client.query(
+    `insert into reading (check_in_id, outcome, zone_id, curl_id, value, unit, obtained)
        select $1, r.outcome, r."zoneId", r."curlId", r.value, r.unit, r.obtained from ${given} where r.value is not null
        on conflict (check_in_id, outcome, zone_id, curl_id) do update set value = excluded.value`,
-      [checkInId, JSON.stringify(readings)],
-    );
-    await refuseLongRest(client, checkInId);
-    return readWashDay(client, input.washDayId);
-  });
+    [checkInId, JSON.stringify(readings)],
+  );
+  await refuseLongRest(client, checkInId);
 }
 
 /** Refuses a resting length over the curl's stretched one. */

@@ -3,6 +3,7 @@ import type * as v from 'valibot';
 import { safeParse } from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { Refusal } from '../../http/problems.ts';
+import { checkInInto } from '../check-ins/store.ts';
 import { doseColumns } from '../routines/step-sql.ts';
 import { CLOCKS, changeInto } from './change.ts';
 import { finishInto } from './end.ts';
@@ -86,6 +87,19 @@ async function overtaken(client: Client, washDayId: string, tap: HeardTap): Prom
     [washDayId, tap.kind, tap.at, tap.id, JSON.stringify(about)],
   );
   return rowCount !== 0;
+}
+
+/** The ratings of a tap that no later one of the same look has rated again. */
+async function stillOwn(client: Client, washDayId: string, tap: Of<'rate'>): Promise<Of<'rate'>['ratings']> {
+  const { rows } = await client.query<{ outcome: string; zone: string | null }>(
+    `select distinct r->>'outcome' as outcome, r->>'zoneId' as zone
+     from wash_tap t, jsonb_array_elements(t.body->'ratings') r
+     where t.wash_day_id = $1 and t.kind = 'rate' and t.refused is null and (t.at, t.id) > ($2, $3)
+       and t.body->>'stage' = $4 and t.body->>'day' is not distinct from $5`,
+    [washDayId, tap.at, tap.id, tap.stage, tap.day],
+  );
+  const later = new Set(rows.map(({ outcome, zone }) => `${outcome} ${zone}`));
+  return tap.ratings.filter(({ outcome, zoneId }) => !later.has(`${outcome} ${zoneId}`));
 }
 
 /** Whether a step was taken out by a tap, so that others about it have nothing to hold on to. */
@@ -192,6 +206,17 @@ async function apply(client: Client, washDayId: string, tap: HeardTap): Promise<
           tap.phase,
           tap.grams,
         ]);
+      return;
+    case 'rate':
+      await checkInInto(client, {
+        id: tap.checkInId,
+        washDayId,
+        stage: tap.stage,
+        day: tap.day,
+        at: tap.lookedAt,
+        ratings: await stillOwn(client, washDayId, tap),
+        curls: [],
+      });
       return;
     case 'finish':
       await finishInto(client, washDayId, tap.at);

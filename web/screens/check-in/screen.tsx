@@ -1,4 +1,4 @@
-import type { CheckInInput } from '@sabor/contract/check-in';
+import type { CheckInInput, RatingInput } from '@sabor/contract/check-in';
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
@@ -9,6 +9,8 @@ import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { put } from '../../api/http.ts';
 import { useChange, useTrial, useWashDay, useWashDayChange, useWearer } from '../../api/queries.ts';
+import { makeTap } from '../../basin/outbox.ts';
+import { SentLine } from '../../basin/sent-line.tsx';
 import { HeadMap, type MapZone } from '../../drawings/head-map.tsx';
 import { valueTint } from '../../drawings/tint.ts';
 import { TextField } from '../../ui/inputs.tsx';
@@ -16,7 +18,7 @@ import { fromLocalInput, toLocalInput } from '../../ui/show.ts';
 import { Failed, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { CurlLengths } from './curl-lengths.tsx';
-import { foresee, readStage, usualMoment } from './look.ts';
+import { readStage, usualMoment } from './look.ts';
 import { OutcomeTabs } from './outcome-tabs.tsx';
 import { RatingPad } from './rating-pad.tsx';
 
@@ -26,7 +28,7 @@ export function Screen() {
   const day = useWashDay(id);
   const trial = useTrial(day.data?.trialId ?? 'new');
   const wearer = useWearer(day.data?.wearerId ?? 'new');
-  if (day.isError) return <Failed error={day.error} retry={day.refetch} />;
+  if (day.error && day.isError) return <Failed error={day.error} retry={day.refetch} />;
   if (!look) return <Failed error={new Error('There is no such look at the hair.')} />;
   if (!day.data || !trial.data || !wearer.data) return <Loading what="the wash day" />;
   return (
@@ -64,12 +66,19 @@ function CheckInSheet({
   const counting = trial.weights.map(({ zoneId }) => zoneId);
   const [chosen, setChosen] = useState<readonly string[]>(counting);
   const [at, setAt] = useState(taken?.at ?? usualMoment(washDay, stage, n, wearer.timeZone));
-  const save = useWashDayChange(
-    washDay.id,
-    (input: CheckInInput) => put<WashDay>(`/check-ins/${input.id}`, input),
-    foresee,
+  const save = useWashDayChange(washDay.id, (input: CheckInInput) =>
+    put<WashDay>(`/check-ins/${input.id}`, input),
   );
-  const send = (part: Pick<CheckInInput, 'ratings' | 'curls'> & { at?: string }) =>
+  const tapRatings = (ratings: RatingInput[]) =>
+    makeTap(washDay.id, {
+      kind: 'rate',
+      checkInId: taken?.id ?? fresh.current,
+      stage,
+      day: n,
+      lookedAt: at,
+      ratings,
+    });
+  const send = (part: Pick<CheckInInput, 'curls'> & { at?: string }) =>
     save.mutateAsync({
       id: taken?.id ?? fresh.current,
       washDayId: washDay.id,
@@ -89,13 +98,10 @@ function CheckInSheet({
     if (chosen.length === 0) return;
     const zones = [...chosen];
     const before = zones.map((zoneId) => ({ outcome, zoneId, value: ratingOf(zoneId) }));
-    send({ ratings: zones.map((zoneId) => ({ outcome, zoneId, value })) }).then(
-      () =>
-        say(
-          `${OUTCOMES[outcome].label}: ${value ?? 'taken away'} for ${zones.length === 1 ? 'one zone' : `${zones.length} zones`}.`,
-          () => send({ ratings: before }),
-        ),
-      (error: Error) => say(error.message),
+    void tapRatings(zones.map((zoneId) => ({ outcome, zoneId, value })));
+    say(
+      `${OUTCOMES[outcome].label}: ${value ?? 'taken away'} for ${zones.length === 1 ? 'one zone' : `${zones.length} zones`}.`,
+      () => tapRatings(before),
     );
   };
   const byKey = useRef(rate);
@@ -134,6 +140,7 @@ function CheckInSheet({
         · {wearer.name}
       </p>
       <h1 className="mb-2 text-2xl sm:mb-3 sm:text-3xl">{stageLabel(stage, n)}</h1>
+      <SentLine day={washDay} quiet />
       <OutcomeTabs
         outcome={outcome}
         rated={(key) => (taken?.ratings ?? []).some((rating) => rating.outcome === key)}

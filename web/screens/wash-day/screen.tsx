@@ -11,7 +11,7 @@ export function Screen() {
   const trial = useTrial(day.data?.trialId ?? 'new');
   const wearer = useWearer(day.data?.wearerId ?? 'new');
   const shelf = useShelf();
-  if (day.isError) return <Failed error={day.error} retry={day.refetch} />;
+  if (day.error && day.isError) return <Failed error={day.error} retry={day.refetch} />;
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   if (!day.data || !trial.data || !wearer.data || !shelf.data) return <Loading what="the wash day" />;
   const parts = { day: day.data, trial: trial.data, wearer: wearer.data, products: shelf.data.products };

@@ -1,0 +1,83 @@
+import type { Heat, Tool } from '../routine/settings.ts';
+import type { Slot } from '../routine/slots.ts';
+
+/** What a step is about to do, as far as a caution needs to know. */
+export interface CautionStep {
+  slot: Slot;
+  heat: Heat | null;
+  tool: Tool | null;
+  /** Warmth from a steamer, hood or towel. */
+  warmth: string | null;
+  product: {
+    name: string;
+    roles: readonly string[];
+    /** It has been used on this head before. */
+    usedBefore: boolean;
+    /** It is past its date or its months after opening. */
+    past: boolean;
+  } | null;
+  child: boolean;
+}
+
+export interface CautionRule {
+  id: string;
+  when: (step: CautionStep) => boolean;
+  says: (step: CautionStep) => string;
+}
+
+const DRIED: readonly Slot[] = ['dry', 'set', 'half-dry'];
+const hot = ({ heat }: CautionStep) => heat === 'medium' || heat === 'high';
+
+/** Cautions at the basin, in the order they matter. They defer to the label and to professionals; source: trade.md. */
+export const BASIN_CAUTIONS: readonly CautionRule[] = [
+  {
+    id: 'past-date',
+    when: ({ product }) => product?.past ?? false,
+    says: ({ product }) =>
+      `${product!.name} is past its date. If smell, colour or texture has changed, do not use it and do not test it.`,
+  },
+  {
+    id: 'first-use',
+    when: ({ product }) => product !== null && !product.usedBefore,
+    says: ({ product }) =>
+      `First time ${product!.name} comes on this head. Patch-test it on the inner arm and wait 48 hours; stop at burning, hives or swelling, and see a doctor.`,
+  },
+  {
+    id: 'protein',
+    when: ({ slot, product }) =>
+      slot === 'treat' || (product?.roles.some((role) => /protein|bond/.test(role)) ?? false),
+    says: () =>
+      'Keep to the label’s minutes. Do not comb while it stiffens; rinse fully, or it is left in as a crust.',
+  },
+  {
+    id: 'dryer-water',
+    when: ({ slot, tool }) => DRIED.includes(slot) && (tool === 'diffuser' || tool === 'hood'),
+    says: () => 'No dryer near water: dry hands, dry floor, nothing in the basin.',
+  },
+  {
+    id: 'heat',
+    when: (step) => hot(step),
+    says: () => 'Heat: stay under the limit of the protectant and the tool, as their labels state it.',
+  },
+  {
+    id: 'steam',
+    when: ({ warmth }) => warmth === 'steamer' || warmth === 'towel' || warmth === 'hood',
+    says: () => 'Steam and hot towels scald: test on the inside of the wrist first.',
+  },
+  {
+    id: 'oil',
+    when: ({ product, slot }) =>
+      slot === 'pre-wash' && (product?.roles.some((role) => /oil|emollient/.test(role)) ?? false),
+    says: () => 'Oil makes the bath slippery.',
+  },
+  {
+    id: 'child',
+    when: ({ child }) => child,
+    says: () =>
+      'A child: keep it short, nothing near the eyes, no tight styles; a carer agrees and stays. Ask a paediatric professional where in doubt.',
+  },
+];
+
+/** The cautions that belong to a step, worst first. */
+export const cautionsFor = (step: CautionStep): { id: string; says: string }[] =>
+  BASIN_CAUTIONS.filter(({ when }) => when(step)).map(({ id, says }) => ({ id, says: says(step) }));

@@ -1,0 +1,62 @@
+import type { Tap } from '@sabor/contract/taps';
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+
+/** A tap kept on this device until the server has it; `place` is its order. */
+export interface KeptTap {
+  place: number;
+  washDayId: string;
+  tap: Tap;
+}
+
+/** A tap the server could not take, kept until it has been read. */
+export interface RefusedHere {
+  id: string;
+  washDayId: string;
+  detail: string;
+}
+
+interface Kept extends DBSchema {
+  taps: { key: number; value: { washDayId: string; tap: Tap } };
+  refused: { key: string; value: RefusedHere };
+}
+
+let opened: Promise<IDBPDatabase<Kept>> | null = null;
+const open = () => {
+  opened ??= openDB<Kept>('sabor basin', 1, {
+    upgrade(db) {
+      db.createObjectStore('taps', { autoIncrement: true });
+      db.createObjectStore('refused', { keyPath: 'id' });
+    },
+  });
+  return opened;
+};
+
+/** Keeps a tap, down to the disk, and gives its place. */
+export async function keepTap(washDayId: string, tap: Tap): Promise<number> {
+  const db = await open();
+  const writing = db.transaction('taps', 'readwrite', { durability: 'strict' });
+  const place = await writing.store.add({ washDayId, tap });
+  await writing.done;
+  return place;
+}
+
+/** Every tap still kept, in the order they were made. */
+export async function keptTaps(): Promise<KeptTap[]> {
+  const reading = (await open()).transaction('taps');
+  const [places, values] = await Promise.all([reading.store.getAllKeys(), reading.store.getAll()]);
+  return values.map((value, i) => ({ ...value, place: places[i]! }));
+}
+
+/** Lets go of taps the server has; those it refused stay as sentences. */
+export async function letGo(places: readonly number[], refused: readonly RefusedHere[]): Promise<void> {
+  const db = await open();
+  const writing = db.transaction(['taps', 'refused'], 'readwrite', { durability: 'strict' });
+  await Promise.all([
+    ...places.map((place) => writing.objectStore('taps').delete(place)),
+    ...refused.map((one) => writing.objectStore('refused').put(one)),
+    writing.done,
+  ]);
+}
+
+export const refusedHere = async (): Promise<RefusedHere[]> => (await open()).getAll('refused');
+export const forgetRefused = async (id: string): Promise<void> => (await open()).delete('refused', id);

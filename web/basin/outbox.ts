@@ -1,0 +1,196 @@
+import type { Tap, TapsHeard } from '@sabor/contract/taps';
+import type { WashDay } from '@sabor/contract/wash-day';
+import { useSyncExternalStore } from 'react';
+import { v7 } from 'uuid';
+import { post, Refused } from '../api/http.ts';
+import {
+  forgetRefused,
+  type KeptTap,
+  keepTap,
+  keptTaps,
+  letGo,
+  type RefusedHere,
+  refusedHere,
+} from './kept.ts';
+
+/**
+ * Taps of the basin on their way to the server. Each is shown at once, kept on this device before anything else, and
+ * sent in its order whenever the server answers; the server hears each once, by its id. Decision 013.
+ */
+export interface Outbox {
+  /** Not yet known to the server, in order. */
+  waiting: readonly KeptTap[];
+  /** How many of them this device has not yet written down. */
+  unwritten: number;
+  refused: readonly RefusedHere[];
+  /** The server answered last time it was asked; true until it did not. */
+  reached: boolean;
+  /** This device could not write a tap down; it is sent all the same while the page is open. */
+  noStore: boolean;
+}
+
+let state: Outbox = { waiting: [], unwritten: 0, refused: [], reached: true, noStore: false };
+const listeners = new Set<() => void>();
+const set = (to: Partial<Outbox>) => {
+  state = { ...state, ...to };
+  for (const tell of listeners) tell();
+};
+
+export const useOutbox = (): Outbox =>
+  useSyncExternalStore(
+    (tell) => {
+      listeners.add(tell);
+      return () => listeners.delete(tell);
+    },
+    () => state,
+  );
+
+/** This device's own name on the server: made once and kept. */
+export function deviceName(): string {
+  try {
+    const known = localStorage.getItem('sabor device');
+    if (known) return known;
+    const made = v7();
+    localStorage.setItem('sabor device', made);
+    return made;
+  } catch {
+    return 'a private window';
+  }
+}
+
+let dayHeard: (day: WashDay) => void = () => {};
+/** Where a wash day goes that the server has answered with. */
+export const onDayHeard = (take: (day: WashDay) => void): void => {
+  dayHeard = take;
+};
+
+let lastMoment = 0;
+/** Moments of one device never run backwards and never repeat, whatever its clock does. */
+function momentNow(): string {
+  lastMoment = Math.max(Date.now(), lastMoment + 1);
+  return new Date(lastMoment).toISOString();
+}
+
+type Said<T> = T extends { id: string; at: string } ? Omit<T, 'id' | 'at'> & { at?: string } : never;
+/** A tap before it has its id and, usually, its moment. */
+export type NewTap = Said<Tap>;
+
+/** Places of taps that are shown but not yet written down: below every written one's successor, never sent twice. */
+let unwrittenPlace = Number.MAX_SAFE_INTEGER / 2;
+
+/** Takes a tap: shown now, written down next, sent when it can be. Settles when it is written down. */
+export async function makeTap(washDayId: string, said: NewTap): Promise<void> {
+  const at = momentNow();
+  const tap = { ...said, id: v7({ msecs: Date.parse(at) }), at } as Tap;
+  const shown: KeptTap = { place: ++unwrittenPlace, washDayId, tap };
+  set({ waiting: [...state.waiting, shown], unwritten: state.unwritten + 1 });
+  try {
+    const place = await keepTap(washDayId, tap);
+    set({
+      waiting: state.waiting.map((one) => (one === shown ? { ...one, place } : one)),
+      unwritten: state.unwritten - 1,
+    });
+  } catch {
+    set({ unwritten: state.unwritten - 1, noStore: true });
+  }
+  send();
+}
+
+const byDay = (taps: readonly KeptTap[]): Map<string, KeptTap[]> => {
+  const days = new Map<string, KeptTap[]>();
+  for (const one of taps) days.set(one.washDayId, [...(days.get(one.washDayId) ?? []), one]);
+  return days;
+};
+
+const BATCH = 200;
+
+/** Sends one wash day's taps; true when the server has heard them. */
+async function sendDay(washDayId: string, taps: readonly KeptTap[]): Promise<boolean> {
+  const batch = taps.slice(0, BATCH);
+  let answer: TapsHeard | null = null;
+  let refused: RefusedHere[];
+  try {
+    answer = await post<TapsHeard>(`/wash-days/${washDayId}/taps`, {
+      device: deviceName(),
+      taps: batch.map(({ tap }) => tap),
+    });
+    refused = answer.refused.map((one) => ({ ...one, washDayId }));
+  } catch (error) {
+    if (!(error instanceof Refused) || error.status === 0 || error.status >= 500) {
+      set({ reached: false });
+      return false;
+    }
+    // The whole wash day is gone or closed: its taps cannot be stored any more, and it is said so.
+    refused = batch.map(({ tap }) => ({ id: tap.id, washDayId, detail: error.message }));
+  }
+  const done = new Set([...(answer?.heard ?? []), ...refused.map(({ id }) => id)]);
+  const gone = batch.filter(({ tap }) => done.has(tap.id));
+  await letGo(
+    gone.map(({ place }) => place),
+    refused,
+  ).catch(() => {});
+  set({
+    reached: true,
+    waiting: state.waiting.filter(({ tap }) => !done.has(tap.id)),
+    refused: [...state.refused.filter(({ id }) => !done.has(id)), ...refused],
+  });
+  if (answer) dayHeard(answer.day);
+  return taps.length <= BATCH || sendDay(washDayId, taps.slice(BATCH));
+}
+
+const WAITS = [500, 1000, 2000, 5000, 10_000];
+let sending = false;
+let again = false;
+let failed = 0;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+/** Sends whatever waits, one round at a time; tries again later where the server did not answer. */
+export function send(): void {
+  if (sending) {
+    again = true;
+    return;
+  }
+  sending = true;
+  clearTimeout(timer);
+  const round = async () => {
+    // What another window of this device has kept goes out too; what could not be written down is only here.
+    const kept = await keptTaps().catch(() => []);
+    const known = new Set(kept.map(({ tap }) => tap.id));
+    const here = state.noStore ? state.waiting.filter(({ tap }) => !known.has(tap.id)) : [];
+    let well = true;
+    for (const [washDayId, taps] of byDay([...kept, ...here]))
+      well = (await sendDay(washDayId, taps)) && well;
+    return well;
+  };
+  const locked = navigator.locks ? navigator.locks.request('sabor outbox', round) : round();
+  locked
+    .catch(() => false)
+    .then((well) => {
+      sending = false;
+      failed = well ? 0 : failed + 1;
+      if (!well) timer = setTimeout(send, WAITS[Math.min(failed, WAITS.length) - 1]);
+      else if (again) queueMicrotask(send);
+      again = false;
+    });
+}
+
+/** Reads what an earlier page left behind, and begins to send it. */
+export async function openOutbox(): Promise<void> {
+  const [kept, refused] = await Promise.all([keptTaps(), refusedHere()]).catch(
+    () => [[], []] as [KeptTap[], RefusedHere[]],
+  );
+  const here = new Set(state.waiting.map(({ tap }) => tap.id));
+  set({
+    waiting: [...kept.filter(({ tap }) => !here.has(tap.id)), ...state.waiting],
+    refused: [...refused, ...state.refused],
+  });
+  addEventListener('online', send);
+  document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && send());
+  send();
+}
+
+/** Takes a refused tap's sentence away once it has been read. */
+export function readRefused(id: string): void {
+  set({ refused: state.refused.filter((one) => one.id !== id) });
+  void forgetRefused(id).catch(() => {});
+}

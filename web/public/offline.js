@@ -1,0 +1,57 @@
+// Keeps the application and the last answers of the basin's own addresses on this device, so that a wash day under way
+// opens without the server. What the tester taps is kept elsewhere (web/basin/kept.ts); nothing is ever sent from here.
+const CACHE = 'sabor offline 1';
+const PAGES = '/';
+const READ = /^\/api\/(wash-days|trials|wearers|shelf|settings|today|measures)(\/|$)/;
+
+self.addEventListener('install', (event) => {
+  event.waitUntil(
+    (async () => {
+      const cache = await caches.open(CACHE);
+      const built = await fetch('/built.json').then((answer) => (answer.ok ? answer.json() : {}));
+      const files = new Set();
+      for (const { file, css = [], assets = [] } of Object.values(built))
+        for (const one of [file, ...css, ...assets]) files.add(`/${one}`);
+      await cache.addAll([PAGES, ...files]);
+      await self.skipWaiting();
+    })(),
+  );
+});
+
+self.addEventListener('activate', (event) => {
+  event.waitUntil(
+    (async () => {
+      for (const name of await caches.keys()) if (name !== CACHE) await caches.delete(name);
+      await self.clients.claim();
+    })(),
+  );
+});
+
+const put = async (key, answer) => {
+  if (answer.ok) await (await caches.open(CACHE)).put(key, answer.clone());
+  return answer;
+};
+
+/** The server's answer; what was kept of it where there is none. */
+async function serverFirst(request, key) {
+  try {
+    return await put(key, await fetch(request));
+  } catch (error) {
+    const kept = await caches.match(key);
+    if (kept) return kept;
+    throw error;
+  }
+}
+
+self.addEventListener('fetch', (event) => {
+  const { request } = event;
+  const url = new URL(request.url);
+  if (request.method !== 'GET' || url.origin !== location.origin) return;
+  if (request.mode === 'navigate') event.respondWith(serverFirst(request, PAGES));
+  else if (url.pathname.startsWith('/assets/'))
+    event.respondWith(
+      caches.match(request).then((kept) => kept ?? fetch(request).then((got) => put(request, got))),
+    );
+  else if (READ.test(url.pathname) && !url.pathname.endsWith('/stream'))
+    event.respondWith(serverFirst(request, request));
+});
