@@ -30,6 +30,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
+    // Kept pages would answer for the server under test; the tests of working without it let them in.
+    serviceWorkers: 'block',
     launchOptions: chromium,
     trace: 'off',
   },

@@ -87,6 +87,8 @@ export interface StepTold {
   ideas: { id: string; idea: Idea; at: string }[];
   /** Grams of the bottle on the scale. */
   weighed: { before: number | null; after: number | null };
+  /** Its product has been on this head before; true where that is hidden or there is none. */
+  usedBefore: boolean;
 }
 
 /** A step that nothing has been told of. */
@@ -96,6 +98,7 @@ export const NOTHING_TOLD: StepTold = {
   inHand: {},
   ideas: [],
   weighed: { before: null, after: null },
+  usedBefore: true,
 };
 
 export type WashStep = v.InferOutput<typeof WashStepInput> &

@@ -44,8 +44,7 @@ export const BASIN_CAUTIONS: readonly CautionRule[] = [
   },
   {
     id: 'protein',
-    when: ({ slot, product }) =>
-      slot === 'treat' || (product?.roles.some((role) => /protein|bond/.test(role)) ?? false),
+    when: ({ slot, product }) => slot === 'treat' || (product?.roles.includes('treatment') ?? false),
     says: () =>
       'Keep to the label’s minutes. Do not comb while it stiffens; rinse fully, or it is left in as a crust.',
   },
@@ -66,8 +65,7 @@ export const BASIN_CAUTIONS: readonly CautionRule[] = [
   },
   {
     id: 'oil',
-    when: ({ product, slot }) =>
-      slot === 'pre-wash' && (product?.roles.some((role) => /oil|emollient/.test(role)) ?? false),
+    when: ({ product, slot }) => slot === 'pre-wash' && (product?.roles.includes('oil') ?? false),
     says: () => 'Oil makes the bath slippery.',
   },
   {

@@ -68,3 +68,6 @@ alter table wash_day
   add column patience int check (patience between 0 and 4),
   add column shed_hairs int check (shed_hairs >= 0),
   add column shed_counted boolean not null default false;
+
+-- Whether a product has been on a head before is asked for at every step.
+create index on wash_step (product_id) where status = 'done';

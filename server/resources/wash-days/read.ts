@@ -30,7 +30,11 @@ const WASH_DAYS = `
         'ideas', (select coalesce(json_agg(json_build_object('id', i.id, 'idea', i.idea, 'at', i.at) order by i.at, i.id), '[]')
           from idea i where i.wash_step_id = s.id),
         'weighed', (select json_build_object('before', max(g.grams) filter (where g.phase = 'before'),
-            'after', max(g.grams) filter (where g.phase = 'after')) from weighing g where g.wash_step_id = s.id))
+            'after', max(g.grams) filter (where g.phase = 'after')) from weighing g where g.wash_step_id = s.id),
+        'usedBefore', s.product_id is null or (t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested')
+          or exists (select 1 from wash_step o join wash_day od on od.id = o.wash_day_id join trial ot on ot.id = od.trial_id
+            where o.product_id = s.product_id and o.status = 'done' and od.started_at < d.started_at
+              and ot.wearer_id = t.wearer_id))
         order by s.position), '[]')
       from wash_step s left join arm a on a.id = case when s.half = 'right' then d.right_arm_id else d.arm_id end
       where s.wash_day_id = d.id) as steps,

@@ -1,14 +1,16 @@
 import type { Product } from '@sabor/contract/shelf';
+import type { StepSet } from '@sabor/contract/taps';
 import type { TrialDetail } from '@sabor/contract/trial';
-import type { Air, WashDay, WashStep, WashStepInput } from '@sabor/contract/wash-day';
+import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
+import { spokenStep } from '@sabor/core/basin/spoken';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
-import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
 import { useEffect } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
-import { patch, post, put, remove } from '../../api/http.ts';
-import { useWashDayChange } from '../../api/queries.ts';
+import { useAwake } from '../../basin/awake.ts';
+import { makeTap, type NewTap } from '../../basin/outbox.ts';
+import { SentLine } from '../../basin/sent-line.tsx';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import { tint } from '../../drawings/tint.ts';
@@ -16,9 +18,13 @@ import { ReasonDialog } from '../../ui/reason-dialog.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { ABANDONING, useAbandon } from './abandon.ts';
 import { AirCard } from './air-card.tsx';
+import { cautionsOf } from './cautions-of.ts';
+import { useClocks } from './clock.ts';
+import { useSpoken } from './speaking.tsx';
 import { StepCard } from './step-card.tsx';
 import { inputOf } from './step-input.ts';
 import { TheEnd } from './the-end.tsx';
+import { ClockStrip } from './timer.tsx';
 
 interface Parts {
   day: WashDay;
@@ -27,30 +33,22 @@ interface Parts {
   products: readonly Product[];
 }
 
-const foresee = (day: WashDay, step: WashStepInput): WashDay => ({
-  ...day,
-  steps: day.steps.map((known) => (known.id === step.id ? { ...known, ...(step as WashStep) } : known)),
-});
-
 /**
  * The wash day at the basin: one step fills the screen. Where we are stands in the address (`?step=`), else at the
- * first step still waiting, so that a reload comes back to the same step.
+ * first step still waiting, so that a reload comes back to the same step. Everything said goes as taps.
  */
-export function Conductor({ day, trial, products }: Parts) {
+export function Conductor({ day, trial, wearer, products }: Parts) {
   const [search, setSearch] = useSearchParams();
   const navigate = useNavigate();
   const say = useSay();
-  const save = useWashDayChange(
-    day.id,
-    (step: WashStepInput) => put<WashDay>(`/wash-days/${day.id}/steps/${step.id}`, step),
-    foresee,
-  );
-  const takeOut = useWashDayChange(day.id, (stepId: string) =>
-    remove<WashDay>(`/wash-days/${day.id}/steps/${stepId}`),
-  );
-  const change = useWashDayChange(day.id, (to: Air) => patch<WashDay>(`/wash-days/${day.id}`, to));
   const abandon = useAbandon(day.id);
-  const finish = useWashDayChange(day.id, () => post<WashDay>(`/wash-days/${day.id}/finish`));
+  const running = useClocks(day);
+  useAwake();
+  const tap = (said: NewTap) => void makeTap(day.id, said);
+  const tell = (said: NewTap, words: string, undo?: NewTap) => {
+    tap(said);
+    if (words) say(words[0]!.toUpperCase() + words.slice(1), undo && (() => tap(undo)));
+  };
 
   const { steps } = day;
   const asked = search.get('step');
@@ -70,11 +68,13 @@ export function Conductor({ day, trial, products }: Parts) {
     scrollTo(0, 0);
   }, [place]);
 
-  const settle = (step: WashStep, to: Partial<WashStepInput>, said: string) => {
-    const before = inputOf(step);
-    save.mutate({ ...before, ...to }, { onError: (error) => say(error.message) });
+  const settle = (step: WashStep, set: StepSet, said: string) => {
+    const before = Object.fromEntries(
+      Object.keys(set).map((key) => [key, step[key as keyof StepSet]]),
+    ) as StepSet;
+    tell({ kind: 'step', stepId: step.id, set }, '');
     say(said, () => {
-      save.mutate(before);
+      tap({ kind: 'step', stepId: step.id, set: before });
       go(steps.indexOf(step));
     });
     go(steps.indexOf(step) + 1);
@@ -82,22 +82,24 @@ export function Conductor({ day, trial, products }: Parts) {
   const addStep = (slot: Slot) => {
     const before = steps[place - 1]?.position ?? -1;
     const after = steps[place]?.position ?? before + 1;
-    const step: WashStepInput = {
-      ...EMPTY_SETTINGS,
-      id: v7(),
-      slot,
-      position: (before + after) / 2,
-      status: 'waiting',
-      note: '',
-      startedAt: null,
-      doneAt: null,
-    };
-    save.mutate(step, {
-      onSuccess: () => setSearch({ step: step.id }, { replace: true }),
-      onError: (error) => say(error.message),
+    const stepId = v7();
+    tap({ kind: 'add-step', stepId, slot, position: (before + after) / 2 });
+    setSearch({ step: stepId }, { replace: true });
+  };
+  const takeOut = (step: WashStep) => {
+    tap({ kind: 'take-out', stepId: step.id });
+    go(place);
+    const { id: _, slot, position, ...set } = inputOf(step);
+    say(`${SLOTS[slot].label} is taken out.`, () => {
+      const stepId = v7();
+      tap({ kind: 'add-step', stepId, slot, position });
+      tap({ kind: 'step', stepId, set });
     });
   };
+  const nameOf = (id: string | null) => products.find((known) => known.id === id)?.name ?? null;
   const step = steps[place];
+  const following = steps[place + 1];
+  const speaking = useSpoken(step ? spokenStep(step, nameOf(step.productId)) : null);
   const all = armsOfDay(trial, day);
   const arms = step?.half ? [step.half === 'right' ? all.at(-1)! : all[0]!] : all;
   return (
@@ -110,6 +112,7 @@ export function Conductor({ day, trial, products }: Parts) {
           >
             Leave, keep all
           </Link>
+          {speaking}
           <p className="text-right text-[0.95rem]">
             Wash day {day.position + 1} ·{' '}
             {arms.map((arm, i) => (
@@ -124,10 +127,15 @@ export function Conductor({ day, trial, products }: Parts) {
           </p>
         </header>
         <Progress steps={steps} place={place} go={go} />
+        <SentLine day={day} />
+        <ClockStrip
+          running={running.filter((one) => one.step.id !== step?.id)}
+          goTo={(other) => go(steps.indexOf(other))}
+        />
         {place < 0 ? (
           <AirCard
             day={day}
-            save={(air) => change.mutateAsync(air)}
+            save={(air) => makeTap(day.id, { kind: 'day', set: air })}
             next={() => go(waiting ? steps.indexOf(waiting) : 0)}
           />
         ) : step ? (
@@ -136,32 +144,32 @@ export function Conductor({ day, trial, products }: Parts) {
             step={step}
             n={place + 1}
             of={steps.length}
-            products={products}
-            save={(to) => save.mutateAsync({ ...inputOf(step), ...to })}
-            settle={(to, said) => settle(step, to, said)}
-            back={() => go(place - 1)}
-            addStep={addStep}
-            takeOut={
-              step.planStepId === null
-                ? () =>
-                    takeOut.mutate(step.id, {
-                      onSuccess: () =>
-                        say(`${SLOTS[step.slot].label} is taken out.`, () => save.mutate(inputOf(step))),
-                    })
+            next={
+              following
+                ? `${SLOTS[following.slot].label}${following.half ? `, ${following.half} half` : ''}`
                 : null
             }
+            running={running.find((one) => one.step.id === step.id)}
+            products={products}
+            cautions={cautionsOf(step, products, wearer)}
+            tell={tell}
+            settle={(to, said) => settle(step, to, said)}
+            back={() => go(place - 1)}
+            goOn={() => go(place + 1)}
+            addStep={addStep}
+            takeOut={step.planStepId === null ? () => takeOut(step) : null}
           />
         ) : (
           <TheEnd
             day={day}
+            products={products}
             back={() => go(steps.length - 1)}
             goTo={(missed) => go(steps.indexOf(missed))}
-            finish={() =>
-              finish.mutateAsync(undefined).then(
-                () => navigate(`/wash-days/${day.id}`),
-                (error: Error) => say(error.message),
-              )
-            }
+            tell={tell}
+            finish={() => {
+              tap({ kind: 'finish' });
+              navigate(`/wash-days/${day.id}`);
+            }}
           />
         )}
         {day.status === 'under way' && (

@@ -16,6 +16,7 @@ import { Heading, Tag } from '../../ui/states.tsx';
 import { ABANDONING, useAbandon } from './abandon.ts';
 import { AirOfDay } from './air-of-day.tsx';
 import { Clocks } from './clocks.tsx';
+import { DayFigures } from './day-figures.tsx';
 import { DoseFelt } from './dose-felt.tsx';
 import { Events } from './events.tsx';
 import { Guess } from './guess.tsx';
@@ -111,6 +112,7 @@ export function DayPage({
             <Clocks day={day} open={open} change={change.mutateAsync} />
             <AirOfDay day={day} open={open} change={change.mutateAsync} />
             <WearAir day={day} open={open} />
+            <DayFigures day={day} products={products} />
           </div>
           <div className="space-y-8">
             {open && <RefreshDue day={day} />}

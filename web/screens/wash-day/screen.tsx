@@ -7,7 +7,7 @@ import { DayPage } from './day-page.tsx';
 export function Screen() {
   const { id = '' } = useParams();
   const [search] = useSearchParams();
-  const day = useWashDay(id);
+  const day = useWashDay(id, true);
   const trial = useTrial(day.data?.trialId ?? 'new');
   const wearer = useWearer(day.data?.wearerId ?? 'new');
   const shelf = useShelf();

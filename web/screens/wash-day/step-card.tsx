@@ -1,57 +1,80 @@
 import { fieldsOf } from '@sabor/contract/problem';
 import type { Product } from '@sabor/contract/shelf';
+import type { StepSet } from '@sabor/contract/taps';
 import { type WashStep, WashStepInput } from '@sabor/contract/wash-day';
+import { unpausedMs } from '@sabor/core/basin/minutes';
 import { doseLabel } from '@sabor/core/doses/dose';
 import { type ExtraKey, extraWords } from '@sabor/core/routine/extras';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import { departures } from '@sabor/core/trial/departures';
 import { useEffect, useRef, useState } from 'react';
+import { v7 } from 'uuid';
 import * as v from 'valibot';
+import type { NewTap } from '../../basin/outbox.ts';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { StepSettingsFields } from '../../ui/step-settings.tsx';
+import { Asides } from './asides.tsx';
+import { big } from './big.ts';
+import { clockMinutes, type RunningStep } from './clock.ts';
 import { inputOf } from './step-input.ts';
-import { elapsedMinutes, Timer } from './timer.tsx';
-
-const big = 'min-h-16 rounded-tag px-5 text-xl font-semibold';
+import { TakeDownStop } from './take-down-stop.tsx';
+import { Timer } from './timer.tsx';
 
 /** One step of the wash day: what to do, large; accept it as planned, or say what was done instead. */
 export function StepCard({
   step,
   n,
   of,
+  next,
+  running,
   products,
-  save,
+  cautions,
+  tell,
   settle,
   back,
+  goOn,
   addStep,
   takeOut,
 }: {
   step: WashStep;
   n: number;
   of: number;
+  /** What comes after it, in words; null for the last. */
+  next: string | null;
+  running: RunningStep | undefined;
   products: readonly Product[];
-  save: (to: Partial<WashStepInput>) => Promise<unknown>;
-  settle: (to: Partial<WashStepInput>, said: string) => void;
+  cautions: readonly { id: string; says: string }[];
+  tell: (said: NewTap, words: string, undo?: NewTap) => void;
+  settle: (to: StepSet, said: string) => void;
   back: () => void;
+  goOn: () => void;
   addStep: (slot: Slot) => void;
   takeOut: (() => void) | null;
 }) {
   const [changing, setChanging] = useState(false);
   const slot = SLOTS[step.slot];
   const product = products.find(({ id }) => id === step.productId);
-  const accept = () => {
-    const doneAt = new Date();
-    const timed = step.status === 'waiting' ? elapsedMinutes(step.startedAt, doneAt.getTime()) : null;
+  const minutes = clockMinutes(step);
+  const done = (to: StepSet = {}) => {
+    const doneAt = step.doneAt ?? new Date().toISOString();
+    const timed =
+      step.status === 'waiting' && step.startedAt !== null
+        ? unpausedMs(Date.parse(step.startedAt), Date.parse(doneAt), step.pauses) / 60_000
+        : null;
     settle(
       {
         status: 'done',
-        doneAt: step.doneAt ?? doneAt.toISOString(),
+        doneAt,
         ...(timed !== null && timed > 0.05 ? { minutes: Math.round(timed * 10) / 10 } : {}),
+        ...to,
       },
       `${slot.label}: done.`,
     );
   };
+  const taking = step.slot === 'set' && step.status === 'waiting';
+  const [asking, setAsking] = useState(false);
+  const accept = () => (taking ? setAsking(true) : done());
   const shortcut = useRef(accept);
   shortcut.current = accept;
   useEffect(() => {
@@ -98,12 +121,21 @@ export function StepCard({
         {product?.labelDirections && (
           <p className="mt-2 text-paper/80">The label says: {product.labelDirections}</p>
         )}
-        {step.minutes !== null && step.status === 'waiting' && (
+        {minutes !== null && step.status === 'waiting' && (
           <div className="mt-5">
             <Timer
-              minutes={step.planned?.minutes ?? step.minutes}
-              startedAt={step.startedAt}
-              start={() => void save({ startedAt: new Date().toISOString() })}
+              step={step}
+              minutes={minutes}
+              running={running}
+              start={() =>
+                tell(
+                  { kind: 'step', stepId: step.id, set: { startedAt: new Date().toISOString() } },
+                  `${slot.label}: ${minutes} min begun.`,
+                  { kind: 'step', stepId: step.id, set: { startedAt: step.startedAt } },
+                )
+              }
+              pause={(said) => tell({ kind: 'pause', stepId: step.id, ...said }, '')}
+              goOn={goOn}
             />
           </div>
         )}
@@ -114,8 +146,44 @@ export function StepCard({
             ))}
           </ul>
         )}
+        {cautions.length > 0 && (
+          <ul aria-label="Cautions" className="mt-4 space-y-1 rounded-tag bg-[#F2B765] px-3 py-2 text-ink">
+            {cautions.map(({ id, says }) => (
+              <li key={id}>{says}</li>
+            ))}
+          </ul>
+        )}
+        <Asides step={step} products={products} tell={tell} />
+        {next && <p className="mt-4 text-lg text-paper/80">Next: {next}</p>}
       </div>
-      {changing ? (
+      {asking ? (
+        <TakeDownStop
+          stopAt={typeof step.planned?.extra.stopAt === 'number' ? step.planned.extra.stopAt : null}
+          cancel={() => setAsking(false)}
+          dry={(percent) => done({ extra: { ...step.extra, stopAt: percent } })}
+          early={(percent, what) => {
+            setAsking(false);
+            if (what === 'wait') return;
+            tell(
+              {
+                kind: 'mark',
+                stepId: step.id,
+                markId: v7(),
+                mark: what === 'spot-dry' ? 'spot-dried' : 'early',
+                reason: 'untold',
+              },
+              '',
+            );
+            if (what === 'spot-dry')
+              tell(
+                { kind: 'step', stepId: step.id, set: { heat: 'low' } },
+                'Spot-dry, then say again how dry it is.',
+              );
+            else if (what === 'loose') done({ extra: { ...step.extra, stopAt: percent } });
+            else setChanging(true);
+          }}
+        />
+      ) : changing ? (
         <ChangeStep
           step={step}
           products={products}
@@ -184,7 +252,7 @@ function ChangeStep({
 }: {
   step: WashStep;
   products: readonly Product[];
-  keep: (to: WashStepInput) => void;
+  keep: (to: StepSet) => void;
   cancel: () => void;
   addStep: (slot: Slot) => void;
   takeOut: (() => void) | null;
@@ -194,8 +262,10 @@ function ChangeStep({
   const problem = (path: string) => problems.find((found) => found.path === path)?.message;
   const done = () => {
     const checked = v.safeParse(WashStepInput, value);
-    if (checked.success) keep(checked.output);
-    else setProblems(fieldsOf(checked.issues));
+    if (checked.success) {
+      const { id: _, slot: __, position: ___, ...set } = checked.output;
+      keep(set);
+    } else setProblems(fieldsOf(checked.issues));
   };
   return (
     <div className="mt-5 space-y-4 rounded-tag bg-paper p-4 text-ink">

@@ -1,16 +1,25 @@
+import type { Product } from '@sabor/contract/shelf';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { SLOTS } from '@sabor/core/routine/slots';
+import type { NewTap } from '../../basin/outbox.ts';
+import { big, chip } from './big.ts';
+import { DayFigures } from './day-figures.tsx';
 
-const big = 'min-h-16 rounded-tag px-5 text-xl font-semibold';
+const STRAIN = ['none', 'a little', 'some', 'much', 'never again'] as const;
+const PATIENCE = ['none needed', 'a little', 'some', 'much', 'ran out'] as const;
 
-/** After the last step: what was passed over, and the end of the routine. */
+/** After the last step: what was passed over, the day in figures, how hard it was, and the end of the routine. */
 export function TheEnd({
   day,
+  products,
+  tell,
   finish,
   back,
   goTo,
 }: {
   day: WashDay;
+  products: readonly Product[];
+  tell: (said: NewTap, words: string, undo?: NewTap) => void;
   finish: () => void;
   back: () => void;
   goTo: (step: WashStep) => void;
@@ -18,6 +27,30 @@ export function TheEnd({
   const left = day.steps.filter((step) => step.status === 'waiting');
   const waiting = left.filter(({ slot }) => slot !== 'refresh');
   const later = left.filter(({ slot }) => slot === 'refresh');
+  const scale = (field: 'strain' | 'patience', legend: string, words: readonly string[]) => (
+    <fieldset className="mt-4">
+      <legend className="text-xl">{legend}</legend>
+      <div className="flex flex-wrap gap-2">
+        {words.map((word, value) => (
+          <button
+            key={word}
+            type="button"
+            className={chip}
+            aria-pressed={day[field] === value}
+            onClick={() =>
+              tell(
+                { kind: 'day', set: { [field]: day[field] === value ? null : value } },
+                `${legend} ${word}.`,
+                { kind: 'day', set: { [field]: day[field] } },
+              )
+            }
+          >
+            {word}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
   return (
     <section className="flex flex-1 flex-col" aria-labelledby="end">
       <div className="flex-1">
@@ -40,6 +73,7 @@ export function TheEnd({
                     onClick={() => goTo(step)}
                   >
                     {SLOTS[step.slot].label}
+                    {step.half ? ` ${step.half}` : ''}
                   </button>
                 </li>
               ))}
@@ -49,6 +83,9 @@ export function TheEnd({
         {later.length > 0 && (
           <p className="mt-4 text-lg">The refresh waits for its day; the wash day’s page takes you to it.</p>
         )}
+        {scale('strain', 'Strain on arms and back:', STRAIN)}
+        {scale('patience', 'Patience it took:', PATIENCE)}
+        <DayFigures day={day} products={products} dark />
         <p className="mt-4 text-lg text-paper/80">
           Next: look at the hair wet, in the cast, and when it is revealed. Wear is counted from the reveal.
         </p>

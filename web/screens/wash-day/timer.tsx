@@ -1,57 +1,35 @@
-import { useEffect, useState } from 'react';
+import type { WashStep } from '@sabor/contract/wash-day';
+import { PAUSE_REASONS, type PauseReason } from '@sabor/core/basin/marks';
+import { SLOTS } from '@sabor/core/routine/slots';
+import { v7 } from 'uuid';
+import { chip } from './big.ts';
+import { clockText, type RunningStep } from './clock.ts';
 
-const clock = (seconds: number) => {
-  const s = Math.abs(Math.round(seconds));
-  return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
-};
+const REASONS = Object.keys(PAUSE_REASONS).filter((key) => key !== 'untold') as PauseReason[];
 
-function chime(): void {
-  try {
-    const audio = new AudioContext();
-    const tone = audio.createOscillator();
-    const level = audio.createGain();
-    tone.frequency.value = 660;
-    level.gain.setValueAtTime(0.2, audio.currentTime);
-    level.gain.exponentialRampToValueAtTime(0.001, audio.currentTime + 1.2);
-    tone.connect(level).connect(audio.destination);
-    tone.start();
-    tone.stop(audio.currentTime + 1.2);
-    navigator.vibrate?.([200, 100, 200]);
-  } catch {
-    // A browser without sound still shows the time.
-  }
+export interface PauseSaid {
+  pauseId: string;
+  from: string;
+  to: string | null;
+  reason: PauseReason;
 }
 
-/** Minutes since `startedAt`, or null when it has not begun. */
-export const elapsedMinutes = (startedAt: string | null, now: number): number | null =>
-  startedAt === null ? null : Math.max(0, (now - Date.parse(startedAt)) / 60_000);
-
-/** Counts the step's minutes down on the wall clock, so that a reload or sleep does not stop it; overrun is shown. */
+/** A step's clock: counts down on wall-clock time, so that a reload or sleep does not stop it; overrun is shown. */
 export function Timer({
+  step,
   minutes,
-  startedAt,
+  running,
   start,
+  pause,
+  goOn,
 }: {
+  step: WashStep;
   minutes: number;
-  startedAt: string | null;
+  running: RunningStep | undefined;
   start: () => void;
+  pause: (said: PauseSaid) => void;
+  goOn: () => void;
 }) {
-  const [now, setNow] = useState(Date.now());
-  const running = startedAt !== null;
-  useEffect(() => {
-    if (!running) return;
-    const tick = setInterval(() => setNow(Date.now()), 500);
-    return () => clearInterval(tick);
-  }, [running]);
-  const left = minutes * 60 - (elapsedMinutes(startedAt, now) ?? 0) * 60;
-  const over = running && left <= 0;
-  const [told, setTold] = useState(over);
-  useEffect(() => {
-    if (over && !told) {
-      setTold(true);
-      chime();
-    }
-  }, [over, told]);
   if (!running)
     return (
       <button
@@ -62,16 +40,98 @@ export function Timer({
         Start {minutes} min
       </button>
     );
+  const { left, paused } = running;
+  const over = left <= 0;
+  const open = step.pauses.find(({ to }) => to === null);
+  const now = () => new Date().toISOString();
   return (
-    <p className="flex items-baseline gap-3">
-      <span className={`figure text-6xl ${over ? 'text-[#F2B765]' : ''}`} role="timer">
-        {over ? '+' : ''}
-        {clock(left)}
-      </span>
-      <span className="text-lg">{over ? `over ${minutes} min` : `left of ${minutes} min`}</span>
-      <span className="sr-only" aria-live="assertive">
-        {over ? 'Time is up.' : ''}
-      </span>
-    </p>
+    <div>
+      <p className="flex items-baseline gap-3">
+        <span className={`figure text-6xl ${over ? 'text-[#F2B765]' : ''}`} role="timer">
+          {over ? '+' : ''}
+          {clockText(left)}
+        </span>
+        <span className="text-lg">
+          {paused ? 'paused' : over ? `over ${minutes} min` : `left of ${minutes} min`}
+        </span>
+        <span className="sr-only" aria-live="assertive">
+          {over ? 'Time is up.' : ''}
+        </span>
+      </p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {open ? (
+          <button
+            type="button"
+            className={chip}
+            onClick={() => pause({ pauseId: open.id, from: open.from, to: now(), reason: open.reason })}
+          >
+            Go on
+          </button>
+        ) : (
+          <button
+            type="button"
+            className={chip}
+            onClick={() => pause({ pauseId: v7(), from: now(), to: null, reason: 'untold' })}
+          >
+            Pause
+          </button>
+        )}
+        <button type="button" className={chip} onClick={goOn}>
+          Next step meanwhile
+        </button>
+      </div>
+      {open && (
+        <fieldset className="mt-2">
+          <legend className="text-lg">Why?</legend>
+          <div className="flex flex-wrap gap-2">
+            {REASONS.map((reason) => (
+              <button
+                key={reason}
+                type="button"
+                className={chip}
+                aria-pressed={open.reason === reason}
+                onClick={() => pause({ pauseId: open.id, from: open.from, to: null, reason })}
+              >
+                {PAUSE_REASONS[reason].label}
+              </button>
+            ))}
+          </div>
+        </fieldset>
+      )}
+    </div>
+  );
+}
+
+/** Clocks of other steps that run meanwhile. */
+export function ClockStrip({
+  running,
+  goTo,
+}: {
+  running: readonly RunningStep[];
+  goTo: (step: WashStep) => void;
+}) {
+  if (running.length === 0) return null;
+  return (
+    <ul aria-label="Clocks running meanwhile" className="mb-2 flex flex-wrap gap-2">
+      {running.map(({ step, left, paused }) => (
+        <li key={step.id}>
+          <button
+            type="button"
+            onClick={() => goTo(step)}
+            className={`flex min-h-16 items-baseline gap-2 rounded-tag border-2 px-4 py-2 text-lg ${left <= 0 ? 'border-[#F2B765] text-[#F2B765]' : 'border-paper/50'}`}
+          >
+            <span>
+              {SLOTS[step.slot].label}
+              {step.half ? ` ${step.half}` : ''}
+            </span>
+            <span className="figure text-2xl">
+              {left <= 0 ? '+' : ''}
+              {clockText(left)}
+            </span>
+            {paused && <span>paused</span>}
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }

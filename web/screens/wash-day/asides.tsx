@@ -1,0 +1,270 @@
+import type { Product } from '@sabor/contract/shelf';
+import type { WashStep } from '@sabor/contract/wash-day';
+import { IDEAS, type Idea } from '@sabor/core/basin/ideas';
+import { IN_THE_HAND, inHandOf } from '@sabor/core/basin/in-the-hand';
+import { MARK_REASONS, MARKS, type Mark, type MarkReason } from '@sabor/core/basin/marks';
+import { TOOLS, type Tool } from '@sabor/core/routine/settings';
+import { SLOTS } from '@sabor/core/routine/slots';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import type { NewTap } from '../../basin/outbox.ts';
+import { productChoices } from '../../ui/step-settings.tsx';
+import { chip } from './big.ts';
+
+type Tell = (said: NewTap, words: string, undo?: NewTap) => void;
+
+interface Parts {
+  step: WashStep;
+  products: readonly Product[];
+  tell: Tell;
+}
+
+const SIDES = {
+  hand: { label: 'In the hand' },
+  otherwise: { label: 'Went otherwise' },
+  idea: { label: 'Next time' },
+} as const;
+type Side = keyof typeof SIDES;
+
+/** What can be told of a step in one tap, beside doing it: how it felt, what went otherwise, what to try next time. */
+export function Asides(parts: Parts) {
+  const { step } = parts;
+  const [open, setOpen] = useState<Side | null>(null);
+  const told: Record<Side, number> = {
+    hand: Object.keys(step.inHand).length,
+    otherwise: step.marks.length,
+    idea: step.ideas.length,
+  };
+  const sides = (Object.keys(SIDES) as Side[]).filter(
+    (side) => side !== 'hand' || inHandOf(step.slot).length > 0,
+  );
+  return (
+    <div className="mt-4">
+      <div className="flex flex-wrap gap-2">
+        {sides.map((side) => (
+          <button
+            key={side}
+            type="button"
+            className={chip}
+            aria-expanded={open === side}
+            onClick={() => setOpen(open === side ? null : side)}
+          >
+            {SIDES[side].label}
+            {told[side] > 0 && (
+              <>
+                {' '}
+                <span className="figure">{told[side]}</span>
+              </>
+            )}
+          </button>
+        ))}
+      </div>
+      {open && (
+        <section aria-label={SIDES[open].label} className="mt-3 border-l-4 border-paper/40 pl-3">
+          {open === 'hand' ? (
+            <Hand {...parts} />
+          ) : open === 'otherwise' ? (
+            <Otherwise {...parts} />
+          ) : (
+            <NextTime {...parts} />
+          )}
+        </section>
+      )}
+    </div>
+  );
+}
+
+/** Five words for each thing the hand, nose and basin tell. */
+function Hand({ step, tell }: Parts) {
+  return (
+    <div className="space-y-3">
+      {inHandOf(step.slot).map((quality) => {
+        const { label, words } = IN_THE_HAND[quality];
+        const now = step.inHand[quality] ?? null;
+        const say = (value: number | null): NewTap => ({
+          kind: 'in-hand',
+          stepId: step.id,
+          quality,
+          value,
+        });
+        return (
+          <fieldset key={quality}>
+            <legend className="text-lg">{label}</legend>
+            <div className="flex flex-wrap gap-2">
+              {words.map((word, value) => (
+                <button
+                  key={word}
+                  type="button"
+                  className={chip}
+                  aria-pressed={now === value}
+                  onClick={() => tell(say(now === value ? null : value), `${label}: ${word}.`, say(now))}
+                >
+                  {word}
+                </button>
+              ))}
+            </div>
+          </fieldset>
+        );
+      })}
+    </div>
+  );
+}
+
+const QUICK: readonly Mark[] = ['more', 'wiped-off', 'interrupted', 'ran-out', 'dried-rewet'];
+const REASONS = Object.keys(MARK_REASONS).filter((key) => key !== 'untold') as MarkReason[];
+
+/** What went otherwise than planned, with its reason now, later or never. */
+function Otherwise({ step, products, tell }: Parts) {
+  const [picking, setPicking] = useState<'product' | 'tool' | null>(null);
+  const mark = (markId: string, of: Mark, reason: MarkReason, gone = false): NewTap => ({
+    kind: 'mark',
+    stepId: step.id,
+    markId,
+    mark: of,
+    reason,
+    gone,
+  });
+  const set = (to: Partial<Pick<WashStep, 'productId' | 'tool'>>): NewTap => ({
+    kind: 'step',
+    stepId: step.id,
+    set: to,
+  });
+  return (
+    <div className="space-y-3">
+      <div className="flex flex-wrap gap-2">
+        {QUICK.map((one) => {
+          const told = step.marks.find((known) => known.mark === one);
+          return (
+            <button
+              key={one}
+              type="button"
+              className={chip}
+              aria-pressed={told !== undefined}
+              onClick={() => {
+                const id = told?.id ?? v7();
+                const reason = told?.reason ?? 'untold';
+                tell(
+                  mark(id, one, reason, told !== undefined),
+                  `${MARKS[one].label}${told ? ' taken back' : ''}.`,
+                  mark(id, one, reason, told === undefined),
+                );
+              }}
+            >
+              {MARKS[one].label}
+            </button>
+          );
+        })}
+        {SLOTS[step.slot].product && step.code === null && (
+          <button
+            type="button"
+            className={chip}
+            aria-expanded={picking === 'product'}
+            onClick={() => setPicking(picking === 'product' ? null : 'product')}
+          >
+            other product
+          </button>
+        )}
+        <button
+          type="button"
+          className={chip}
+          aria-expanded={picking === 'tool'}
+          onClick={() => setPicking(picking === 'tool' ? null : 'tool')}
+        >
+          other tool
+        </button>
+      </div>
+      {picking === 'product' && (
+        <div role="group" aria-label="Product used instead" className="flex flex-wrap gap-2">
+          {productChoices(products, step.slot, step.productId)
+            .filter(({ key }) => key !== step.productId)
+            .map(({ key, label }) => (
+              <button
+                key={key}
+                type="button"
+                className={chip}
+                onClick={() => {
+                  setPicking(null);
+                  tell(set({ productId: key }), `${label} instead.`, set({ productId: step.productId }));
+                }}
+              >
+                {label}
+              </button>
+            ))}
+        </div>
+      )}
+      {picking === 'tool' && (
+        <div role="group" aria-label="Tool used instead" className="flex flex-wrap gap-2">
+          {(Object.keys(TOOLS) as Tool[])
+            .filter((tool) => tool !== step.tool)
+            .map((tool) => (
+              <button
+                key={tool}
+                type="button"
+                className={chip}
+                onClick={() => {
+                  setPicking(null);
+                  tell(set({ tool }), `${TOOLS[tool].label} instead.`, set({ tool: step.tool }));
+                }}
+              >
+                {TOOLS[tool].label}
+              </button>
+            ))}
+        </div>
+      )}
+      {step.marks.map((one) => (
+        <fieldset key={one.id}>
+          <legend className="text-lg">Why “{MARKS[one.mark].label}”?</legend>
+          <div className="flex flex-wrap gap-2">
+            {REASONS.map((reason) => (
+              <button
+                key={reason}
+                type="button"
+                className={chip}
+                aria-pressed={one.reason === reason}
+                onClick={() =>
+                  tell(
+                    mark(one.id, one.mark, one.reason === reason ? 'untold' : reason),
+                    `${MARKS[one.mark].label}: ${MARK_REASONS[reason].label}.`,
+                    mark(one.id, one.mark, one.reason),
+                  )
+                }
+              >
+                {MARK_REASONS[reason].label}
+              </button>
+            ))}
+          </div>
+        </fieldset>
+      ))}
+    </div>
+  );
+}
+
+/** What to try next time; kept with the trial as an arm for a later one. */
+function NextTime({ step, tell }: Parts) {
+  return (
+    <div className="flex flex-wrap gap-2">
+      {(Object.keys(IDEAS) as Idea[]).map((idea) => {
+        const told = step.ideas.find((known) => known.idea === idea);
+        const id = told?.id ?? v7();
+        const say = (gone: boolean): NewTap => ({ kind: 'idea', stepId: step.id, ideaId: id, idea, gone });
+        return (
+          <button
+            key={idea}
+            type="button"
+            className={chip}
+            aria-pressed={told !== undefined}
+            onClick={() =>
+              tell(
+                say(told !== undefined),
+                `Next time: ${IDEAS[idea].label}${told ? ', taken back' : ''}.`,
+                say(told === undefined),
+              )
+            }
+          >
+            {IDEAS[idea].label}
+          </button>
+        );
+      })}
+    </div>
+  );
+}

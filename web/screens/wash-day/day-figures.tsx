@@ -1,0 +1,102 @@
+import type { Product } from '@sabor/contract/shelf';
+import { airOf, type WashDay } from '@sabor/contract/wash-day';
+import { minutesByPhase, PHASES, type Phase } from '@sabor/core/basin/minutes';
+import { shedAgainst } from '@sabor/core/basin/shed';
+import { dewPoint } from '@sabor/core/climate/dew-point';
+import { doseGrams } from '@sabor/core/doses/dose';
+import { productsUsed } from '@sabor/core/routine/mix';
+import { washCost } from '@sabor/core/shelf/wash-cost';
+import { departures } from '@sabor/core/trial/departures';
+import { useSettings } from '../../api/queries.ts';
+import { showTemperature } from '../../ui/show.ts';
+
+const minutes = (x: number) => `${Math.round(x)} min`;
+
+/** A wash day in figures: minutes by phase, grams and cost, departures, shed hairs, air. */
+export function DayFigures({
+  day,
+  products,
+  dark = false,
+}: {
+  day: WashDay;
+  products: readonly Product[];
+  dark?: boolean;
+}) {
+  const settings = useSettings();
+  const phases = minutesByPhase(day.steps, day.startedAt);
+  const sum = (of: 'handsOn' | 'waiting') => Object.values(phases).reduce((all, phase) => all + phase[of], 0);
+  const shelf = new Map(products.map((product) => [product.id, product]));
+  const done = day.steps.filter(({ status }) => status === 'done');
+  const used = done.flatMap((step) =>
+    productsUsed(step).flatMap(({ productId, dose }) => {
+      const product = shelf.get(productId);
+      return product ? { product, dose, sections: step.sections } : [];
+    }),
+  );
+  const grams = used.reduce((all, { dose, sections }) => all + (doseGrams(dose, sections) ?? 0), 0);
+  const { cost, currency } = washCost(
+    used.map(({ product: { name, price, currency: of, sizeMl }, dose, sections }) => ({
+      productName: name,
+      price,
+      currency: of,
+      sizeMl,
+      dose,
+      sections,
+    })),
+  );
+  const departed = day.steps.reduce(
+    (all, step) =>
+      all + departures(step, (id) => shelf.get(id)?.name ?? 'a product').length + step.marks.length,
+    0,
+  );
+  const air = airOf(day);
+  const dew =
+    air.temperatureC !== null && air.humidity !== null ? dewPoint(air.temperatureC, air.humidity) : null;
+  const shed = day.shedHairs === null ? null : shedAgainst(day.shedHairs, null);
+  const soft = dark ? 'text-paper/80' : 'text-soft';
+  const rows: [string, string][] = [
+    ['Hands-on', minutes(sum('handsOn'))],
+    ['Waiting', minutes(sum('waiting'))],
+    ...(Object.keys(PHASES) as Phase[])
+      .filter((phase) => phases[phase].handsOn + phases[phase].waiting >= 0.5)
+      .map((phase): [string, string] => [
+        PHASES[phase].label,
+        `${minutes(phases[phase].handsOn)} at work, ${minutes(phases[phase].waiting)} waiting`,
+      ]),
+    ['Product', grams > 0 ? `about ${grams.toFixed(0)} g` : 'no amounts known'],
+    [
+      'Cost',
+      cost && currency
+        ? `${currency} ${cost.usual.toFixed(2)} (${cost.low.toFixed(2)}–${cost.high.toFixed(2)})`
+        : 'not known',
+    ],
+    [
+      'Otherwise than planned',
+      departed === 0 ? 'nothing' : departed === 1 ? 'one thing' : `${departed} things`,
+    ],
+    ...(day.shedHairs === null || shed === null
+      ? []
+      : [
+          [
+            'Shed hairs',
+            `${day.shedCounted ? '' : 'about '}${day.shedHairs}, ${shed.says} (${shed.low}–${shed.high} a day)`,
+          ] as [string, string],
+        ]),
+    ['Air', dew === null ? 'not known' : `dew point ${showTemperature(dew, settings)}`],
+  ];
+  return (
+    <section aria-labelledby="figures" className="mt-5">
+      <h2 id="figures" className="text-xl">
+        The day in figures
+      </h2>
+      <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5">
+        {rows.map(([what, value]) => (
+          <div key={what} className="contents">
+            <dt className={soft}>{what}</dt>
+            <dd className="figure">{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
