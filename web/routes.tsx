@@ -25,6 +25,7 @@ export const router = createBrowserRouter([
       { path: 'trials/:id', lazy: screen(() => import('./screens/trials/trial.tsx')) },
       { path: 'trials/:id/plan', lazy: screen(() => import('./screens/trials/plan.tsx')) },
       { path: 'trials/:id/compare', lazy: screen(() => import('./screens/compare/screen.tsx')) },
+      { path: 'trials/:id/lay-out', lazy: screen(() => import('./screens/lay-out/screen.tsx')) },
       { path: 'wash-days/:id', lazy: screen(() => import('./screens/wash-day/screen.tsx')) },
       { path: 'wash-days/:id/look/:stage', lazy: screen(() => import('./screens/check-in/screen.tsx')) },
       { path: 'panels/:id', lazy: screen(() => import('./screens/panel/screen.tsx')) },

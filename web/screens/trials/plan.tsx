@@ -20,6 +20,7 @@ import { ArmsEditor } from './arms-editor.tsx';
 import { BeforeItStarts } from './before-it-starts.tsx';
 import { DesignPart } from './design-part.tsx';
 import { swapOne } from './follow-up.ts';
+import { ideaTrial } from './idea-trial.ts';
 import { PlanReach } from './plan-reach.tsx';
 import { PowerPart } from './power-part.tsx';
 import { RoutinePart } from './routine-part.tsx';
@@ -29,7 +30,7 @@ export function Screen() {
   const { id = 'new' } = useParams();
   const trial = useTrial(id);
   const [search] = useSearchParams();
-  const follow = search.get('follow');
+  const follow = search.get('follow') ?? search.get('from');
   const followed = useTrial(follow ?? 'new');
   const shelf = useShelf();
   const wearers = useWearers();
@@ -159,7 +160,7 @@ function PlanSheet({
   routines,
 }: {
   trial: TrialDetail | undefined;
-  /** The bundle trial this one follows up. */
+  /** The bundle trial this one follows up, or the trial that an idea for it came up in. */
   followed: TrialDetail | undefined;
   products: readonly Product[];
   wearers: readonly Wearer[];
@@ -174,7 +175,9 @@ function PlanSheet({
     if (followed) {
       const wearer = wearers.find(({ id }) => id === followed.wearerId);
       const { primary, onDay, line, matters, wearDays, weights } = followed;
-      return { ...blank([], wearer), primary, onDay, line, matters, wearDays, weights, ...swapOne(followed) };
+      const idea = search.get('idea');
+      const prefilled = idea === null ? swapOne(followed) : ideaTrial(followed, idea);
+      return { ...blank([], wearer), primary, onDay, line, matters, wearDays, weights, ...prefilled };
     }
     const ids = asked.split(',');
     return blank(
@@ -182,7 +185,7 @@ function PlanSheet({
       wearers.find(({ id }) => id === search.get('wearer')),
     );
   }, [trial, followed, asked, products, wearers, search]);
-  const draft = useDraft(`trial ${trial?.id ?? `new ${followed?.id ?? asked}`.trim()}`, TrialInput, initial);
+  const draft = useDraft(`trial ${trial?.id ?? `new ${search.get('idea') ?? followed?.id ?? asked}`.trim()}`, TrialInput, initial);
   const saving = useChange((input: TrialInput) => put(`/trials/${input.id}`, input));
   const { value, bind, set, change, problem } = draft;
   const wearer = wearers.find(({ id }) => id === value.wearerId);

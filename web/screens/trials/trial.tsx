@@ -15,6 +15,7 @@ import { Amendments } from './amend.tsx';
 import { BlindPart } from './blind-part.tsx';
 import { EndTrial } from './end-trial.tsx';
 import { Facts } from './facts.tsx';
+import { IdeasPart } from './ideas-part.tsx';
 import { PanelPart } from './panel-part.tsx';
 import { WashDayList } from './wash-day-list.tsx';
 
@@ -59,6 +60,7 @@ function TrialPage({ trial, name }: { trial: TrialDetail; name: (id: string) => 
             ) : trial.endedAt ? null : (
               <StartWashDay trial={trial} />
             )}
+            {!trial.endedAt && <ButtonLink to={`/trials/${trial.id}/lay-out`}>Lay out</ButtonLink>}
             {washDays.length > 0 && (
               <ButtonLink look={trial.endedAt ? 'main' : 'plain'} to={`/trials/${trial.id}/compare`}>
                 Compare
@@ -115,6 +117,7 @@ function TrialPage({ trial, name }: { trial: TrialDetail; name: (id: string) => 
       </div>
       <PanelPart trial={trial} />
       <BlindPart trial={trial} />
+      <IdeasPart trial={trial} />
       <Amendments trial={trial} />
       <div className="mt-10 flex flex-wrap gap-3 border-t border-rule pt-5">
         <a

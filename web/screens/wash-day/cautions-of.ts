@@ -16,6 +16,8 @@ export function cautionsOf(
   step: WashStep,
   products: readonly Product[],
   wearer: Pick<Wearer, 'underAge'>,
+  /** What is said once a day is said at the first step. */
+  first: boolean,
 ): { id: string; says: string }[] {
   const product = products.find(({ id }) => id === step.productId);
   const { warmth } = step.extra;
@@ -27,6 +29,6 @@ export function cautionsOf(
     product: product
       ? { name: product.name, roles: product.roles, usedBefore: step.usedBefore, past: isPast(product) }
       : null,
-    child: wearer.underAge,
+    child: wearer.underAge && first,
   });
 }

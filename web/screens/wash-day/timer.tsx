@@ -118,7 +118,7 @@ export function ClockStrip({
           <button
             type="button"
             onClick={() => goTo(step)}
-            className={`flex min-h-16 items-baseline gap-2 rounded-tag border-2 px-4 py-2 text-lg ${left <= 0 ? 'border-[#F2B765] text-[#F2B765]' : 'border-paper/50'}`}
+            className={`flex min-h-16 items-center gap-2 rounded-tag border-2 px-4 text-lg ${left <= 0 ? 'border-[#F2B765] text-[#F2B765]' : 'border-paper/50'}`}
           >
             <span>
               {SLOTS[step.slot].label}

@@ -1,0 +1,49 @@
+import { EXTRAS } from '../routine/extras.ts';
+import { TOOLS } from '../routine/settings.ts';
+import type { Slot } from '../routine/slots.ts';
+import type { StepSettings } from '../routine/step.ts';
+
+/** Minutes a step takes that has no clock of its own. Model assumption, to be replaced by this wearer's own days. */
+const UNTIMED_MINUTES = 4;
+
+/** Slots that are no part of getting through the routine on the day: the night and later. */
+const LATER: readonly Slot[] = ['protect', 'refresh', 'set'];
+
+type Planned = Pick<StepSettings, 'minutes' | 'tool' | 'extra'> & { slot: Slot };
+
+/** Everything to lay ready beside the products, each once, in the order it is needed. Fingers are at hand. */
+export function thingsNeeded(steps: readonly Planned[]): string[] {
+  const things = steps.flatMap(({ tool, extra, slot }) => [
+    ...(tool && tool !== 'fingers' ? [TOOLS[tool].label] : []),
+    ...(extra.cap ? ['cap'] : []),
+    ...(typeof extra.warmth === 'string' && extra.warmth !== 'own'
+      ? [EXTRAS.warmth.options[extra.warmth as keyof typeof EXTRAS.warmth.options].label.replace(/^an? /, '')]
+      : []),
+    ...(slot === 'technique' && extra.sectioning ? ['clips for the sections'] : []),
+    ...(typeof extra.water === 'number' || typeof extra.dilution === 'number' ? ['a measuring cup'] : []),
+  ]);
+  return [...new Set(things)];
+}
+
+/**
+ * Minutes from the first step until hands are free, of the plan's clocks and an assumed time for steps without one; where
+ * earlier wash days of the same plan are known, their median instead.
+ */
+export function routineMinutes(steps: readonly Planned[], earlier: readonly number[]): number {
+  if (earlier.length > 0) {
+    const sorted = [...earlier].sort((a, b) => a - b);
+    const middle = sorted.length >> 1;
+    return sorted.length % 2 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
+  }
+  return steps
+    .filter(({ slot }) => !LATER.includes(slot))
+    .reduce((sum, { minutes }) => sum + (minutes ?? UNTIMED_MINUTES), 0);
+}
+
+/** "19:35": when to start to be through at a time of day ("21:00"); may fall on the day before. */
+export function startBy(doneBy: string, minutes: number): string | null {
+  const [, hours, mins] = /^([01]?\d|2[0-3]):([0-5]\d)$/.exec(doneBy) ?? [];
+  if (hours === undefined) return null;
+  const at = (((Number(hours) * 60 + Number(mins) - Math.ceil(minutes)) % 1440) + 1440) % 1440;
+  return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`;
+}

@@ -1,0 +1,274 @@
+import type { LedgerWashDay } from '@sabor/contract/ingredients';
+import type { Product } from '@sabor/contract/shelf';
+import type { TrialDetail } from '@sabor/contract/trial';
+import { routineMinutes, startBy, thingsNeeded } from '@sabor/core/basin/lay-out';
+import { minutesByPhase } from '@sabor/core/basin/minutes';
+import { type Dose, doseGrams, doseLabel } from '@sabor/core/doses/dose';
+import { GRAVITIES } from '@sabor/core/fairness/gravity';
+import { judge } from '@sabor/core/fairness/slip';
+import { productsUsed } from '@sabor/core/routine/mix';
+import { SLOTS, type Slot } from '@sabor/core/routine/slots';
+import { bottleLasts } from '@sabor/core/trial/ahead';
+import { DESIGNS } from '@sabor/core/trial/designs';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { get } from '../../api/http.ts';
+import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
+import { TextField } from '../../ui/inputs.tsx';
+import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
+import { isPast } from '../wash-day/cautions-of.ts';
+
+interface Laid {
+  key: string;
+  slot: Slot;
+  tested: boolean;
+  product: Product;
+  dose: Dose | null;
+  sections: number | null;
+}
+
+/** What the next wash day needs of the shelf: held products, and every arm's own while its lot is sealed. */
+function laidOut(trial: TrialDetail, products: readonly Product[]): Laid[] {
+  const shelf = new Map(products.map((product) => [product.id, product]));
+  return trial.plan.flatMap((step) => {
+    const sides =
+      step.part === 'tested'
+        ? trial.arms.map((arm) => {
+            const own = arm.steps.find(({ stepId }) => stepId === step.id);
+            return own?.skipped
+              ? null
+              : {
+                  productId: own?.productId ?? step.productId,
+                  dose: own?.dose ?? step.dose,
+                  extra: { ...step.extra, ...own?.settings?.extra },
+                };
+          })
+        : [step];
+    const seen = new Set<string>();
+    return sides.flatMap((side) =>
+      (side ? productsUsed(side) : []).flatMap(({ productId, dose }) => {
+        const product = shelf.get(productId);
+        if (!product || seen.has(productId)) return [];
+        seen.add(productId);
+        const { slot, sections } = step;
+        return {
+          key: `${step.id} ${productId}`,
+          slot,
+          tested: step.part === 'tested',
+          product,
+          dose,
+          sections,
+        };
+      }),
+    );
+  });
+}
+
+/** What it does to the trial when a product is not there on the day and another is used. */
+function SwapEffect({ laid, trial }: { laid: Laid; trial: TrialDetail }) {
+  if (laid.tested)
+    return (
+      <p>
+        It is under test: without it this wash day cannot be run as drawn. Put the day off, or start and
+        abandon it; its place comes up again with the same arm.
+      </p>
+    );
+  const verdict = judge(
+    {
+      kind: 'product',
+      key: `product ${laid.slot}`,
+      says: () => '',
+      size: 1,
+      slot: laid.slot,
+      detail: null,
+      ofArm: false,
+    },
+    trial.primary,
+    DESIGNS[trial.design].halves,
+  );
+  return (
+    <p>
+      Another product here <strong>{GRAVITIES[verdict.gravity].label}</strong> this day’s comparison:{' '}
+      {GRAVITIES[verdict.gravity].says}. {verdict.because} Choose it at the step, under “Went otherwise”; or
+      amend the plan, if it stays so for all days to come.
+    </p>
+  );
+}
+
+export function Screen() {
+  const { id = '' } = useParams();
+  const trial = useTrial(id);
+  const shelf = useShelf();
+  const wearer = useWearer(trial.data?.wearerId ?? 'new');
+  const ledger = useQuery({
+    queryKey: ['wearers', trial.data?.wearerId ?? '', 'ledger'],
+    queryFn: () => get<LedgerWashDay[]>(`/wearers/${trial.data?.wearerId}/ledger`),
+    enabled: trial.data !== undefined,
+  });
+  const [missing, setMissing] = useState<readonly string[]>([]);
+  const [ready, setReady] = useState<readonly string[]>([]);
+  const [doneBy, setDoneBy] = useState('21:00');
+  if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
+  if (!trial.data || !shelf.data || !wearer.data) return <Loading what="what to lay out" />;
+  const { plan, washDayRecords } = trial.data;
+  const laid = trial.data.masked ? [] : laidOut(trial.data, shelf.data.products);
+  const tick = (list: readonly string[], key: string) =>
+    list.includes(key) ? list.filter((known) => known !== key) : [...list, key];
+  const earlier = washDayRecords
+    .filter(({ status }) => status === 'finished' || status === 'worn')
+    .map((day) =>
+      Object.values(minutesByPhase(day.steps, day.startedAt)).reduce(
+        (sum, { handsOn, waiting }) => sum + handsOn + waiting,
+        0,
+      ),
+    )
+    .filter((minutes) => minutes > 5);
+  const minutes = routineMinutes(plan, earlier);
+  const start = startBy(doneBy, minutes);
+  const things = [...thingsNeeded(plan), 'the phone, charged, with Sabor open'];
+  const used = (productId: string, from: string | null) =>
+    (ledger.data ?? [])
+      .filter(({ on }) => from === null || on >= from)
+      .flatMap(({ steps }) => steps)
+      .reduce((sum, step) => sum + (step.productId === productId ? (step.grams ?? 0) : 0), 0);
+  return (
+    <>
+      <Heading
+        kicker={
+          <Link className="underline underline-offset-4" to={`/trials/${id}`}>
+            {trial.data.question}
+          </Link>
+        }
+        title={`Lay out for wash day ${trial.data.washDaysDone + 1}`}
+      >
+        {wearer.data.name}.{' '}
+        {trial.data.masked
+          ? 'Bottles go by their codes.'
+          : 'Its arm stays sealed until it begins, so every arm’s bottle is laid out.'}
+      </Heading>
+      {wearer.data.underAge && (
+        <div className="mb-4">
+          <Caution>
+            A child: consent by {wearer.data.guardian}. Short sessions, nothing near the eyes, no tight
+            styles, no essential oils or strong cooling agents.
+          </Caution>
+        </div>
+      )}
+      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.6fr_1fr]">
+        <section aria-labelledby="products">
+          <h2 id="products" className="mb-1 text-xl">
+            Products
+          </h2>
+          {trial.data.masked && (
+            <p>
+              The coded bottles, each with its plain applicator, and the held products of the plan. What is in
+              them stays with the helper.
+            </p>
+          )}
+          <ul className="divide-y divide-rule border-y border-rule">
+            {laid.map((one) => {
+              const grams = doseGrams(one.dose, one.sections);
+              const { product } = one;
+              const lasts =
+                product.sizeMl === null || grams === null
+                  ? null
+                  : bottleLasts(product.sizeMl, used(product.id, product.openedOn), grams, 1);
+              const gone = missing.includes(one.key);
+              return (
+                <li key={one.key} className="py-2">
+                  <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+                    <label className="flex min-h-16 flex-1 items-center gap-3 text-lg">
+                      <input
+                        type="checkbox"
+                        className="size-6 accent-leaf"
+                        checked={ready.includes(one.key)}
+                        onChange={() => setReady(tick(ready, one.key))}
+                      />
+                      <span>
+                        <span className="font-semibold">{product.name}</span>{' '}
+                        <span className="text-soft">
+                          {SLOTS[one.slot].label.toLowerCase()}
+                          {one.tested ? ', under test' : ''}
+                        </span>
+                        <span className="figure block text-base">
+                          {one.dose ? doseLabel(one.dose) : 'no amount'}
+                          {grams !== null &&
+                            ` · about ${grams < 10 ? grams.toFixed(1) : Math.round(grams)} g`}
+                          {lasts &&
+                            (lasts.runsOutOn === null
+                              ? ` · enough: ${Math.round(lasts.left)} g left`
+                              : ` · not enough: ${Math.round(lasts.left)} g left`)}
+                        </span>
+                      </span>
+                    </label>
+                    <button
+                      type="button"
+                      aria-pressed={gone}
+                      className="min-h-16 rounded-tag border border-ink/30 px-4 font-semibold aria-pressed:border-brick aria-pressed:text-brick"
+                      onClick={() => setMissing(tick(missing, one.key))}
+                    >
+                      Not here
+                    </button>
+                  </div>
+                  {isPast(product) && (
+                    <Caution>
+                      {product.name} is past its months after opening. If smell, colour or texture has
+                      changed, do not use it and do not test it.
+                    </Caution>
+                  )}
+                  {(gone || lasts?.runsOutOn === 1) && (
+                    <div className="border-l-4 border-mango pl-3">
+                      <SwapEffect laid={one} trial={trial.data} />
+                    </div>
+                  )}
+                </li>
+              );
+            })}
+          </ul>
+        </section>
+        <div className="space-y-8">
+          <section aria-labelledby="things">
+            <h2 id="things" className="mb-1 text-xl">
+              Tools and the rest
+            </h2>
+            <ul>
+              {things.map((thing) => (
+                <li key={thing}>
+                  <label className="flex min-h-12 items-center gap-3 text-lg">
+                    <input
+                      type="checkbox"
+                      className="size-6 accent-leaf"
+                      checked={ready.includes(thing)}
+                      onChange={() => setReady(tick(ready, thing))}
+                    />
+                    {thing}
+                  </label>
+                </li>
+              ))}
+            </ul>
+          </section>
+          <section aria-labelledby="when">
+            <h2 id="when" className="mb-1 text-xl">
+              Start by
+            </h2>
+            <p className="figure text-5xl">{start ?? '–'}</p>
+            <p className="text-soft">
+              The routine takes about {Math.round(minutes)} min
+              {earlier.length > 0
+                ? `, the middle of ${earlier.length === 1 ? 'one wash day' : `${earlier.length} wash days`} of this trial.`
+                : ': its clocks, and four minutes for each step without one.'}
+            </p>
+            <TextField
+              className="mt-2 max-w-40"
+              label="To be through by"
+              value={doneBy}
+              onChange={setDoneBy}
+              error={start === null ? 'Give a time of day, such as 21:00.' : undefined}
+            />
+          </section>
+        </div>
+      </div>
+    </>
+  );
+}
