@@ -1,4 +1,6 @@
 import { dewPoint } from '@sabor/core/climate/dew-point';
+import { calibratedSpread } from '@sabor/core/doses/calibration';
+import type { Spread } from '@sabor/core/doses/dose';
 import type { Run, RunPlan, RunStep } from '@sabor/core/fairness/run';
 import { HAIR_STATES, type HairState, runStepOf } from '@sabor/core/fairness/run';
 import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
@@ -33,7 +35,22 @@ const mean = (values: readonly number[]) =>
 /** While blind a tested step shows its code; that stands for the product. */
 const productOf = (step: WashStep) => (step.code === null ? step.productId : `code ${step.code}`);
 
-function runStep(step: WashStep, as: StepSettings, planned: boolean): RunStep {
+/** One of a step's measure as its product's own weighing has it. */
+function calibratedOf(
+  products: ReadonlyMap<string, Product>,
+  { productId, dose }: Pick<StepSettings, 'productId' | 'dose'>,
+): Spread | null {
+  if (dose === null || dose.kind === 'unknown' || productId === null) return null;
+  const weighed = products.get(productId)?.calibrations.find(({ measure }) => measure === dose.measure);
+  return weighed ? calibratedSpread(weighed.grams) : null;
+}
+
+function runStep(
+  step: WashStep,
+  as: StepSettings,
+  planned: boolean,
+  products: ReadonlyMap<string, Product>,
+): RunStep {
   const plan = step.planned;
   return runStepOf(
     { ...as, productId: step.code === null ? as.productId : productOf(step) },
@@ -46,7 +63,12 @@ function runStep(step: WashStep, as: StepSettings, planned: boolean): RunStep {
       planned:
         planned || plan === null
           ? null
-          : { ...settingsOf(plan), productId: step.code === null ? plan.productId : productOf(step) },
+          : {
+              ...settingsOf(plan),
+              productId: step.code === null ? plan.productId : productOf(step),
+              calibrated: calibratedOf(products, plan),
+            },
+      calibrated: calibratedOf(products, as),
     },
   );
 }
@@ -114,7 +136,7 @@ export function runsOfDay(sources: FairnessSources, day: WashDay): RunPlan[] {
       wearerId: day.wearerId,
       half,
       arm: half === 'right' ? (day.rightArmId ?? day.armId) : day.armId,
-      steps: done.map((step) => runStep(step, step, false)),
+      steps: done.map((step) => runStep(step, step, false, products)),
       dewPointC: mean(dews) ?? byHand,
       windMs: winds.length ? Math.max(...winds) : own.windMs,
       outdoorHours: mean(days.flatMap(({ outdoorHours }) => outdoorHours ?? [])),
@@ -140,7 +162,7 @@ export function runsOfDay(sources: FairnessSources, day: WashDay): RunPlan[] {
       steps: steps
         .filter(({ planned }) => planned !== null && !planned.skipped)
         .sort((a, b) => a.position - b.position)
-        .map((step) => runStep(step, step.planned!, true)),
+        .map((step) => runStep(step, step.planned!, true, products)),
     };
     return { run, plan };
   });

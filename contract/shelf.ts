@@ -1,3 +1,4 @@
+import type { Measure } from '@sabor/core/doses/measures';
 import { LABEL_HOLDS, ROLES, STAKES } from '@sabor/core/shelf/products';
 import * as v from 'valibot';
 import { id, name, note, number, oneOf, pastDate, positive, whole } from './fields.ts';
@@ -59,6 +60,12 @@ export const ShelfImport = v.object({
 });
 export type ShelfImport = v.InferInput<typeof ShelfImport>;
 
+/** Weighed repeats of one measure of a product; they replace what was weighed before. None takes it away. */
+export const CalibrationInput = v.object({
+  grams: v.pipe(v.array(positive('A weight in grams', 2000)), v.maxLength(50, 'Fifty repeats are plenty.')),
+});
+export type CalibrationInput = v.InferInput<typeof CalibrationInput>;
+
 export interface Line {
   id: string;
   name: string;
@@ -70,6 +77,8 @@ export type Product = v.InferOutput<typeof ProductInput> & {
   archivedAt: string | null;
   /** How many trials, routines and wash days name this product. */
   uses: number;
+  /** Measures of this product that were weighed: grams of each repeat. */
+  calibrations: { measure: Measure; grams: number[]; at: string }[];
 };
 
 export interface Shelf {

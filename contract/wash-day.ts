@@ -8,6 +8,7 @@ import { SLOTS } from '@sabor/core/routine/slots';
 import * as v from 'valibot';
 import type { CheckIn, WearEvent } from './check-in.ts';
 import { id, note, number, oneOf, pastMoment, whole } from './fields.ts';
+import type { Photograph } from './photograph.ts';
 import { type Step, settings } from './routine.ts';
 import type { STEP_PARTS } from './trial.ts';
 import type { AttachedAir, DayAir } from './weather.ts';
@@ -163,6 +164,7 @@ export interface WashDay {
   events: WearEvent[];
   /** The last tap of each device that had a hand in it, latest first. */
   devices: { device: string; at: string }[];
+  photographs: Photograph[];
 }
 
 /** The air of a wash day, as far as it is known. */

@@ -11,7 +11,9 @@ import { sameOriginOnly } from './http/same-origin.ts';
 import { backupRoutes } from './resources/backup/routes.ts';
 import { checkInRoutes } from './resources/check-ins/routes.ts';
 import { hairFileRoutes } from './resources/hair-files/routes.ts';
+import { photographRoutes } from './resources/photographs/routes.ts';
 import { routineRoutes } from './resources/routines/routes.ts';
+import { scaleRoutes } from './resources/scale/routes.ts';
 import { screeningRoutes } from './resources/screening/routes.ts';
 import { settingsRoutes } from './resources/settings/routes.ts';
 import { shelfRoutes } from './resources/shelf/routes.ts';
@@ -104,6 +106,7 @@ export function createApp({ db, log, webRoot }: AppOptions): Express {
     trialRoutes,
     washDayRoutes,
     checkInRoutes,
+    photographRoutes,
     todayRoutes,
     weatherRoutes,
     screeningRoutes,
@@ -111,6 +114,7 @@ export function createApp({ db, log, webRoot }: AppOptions): Express {
     backupRoutes,
   ])
     app.use('/api', routes(db));
+  app.use('/api', scaleRoutes());
   app.use('/api', unknownRoute);
   if (webRoot) servePages(app, webRoot);
   app.use(unknownRoute);

@@ -1,4 +1,5 @@
 import { studentQuantile } from '../inference/student-t.ts';
+import type { Spread } from './dose.ts';
 
 /** Repeats a calibration asks for. Common practice, no source. */
 export const REPEATS = 10;
@@ -35,4 +36,10 @@ export function calibrate(grams: readonly number[], tolerance = 0.2): Calibratio
     ofOne,
     showsHeld: ofOne[0] >= mean * (1 - tolerance) && ofOne[1] <= mean * (1 + tolerance),
   };
+}
+
+/** One measure of a product in ml, low to high, as its weighing has it (1 g taken as 1 ml); null without enough weights. */
+export function calibratedSpread(grams: readonly number[]): Spread | null {
+  const found = calibrate(grams);
+  return found && { low: found.ofOne[0], usual: found.mean, high: found.ofOne[1] };
 }

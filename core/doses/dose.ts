@@ -27,14 +27,18 @@ export interface Spread {
 }
 
 /**
- * A dose in ml of product for the whole head, with its spread; null when it is not known, or is per section and the
+ * A dose in ml of product for the whole head (`calibrated`: one measure as this product’s own weighing has it), with its spread; null when it is not known, or is per section and the
  * number of sections is not.
  */
-export function doseInMl(dose: Dose | null, sections: number | null): Spread | null {
+export function doseInMl(
+  dose: Dose | null,
+  sections: number | null,
+  calibrated: Spread | null = null,
+): Spread | null {
   if (dose === null || dose.kind === 'unknown') return null;
   const times = dose.per === 'head' ? 1 : sections;
   if (times === null) return null;
-  const one = MEASURES[dose.measure];
+  const one = calibrated ?? MEASURES[dose.measure];
   const [from, to] = dose.kind === 'exact' ? [dose.amount, dose.amount] : [dose.from, dose.to];
   return {
     low: from * one.low * times,
@@ -59,6 +63,13 @@ export function doseLabel(dose: Dose | null): string {
   return `${amount} ${most === 1 ? measure.label : measure.plural}${dose.per === 'section' ? ' per section' : ''}`;
 }
 
+/** A dose in its setting; `calibrated` is one of its measure in ml, where this product's was weighed. */
+export interface Dosed {
+  dose: Dose | null;
+  sections: number | null;
+  calibrated?: Spread | null;
+}
+
 /** Tolerance within which a held dose counts as held. Source: methods and trade pages (± 20 %), common practice. */
 export const DOSE_TOLERANCE = 0.2;
 
@@ -67,8 +78,8 @@ export const DOSE_TOLERANCE = 0.2;
  * tolerance or an amount is unknown, though the same count of the same measure counts as held.
  */
 export function doseHeld(
-  planned: { dose: Dose | null; sections: number | null },
-  actual: { dose: Dose | null; sections: number | null },
+  planned: Dosed,
+  actual: Dosed,
   tolerance = DOSE_TOLERANCE,
 ): 'held' | 'departed' | 'cannot show' {
   if (planned.dose === null && actual.dose === null) return 'held';
@@ -80,8 +91,8 @@ export function doseHeld(
     (planned.dose.per === 'head' || planned.sections === actual.sections)
   )
     return Math.abs(actual.dose.amount / planned.dose.amount - 1) <= tolerance + 1e-9 ? 'held' : 'departed';
-  const plan = doseInMl(planned.dose, planned.sections);
-  const used = doseInMl(actual.dose, actual.sections);
+  const plan = doseInMl(planned.dose, planned.sections, planned.calibrated);
+  const used = doseInMl(actual.dose, actual.sections, actual.calibrated);
   if (plan === null || used === null) return 'cannot show';
   const lowest = plan.usual * (1 - tolerance) - 1e-9;
   const highest = plan.usual * (1 + tolerance) + 1e-9;

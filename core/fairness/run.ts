@@ -1,3 +1,4 @@
+import type { Spread } from '../doses/dose.ts';
 import type { EventKind } from '../outcomes/events.ts';
 import type { Slot } from '../routine/slots.ts';
 import type { StepSettings } from '../routine/step.ts';
@@ -11,7 +12,9 @@ export interface RunStep extends StepSettings {
   optional: boolean;
   tolerance: number;
   /** What this step was to be on its own side; null for a step nobody planned, or in a plan itself. */
-  planned: StepSettings | null;
+  planned: (StepSettings & { calibrated?: Spread | null }) | null;
+  /** One of its dose's measure in ml, where this product's was weighed. */
+  calibrated?: Spread | null;
 }
 
 /**
@@ -35,6 +38,7 @@ export function runStepOf(settings: StepSettings, place: Omit<RunStep, keyof Ste
     optional: place.optional,
     tolerance: place.tolerance,
     planned: place.planned,
+    calibrated: place.calibrated ?? null,
   };
 }
 

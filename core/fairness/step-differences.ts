@@ -1,4 +1,4 @@
-import { doseHeld, doseInMl, doseLabel } from '../doses/dose.ts';
+import { doseHeld, doseInMl, doseLabel, type Spread } from '../doses/dose.ts';
 import { EXTRAS, type ExtraKey, extraWords, sameExtra } from '../routine/extras.ts';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '../routine/settings.ts';
 import { SLOTS, type Slot } from '../routine/slots.ts';
@@ -38,6 +38,8 @@ function extraKeys(a: StepSettings, b: StepSettings): ExtraKey[] {
 
 const NONE: readonly never[] = [];
 
+type Weighed = StepSettings & { calibrated?: Spread | null };
+
 /** The two sides as they are called, and whether what they set may differ by their arms. */
 interface Sides {
   a: string;
@@ -62,8 +64,8 @@ function sameDose(a: StepSettings, b: StepSettings): boolean {
 /** What differs between two sides' settings of one step; only what is set on both counts. */
 function settingDifferences(
   slot: Slot,
-  a: StepSettings,
-  b: StepSettings,
+  a: Weighed,
+  b: Weighed,
   tolerance: number,
   sides: Sides,
   found: Difference[],
@@ -91,7 +93,7 @@ function settingDifferences(
     const oneWay = doseHeld(b, a, tolerance);
     const held = oneWay === 'held' && doseHeld(a, b, tolerance) === 'cannot show' ? 'cannot show' : oneWay;
     if (held !== 'held') {
-      const [x, y] = [doseInMl(a.dose, a.sections), doseInMl(b.dose, b.sections)];
+      const [x, y] = [doseInMl(a.dose, a.sections, a.calibrated), doseInMl(b.dose, b.sections, b.calibrated)];
       const ratio = x && y ? Math.max(x.usual / y.usual, y.usual / x.usual) - 1 : 0;
       const kind = held === 'departed' ? 'dose' : 'dose-unsure';
       differ(kind, kind, (s) => doseLabel(s.dose), ratio);

@@ -1,3 +1,4 @@
+import { ANGLES } from '@sabor/core/basin/angles';
 import { IDEAS } from '@sabor/core/basin/ideas';
 import { IN_THE_HAND } from '@sabor/core/basin/in-the-hand';
 import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/basin/marks';
@@ -70,6 +71,7 @@ describe('the database knows the words that core knows', () => {
       pause_reason: PAUSE_REASONS,
       in_hand: IN_THE_HAND,
       idea: IDEAS,
+      angle: ANGLES,
     }),
   )('%s', async (name, vocabulary) => {
     const { rows } = await bench.db.query<{ definition: string }>(

@@ -71,3 +71,30 @@ alter table wash_day
 
 -- Whether a product has been on a head before is asked for at every step.
 create index on wash_step (product_id) where status = 'done';
+
+-- Weighed repeats of one measure of a product, grams each.
+create table calibration (
+  product_id uuid not null references product on delete cascade,
+  measure measure_key not null,
+  grams numeric[] not null check (cardinality(grams) between 1 and 50),
+  at timestamptz not null default now(),
+  primary key (product_id, measure)
+);
+
+-- Photographs of a wash day, whole as the phone sent them, piece by piece; `size` bytes make it complete.
+create domain angle_key as text check (value in ('front', 'left', 'right', 'back', 'crown', 'close-up'));
+create table photograph (
+  id uuid primary key,
+  wash_day_id uuid not null references wash_day on delete cascade,
+  stage text not null,
+  day int,
+  angle angle_key not null,
+  taken_at timestamptz not null,
+  type text not null check (type in ('image/jpeg', 'image/png', 'image/webp')),
+  width int not null check (width > 0),
+  height int not null check (height > 0),
+  size int not null check (size > 0),
+  bytes bytea not null default '',
+  check (length(bytes) <= size)
+);
+create index on photograph (wash_day_id);

@@ -31,6 +31,8 @@ export const TABLES = [
   'in_hand_reading',
   'idea',
   'weighing',
+  'calibration',
+  'photograph',
   'amendment',
   'overrule',
   'hair_test',

@@ -1,10 +1,12 @@
-import { LineInput, ProductInput, ShelfImport } from '@sabor/contract/shelf';
+import { oneOf } from '@sabor/contract/fields';
+import { CalibrationInput, LineInput, ProductInput, ShelfImport } from '@sabor/contract/shelf';
+import { MEASURES } from '@sabor/core/doses/measures';
 import { Router } from 'express';
 import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
-import { readProduct, readShelf, saveLine, saveProduct } from './store.ts';
+import { readProduct, readShelf, saveCalibration, saveLine, saveProduct } from './store.ts';
 import { importProducts, shelfCsv } from './table.ts';
 
 export function shelfRoutes(db: Db): Router {
@@ -21,6 +23,11 @@ export function shelfRoutes(db: Db): Router {
   });
   router.put('/products/:id', async (request, response) => {
     response.json(await saveProduct(db, parse(ProductInput, bodyWithId(request, 'product'))));
+  });
+  router.put('/products/:id/calibrations/:measure', async (request, response) => {
+    const measure = parse(oneOf(MEASURES, 'a measure'), request.params.measure);
+    const { grams } = parse(CalibrationInput, request.body);
+    response.json(await saveCalibration(db, pathId(request, 'product'), measure, grams));
   });
   router.post('/shelf/import', async (request, response) => {
     response.json(await importProducts(db, parse(ShelfImport, request.body).products));

@@ -19,7 +19,7 @@ describe('the shelf', () => {
     const product = sampleProduct({ roles: ['gel', 'cream'], labelDirections: 'Rake through.', note: 'n' });
     const first = await save(product);
     expect(first.status).toBe(200);
-    expect(first.body).toEqual({ ...product, archivedAt: null, uses: 0 });
+    expect(first.body).toEqual({ ...product, archivedAt: null, uses: 0, calibrations: [] });
     expect((await save(product)).body).toEqual(first.body);
     const { body } = await bench.ask<Shelf>('GET', '/api/shelf');
     expect(body.products.filter(({ id }) => id === product.id)).toHaveLength(1);
@@ -95,6 +95,23 @@ describe('the shelf', () => {
     expect((await bench.ask('GET', '/api/products/not-an-id')).status).toBe(404);
     expect((await refused({ lineId: v7() })).detail).toBe(
       'This names something Sabor does not have, or that is still in use.',
+    );
+  });
+});
+
+describe('weighed measures', () => {
+  it('are kept by product and measure, replaced, and taken away', async () => {
+    const { id } = (await save(sampleProduct())).body;
+    const put = (measure: string, grams: unknown) =>
+      bench.ask<Product>('PUT', `/api/products/${id}/calibrations/${measure}`, { grams });
+    const first = await put('pump', [1.5, 1.6, 1.4]);
+    expect(first.body.calibrations).toMatchObject([{ measure: 'pump', grams: [1.5, 1.6, 1.4] }]);
+    expect((await put('pump', [2, 2.1, 2])).body.calibrations).toMatchObject([{ grams: [2, 2.1, 2] }]);
+    expect((await put('pump', [])).body.calibrations).toEqual([]);
+    expect((await put('thimble', [1])).status).toBe(422);
+    expect((await put('pump', [0])).status).toBe(422);
+    expect((await bench.ask('PUT', `/api/products/${v7()}/calibrations/pump`, { grams: [1] })).status).toBe(
+      404,
     );
   });
 });

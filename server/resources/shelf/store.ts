@@ -1,4 +1,5 @@
 import type { Line, LineInput, Product, ProductInput, Shelf } from '@sabor/contract/shelf';
+import type { Measure } from '@sabor/core/doses/measures';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
@@ -9,7 +10,9 @@ const PRODUCTS = `
     b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening", p.note, p.archived_at as "archivedAt",
     ((select count(*) from step s where s.product_id = p.id)
       + (select count(*) from arm_step a where a.product_id = p.id)
-      + (select count(*) from wash_step w where w.product_id = p.id)) as uses
+      + (select count(*) from wash_step w where w.product_id = p.id)) as uses,
+    (select coalesce(json_agg(json_build_object('measure', c.measure, 'grams', c.grams, 'at', c.at) order by c.measure), '[]')
+      from calibration c where c.product_id = p.id) as calibrations
   from product p
   left join lateral (
     select opened_on from bottle where product_id = p.id and finished_on is null order by created_at desc limit 1
@@ -27,6 +30,25 @@ export async function readProduct(db: Client, id: string): Promise<Product> {
   const { rows } = await db.query<Product>(`${PRODUCTS} where p.id = $1`, [id]);
   if (!rows[0]) throw notFound('product');
   return rows[0];
+}
+
+/** Replaces the weighed repeats of one measure of a product; an empty list takes them away. */
+export async function saveCalibration(
+  db: Client,
+  id: string,
+  measure: Measure,
+  grams: readonly number[],
+): Promise<Product> {
+  await readProduct(db, id);
+  if (grams.length === 0)
+    await db.query('delete from calibration where product_id = $1 and measure = $2', [id, measure]);
+  else
+    await db.query(
+      `insert into calibration (product_id, measure, grams) values ($1, $2, $3)
+       on conflict (product_id, measure) do update set grams = excluded.grams, at = now()`,
+      [id, measure, grams],
+    );
+  return readProduct(db, id);
 }
 
 export async function saveLine(db: Client, line: v.InferOutput<typeof LineInput>): Promise<void> {

@@ -54,7 +54,10 @@ const WASH_DAYS = `
     (select coalesce(json_agg(json_build_object('on', o.on_date, 'outdoorHours', o.outdoor_hours,
         'indoorHours', o.indoor_hours)), '[]') from day_outdoors o where o.wash_day_id = d.id) as outdoors,
     (select coalesce(json_agg(json_build_object('device', x.device, 'at', x.at) order by x.at desc), '[]')
-      from (select device, max(at) as at from wash_tap where wash_day_id = d.id group by device) x) as devices
+      from (select device, max(at) as at from wash_tap where wash_day_id = d.id group by device) x) as devices,
+    (select coalesce(json_agg(json_build_object('id', p.id, 'stage', p.stage, 'day', p.day, 'angle', p.angle,
+        'takenAt', p.taken_at, 'width', p.width, 'height', p.height, 'size', p.size, 'received', length(p.bytes))
+        order by p.taken_at, p.id), '[]') from photograph p where p.wash_day_id = d.id) as photographs
   from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id`;
 
 type Row = Omit<BareDay, 'localDate'>;

@@ -14,6 +14,7 @@ import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { showMoney } from '../../ui/show.ts';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
+import { Calibrate } from './calibrate.tsx';
 
 export function Screen() {
   const { id = 'new' } = useParams();
@@ -26,7 +27,12 @@ export function Screen() {
     return (
       <Failed error={new Error('Sabor has no such product. It may have been opened from an old link.')} />
     );
-  return <ProductSheet key={id} shelf={shelf.data} product={product} />;
+  return (
+    <>
+      <ProductSheet key={id} shelf={shelf.data} product={product} />
+      {product && <Calibrate product={product} />}
+    </>
+  );
 }
 
 function blank(currency: string): ProductInput {
@@ -54,7 +60,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
   const say = useSay();
   const initial = useMemo<ProductInput>(() => {
     if (!product) return blank(settings.currency);
-    const { archivedAt: _, uses: __, ...input } = product;
+    const { archivedAt: _, uses: __, calibrations: ___, ...input } = product;
     return input;
   }, [product, settings.currency]);
   const draft = useDraft(`product ${product?.id ?? 'new'}`, ProductInput, initial);

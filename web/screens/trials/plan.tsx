@@ -185,7 +185,11 @@ function PlanSheet({
       wearers.find(({ id }) => id === search.get('wearer')),
     );
   }, [trial, followed, asked, products, wearers, search]);
-  const draft = useDraft(`trial ${trial?.id ?? `new ${search.get('idea') ?? followed?.id ?? asked}`.trim()}`, TrialInput, initial);
+  const draft = useDraft(
+    `trial ${trial?.id ?? `new ${search.get('idea') ?? followed?.id ?? asked}`.trim()}`,
+    TrialInput,
+    initial,
+  );
   const saving = useChange((input: TrialInput) => put(`/trials/${input.id}`, input));
   const { value, bind, set, change, problem } = draft;
   const wearer = wearers.find(({ id }) => id === value.wearerId);

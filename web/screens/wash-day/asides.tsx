@@ -10,6 +10,7 @@ import { v7 } from 'uuid';
 import type { NewTap } from '../../basin/outbox.ts';
 import { productChoices } from '../../ui/step-settings.tsx';
 import { chip } from './big.ts';
+import { Weigh } from './weigh.tsx';
 
 type Tell = (said: NewTap, words: string, undo?: NewTap) => void;
 
@@ -23,6 +24,7 @@ const SIDES = {
   hand: { label: 'In the hand' },
   otherwise: { label: 'Went otherwise' },
   idea: { label: 'Next time' },
+  weigh: { label: 'Weigh' },
 } as const;
 type Side = keyof typeof SIDES;
 
@@ -34,9 +36,11 @@ export function Asides(parts: Parts) {
     hand: Object.keys(step.inHand).length,
     otherwise: step.marks.length,
     idea: step.ideas.length,
+    weigh: Number(step.weighed.before !== null) + Number(step.weighed.after !== null),
   };
   const sides = (Object.keys(SIDES) as Side[]).filter(
-    (side) => side !== 'hand' || inHandOf(step.slot).length > 0,
+    (side) =>
+      (side !== 'hand' || inHandOf(step.slot).length > 0) && (side !== 'weigh' || SLOTS[step.slot].product),
   );
   return (
     <div className="mt-4">
@@ -65,6 +69,12 @@ export function Asides(parts: Parts) {
             <Hand {...parts} />
           ) : open === 'otherwise' ? (
             <Otherwise {...parts} />
+          ) : open === 'weigh' ? (
+            <Weigh
+              step={step}
+              product={parts.products.find(({ id }) => id === step.productId)}
+              tell={parts.tell}
+            />
           ) : (
             <NextTime {...parts} />
           )}

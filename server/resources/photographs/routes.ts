@@ -1,0 +1,35 @@
+import { PhotographInput, PIECE } from '@sabor/contract/photograph';
+import express, { Router } from 'express';
+import type { Db } from '../../db/pool.ts';
+import { parse, Refusal } from '../../http/problems.ts';
+import { bodyWithId, pathId } from '../../http/with-id.ts';
+import { addPiece, announce, readGhosts, readImage, removePhotograph } from './store.ts';
+
+export function photographRoutes(db: Db): Router {
+  const router = Router();
+  router.put('/photographs/:id', async (request, response) => {
+    response.json(await announce(db, parse(PhotographInput, bodyWithId(request, 'photograph'))));
+  });
+  router.put(
+    '/photographs/:id/bytes',
+    express.raw({ type: 'application/octet-stream', limit: PIECE }),
+    async (request, response) => {
+      const from = Number(request.query.from);
+      if (!Number.isSafeInteger(from) || from < 0 || !Buffer.isBuffer(request.body))
+        throw new Refusal(422, 'Say from which byte on this piece of the photograph is.');
+      response.json(await addPiece(db, pathId(request, 'photograph'), from, request.body));
+    },
+  );
+  router.get('/photographs/:id/image', async (request, response) => {
+    const { type, bytes } = await readImage(db, pathId(request, 'photograph'));
+    response.set('Cache-Control', 'private, max-age=31536000, immutable').type(type).send(bytes);
+  });
+  router.delete('/photographs/:id', async (request, response) => {
+    await removePhotograph(db, pathId(request, 'photograph'));
+    response.status(204).end();
+  });
+  router.get('/wearers/:id/ghosts', async (request, response) => {
+    response.json(await readGhosts(db, pathId(request, 'head')));
+  });
+  return router;
+}
