@@ -5,6 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { queryClient } from './api/queries.ts';
 import { onDayHeard, openOutbox } from './basin/outbox.ts';
+import { onPhotoStored, openPhotoBox } from './basin/photo-box.ts';
 import { router } from './routes.tsx';
 import './styles.css';
 import { UndoProvider } from './ui/undo.tsx';
@@ -20,6 +21,8 @@ onDayHeard((day) => {
   for (const key of ['trials', 'today']) void queryClient.invalidateQueries({ queryKey: [key] });
 });
 void openOutbox();
+onPhotoStored((id) => void queryClient.invalidateQueries({ queryKey: ['wash-days', id] }));
+void openPhotoBox();
 if (import.meta.env.PROD && 'serviceWorker' in navigator)
   // Another build is another address, and is kept afresh.
   navigator.serviceWorker

@@ -28,6 +28,10 @@ export const router = createBrowserRouter([
       { path: 'trials/:id/lay-out', lazy: screen(() => import('./screens/lay-out/screen.tsx')) },
       { path: 'wash-days/:id', lazy: screen(() => import('./screens/wash-day/screen.tsx')) },
       { path: 'wash-days/:id/look/:stage', lazy: screen(() => import('./screens/check-in/screen.tsx')) },
+      {
+        path: 'wash-days/:id/photographs/:stage',
+        lazy: screen(() => import('./screens/photographs/screen.tsx')),
+      },
       { path: 'panels/:id', lazy: screen(() => import('./screens/panel/screen.tsx')) },
       { path: 'side-by-side', lazy: screen(() => import('./screens/side-by-side/screen.tsx')) },
       { path: 'trials/:id/codes', lazy: screen(() => import('./screens/trials/codes.tsx')) },

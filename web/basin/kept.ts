@@ -1,3 +1,4 @@
+import type { PhotographInput } from '@sabor/contract/photograph';
 import type { Tap } from '@sabor/contract/taps';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 
@@ -15,7 +16,14 @@ export interface RefusedHere {
   detail: string;
 }
 
+/** A photograph kept on this device until the server has all of it. */
+export interface KeptPhoto {
+  photo: PhotographInput;
+  blob: Blob;
+}
+
 interface Kept extends DBSchema {
+  photos: { key: string; value: KeptPhoto };
   taps: { key: number; value: { washDayId: string; tap: Tap } };
   refused: { key: string; value: RefusedHere };
 }
@@ -26,6 +34,7 @@ const open = () => {
     upgrade(db) {
       db.createObjectStore('taps', { autoIncrement: true });
       db.createObjectStore('refused', { keyPath: 'id' });
+      db.createObjectStore('photos', { keyPath: 'photo.id' });
     },
   });
   return opened;
@@ -60,3 +69,7 @@ export async function letGo(places: readonly number[], refused: readonly Refused
 
 export const refusedHere = async (): Promise<RefusedHere[]> => (await open()).getAll('refused');
 export const forgetRefused = async (id: string): Promise<void> => (await open()).delete('refused', id);
+
+export const keepPhoto = async (photo: KeptPhoto): Promise<unknown> => (await open()).put('photos', photo);
+export const keptPhotos = async (): Promise<KeptPhoto[]> => (await open()).getAll('photos');
+export const letGoPhoto = async (id: string): Promise<void> => (await open()).delete('photos', id);

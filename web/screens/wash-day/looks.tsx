@@ -41,6 +41,10 @@ export function Looks({
   ];
   const weights = new Map(trial.weights.map(({ zoneId, weight }) => [zoneId, weight]));
   const isDue = (look: Look) => (look.stage === 'wear' ? look.day === reached : day.revealAt === null);
+  const shot = (look: Look) =>
+    day.photographs.filter(
+      ({ stage, day: n, size, received }) => stage === look.stage && n === look.day && received >= size,
+    ).length;
   return (
     <section aria-labelledby="looks">
       <h2 id="looks" className="mb-1 text-xl">
@@ -79,6 +83,15 @@ export function Looks({
                       : 'not taken'}
                 {taken?.air && <span className="block text-sm">{airLine(taken.air, settings)}</span>}
               </span>
+              {(may || shot(look) > 0) && (
+                <ButtonLink
+                  look="quiet"
+                  to={`/wash-days/${day.id}/photographs/${look.stage === 'wear' ? `day-${look.day}` : look.stage}`}
+                  aria-label={`Photographs: ${label}${shot(look) ? `, ${shot(look)} taken` : ''}`}
+                >
+                  {shot(look) === 0 ? 'Photographs' : `${shot(look)} photographs`}
+                </ButtonLink>
+              )}
               {may && (
                 <ButtonLink
                   look={isDue(look) && !taken ? 'main' : 'quiet'}
