@@ -1,0 +1,218 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { expect, type Page, test } from '@playwright/test';
+import { seededRandom } from '@sabor/core/trial/random';
+import { startCluster } from '../scripts/postgres/cluster.ts';
+import { loadDemo } from '../scripts/start/demo.ts';
+import { migrate } from '../server/db/migrate.ts';
+import { openPool } from '../server/db/pool.ts';
+import { PHONE } from './bench.ts';
+import { makeTrial } from './make-trial.ts';
+
+/**
+ * The written fault script of the basin: while one wash day is tapped through, the server is killed fifty times at random
+ * points, the network is cut for stretches and the page reloaded at random. Afterwards the stored day must be what was
+ * tapped: nothing missing, nothing twice.
+ */
+const PORT = Number(process.env.SABOR_E2E_PORT ?? 4879) + 1;
+const KILLS = 50;
+
+test.use({ viewport: PHONE, serviceWorkers: 'allow', baseURL: `http://127.0.0.1:${PORT}` });
+
+const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-faults-'));
+let cluster: Awaited<ReturnType<typeof startCluster>>;
+let server: ChildProcess | null = null;
+
+async function startServer(): Promise<void> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'e2e/one-server.ts', cluster.url, String(PORT)], {
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  server = child;
+  await new Promise<void>((resolve) => child.stdout!.once('data', () => resolve()));
+}
+
+async function killServer(): Promise<void> {
+  const child = server;
+  server = null;
+  if (!child) return;
+  const gone = new Promise((resolve) => child.once('exit', resolve));
+  child.kill('SIGKILL');
+  await gone;
+}
+
+test.beforeAll(async () => {
+  cluster = await startCluster(folder, true);
+  const db = openPool(cluster.url);
+  await migrate(db);
+  await loadDemo(db);
+  await db.end();
+  await startServer();
+});
+test.afterAll(async () => {
+  await killServer();
+  cluster?.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+/** Waits until the page has been given to the worker that keeps it for times without a server. */
+const keptForOffline = (page: Page) =>
+  page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+    if (!navigator.serviceWorker.controller)
+      await new Promise((resolve) =>
+        navigator.serviceWorker.addEventListener('controllerchange', resolve, { once: true }),
+      );
+  });
+
+test('fifty kills, cut stretches and reloads lose nothing and double nothing', async ({ page, context }) => {
+  test.setTimeout(420_000);
+  const random = seededRandom(20_265_431);
+  await page.goto('/');
+  await keptForOffline(page);
+  await page.goto(`/trials/${await makeTrial(page, 'Through thick and thin?')}`);
+  await page.getByRole('button', { name: 'Start wash day 1' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
+  const [id] = /(?<=wash-days\/)[^/?]+/.exec(page.url())!;
+  const before = await (await page.request.get(`/api/wash-days/${id}`)).json();
+
+  let kills = 0;
+  let reloads = 0;
+  let cuts = 0;
+  let starting: Promise<void> | null = null;
+  /** Something goes wrong, or does not, at a random moment near the tap just made. */
+  const trouble = async () => {
+    await page.waitForTimeout(random.below(120));
+    if (!starting && kills < KILLS && random.below(3) > 0) {
+      kills++;
+      await killServer();
+      starting = startServer().finally(() => {
+        starting = null;
+      });
+    }
+    if (random.below(9) === 0) {
+      cuts++;
+      await context.setOffline(true);
+      await page.waitForTimeout(200 + random.below(900));
+      await context.setOffline(false);
+    }
+    if (random.below(8) === 0) {
+      reloads++;
+      await page.reload();
+      await expect(
+        page.getByText(/^Step \d+ of/).or(page.getByRole('heading', { name: 'The routine is through' })),
+      ).toBeVisible({ timeout: 20_000 });
+    }
+  };
+
+  let taps = 0;
+  const expected: Record<string, { inHand: number; marks: string[]; ideas: string[] }> = {};
+  const open = async (name: string) => {
+    const side = page.getByRole('button', { name: new RegExp(`^${name}`) });
+    if ((await side.getAttribute('aria-expanded')) !== 'true') await side.click();
+  };
+  const tap = async (name: string) => {
+    await page.getByRole('button', { name, exact: true }).click();
+    taps++;
+    await trouble();
+  };
+  for (const step of before.steps) {
+    const want = { inHand: 0, marks: [] as string[], ideas: [] as string[] };
+    expected[step.id] = want;
+    for (const [label, mark] of [
+      ['interrupted', 'interrupted'],
+      ['dried, re-wet', 'dried-rewet'],
+    ] as const) {
+      await open('Went otherwise');
+      await tap(label);
+      want.marks.push(mark);
+    }
+    for (const [label, idea] of [
+      ['less', 'less'],
+      ['wetter', 'wetter'],
+      ['after a clarify', 'after-clarify'],
+    ] as const) {
+      await open('Next time');
+      await tap(label);
+      want.ideas.push(idea);
+    }
+    // Taken back again: it must not come back.
+    await open('Next time');
+    await tap('wetter');
+    want.ideas.splice(1, 1);
+    await page.getByRole('button', { name: 'Done as planned' }).click();
+    taps++;
+    await trouble();
+  }
+  while (kills < KILLS) {
+    await (starting ?? Promise.resolve());
+    await trouble();
+  }
+  await (starting ?? Promise.resolve());
+  if (!server) await startServer();
+  await page.goto(`/wash-days/${id}?step=end`);
+  await expect(page.getByText('All of it is on the server.')).toBeVisible({ timeout: 60_000 });
+
+  const after = await (await page.request.get(`/api/wash-days/${id}`)).json();
+  expect(after.steps.map(({ id: stepId }: { id: string }) => stepId)).toEqual(Object.keys(expected));
+  for (const step of after.steps) {
+    expect(step.status).toBe('done');
+    const want = expected[step.id]!;
+    expect(step.marks.map(({ mark }: { mark: string }) => mark).sort()).toEqual([...want.marks].sort());
+    expect(step.ideas.map(({ idea }: { idea: string }) => idea).sort()).toEqual([...want.ideas].sort());
+  }
+  // Order kept: steps were done one after the other.
+  const done = after.steps.map(({ doneAt }: { doneAt: string }) => Date.parse(doneAt));
+  expect([...done].sort((a, b) => a - b)).toEqual(done);
+  const db = openPool(cluster.url);
+  const { rows } = await db.query('select count(*)::int as n, count(refused)::int as refused from wash_tap');
+  await db.end();
+  expect(rows[0]).toEqual({ n: taps, refused: 0 });
+  expect(kills).toBe(KILLS);
+  expect(reloads).toBeGreaterThan(2);
+  expect(cuts).toBeGreaterThan(2);
+});
+
+test('a whole wash day without a server: begun with it, run and reloaded without, found complete after', async ({
+  page,
+  context,
+}) => {
+  test.setTimeout(180_000);
+  if (!server) await startServer();
+  await page.goto('/');
+  await keptForOffline(page);
+  await page.goto(`/trials/${await makeTrial(page, 'An hour in the cellar?')}`);
+  await page.getByRole('button', { name: 'Start wash day 1' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
+  const [id] = /(?<=wash-days\/)[^/?]+/.exec(page.url())!;
+  await context.setOffline(true);
+  await killServer();
+  for (let n = 1; ; n++) {
+    const through = page.getByRole('heading', { name: 'The routine is through' });
+    await expect(page.getByText(`Step ${n} of`).or(through)).toBeVisible();
+    if (await through.isVisible()) break;
+    if (n === 4) {
+      await page.reload();
+      await expect(page.getByText(`Step ${n} of`)).toBeVisible({ timeout: 20_000 });
+    }
+    await page.getByRole('button', { name: 'Done as planned' }).click();
+  }
+  await page.getByRole('button', { name: 'much', exact: true }).first().click();
+  await expect(page.getByText(/The server does not answer\. \d+ taps kept on this phone/)).toBeVisible();
+  await page.getByRole('button', { name: 'Finish the routine' }).click();
+  await expect(page.getByRole('heading', { name: 'Looks at the hair' })).toBeVisible();
+  await startServer();
+  await context.setOffline(false);
+  await expect
+    .poll(
+      async () => {
+        const day = await (await page.request.get(`/api/wash-days/${id}`)).json();
+        return `${day.status} ${day.strain} ${day.steps.filter(({ status }: { status: string }) => status === 'done').length}/${day.steps.length}`;
+      },
+      { timeout: 40_000 },
+    )
+    .toMatch(/^worn 3 (\d+)\/\1$/);
+});
