@@ -12,6 +12,7 @@ export type Due =
       says: string;
     }
   | { kind: 'end wear'; trialId: string; washDayId: string; title: string; says: string }
+  | { kind: 'night'; trialId: string; washDayId: string; title: string; says: string }
   | { kind: 'care'; wearerId: string; title: string; says: string }
   | { kind: 'bottle'; productId: string; title: string; says: string }
   | { kind: 'read'; trialId: string; title: string; says: string };

@@ -5,6 +5,8 @@ import type { Trial } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { CARE, careStatus } from '@sabor/core/hair/care';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { EVENTS } from '@sabor/core/outcomes/events';
+import { zoneOffset } from '@sabor/core/outcomes/local-clock';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import { dayOfWear, type Stage, stageLabel } from '@sabor/core/outcomes/stages';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
@@ -82,9 +84,37 @@ function dueOfTrial(trial: Trial, open: WashDay | undefined, now: Date, timeZone
   };
 }
 
+/** From this hour on, and until this hour after midnight, the night is asked about. */
+const EVENING = 19;
+const SMALL_HOURS = 4;
+
+/** The night a style is about to sleep through, where nothing is said yet of what protects it. */
+function nightDue(trial: Trial, open: WashDay | undefined, now: Date, timeZone: string): Due | null {
+  if (!open || (open.status !== 'worn' && open.status !== 'under way')) return null;
+  const ms = now.getTime();
+  const hour = new Date(ms + zoneOffset(ms, timeZone) * 60_000).getUTCHours();
+  if (hour >= SMALL_HOURS && hour < EVENING) return null;
+  // The small hours belong to the night of the day before.
+  const night = localDate(new Date(hour < SMALL_HOURS ? ms - 12 * 3_600_000 : ms).toISOString(), timeZone);
+  if (night < open.localDate) return null;
+  const said = open.events.some(
+    ({ kind, on }) => on === night && (EVENTS[kind].good || kind === 'bonnet-missed'),
+  );
+  if (said) return null;
+  const drying = open.steps.some(({ slot, status }) => slot === 'set' && status === 'waiting');
+  return {
+    kind: 'night',
+    trialId: trial.id,
+    washDayId: open.id,
+    title: trial.question,
+    says: `Wash day ${open.position + 1}, ${trial.wearerName}: say what protects the hair tonight${drying ? '; the set goes on drying, and is taken down tomorrow' : ''}.`,
+  };
+}
+
 const ORDER: Due['kind'][] = [
   'continue wash day',
   'check-in',
+  'night',
   'end wear',
   'start wash day',
   'read',
@@ -135,8 +165,11 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
     if (trial.archivedAt) continue;
     const washDays = trial.endedAt ? [] : await readWashDays(db, { trialId: trial.id });
     const open = washDays.find((day) => day.status === 'under way' || day.status === 'worn');
-    const found = dueOfTrial(trial, open, now, zones.get(trial.wearerId) ?? 'UTC');
+    const timeZone = zones.get(trial.wearerId) ?? 'UTC';
+    const found = dueOfTrial(trial, open, now, timeZone);
     if (found) due.push(found);
+    const night = nightDue(trial, open, now, timeZone);
+    if (night) due.push(night);
     if (found?.kind === 'start wash day' || found?.kind === 'continue wash day')
       air.push(await airForWashDay(db, weather, settings, trial, washDays, now));
   }

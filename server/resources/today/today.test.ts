@@ -21,7 +21,9 @@ afterAll(() => bench.close());
 
 const hours = (n: number) => new Date(Date.now() + n * 3_600_000);
 const due = async (now = new Date()): Promise<Due[]> =>
-  (await readToday(bench.db, now)).due.filter((one) => 'trialId' in one && one.trialId === trialId);
+  (await readToday(bench.db, now)).due.filter(
+    (one) => 'trialId' in one && one.trialId === trialId && one.kind !== 'night',
+  );
 const begin = async (startedAt: Date) => {
   const id = v7();
   await bench.ask('PUT', `/api/wash-days/${id}`, { trialId, startedAt: startedAt.toISOString() });
@@ -62,6 +64,27 @@ describe('Today', () => {
     expect(await due()).toMatchObject([
       { kind: 'start wash day', says: expect.stringContaining('Wash day 2 of 4') },
     ]);
+  });
+
+  it('asks in the evening and the small hours what protects the night, until it is said', async () => {
+    const id = await begin(new Date('2026-03-10T15:00:00Z'));
+    const night = async (at: string) =>
+      (await readToday(bench.db, new Date(at))).due.filter(({ kind }) => kind === 'night');
+    expect(await night('2026-03-10T18:59:00Z')).toEqual([]);
+    expect(await night('2026-03-10T19:30:00Z')).toMatchObject([
+      { washDayId: id, says: expect.stringContaining('what protects the hair tonight') },
+    ]);
+    expect(await night('2026-03-11T02:00:00Z')).toHaveLength(1);
+    await bench.ask('PUT', `/api/events/${v7()}`, {
+      washDayId: id,
+      kind: 'bonnet',
+      on: '2026-03-10',
+      note: '',
+      zoneIds: [],
+    });
+    expect(await night('2026-03-10T19:30:00Z')).toEqual([]);
+    expect(await night('2026-03-11T02:00:00Z')).toEqual([]);
+    expect(await night('2026-03-11T20:00:00Z')).toHaveLength(1);
   });
 
   it('does not nag about looks that were missed', async () => {

@@ -18,6 +18,8 @@ function wayTo(due: Due): { to: string; label: string } {
         to: `/wash-days/${due.washDayId}/look/${due.stage === 'wear' ? `day-${due.day}` : due.stage}`,
         label: 'Look at the hair',
       };
+    case 'night':
+      return { to: `/wash-days/${due.washDayId}#events`, label: 'Say what protects it' };
     case 'end wear':
       return { to: `/wash-days/${due.washDayId}`, label: 'End the wear' };
     case 'read':

@@ -1,21 +1,25 @@
 import type { Product } from '@sabor/contract/shelf';
-import type { WashStep } from '@sabor/contract/wash-day';
+import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { IDEAS, type Idea } from '@sabor/core/basin/ideas';
-import { IN_THE_HAND, inHandOf } from '@sabor/core/basin/in-the-hand';
+import { IN_THE_HAND, inHandOf, SHED_SLOTS } from '@sabor/core/basin/in-the-hand';
 import { MARK_REASONS, MARKS, type Mark, type MarkReason } from '@sabor/core/basin/marks';
 import { TOOLS, type Tool } from '@sabor/core/routine/settings';
-import { SLOTS } from '@sabor/core/routine/slots';
+import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import type { NewTap } from '../../basin/outbox.ts';
 import { productChoices } from '../../ui/step-settings.tsx';
 import { chip } from './big.ts';
+import { HowDry, Shed } from './hand-extras.tsx';
 import { Weigh } from './weigh.tsx';
 
 type Tell = (said: NewTap, words: string, undo?: NewTap) => void;
 
 interface Parts {
   step: WashStep;
+  day: WashDay;
+  /** Days since the hair was last detangled; null where that is not known. */
+  daysSince: number | null;
   products: readonly Product[];
   tell: Tell;
 }
@@ -28,6 +32,10 @@ const SIDES = {
 } as const;
 type Side = keyof typeof SIDES;
 
+const DRIED: readonly Slot[] = ['dry', 'half-dry', 'set'];
+const hasHand = (slot: Slot) =>
+  inHandOf(slot).length > 0 || DRIED.includes(slot) || SHED_SLOTS.includes(slot);
+
 /** What can be told of a step in one tap, beside doing it: how it felt, what went otherwise, what to try next time. */
 export function Asides(parts: Parts) {
   const { step } = parts;
@@ -39,8 +47,7 @@ export function Asides(parts: Parts) {
     weigh: Number(step.weighed.before !== null) + Number(step.weighed.after !== null),
   };
   const sides = (Object.keys(SIDES) as Side[]).filter(
-    (side) =>
-      (side !== 'hand' || inHandOf(step.slot).length > 0) && (side !== 'weigh' || SLOTS[step.slot].product),
+    (side) => (side !== 'hand' || hasHand(step.slot)) && (side !== 'weigh' || SLOTS[step.slot].product),
   );
   return (
     <div className="mt-4">
@@ -85,9 +92,10 @@ export function Asides(parts: Parts) {
 }
 
 /** Five words for each thing the hand, nose and basin tell. */
-function Hand({ step, tell }: Parts) {
+function Hand({ step, day, daysSince, tell }: Parts) {
   return (
     <div className="space-y-3">
+      {DRIED.includes(step.slot) && <HowDry step={step} day={day} tell={tell} />}
       {inHandOf(step.slot).map((quality) => {
         const { label, words } = IN_THE_HAND[quality];
         const now = step.inHand[quality] ?? null;
@@ -116,6 +124,7 @@ function Hand({ step, tell }: Parts) {
           </fieldset>
         );
       })}
+      {SHED_SLOTS.includes(step.slot) && <Shed day={day} daysSince={daysSince} tell={tell} />}
     </div>
   );
 }

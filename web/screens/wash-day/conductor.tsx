@@ -142,6 +142,8 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
           <StepCard
             key={step.id}
             step={step}
+            day={day}
+            daysSince={daysSinceDetangle(day, trial)}
             n={place + 1}
             of={steps.length}
             next={
@@ -187,6 +189,21 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
       </div>
     </div>
   );
+}
+
+/** Whole days since an earlier wash day of this trial on which the hair was detangled; null where there is none. */
+function daysSinceDetangle(day: WashDay, trial: TrialDetail): number | null {
+  const last = trial.washDayRecords
+    .filter(
+      ({ id, startedAt, steps }) =>
+        id !== day.id &&
+        startedAt < day.startedAt &&
+        steps.some(({ slot, status }) => slot === 'detangle' && status === 'done'),
+    )
+    .map(({ startedAt }) => Date.parse(startedAt))
+    .sort((a, b) => a - b)
+    .at(-1);
+  return last === undefined ? null : Math.max(1, Math.round((Date.parse(day.startedAt) - last) / 86_400_000));
 }
 
 /** Where we are on the ribbon. */

@@ -1,7 +1,7 @@
 import { fieldsOf } from '@sabor/contract/problem';
 import type { Product } from '@sabor/contract/shelf';
 import type { StepSet } from '@sabor/contract/taps';
-import { type WashStep, WashStepInput } from '@sabor/contract/wash-day';
+import { type WashDay, type WashStep, WashStepInput } from '@sabor/contract/wash-day';
 import { unpausedMs } from '@sabor/core/basin/minutes';
 import { doseLabel } from '@sabor/core/doses/dose';
 import { type ExtraKey, extraWords } from '@sabor/core/routine/extras';
@@ -24,6 +24,8 @@ import { Timer } from './timer.tsx';
 /** One step of the wash day: what to do, large; accept it as planned, or say what was done instead. */
 export function StepCard({
   step,
+  day,
+  daysSince,
   n,
   of,
   next,
@@ -38,6 +40,8 @@ export function StepCard({
   takeOut,
 }: {
   step: WashStep;
+  day: WashDay;
+  daysSince: number | null;
   n: number;
   of: number;
   /** What comes after it, in words; null for the last. */
@@ -153,7 +157,7 @@ export function StepCard({
             ))}
           </ul>
         )}
-        <Asides step={step} products={products} tell={tell} />
+        <Asides step={step} day={day} daysSince={daysSince} products={products} tell={tell} />
         {next && <p className="mt-4 text-lg text-paper/80">Next: {next}</p>}
       </div>
       {asking ? (

@@ -1,0 +1,100 @@
+import type { WashDay, WashStep } from '@sabor/contract/wash-day';
+import { shedAgainst } from '@sabor/core/basin/shed';
+import { DRY_STOPS } from '@sabor/core/basin/take-down';
+import type { NewTap } from '../../basin/outbox.ts';
+import { chip } from './big.ts';
+
+type Tell = (said: NewTap, words: string, undo?: NewTap) => void;
+
+const STOPS = Object.keys(DRY_STOPS).map(Number) as (keyof typeof DRY_STOPS)[];
+const CLOCK_AT = { 75: null, 80: 'dry80At', 90: 'dry90At', 100: 'dryAt' } as const;
+
+/** How dry the hair is judged to be at a stop; its moment goes to the day's clocks, the last one to the step. */
+export function HowDry({ step, day, tell }: { step: WashStep; day: WashDay; tell: Tell }) {
+  const now = step.extra.stopAt;
+  return (
+    <fieldset>
+      <legend className="text-lg">How dry</legend>
+      <div className="flex flex-wrap gap-2">
+        {STOPS.map((stop) => (
+          <button
+            key={stop}
+            type="button"
+            className={chip}
+            aria-pressed={now === stop}
+            onClick={() => {
+              const field = CLOCK_AT[stop];
+              if (field && day[field] === null)
+                tell({ kind: 'day', set: { [field]: new Date().toISOString() } }, '');
+              tell(
+                { kind: 'step', stepId: step.id, set: { extra: { ...step.extra, stopAt: stop } } },
+                `${DRY_STOPS[stop].label}: ${DRY_STOPS[stop].says}.`,
+                { kind: 'step', stepId: step.id, set: { extra: step.extra } },
+              );
+            }}
+          >
+            {DRY_STOPS[stop].label}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+const MORE = [1, 5, 20] as const;
+
+/** Shed hairs, counted one by one or estimated in handfuls, against what is ordinary since the last detangle. */
+export function Shed({ day, daysSince, tell }: { day: WashDay; daysSince: number | null; tell: Tell }) {
+  const hairs = day.shedHairs;
+  const found = hairs === null ? null : shedAgainst(hairs, daysSince);
+  const set = (shedHairs: number | null, shedCounted: boolean): NewTap => ({
+    kind: 'day',
+    set: { shedHairs, shedCounted },
+  });
+  const back = set(hairs, day.shedCounted);
+  return (
+    <fieldset>
+      <legend className="text-lg">
+        Shed hairs{hairs === null ? '' : `: ${day.shedCounted ? '' : 'about '}${hairs}`}
+      </legend>
+      <div className="flex flex-wrap gap-2">
+        {MORE.map((n) => (
+          <button
+            key={n}
+            type="button"
+            className={chip}
+            onClick={() =>
+              tell(
+                set((hairs ?? 0) + n, n === 1 && (hairs === null || day.shedCounted)),
+                `${(hairs ?? 0) + n} hairs.`,
+                back,
+              )
+            }
+          >
+            {n === 1 ? 'one more' : `about ${n} more`}
+          </button>
+        ))}
+        <button
+          type="button"
+          className={chip}
+          disabled={hairs === null}
+          onClick={() => tell(set(null, false), 'Shed hairs taken back.', back)}
+        >
+          not counted
+        </button>
+      </div>
+      {found && (
+        <p
+          role="status"
+          className={`text-lg ${found.says === 'far over' ? 'font-semibold text-[#F2B765]' : ''}`}
+        >
+          {found.says[0]!.toUpperCase() + found.says.slice(1)}: {found.low}–{found.high} are ordinary
+          {daysSince === null
+            ? ' for a day'
+            : ` for ${daysSince === 1 ? 'one day' : `${daysSince} days`} since the last detangle`}
+          .{found.says === 'far over' && ' Should it stay so, or come out in patches, see a dermatologist.'}
+        </p>
+      )}
+    </fieldset>
+  );
+}
