@@ -97,6 +97,9 @@ function nightDue(trial: Trial, open: WashDay | undefined, now: Date, timeZone: 
   // The small hours belong to the night of the day before.
   const night = localDate(new Date(hour < SMALL_HOURS ? ms - 12 * 3_600_000 : ms).toISOString(), timeZone);
   if (night < open.localDate) return null;
+  // Past its planned wear it is asked how it ended, not how it slept.
+  const worn = open.revealAt === null ? 1 : dayOfWear(localDate(open.revealAt, timeZone), night);
+  if (worn !== null && worn > trial.wearDays) return null;
   const said = open.events.some(
     ({ kind, on }) => on === night && (EVENTS[kind].good || kind === 'bonnet-missed'),
   );

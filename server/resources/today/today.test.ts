@@ -199,7 +199,16 @@ describe('Today', () => {
   it('puts what cannot wait first', async () => {
     await begin(hours(-1));
     const kinds = (await bench.ask<Today>('GET', '/api/today')).body.due.map(({ kind }) => kind);
-    const order = ['continue wash day', 'check-in', 'end wear', 'start wash day', 'read', 'care', 'bottle'];
+    const order = [
+      'continue wash day',
+      'check-in',
+      'night',
+      'end wear',
+      'start wash day',
+      'read',
+      'care',
+      'bottle',
+    ];
     expect(kinds).toEqual(kinds.toSorted((a, b) => order.indexOf(a) - order.indexOf(b)));
   });
 

@@ -181,7 +181,7 @@ export function Screen() {
                     <label className="flex min-h-16 flex-1 items-center gap-3 text-lg">
                       <input
                         type="checkbox"
-                        className="size-6 accent-leaf"
+                        className="size-6 shrink-0 accent-leaf"
                         checked={ready.includes(one.key)}
                         onChange={() => setReady(tick(ready, one.key))}
                       />
@@ -238,7 +238,7 @@ export function Screen() {
                   <label className="flex min-h-12 items-center gap-3 text-lg">
                     <input
                       type="checkbox"
-                      className="size-6 accent-leaf"
+                      className="size-6 shrink-0 accent-leaf"
                       checked={ready.includes(thing)}
                       onChange={() => setReady(tick(ready, thing))}
                     />
