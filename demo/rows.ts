@@ -42,3 +42,11 @@ export function calendar(now: Date) {
     date: (daysAgo: number) => new Date(midnight - daysAgo * DAY).toISOString().slice(0, 10),
   };
 }
+
+export type Row = Record<string, unknown>;
+export type Rows = Record<string, Row[]>;
+
+export const push = (rows: Rows, table: string, row: Row): void => {
+  rows[table] ??= [];
+  rows[table].push(row);
+};

@@ -1,5 +1,6 @@
 import { BACKUP_FORMAT, type Backup } from '@sabor/contract/backup';
 import { STARTER_ROUTINE } from '@sabor/core/routine/starter';
+import { calibrationRows } from './basin.ts';
 import { hairFileRows } from './hair-files.ts';
 import { demoId } from './ids.ts';
 import { calendar, settingsRow } from './rows.ts';
@@ -11,7 +12,7 @@ import { weatherRows } from './weather.ts';
 import { wishRows } from './wishes.ts';
 
 /** The schema whose columns the rows below fill. */
-const SCHEMA = 10;
+const SCHEMA = 11;
 
 /**
  * The made-up scenario as a backup, dated relative to `now`: the hair room of a touring theatre company choosing a
@@ -113,6 +114,7 @@ export function demoBackup(now: Date): Backup {
       tolerance: 0.2,
     })),
   );
+  rows.calibration = calibrationRows(when.at(60, 8));
   Object.assign(rows, hairFileRows(when.date), weatherRows(now, when.date), wishRows());
   for (const trial of TRIALS)
     trialRows(rows, trial, WEARERS.find((wearer) => wearer.key === trial.wearer)!, when);

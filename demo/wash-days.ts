@@ -2,20 +2,15 @@ import type { Dose } from '@sabor/core/doses/dose';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
 import { type Random, seededRandom } from '@sabor/core/trial/random';
+import { toldOfDay, toldOfSteps } from './basin.ts';
 import { demoId } from './ids.ts';
 import { type Lots, normal, rate, washDayLuck } from './readings.ts';
-import { type calendar, settingsRow } from './rows.ts';
+import { type calendar, push, type Row, type Rows, settingsRow } from './rows.ts';
 import { productId } from './shelf.ts';
 import { COAST_ROUTINE, type DemoArm, type DemoTrial } from './trials.ts';
 import { curlId, type DemoWearer, RATED_PLACES, wearerId, zoneId } from './wearers.ts';
 
-type Row = Record<string, unknown>;
-type Rows = Record<string, Row[]>;
 type Calendar = ReturnType<typeof calendar>;
-
-const push = (rows: Rows, table: string, row: Row) => {
-  rows[table] = [...(rows[table] ?? []), row];
-};
 
 interface Day {
   trial: DemoTrial;
@@ -320,6 +315,7 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
     wear_end_kind: null,
     wear_ended_at: null,
     created_at: calendar.at(day.daysAgo, 9),
+    ...toldOfDay(trial.seed * 31 + day.index),
   });
   const { abandoned } = trial;
   trial.washDaysAgo.forEach((daysAgo, index) => {
@@ -344,7 +340,9 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
       wear_end_kind: trial.endings,
       wear_ended_at: calendar.at(daysAgo - trial.wearDays, 7.5),
     });
-    rows.wash_step = [...(rows.wash_step ?? []), ...steps(day, calendar, 99)];
+    const done = steps(day, calendar, 99);
+    rows.wash_step = [...(rows.wash_step ?? []), ...done];
+    toldOfSteps(rows, done, trial.seed * 37 + index);
     wear(rows, day, calendar, lots);
     if (trial.blind) guesses(rows, day, calendar, lots.hair);
     for (let on = 0; on < trial.wearDays; on++)

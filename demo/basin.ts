@@ -1,0 +1,71 @@
+import { type InHand, inHandOf } from '@sabor/core/basin/in-the-hand';
+import type { Slot } from '@sabor/core/routine/slots';
+import { type Random, seededRandom } from '@sabor/core/trial/random';
+import { demoId } from './ids.ts';
+import { normal } from './readings.ts';
+import { push, type Row, type Rows } from './rows.ts';
+import { productId } from './shelf.ts';
+
+/** What the demo's hands usually feel: a place among the five words, by what is told. Invented. */
+const USUAL: Record<InHand, number> = {
+  slip: 3,
+  lather: 3,
+  spread: 3,
+  scent: 2,
+  tack: 1,
+  drip: 1,
+  clean: 3,
+  colour: 0,
+};
+
+const near = (usual: number, random: Random) =>
+  Math.min(4, Math.max(0, Math.round(usual + 0.6 * normal(random))));
+
+/** Strain, patience and shed hairs of a wash day: columns of its row. */
+export function toldOfDay(seed: number): Pick<Row, 'strain' | 'patience' | 'shed_hairs' | 'shed_counted'> {
+  const random = seededRandom(seed);
+  return {
+    strain: near(1, random),
+    patience: near(2, random),
+    shed_hairs: 5 * Math.round(80 + 25 * normal(random)),
+    shed_counted: false,
+  };
+}
+
+/** Readings in the hand of a wash day's steps, and now and then something that went otherwise or an idea. */
+export function toldOfSteps(rows: Rows, steps: readonly Row[], seed: number): void {
+  const random = seededRandom(seed);
+  for (const step of steps) {
+    if (step.status !== 'done') continue;
+    for (const quality of inHandOf(step.slot as Slot))
+      if (random.below(3) > 0)
+        push(rows, 'in_hand_reading', {
+          wash_step_id: step.id,
+          quality,
+          value: near(USUAL[quality], random),
+        });
+    if (random.below(14) === 0)
+      push(rows, 'step_mark', {
+        id: demoId(`mark ${step.id}`),
+        wash_step_id: step.id,
+        mark: random.below(2) ? 'interrupted' : 'dried-rewet',
+        reason: random.below(2) ? 'called' : 'untold',
+        note: '',
+        at: step.done_at,
+      });
+    if (step.slot === 'hold' && random.below(3) === 0)
+      push(rows, 'idea', {
+        id: demoId(`idea ${step.id}`),
+        wash_step_id: step.id,
+        idea: random.below(2) ? 'less' : 'wetter',
+        at: step.done_at,
+      });
+  }
+}
+
+/** Pumps of the demo's shampoo, ten of them weighed, grams. */
+const PUMPS = [1.52, 1.47, 1.55, 1.61, 1.44, 1.5, 1.49, 1.58, 1.53, 1.46];
+
+export const calibrationRows = (at: string): Row[] => [
+  { product_id: productId('low-tide'), measure: 'pump', grams: PUMPS, at },
+];
