@@ -1,3 +1,4 @@
+import { departuresOf } from '@sabor/core/fairness/differences';
 import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
 import { describe, expect, it } from 'vitest';
 import { blocksOfDays, type FairnessSources, runsOfDay, runsOfTrial } from './fairness-runs.ts';
@@ -88,7 +89,13 @@ function sources(to: Partial<TrialDetail> = {}, days: WashDay[] = [day()]): Fair
       washCare: [{ kind: 'clarify', on: '2026-03-08' }],
     } as unknown as FairnessSources['file'],
     shelf: [
-      { id: 'gel', name: 'Gel', stake: 'gift', openedOn: '2026-03-01' },
+      {
+        id: 'gel',
+        name: 'Gel',
+        stake: 'gift',
+        openedOn: '2026-03-01',
+        calibrations: [{ measure: 'pump', grams: [1.5, 1.52, 1.48, 1.5], at: '2026-03-01T08:00:00Z' }],
+      },
     ] as unknown as FairnessSources['shelf'],
     ground: new Map([['2026-03-10', { buildUp: 0.7, protein: 0.1 }]]),
   };
@@ -120,6 +127,32 @@ describe('a wash day as the fairness check reads it', () => {
     expect(plan.steps.map(({ slot }) => slot)).toEqual(['cleanse', 'hold', 'blot']);
     expect(run.steps[0]!.dose).toEqual(g(20));
     expect(run.steps[0]!.planned!.dose).toEqual(g(6));
+  });
+
+  it('takes a measure as its product’s own weighing has it, and what happened at a step', () => {
+    const pumps = { kind: 'exact', amount: 4, measure: 'pump', per: 'head' } as const;
+    const planned = { ...step('s2', 'hold').planned!, productId: 'gel', dose: pumps };
+    const mark = { id: 'm', mark: 'ran-out' as const, reason: 'empty' as const, note: '', at: '' };
+    const done = step('s2', 'hold', { productId: 'gel', dose: pumps, planned, marks: [mark] });
+    const { run, plan } = runsOfDay(sources(), day({ steps: [done] }))[0]!;
+    expect(run.steps[0]!.calibrated!.usual).toBeCloseTo(1.5, 9);
+    expect(run.steps[0]!.planned!.calibrated!.low).toBeGreaterThan(1.4);
+    expect(run.steps[0]!.marks).toEqual(['ran-out']);
+    expect(plan.steps[0]!.marks).toEqual([]);
+    // Six grams on the scale show that four weighed pumps were held; four unweighed ones could not be shown by it.
+    const weighed = runsOfDay(sources(), day({ steps: [{ ...done, marks: [], dose: g(6) }] }))[0]!;
+    expect(departuresOf(weighed.run, weighed.plan, String).map(({ kind }) => kind)).toEqual([]);
+    const other = {
+      ...done,
+      marks: [],
+      dose: g(6),
+      planned: { ...planned, productId: null },
+      productId: null,
+    };
+    const unweighed = runsOfDay(sources(), day({ steps: [other] }))[0]!;
+    expect(departuresOf(unweighed.run, unweighed.plan, String).map(({ kind }) => kind)).toEqual([
+      'dose-unsure',
+    ]);
   });
 
   it('knows gifts and open bottles of what is under test, and codes instead of products while blind', () => {

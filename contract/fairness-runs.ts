@@ -69,6 +69,7 @@ function runStep(
               calibrated: calibratedOf(products, plan),
             },
       calibrated: calibratedOf(products, as),
+      marks: planned ? [] : [...new Set(step.marks.map(({ mark }) => mark))],
     },
   );
 }

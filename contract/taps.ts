@@ -37,7 +37,7 @@ export const Tap = v.variant('kind', [
     ...ofStep,
     kind: v.literal('add-step'),
     slot: oneOf(SLOTS, 'a slot'),
-    position: number('The place in the day', 0, 1000),
+    position: number('The place in the day', -1000, 1000),
   }),
   v.object({ ...ofStep, kind: v.literal('take-out') }),
   v.object({ ...tap, kind: v.literal('day'), set: WashDayChange }),

@@ -60,7 +60,7 @@ export const WashStepInput = v.object({
   id,
   slot: oneOf(SLOTS, 'a slot'),
   /** Where in the day it stands. */
-  position: number('The place in the day', 0, 1000),
+  position: number('The place in the day', -1000, 1000),
   status: oneOf(STEP_STATUSES, 'done or skipped'),
   ...settings,
   note: v.optional(note, ''),

@@ -1,3 +1,4 @@
+import type { Mark } from '../basin/marks.ts';
 import type { EventKind } from '../outcomes/events.ts';
 import type { ExtraKey } from '../routine/extras.ts';
 import type { Slot } from '../routine/slots.ts';
@@ -20,6 +21,7 @@ export const DIFFERENCE_KINDS = {
   sections: { label: 'sections' },
   'dry-fraction': { label: 'how far it was dried' },
   setting: { label: 'a setting' },
+  mark: { label: 'something that happened at a step' },
   'dew-point': { label: 'dew point' },
   wind: { label: 'wind' },
   outdoors: { label: 'hours outdoors' },
@@ -46,7 +48,7 @@ export interface Difference {
   size: number;
   slot: Slot | null;
   /** What in particular: an extra setting, a state of the hair, an event. */
-  detail: ExtraKey | HairState | EventKind | null;
+  detail: ExtraKey | HairState | EventKind | Mark | null;
   /** It may come from the arms themselves, which are not the same here. */
   ofArm: boolean;
   /** It is the same on both halves of a wash day, and so favours neither. */

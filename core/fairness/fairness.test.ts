@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { Mark } from '../basin/marks.ts';
 import { OUTCOMES } from '../outcomes/outcomes.ts';
 import { EMPTY_SETTINGS } from '../routine/step.ts';
 import { DIFFERENCE_KINDS, type Difference } from './difference.ts';
@@ -141,6 +142,16 @@ describe('two wash days side by side', () => {
     expect(gravity(run(), second({ bottleDays: { gel: 400 } }))).toEqual(['weakens: bottle gel']);
     expect(gravity(run(), second({ rater: 'Wim' }))).toEqual(['weakens: rater']);
     expect(gravity(run(), second({ wearerId: 'x' }))).toEqual(['breaks: head']);
+  });
+
+  it('weigh what happened at a step, on one side alone, by what it does', () => {
+    const with_ = (...marks: Mark[]) => second({}, { hold: { marks } });
+    expect(told(run(), with_('ran-out'))).toEqual(['Hold: ran out on wash day 2.']);
+    expect(gravity(run(), with_('ran-out'))).toEqual(['weakens: ran-out hold']);
+    expect(gravity(run(), with_('ran-out'), 'scalp')).toEqual(['note: ran-out hold']);
+    expect(gravity(run(), with_('early'), 'definition')).toEqual(['breaks: early hold']);
+    expect(gravity(run(), with_('interrupted'))).toEqual(['note: interrupted hold']);
+    expect(told(with_('early'), with_('early'))).toEqual([]);
   });
 
   it('leave gifts out of a comparison with itself, and weigh them between arms', () => {

@@ -1,3 +1,4 @@
+import type { Mark } from '../basin/marks.ts';
 import type { Spread } from '../doses/dose.ts';
 import type { EventKind } from '../outcomes/events.ts';
 import type { Slot } from '../routine/slots.ts';
@@ -13,9 +14,13 @@ export interface RunStep extends StepSettings {
   tolerance: number;
   /** What this step was to be on its own side; null for a step nobody planned, or in a plan itself. */
   planned: (StepSettings & { calibrated?: Spread | null }) | null;
+  /** What went otherwise at it, told in one tap. */
+  marks?: readonly Mark[];
   /** One of its dose's measure in ml, where this product's was weighed. */
   calibrated?: Spread | null;
 }
+
+const NO_MARKS: readonly Mark[] = [];
 
 /**
  * A step's settings and its place in a trial as one record. Written out field by field: records put together by spreading
@@ -39,6 +44,7 @@ export function runStepOf(settings: StepSettings, place: Omit<RunStep, keyof Ste
     tolerance: place.tolerance,
     planned: place.planned,
     calibrated: place.calibrated ?? null,
+    marks: place.marks ?? NO_MARKS,
   };
 }
 

@@ -1,3 +1,4 @@
+import { MARKS } from '../basin/marks.ts';
 import { doseHeld, doseInMl, doseLabel, type Spread } from '../doses/dose.ts';
 import { EXTRAS, type ExtraKey, extraWords, sameExtra } from '../routine/extras.ts';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '../routine/settings.ts';
@@ -217,8 +218,28 @@ function middleDifferences(a: Run, b: Run, middle: Alignment, sides: Sides, foun
   for (const j of loose.b) alone(b.steps[j]!, b, a);
 }
 
+/** What happened at a step on one side and not on the other. */
+function markDifferences(x: RunStep, y: RunStep, sides: Sides, found: Difference[]): void {
+  const [of, on] = [x.marks ?? NONE, y.marks ?? NONE];
+  if (of.length === 0 && on.length === 0) return;
+  for (const mark of new Set([...of, ...on])) {
+    if (of.includes(mark) === on.includes(mark)) continue;
+    found.push({
+      kind: 'mark',
+      key: `${mark} ${x.slot}`,
+      says: () =>
+        `${SLOTS[x.slot].label}: ${MARKS[mark].label} ${at(of.includes(mark) ? sides.a : sides.b)}.`,
+      size: 1,
+      slot: x.slot,
+      detail: mark,
+      ofArm: false,
+    });
+  }
+}
+
 function pairDifferences(x: RunStep, y: RunStep, sides: Sides, found: Difference[]): void {
   if (x.part === 'free' || y.part === 'free') return;
+  markDifferences(x, y, sides, found);
   const tolerance = Math.min(x.tolerance, y.tolerance);
   if (!sides.otherArms || (x.part !== 'tested' && y.part !== 'tested')) {
     settingDifferences(x.slot, x, y, tolerance, sides, found);

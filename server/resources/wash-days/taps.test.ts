@@ -81,7 +81,7 @@ describe('taps', () => {
           note: 'slow',
         },
       }),
-      tap({ kind: 'add-step', stepId: extra, slot: 'emollient', position: 0.5 }),
+      tap({ kind: 'add-step', stepId: extra, slot: 'emollient', position: -0.5 }),
       tap({ kind: 'step', stepId: extra, set: { status: 'done', doneAt: after(12) } }),
       tap({ kind: 'day', set: { strain: 2, patience: 1, shedHairs: 80, shedCounted: true, note: 'cold' } }),
       tap({ kind: 'finish' }),
