@@ -62,6 +62,8 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     [`/trials/${finished.id}/compare`, /Over the days/],
     [`/wash-days/${washDay}`, /What was done/],
     [`/wash-days/${washDay}/look/day-1`, /^Reveal, day 1$/],
+    [`/wash-days/${washDay}/photographs/day-1`, /^Photographs: Reveal, day 1$/],
+    [`/trials/${trials.find(({ status }) => status === 'running')!.id}/lay-out`, /^Lay out for wash day/],
     [`/side-by-side?a=${finished.id}`, /^Step by step$/],
     [`/trials/${blind.id}`, /^Blind$/],
     [`/trials/${blind.id}/codes`, /^The key$/],
@@ -102,10 +104,30 @@ test('axe finds nothing serious in the conductor', async ({ page }) => {
   const open = started.ok()
     ? id
     : (await (await page.request.get(`/api/trials/${planned.id}`)).json()).washDayRecords.at(-1).id;
-  for (const step of ['air', 'end', null]) {
-    await page.goto(`/wash-days/${open}${step ? `?step=${step}` : ''}`);
-    await page.getByRole('heading').first().waitFor();
-    expect(await violations(page), String(step)).toEqual([]);
+  const steps = (await (await page.request.get(`/api/wash-days/${open}`)).json()).steps as { id: string }[];
+  // A small phone, a usual one, and a tablet on its side.
+  for (const viewport of [{ width: 360, height: 640 }, PHONE, { width: 1024, height: 600 }]) {
+    await page.setViewportSize(viewport);
+    for (const step of ['air', 'end', steps[2]!.id]) {
+      await page.goto(`/wash-days/${open}?step=${step}`);
+      await page.getByRole('heading').first().waitFor();
+      for (const side of ['In the hand', 'Went otherwise', 'Next time', 'Weigh']) {
+        const button = page.getByRole('button', { name: new RegExp(`^${side}`) });
+        if ((await button.count()) === 0) continue;
+        await button.click();
+        expect(await violations(page), `${step} ${side}`).toEqual([]);
+      }
+      expect(await violations(page), step).toEqual([]);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(wide, `${step} at ${viewport.width}`).toBeLessThanOrEqual(viewport.width);
+      for (const name of ['Done as planned', 'Keep it, go on', 'Finish the routine', 'To the first step']) {
+        const button = page.getByRole('button', { name });
+        if ((await button.count()) === 0) continue;
+        const box = (await button.boundingBox())!;
+        expect(box.y + box.height, `${name} at ${viewport.height}`).toBeLessThanOrEqual(viewport.height);
+        expect(box.height).toBeGreaterThanOrEqual(64);
+      }
+    }
   }
 });
 

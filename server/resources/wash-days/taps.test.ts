@@ -91,7 +91,10 @@ describe('taps', () => {
     expect(heard).toHaveLength(taps.length);
     const now = await stored();
     expect(told(now)).toEqual(told(applyTaps(day, taps)));
-    expect(now.steps[0]).toMatchObject({ weighed: { before: 250.4, after: 238.9 }, inHand: { slip: 3 } });
+    expect(now.steps.find(({ id }) => id === day.steps[0]!.id)).toMatchObject({
+      weighed: { before: 250.4, after: 238.9 },
+      inHand: { slip: 3 },
+    });
     expect(now.devices.map(({ device }) => device)).toEqual(['phone']);
   });
 

@@ -60,9 +60,7 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
     ? -1
     : asked === 'end'
       ? steps.length
-      : steps.findIndex(
-          (step) => step.id === (steps.some(({ id }) => id === asked) ? asked : waiting?.id),
-        );
+      : steps.findIndex((step) => step.id === (steps.some(({ id }) => id === asked) ? asked : waiting?.id));
   const place = airAsked || at >= 0 ? at : steps.length;
   const go = (to: number) =>
     setSearch({ step: to < 0 ? 'air' : (steps[to]?.id ?? 'end') }, { replace: true });
