@@ -71,3 +71,5 @@ await benchScreening();
 const { benchTrials } = await asShipped<typeof import('./trials.ts')>('bench/trials.ts');
 benchTrials();
 await benchStore();
+const { benchBasin } = await asShipped<typeof import('./basin.ts')>('bench/basin.ts');
+await benchBasin();
