@@ -4,6 +4,8 @@ import type { KeyOf } from '../vocabulary.ts';
 export const MARKS = {
   more: { label: 'a little more' },
   'wiped-off': { label: 'wiped some off' },
+  longer: { label: 'took longer' },
+  shorter: { label: 'kept shorter' },
   interrupted: { label: 'interrupted' },
   'ran-out': { label: 'ran out' },
   'dried-rewet': { label: 'dried, re-wet' },

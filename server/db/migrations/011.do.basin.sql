@@ -1,6 +1,6 @@
 -- The wash day at the basin: taps as devices sent them, and what they tell beside the steps' settings.
 create domain mark_key as text check (value in (
-  'more', 'wiped-off', 'interrupted', 'ran-out', 'dried-rewet', 'early', 'spot-dried'));
+  'more', 'wiped-off', 'longer', 'shorter', 'interrupted', 'ran-out', 'dried-rewet', 'early', 'spot-dried'));
 create domain mark_reason_key as text check (value in (
   'untold', 'hair', 'empty', 'time', 'called', 'mistake', 'sore', 'broken'));
 create domain pause_reason_key as text check (value in ('untold', 'door', 'child', 'call', 'water', 'rest'));

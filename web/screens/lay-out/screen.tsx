@@ -11,13 +11,28 @@ import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import { bottleLasts } from '@sabor/core/trial/ahead';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { get } from '../../api/http.ts';
 import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
 import { TextField } from '../../ui/inputs.tsx';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { isPast } from '../wash-day/cautions-of.ts';
+
+const PHONE = 'the phone, charged, with Sabor open';
+
+/** How full this device's battery is, in %; null where the browser does not tell. */
+function useCharge(): number | null {
+  const [charge, setCharge] = useState<number | null>(null);
+  useEffect(() => {
+    const { getBattery } = navigator as { getBattery?: () => Promise<{ level: number }> };
+    getBattery?.call(navigator).then(
+      ({ level }) => setCharge(Math.round(level * 100)),
+      () => {},
+    );
+  }, []);
+  return charge;
+}
 
 interface Laid {
   key: string;
@@ -65,6 +80,12 @@ function laidOut(trial: TrialDetail, products: readonly Product[]): Laid[] {
   });
 }
 
+/** How many more wash days a bottle holds at this dose. */
+const usesLeft = (left: number, perDay: number) => {
+  const n = Math.floor(left / perDay + 1e-9);
+  return n === 1 ? 'for one wash day' : `for ${n} wash days`;
+};
+
 /** What it does to the trial when a product is not there on the day and another is used. */
 function SwapEffect({ laid, trial }: { laid: Laid; trial: TrialDetail }) {
   if (laid.tested)
@@ -109,6 +130,7 @@ export function Screen() {
   const [missing, setMissing] = useState<readonly string[]>([]);
   const [ready, setReady] = useState<readonly string[]>([]);
   const [doneBy, setDoneBy] = useState('21:00');
+  const charge = useCharge();
   if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
   if (!trial.data || !shelf.data || !wearer.data) return <Loading what="what to lay out" />;
   const { plan, washDayRecords } = trial.data;
@@ -126,7 +148,7 @@ export function Screen() {
     .filter((minutes) => minutes > 5);
   const minutes = routineMinutes(plan, earlier);
   const start = startBy(doneBy, minutes);
-  const things = [...thingsNeeded(plan), 'the phone, charged, with Sabor open'];
+  const things = [...thingsNeeded(plan), PHONE];
   const used = (productId: string, from: string | null) =>
     (ledger.data ?? [])
       .filter(({ on }) => from === null || on >= from)
@@ -197,7 +219,7 @@ export function Screen() {
                             ` · about ${grams < 10 ? grams.toFixed(1) : Math.round(grams)} g`}
                           {lasts &&
                             (lasts.runsOutOn === null
-                              ? ` · enough: ${Math.round(lasts.left)} g left`
+                              ? ` · enough: ${Math.round(lasts.left)} g left, ${usesLeft(lasts.left, grams!)}`
                               : ` · not enough: ${Math.round(lasts.left)} g left`)}
                         </span>
                       </span>
@@ -242,7 +264,14 @@ export function Screen() {
                       checked={ready.includes(thing)}
                       onChange={() => setReady(tick(ready, thing))}
                     />
-                    {thing}
+                    <span>
+                      {thing}
+                      {thing === PHONE && charge !== null && (
+                        <span className={charge < 50 ? 'block text-mango-deep' : 'block text-soft'}>
+                          this device is at {charge} %
+                        </span>
+                      )}
+                    </span>
                   </label>
                 </li>
               ))}

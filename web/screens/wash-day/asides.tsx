@@ -129,7 +129,15 @@ function Hand({ step, day, daysSince, tell }: Parts) {
   );
 }
 
-const QUICK: readonly Mark[] = ['more', 'wiped-off', 'interrupted', 'ran-out', 'dried-rewet'];
+const QUICK: readonly Mark[] = [
+  'more',
+  'wiped-off',
+  'longer',
+  'shorter',
+  'interrupted',
+  'ran-out',
+  'dried-rewet',
+];
 const REASONS = Object.keys(MARK_REASONS).filter((key) => key !== 'untold') as MarkReason[];
 
 /** What went otherwise than planned, with its reason now, later or never. */

@@ -1,0 +1,65 @@
+import type { TrialDetail } from '@sabor/contract/trial';
+import { NOTHING_TOLD } from '@sabor/contract/wash-day';
+import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { describe, expect, it } from 'vitest';
+import { ideaTrial } from './idea-trial.ts';
+
+const g = (amount: number) => ({ kind: 'exact', amount, measure: 'g', per: 'head' }) as const;
+const planned = (id: string, part: 'held' | 'tested') => ({
+  ...EMPTY_SETTINGS,
+  id,
+  slot: 'hold',
+  part,
+  note: '',
+  optional: false,
+  tolerance: 0.2,
+});
+const done = (planStepId: string | null, ideas: object[]) => ({
+  ...EMPTY_SETTINGS,
+  ...NOTHING_TOLD,
+  planStepId,
+  slot: 'hold',
+  productId: 'gel',
+  dose: g(12),
+  wetness: 'wet',
+  ideas,
+});
+const trial = {
+  wearerId: 'w',
+  routineName: 'R',
+  plan: [planned('s1', 'held'), planned('s2', 'tested')],
+  washDayRecords: [
+    {
+      steps: [
+        done('s1', [{ id: 'i1', idea: 'less', at: '' }]),
+        done('s2', [
+          { id: 'i2', idea: 'wetter', at: '' },
+          { id: 'i3', idea: 'other-role', at: '' },
+        ]),
+        done(null, [{ id: 'i4', idea: 'more', at: '' }]),
+      ],
+    },
+  ],
+} as unknown as TrialDetail;
+
+describe('a trial of an idea', () => {
+  it('tests that step alone, as it was done against the same with the idea in it', () => {
+    const plan = ideaTrial(trial, 'i1')!;
+    expect(plan.question).toBe('Is less better at the hold?');
+    expect(plan.plan.map(({ part }) => part)).toEqual(['tested', 'held']);
+    expect(plan.plan[0]).toMatchObject({ productId: 'gel', dose: g(12) });
+    expect(plan.arms.map(({ name }) => name)).toEqual(['As it was', 'Less']);
+    expect(plan.arms[0]!.steps[0]).toMatchObject({ stepId: plan.plan[0]!.id, dose: null });
+    expect(plan.arms[1]!.steps[0]!.dose).toEqual(g(8));
+  });
+
+  it('sets what is no dose as a setting of its arm, and leaves to the tester what is neither', () => {
+    expect(ideaTrial(trial, 'i2')!.arms[1]!.steps[0]).toMatchObject({ settings: { wetness: 'soaking' } });
+    expect(ideaTrial(trial, 'i3')!.arms[1]!.steps[0]!.settings).toBeUndefined();
+  });
+
+  it('is none for an unknown idea or a step the plan does not have', () => {
+    expect(ideaTrial(trial, 'nowhere')).toBeNull();
+    expect(ideaTrial(trial, 'i4')).toBeNull();
+  });
+});
