@@ -147,11 +147,13 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'basin-air',
+    name: 'lay-out',
     size: PHONE,
     go: async (page, base) => {
-      await startRunning(page, base);
-      await page.getByText(/^Ostrel Harbour, /).waitFor();
+      await page.goto(`${base}/trials/${await trialId(page, base, 'running')}/lay-out`);
+      await page.getByRole('checkbox', { name: /Sedge Jelly/ }).waitFor();
+      await page.getByRole('checkbox', { name: /Low Tide/ }).check();
+      await page.getByRole('button', { name: 'Not here' }).nth(1).click();
     },
   },
   {
@@ -166,6 +168,23 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('timer').waitFor();
       await page.reload();
       await page.getByRole('timer').waitFor();
+    },
+  },
+  {
+    name: 'basin-hand',
+    size: PHONE,
+    go: async (page, base) => {
+      await startRunning(page, base);
+      await page.getByText('Step 2 of').waitFor();
+      await page.getByRole('button', { name: 'Next step meanwhile' }).click();
+      await page.getByText('Step 3 of').waitFor();
+      await page.getByRole('button', { name: /^In the hand/ }).click();
+      await page.getByRole('button', { name: 'glides' }).click();
+      await page.getByRole('button', { name: 'even', exact: true }).click();
+      await page.getByText('All of it is on the server.').waitFor();
+      // Without the message about the last tap.
+      await page.reload();
+      await page.getByRole('button', { name: /^In the hand/ }).click();
     },
   },
   {

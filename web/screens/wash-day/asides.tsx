@@ -5,7 +5,7 @@ import { IN_THE_HAND, inHandOf, SHED_SLOTS } from '@sabor/core/basin/in-the-hand
 import { MARK_REASONS, MARKS, type Mark, type MarkReason } from '@sabor/core/basin/marks';
 import { TOOLS, type Tool } from '@sabor/core/routine/settings';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import type { NewTap } from '../../basin/outbox.ts';
 import { productChoices } from '../../ui/step-settings.tsx';
@@ -40,6 +40,11 @@ const hasHand = (slot: Slot) =>
 export function Asides(parts: Parts) {
   const { step } = parts;
   const [open, setOpen] = useState<Side | null>(null);
+  const panel = useRef<HTMLElement>(null);
+  // What was opened comes into view by itself: a wet hand should not have to scroll for it.
+  useEffect(() => {
+    if (open) panel.current?.scrollIntoView({ block: 'start' });
+  }, [open]);
   const told: Record<Side, number> = {
     hand: Object.keys(step.inHand).length,
     otherwise: step.marks.length,
@@ -71,7 +76,11 @@ export function Asides(parts: Parts) {
         ))}
       </div>
       {open && (
-        <section aria-label={SIDES[open].label} className="mt-3 border-l-4 border-paper/40 pl-3">
+        <section
+          ref={panel}
+          aria-label={SIDES[open].label}
+          className="mt-3 scroll-mt-24 border-l-4 border-paper/40 pl-3"
+        >
           {open === 'hand' ? (
             <Hand {...parts} />
           ) : open === 'otherwise' ? (

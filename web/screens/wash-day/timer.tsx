@@ -112,7 +112,10 @@ export function ClockStrip({
 }) {
   if (running.length === 0) return null;
   return (
-    <ul aria-label="Clocks running meanwhile" className="mb-2 flex flex-wrap gap-2">
+    <ul
+      aria-label="Clocks running meanwhile"
+      className="sticky top-0 z-10 mb-2 flex flex-wrap gap-2 bg-ink py-1"
+    >
       {running.map(({ step, left, paused }) => (
         <li key={step.id}>
           <button
