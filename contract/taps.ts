@@ -1,12 +1,13 @@
 import { IDEAS } from '@sabor/core/basin/ideas';
 import { IN_THE_HAND } from '@sabor/core/basin/in-the-hand';
 import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/basin/marks';
+import { EVENTS } from '@sabor/core/outcomes/events';
 import { STAGES } from '@sabor/core/outcomes/stages';
 import { SLOTS } from '@sabor/core/routine/slots';
 import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
 import * as v from 'valibot';
 import { RatingInput } from './check-in.ts';
-import { id, moment, note, number, oneOf, pastMoment, whole } from './fields.ts';
+import { id, moment, note, number, oneOf, pastDate, pastMoment, whole } from './fields.ts';
 import { settings } from './routine.ts';
 import { NOTHING_TOLD, STEP_STATUSES, type WashDay, WashDayChange, type WashStep } from './wash-day.ts';
 import { withRatings } from './with-ratings.ts';
@@ -97,6 +98,15 @@ export const Tap = v.variant('kind', [
       'Only days of wear are counted; wet and cast have none.',
     ),
   ),
+  /** What happened to the hair on a day of wear, or protects it that night. */
+  v.object({
+    ...tap,
+    kind: v.literal('event'),
+    eventId: id,
+    event: oneOf(EVENTS, 'what happened'),
+    on: pastDate,
+    gone: v.optional(v.boolean(), false),
+  }),
   v.object({ ...tap, kind: v.literal('finish') }),
 ]);
 export type Tap = v.InferInput<typeof Tap>;
@@ -201,6 +211,11 @@ export function applyTap(day: WashDay, one: Tap): WashDay {
       }));
     case 'rate':
       return withRatings(day, { ...one, id: one.checkInId, at: one.lookedAt });
+    case 'event': {
+      const { eventId, event, on } = one;
+      const item = { id: eventId, washDayId: day.id, kind: event, on, note: '', zoneIds: [] };
+      return { ...day, events: put(day.events, item, one.gone ?? false) };
+    }
     case 'finish':
       return {
         ...day,

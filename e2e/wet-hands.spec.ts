@@ -99,6 +99,14 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   await page.getByRole('button', { name: 'Finish the routine' }).click();
   await expect(page.getByRole('heading', { name: 'The day in figures' })).toBeVisible();
 
+  await page.getByLabel('More about “interrupted”').fill('The courier, twice.');
+  await page.getByLabel('More about “interrupted”').blur();
+  await expect.poll(async () => (await stored()).steps[0].marks[0].note).toBe('The courier, twice.');
+  await page.getByRole('button', { name: 'Bonnet', exact: true }).click();
+  await expect
+    .poll(async () => (await stored()).events.map(({ kind }: { kind: string }) => kind))
+    .toEqual(['bonnet']);
+
   // The idea waits on the trial's page as an arm of a later one.
   const day = await stored();
   await page.goto(`/trials/${day.trialId}`);

@@ -95,4 +95,16 @@ describe('wash days needed', () => {
     expect(() => washDaysNeeded(1, 0)).toThrow(RangeError);
     expect(() => washDaysNeeded(Number.NaN, 1)).toThrow(RangeError);
   });
+
+  it('are also what went otherwise and was told in one tap, with its reason where there is one', () => {
+    const step = { ...EMPTY_SETTINGS, status: 'done' as const, planned: { ...EMPTY_SETTINGS } };
+    const marks = [
+      { mark: 'ran-out' as const, reason: 'empty' as const },
+      { mark: 'interrupted' as const, reason: 'untold' as const },
+    ];
+    expect(departures({ ...step, marks }, String).map(({ says }) => says)).toEqual([
+      'Ran out (not enough left).',
+      'Interrupted.',
+    ]);
+  });
 });

@@ -1,3 +1,4 @@
+import { MARK_REASONS, MARKS, type Mark, type MarkReason } from '../basin/marks.ts';
 import { DOSE_TOLERANCE, doseHeld, doseLabel } from '../doses/dose.ts';
 import { type ExtraKey, extraWords, sameExtra } from '../routine/extras.ts';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '../routine/settings.ts';
@@ -17,6 +18,8 @@ export interface StepRecord extends StepSettings {
   status: StepStatus;
   /** Null for a step that the plan does not have. */
   planned: PlannedSettings | null;
+  /** What went otherwise at it, told in one tap. */
+  marks?: readonly { mark: Mark; reason: MarkReason }[];
 }
 
 /** A step's settings as planned for one arm, and what the plan asks of it. */
@@ -105,5 +108,14 @@ export function departures(step: StepRecord, productName: (id: string) => string
             ? `Not ${extraWords(key, planned.extra[key])}.`
             : `${extraWords(key, step.extra[key])} instead of ${extraWords(key, planned.extra[key])}.`,
       });
+  for (const { mark, reason } of step.marks ?? []) {
+    const { label } = MARKS[mark];
+    const why = reason === 'untold' ? '' : ` (${MARK_REASONS[reason].label})`;
+    found.push({
+      setting: 'step',
+      kind: 'departed',
+      says: `${label[0]!.toUpperCase()}${label.slice(1)}${why}.`,
+    });
+  }
   return found;
 }

@@ -98,3 +98,6 @@ create table photograph (
   check (length(bytes) <= size)
 );
 create index on photograph (wash_day_id);
+
+-- Half-heads: one side styled through, then the other.
+alter table trial add column by_side boolean not null default false;

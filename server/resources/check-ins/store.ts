@@ -120,23 +120,34 @@ async function refuseLongRest(client: Client, checkInId: string): Promise<void> 
 
 export async function saveEvent(db: Db, input: v.InferOutput<typeof EventInput>): Promise<WashDay> {
   return transaction(db, async (client) => {
-    const { day } = await openFor(client, input.washDayId);
-    if (input.on < day.localDate) throw atField('on', 'This happened before the wash day. Check the date.');
-    await client.query(
-      `insert into event (id, wash_day_id, kind, happened_on, note) values ($1, $2, $3, $4, $5)
-       on conflict (id) do update set kind = excluded.kind, happened_on = excluded.happened_on, note = excluded.note`,
-      [input.id, input.washDayId, input.kind, input.on, input.note],
-    );
-    await client.query('delete from event_zone where event_id = $1', [input.id]);
-    const zones = await client.query(
-      `insert into event_zone (event_id, zone_id) select $1, z.id from zone z
-       where z.wearer_id = $2 and z.id = any($3::uuid[])`,
-      [input.id, day.wearerId, input.zoneIds],
-    );
-    if (zones.rowCount !== new Set(input.zoneIds).size)
-      throw atField('zoneIds', 'A zone is not on this wearer’s head. Choose the zones again.');
+    await eventInto(client, input);
     return readWashDay(client, input.washDayId);
   });
+}
+
+/** {@link saveEvent} within a transaction under way. */
+export async function eventInto(client: Client, input: v.InferOutput<typeof EventInput>): Promise<void> {
+  const { day } = await openFor(client, input.washDayId);
+  if (input.on < day.localDate) throw atField('on', 'This happened before the wash day. Check the date.');
+  await client.query(
+    `insert into event (id, wash_day_id, kind, happened_on, note) values ($1, $2, $3, $4, $5)
+       on conflict (id) do update set kind = excluded.kind, happened_on = excluded.happened_on, note = excluded.note`,
+    [input.id, input.washDayId, input.kind, input.on, input.note],
+  );
+  await client.query('delete from event_zone where event_id = $1', [input.id]);
+  const zones = await client.query(
+    `insert into event_zone (event_id, zone_id) select $1, z.id from zone z
+       where z.wearer_id = $2 and z.id = any($3::uuid[])`,
+    [input.id, day.wearerId, input.zoneIds],
+  );
+  if (zones.rowCount !== new Set(input.zoneIds).size)
+    throw atField('zoneIds', 'A zone is not on this wearer’s head. Choose the zones again.');
+}
+
+/** Takes an event of a wash day away; one that is not there is gone already. */
+export async function eventGone(client: Client, washDayId: string, id: string): Promise<void> {
+  await openFor(client, washDayId);
+  await client.query('delete from event where id = $1 and wash_day_id = $2', [id, washDayId]);
 }
 
 export async function removeEvent(db: Db, id: string): Promise<WashDay> {

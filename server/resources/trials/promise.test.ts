@@ -63,6 +63,46 @@ describe('a half-head', () => {
     expect((await read(trial.id)).allocation[0]).toEqual({ left: day.armId, right: day.rightArmId });
   });
 
+  it('goes slot by slot, or one side through and then the other', async () => {
+    for (const bySide of [false, true]) {
+      const { trial } = await sampleBench(bench);
+      const plan = trial.plan.map((step) => ({
+        ...step,
+        id: v7(),
+        part: step.slot === 'hold' || step.slot === 'dry' ? ('tested' as const) : ('held' as const),
+      }));
+      const tested = plan.filter(({ part }) => part === 'tested');
+      const arms = trial.arms.map((arm, n) => ({
+        ...arm,
+        id: v7(),
+        steps: tested.map((step, i) => ({
+          stepId: step.id,
+          productId: i === 0 ? arm.steps[0]!.productId : null,
+          dose: null,
+          ...(i === 1 ? { settings: { minutes: 10 + 10 * n } } : {}),
+        })),
+      }));
+      const id = v7();
+      const saved = await bench.ask('PUT', `/api/trials/${id}`, {
+        ...trial,
+        id,
+        plan,
+        arms,
+        design: 'half',
+        washDays: 8,
+        bySide,
+      });
+      expect(saved.status).toBe(200);
+      expect((await read(id)).bySide).toBe(bySide);
+      const day = await run(id, 30);
+      expect(day.steps.map(({ slot, half }) => `${slot}${half ? ` ${half}` : ''}`)).toEqual(
+        bySide
+          ? ['cleanse', 'hold left', 'dry left', 'hold right', 'dry right', 'break-cast']
+          : ['cleanse', 'hold left', 'hold right', 'dry left', 'dry right', 'break-cast'],
+      );
+    }
+  });
+
   it('wants zones of both sides', async () => {
     const { trial, wearer } = await sampleBench(bench);
     const weights = wearer.zones

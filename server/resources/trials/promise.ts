@@ -1,12 +1,5 @@
-import type {
-  AMENDABLE,
-  AmendmentInput,
-  GuessInput,
-  KeyEntry,
-  OverruleInput,
-  StepAmendmentInput,
-  TrialDetail,
-} from '@sabor/contract/trial';
+import type { AMENDABLE, AmendmentInput, OverruleInput, StepAmendmentInput } from '@sabor/contract/promise';
+import type { GuessInput, KeyEntry, TrialDetail } from '@sabor/contract/trial';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { SLOTS } from '@sabor/core/routine/slots';
 import { stepWords } from '@sabor/core/routine/step-words';

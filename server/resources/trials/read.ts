@@ -1,4 +1,5 @@
-import type { Amendment, Arm, Guess, Lot, Overrule, Trial, TrialDetail } from '@sabor/contract/trial';
+import type { Amendment, Overrule } from '@sabor/contract/promise';
+import type { Arm, Guess, Lot, Trial, TrialDetail } from '@sabor/contract/trial';
 import { LOOKS } from '@sabor/core/compare/comparison';
 import { reach } from '@sabor/core/trial/designs';
 import type { Client } from '../../db/pool.ts';
@@ -13,7 +14,7 @@ import { readWashDays } from '../wash-days/read.ts';
 const TRIALS = `
   select t.id, t.wearer_id as "wearerId", w.name as "wearerName", t.question, t.design, r.name as "routineName", t.status,
     t.primary_outcome as "primary", t.on_day as "onDay", t.line_value as line, t.matters, t.alpha, t.wash_days as "washDays",
-    t.wear_days as "wearDays", t.cadence_days as "cadenceDays", t.looks, t.blind, to_json(t.acknowledged) as acknowledged,
+    t.wear_days as "wearDays", t.cadence_days as "cadenceDays", t.looks, t.blind, t.by_side as "bySide", to_json(t.acknowledged) as acknowledged,
     t.created_at as "createdAt", t.started_at as "startedAt", t.ended_at as "endedAt",
     t.end_reason as "endReason", t.archived_at as "archivedAt", t.looked_at as "lookedAt",
     t.key_opened_at as "keyOpenedAt", t.outcomes_shown_at as "outcomesShownAt",

@@ -1,12 +1,5 @@
-import {
-  AmendmentInput,
-  EndTrialInput,
-  GuessInput,
-  OverruleInput,
-  PanelInput,
-  StepAmendmentInput,
-  TrialInput,
-} from '@sabor/contract/trial';
+import { AmendmentInput, OverruleInput, StepAmendmentInput } from '@sabor/contract/promise';
+import { EndTrialInput, GuessInput, PanelInput, TrialInput } from '@sabor/contract/trial';
 import { Router } from 'express';
 import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';

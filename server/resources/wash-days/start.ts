@@ -32,10 +32,12 @@ const OVERRIDES = [
  */
 export async function startWashDay(db: Db, start: v.InferOutput<typeof StartWashDay>): Promise<WashDay> {
   return transaction(db, async (client) => {
-    const trial = await client.query<{ ended_at: string | null; plan_id: string; design: Design }>(
-      'select ended_at, plan_id, design from trial where id = $1 for update',
-      [start.trialId],
-    );
+    const trial = await client.query<{
+      ended_at: string | null;
+      plan_id: string;
+      design: Design;
+      by_side: boolean;
+    }>('select ended_at, plan_id, design, by_side from trial where id = $1 for update', [start.trialId]);
     if (!trial.rows[0]) throw notFound('trial');
     const twice = await client.query('select 1 from wash_day where id = $1', [start.id]);
     if (twice.rowCount) return readWashDay(client, start.id);
@@ -82,7 +84,11 @@ export async function startWashDay(db: Db, start: v.InferOutput<typeof StartWash
     await client.query(
       `insert into wash_step (id, wash_day_id, plan_step_id, position, half, slot, status, product_id,
          ${DOSE_COLUMN_NAMES}, sections, wetness, minutes, technique, tool, heat, extra, planned)
-       select gen_random_uuid(), $1, p.id, p.position + case when h.half = 'right' then 0.5 else 0 end, h.half, p.slot,
+       select gen_random_uuid(), $1, p.id, case
+           -- One side through, then the other: the right one's steps follow the last of the left, in their order.
+           when h.half = 'right' and $5 then (select max(l.position) from step l where l.routine_id = $4 and l.part = 'tested')
+             + 0.5 + p.position / 1000.0
+           when h.half = 'right' then p.position + 0.5 else p.position end, h.half, p.slot,
          case when x.skipped then 'skipped' else 'waiting' end, coalesce(x.product_id, p.product_id),
          ${['kind', 'low', 'high', 'measure', 'per'].map(startDose).join(', ')},
          ${OVERRIDES.map(
@@ -97,7 +103,7 @@ export async function startWashDay(db: Db, start: v.InferOutput<typeof StartWash
        left join arm_step x on x.step_id = p.id
          and x.arm_id = case when h.half = 'right' then $3::uuid else $2::uuid end
        where p.routine_id = $4`,
-      [start.id, place.arm_id, place.right_arm_id, trial.rows[0].plan_id],
+      [start.id, place.arm_id, place.right_arm_id, trial.rows[0].plan_id, trial.rows[0].by_side],
     );
     if (trial.rows[0].design === 'dose-run-in') await nextDose(client, start.trialId, start.id);
     return readWashDay(client, start.id);

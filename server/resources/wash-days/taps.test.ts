@@ -83,6 +83,7 @@ describe('taps', () => {
       }),
       tap({ kind: 'add-step', stepId: extra, slot: 'emollient', position: -0.5 }),
       tap({ kind: 'step', stepId: extra, set: { status: 'done', doneAt: after(12) } }),
+      tap({ kind: 'event', eventId: v7(), event: 'bonnet', on: day.localDate }),
       tap({ kind: 'day', set: { strain: 2, patience: 1, shedHairs: 80, shedCounted: true, note: 'cold' } }),
       tap({ kind: 'finish' }),
     ];
@@ -96,6 +97,10 @@ describe('taps', () => {
       inHand: { slip: 3 },
     });
     expect(now.devices.map(({ device }) => device)).toEqual(['phone']);
+    expect(now.events).toMatchObject([{ kind: 'bonnet', on: day.localDate }]);
+    const eventId = now.events[0]!.id;
+    const gone = tap({ kind: 'event', eventId, event: 'bonnet', on: day.localDate, gone: true });
+    expect((await send([gone])).day.events).toEqual([]);
   });
 
   it('sent again change nothing, and are acknowledged again', async () => {

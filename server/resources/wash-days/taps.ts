@@ -3,7 +3,7 @@ import type * as v from 'valibot';
 import { safeParse } from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { Refusal } from '../../http/problems.ts';
-import { checkInInto } from '../check-ins/store.ts';
+import { checkInInto, eventGone, eventInto } from '../check-ins/store.ts';
 import { doseColumns } from '../routines/step-sql.ts';
 import { CLOCKS, changeInto } from './change.ts';
 import { finishInto } from './end.ts';
@@ -68,6 +68,8 @@ function subject(tap: HeardTap): Record<string, unknown> | null {
       return { markId: tap.markId };
     case 'idea':
       return { ideaId: tap.ideaId };
+    case 'event':
+      return { eventId: tap.eventId };
     case 'in-hand':
       return { stepId: tap.stepId, quality: tap.quality };
     case 'weighing':
@@ -217,6 +219,18 @@ async function apply(client: Client, washDayId: string, tap: HeardTap): Promise<
         ratings: await stillOwn(client, washDayId, tap),
         curls: [],
       });
+      return;
+    case 'event':
+      if (tap.gone) await eventGone(client, washDayId, tap.eventId);
+      else
+        await eventInto(client, {
+          id: tap.eventId,
+          washDayId,
+          kind: tap.event,
+          on: tap.on,
+          note: '',
+          zoneIds: [],
+        });
       return;
     case 'finish':
       await finishInto(client, washDayId, tap.at);

@@ -1,4 +1,5 @@
-import type { OverruleInput, TrialDetail } from '@sabor/contract/trial';
+import type { OverruleInput } from '@sabor/contract/promise';
+import type { TrialDetail } from '@sabor/contract/trial';
 import { GRAVITIES, type Gravity } from '@sabor/core/fairness/gravity';
 import type { SlipItem } from '@sabor/core/fairness/slip';
 import { Dialog } from 'radix-ui';

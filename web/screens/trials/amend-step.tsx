@@ -1,4 +1,5 @@
-import type { PlanStep, StepAmendmentInput, TrialDetail } from '@sabor/contract/trial';
+import type { StepAmendmentInput } from '@sabor/contract/promise';
+import type { PlanStep, TrialDetail } from '@sabor/contract/trial';
 import { SLOTS } from '@sabor/core/routine/slots';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';

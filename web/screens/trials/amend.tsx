@@ -1,4 +1,5 @@
-import { AMENDABLE, type Amendable, type AmendmentInput, type TrialDetail } from '@sabor/contract/trial';
+import { AMENDABLE, type Amendable, type AmendmentInput } from '@sabor/contract/promise';
+import type { TrialDetail } from '@sabor/contract/trial';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';

@@ -129,6 +129,14 @@ export function DesignPart({
             onChange={(blind) => change((old) => ({ ...old, blind }))}
             error={problem('blind')}
           />
+          {DESIGNS[value.design ?? 'complete'].halves && (
+            <Tick
+              label="One side styled through, then the other"
+              checked={value.bySide ?? false}
+              onChange={(bySide) => change((old) => ({ ...old, bySide }))}
+              error={problem('bySide')}
+            />
+          )}
         </div>
       )}
     </section>

@@ -122,6 +122,7 @@ function blank(shortlist: readonly Product[], wearer: Wearer | undefined): Trial
     cadenceDays: null,
     looks: 1,
     blind: false,
+    bySide: false,
     acknowledged: [],
     weights: wearer ? usualWeights(wearer) : [],
   };
@@ -144,6 +145,7 @@ const KEPT = [
   'cadenceDays',
   'looks',
   'blind',
+  'bySide',
   'acknowledged',
   'weights',
 ] as const satisfies readonly (keyof TrialInput)[];

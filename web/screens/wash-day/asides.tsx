@@ -10,7 +10,7 @@ import { v7 } from 'uuid';
 import type { NewTap } from '../../basin/outbox.ts';
 import { productChoices } from '../../ui/step-settings.tsx';
 import { chip } from './big.ts';
-import { HowDry, Shed } from './hand-extras.tsx';
+import { HowDry, Shed, Tonight } from './hand-extras.tsx';
 import { Weigh } from './weigh.tsx';
 
 type Tell = (said: NewTap, words: string, undo?: NewTap) => void;
@@ -33,8 +33,9 @@ const SIDES = {
 type Side = keyof typeof SIDES;
 
 const DRIED: readonly Slot[] = ['dry', 'half-dry', 'set'];
+const NIGHTLY: readonly Slot[] = ['set', 'protect'];
 const hasHand = (slot: Slot) =>
-  inHandOf(slot).length > 0 || DRIED.includes(slot) || SHED_SLOTS.includes(slot);
+  inHandOf(slot).length > 0 || DRIED.includes(slot) || NIGHTLY.includes(slot) || SHED_SLOTS.includes(slot);
 
 /** What can be told of a step in one tap, beside doing it: how it felt, what went otherwise, what to try next time. */
 export function Asides(parts: Parts) {
@@ -104,6 +105,7 @@ export function Asides(parts: Parts) {
 function Hand({ step, day, daysSince, tell }: Parts) {
   return (
     <div className="space-y-3">
+      {NIGHTLY.includes(step.slot) && <Tonight day={day} tell={tell} />}
       {DRIED.includes(step.slot) && <HowDry step={step} day={day} tell={tell} />}
       {inHandOf(step.slot).map((quality) => {
         const { label, words } = IN_THE_HAND[quality];

@@ -3,6 +3,7 @@ import type { StepSet } from '@sabor/contract/taps';
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
+import { routineMinutes } from '@sabor/core/basin/lay-out';
 import { spokenStep } from '@sabor/core/basin/spoken';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import { useEffect } from 'react';
@@ -151,6 +152,7 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
                 ? `${SLOTS[following.slot].label}${following.half ? `, ${following.half} half` : ''}`
                 : null
             }
+            toGo={minutesToGo(steps)}
             running={running.find((one) => one.step.id === step.id)}
             products={products}
             cautions={cautionsOf(step, products, wearer, place === 0)}
@@ -190,6 +192,13 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
     </div>
   );
 }
+
+/** Minutes from the plan's clocks, and an assumed time for steps without one, until hands are free. */
+const minutesToGo = (steps: readonly WashStep[]): number =>
+  routineMinutes(
+    steps.filter(({ status }) => status === 'waiting'),
+    [],
+  );
 
 /** Whole days since an earlier wash day of this trial on which the hair was detangled; null where there is none. */
 function daysSinceDetangle(day: WashDay, trial: TrialDetail): number | null {

@@ -1,6 +1,6 @@
 import type { Product } from '@sabor/contract/shelf';
 import { airOf, type WashDay } from '@sabor/contract/wash-day';
-import { minutesByPhase, PHASES, type Phase } from '@sabor/core/basin/minutes';
+import { minutesByPhase, minutesSpent, PHASES, type Phase } from '@sabor/core/basin/minutes';
 import { shedAgainst } from '@sabor/core/basin/shed';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { doseGrams } from '@sabor/core/doses/dose';
@@ -11,6 +11,22 @@ import { useSettings } from '../../api/queries.ts';
 import { showTemperature } from '../../ui/show.ts';
 
 const minutes = (x: number) => `${Math.round(x)} min`;
+
+/** Minutes on each half, where the halves were done apart. */
+function halves(day: WashDay): [string, string][] {
+  const spent = minutesSpent(day.steps, day.startedAt);
+  return (['left', 'right'] as const).flatMap((half): [string, string][] => {
+    const own = spent.filter((_, i) => day.steps[i]!.half === half);
+    return own.some((x) => x !== null)
+      ? [
+          [
+            `${half[0]!.toUpperCase()}${half.slice(1)} half`,
+            minutes(own.reduce((sum: number, x) => sum + (x ?? 0), 0)),
+          ],
+        ]
+      : [];
+  });
+}
 
 /** A wash day in figures: minutes by phase, grams and cost, departures, shed hairs, air. */
 export function DayFigures({
@@ -45,8 +61,7 @@ export function DayFigures({
     })),
   );
   const departed = day.steps.reduce(
-    (all, step) =>
-      all + departures(step, (id) => shelf.get(id)?.name ?? 'a product').length + step.marks.length,
+    (all, step) => all + departures(step, (id) => shelf.get(id)?.name ?? 'a product').length,
     0,
   );
   const air = airOf(day);
@@ -63,6 +78,7 @@ export function DayFigures({
         PHASES[phase].label,
         `${minutes(phases[phase].handsOn)} at work, ${minutes(phases[phase].waiting)} waiting`,
       ]),
+    ...halves(day),
     ['Product', grams > 0 ? `about ${grams.toFixed(0)} g` : 'no amounts known'],
     [
       'Cost',
@@ -82,6 +98,7 @@ export function DayFigures({
             `${day.shedCounted ? '' : 'about '}${day.shedHairs}, ${shed.says} (${shed.low}–${shed.high} a day)`,
           ] as [string, string],
         ]),
+    ['Photographs', day.photographs.length === 0 ? 'none' : String(day.photographs.length)],
     ['Air', dew === null ? 'not known' : `dew point ${showTemperature(dew, settings)}`],
   ];
   return (

@@ -5,6 +5,7 @@ import type { Wearer } from '@sabor/contract/wearer';
 import { Link } from 'react-router';
 import { patch } from '../../api/http.ts';
 import { useWashDayChange } from '../../api/queries.ts';
+import { SentLine } from '../../basin/sent-line.tsx';
 import { ArmName } from '../../drawings/arm-name.tsx';
 import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
@@ -15,6 +16,7 @@ import { showDate } from '../../ui/show.ts';
 import { Heading, Tag } from '../../ui/states.tsx';
 import { ABANDONING, useAbandon } from './abandon.ts';
 import { AirOfDay } from './air-of-day.tsx';
+import { BasinTold } from './basin-told.tsx';
 import { Clocks } from './clocks.tsx';
 import { DayFigures } from './day-figures.tsx';
 import { DoseFelt } from './dose-felt.tsx';
@@ -101,6 +103,7 @@ export function DayPage({
           <Tag tone={STATUS[day.status].tone}>{STATUS[day.status].label}</Tag>
         </span>
       </Heading>
+      <SentLine day={day} quiet />
       {day.abandonReason && (
         <p className="mb-6 border-l-4 border-mango pl-4">
           Abandoned: <q>{day.abandonReason}</q> Its place in the lot came up again with the same arm.
@@ -113,6 +116,7 @@ export function DayPage({
             <AirOfDay day={day} open={open} change={change.mutateAsync} />
             <WearAir day={day} open={open} />
             <DayFigures day={day} products={products} />
+            <BasinTold day={day} products={products} open={open} />
           </div>
           <div className="space-y-8">
             {open && <RefreshDue day={day} />}

@@ -5,8 +5,9 @@ import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { put, remove } from '../../api/http.ts';
+import { put } from '../../api/http.ts';
 import { useWashDayChange } from '../../api/queries.ts';
+import { makeTap } from '../../basin/outbox.ts';
 import { TextField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
@@ -17,12 +18,16 @@ export function Events({ day, wearer, open }: { day: WashDay; wearer: Wearer; op
   const say = useSay();
   const [on, setOn] = useState(localDate(new Date().toISOString(), wearer.timeZone));
   const add = useWashDayChange(day.id, (event: EventInput) => put<WashDay>(`/events/${event.id}`, event));
-  const take = useWashDayChange(day.id, (id: string) => remove<WashDay>(`/events/${id}`));
   const onError = (error: Error) => say(error.message);
   const toggle = (kind: EventKind) => {
     const there = day.events.find((event) => event.kind === kind && event.on === on);
-    if (there) return take.mutate(there.id, { onError });
-    add.mutate({ id: v7(), washDayId: day.id, kind, on, note: '', zoneIds: [] }, { onError });
+    void makeTap(day.id, {
+      kind: 'event',
+      eventId: there?.id ?? v7(),
+      event: kind,
+      on,
+      gone: there !== undefined,
+    });
   };
   const dates = [...new Set(day.events.map((event) => event.on))].sort();
   return (

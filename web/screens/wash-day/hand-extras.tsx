@@ -1,6 +1,9 @@
+import { localToday } from '@sabor/contract/fields';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { shedAgainst } from '@sabor/core/basin/shed';
 import { DRY_STOPS } from '@sabor/core/basin/take-down';
+import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
+import { v7 } from 'uuid';
 import type { NewTap } from '../../basin/outbox.ts';
 import { chip } from './big.ts';
 
@@ -95,6 +98,50 @@ export function Shed({ day, daysSince, tell }: { day: WashDay; daysSince: number
           .{found.says === 'far over' && ' Should it stay so, or come out in patches, see a dermatologist.'}
         </p>
       )}
+    </fieldset>
+  );
+}
+
+const NIGHTS = (Object.keys(EVENTS) as EventKind[]).filter(
+  (kind) => EVENTS[kind].good || kind === 'bonnet-missed',
+);
+
+/** What protects the hair this night; each night of a set that dries for days is asked for by itself. */
+export function Tonight({ day, tell }: { day: WashDay; tell: Tell }) {
+  const on = localToday();
+  return (
+    <fieldset>
+      <legend className="text-lg">Tonight</legend>
+      <div className="flex flex-wrap gap-2">
+        {NIGHTS.map((event) => {
+          const told = day.events.find((known) => known.kind === event && known.on === on);
+          const say = (eventId: string, gone: boolean): NewTap => ({
+            kind: 'event',
+            eventId,
+            event,
+            on,
+            gone,
+          });
+          const id = told?.id ?? v7();
+          return (
+            <button
+              key={event}
+              type="button"
+              className={chip}
+              aria-pressed={told !== undefined}
+              onClick={() =>
+                tell(
+                  say(id, told !== undefined),
+                  `Tonight: ${EVENTS[event].label.toLowerCase()}${told ? ', taken back' : ''}.`,
+                  say(id, told === undefined),
+                )
+              }
+            >
+              {EVENTS[event].label}
+            </button>
+          );
+        })}
+      </div>
     </fieldset>
   );
 }

@@ -29,6 +29,7 @@ export function StepCard({
   n,
   of,
   next,
+  toGo,
   running,
   products,
   cautions,
@@ -46,6 +47,8 @@ export function StepCard({
   of: number;
   /** What comes after it, in words; null for the last. */
   next: string | null;
+  /** Minutes until hands are free, as far as it can be told. */
+  toGo: number;
   running: RunningStep | undefined;
   products: readonly Product[];
   cautions: readonly { id: string; says: string }[];
@@ -158,7 +161,11 @@ export function StepCard({
           </ul>
         )}
         <Asides step={step} day={day} daysSince={daysSince} products={products} tell={tell} />
-        {next && <p className="mt-4 text-lg text-paper/80">Next: {next}</p>}
+        <p className="mt-4 text-lg text-paper/80">
+          {next && `Next: ${next}`}
+          {next && toGo >= 1 && ' · '}
+          {toGo >= 1 && `about ${Math.round(toGo)} min to go`}
+        </p>
       </div>
       {asking ? (
         <TakeDownStop

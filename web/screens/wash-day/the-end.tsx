@@ -1,6 +1,7 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { SLOTS } from '@sabor/core/routine/slots';
+import { Link } from 'react-router';
 import type { NewTap } from '../../basin/outbox.ts';
 import { big, chip } from './big.ts';
 import { DayFigures } from './day-figures.tsx';
@@ -89,6 +90,12 @@ export function TheEnd({
         <p className="mt-4 text-lg text-paper/80">
           Next: look at the hair wet, in the cast, and when it is revealed. Wear is counted from the reveal.
         </p>
+        <Link
+          to={`/wash-days/${day.id}/photographs/wet`}
+          className="inline-flex min-h-16 items-center text-xl font-semibold underline underline-offset-4"
+        >
+          Photograph it wet
+        </Link>
       </div>
       <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
         <button type="button" className={`${big} col-span-2 bg-hibiscus text-white`} onClick={finish}>

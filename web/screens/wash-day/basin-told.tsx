@@ -1,0 +1,122 @@
+import type { Product } from '@sabor/contract/shelf';
+import type { WashDay, WashStep } from '@sabor/contract/wash-day';
+import { IDEAS } from '@sabor/core/basin/ideas';
+import { IN_THE_HAND, type InHand } from '@sabor/core/basin/in-the-hand';
+import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/basin/marks';
+import { minutesSpent, unpausedMs } from '@sabor/core/basin/minutes';
+import { gramsUsed } from '@sabor/core/basin/stable-reading';
+import { SLOTS } from '@sabor/core/routine/slots';
+import { useState } from 'react';
+import { makeTap } from '../../basin/outbox.ts';
+import { TextField } from '../../ui/inputs.tsx';
+
+const pauseText = ({ from, to, reason }: WashStep['pauses'][number]) => {
+  const minutes = to === null ? null : Math.round((Date.parse(to) - Date.parse(from)) / 60_000);
+  const why = reason === 'untold' ? '' : `: ${PAUSE_REASONS[reason].label}`;
+  return `paused${minutes === null ? '' : ` ${minutes} min`}${why}`;
+};
+
+/** What was told of a step at the basin, in phrases. */
+function toldOf(step: WashStep): string[] {
+  const used = gramsUsed(step.weighed.before, step.weighed.after);
+  return [
+    ...(Object.entries(step.inHand) as [InHand, number][]).map(
+      ([quality, value]) =>
+        `${IN_THE_HAND[quality].label.toLowerCase()}: ${IN_THE_HAND[quality].words[value]}`,
+    ),
+    ...(used && 'grams' in used ? [`weighed: ${used.grams.toFixed(1)} g used`] : []),
+    ...step.pauses
+      .filter(({ from, to }) => to === null || unpausedMs(Date.parse(from), Date.parse(to), []) > 0)
+      .map(pauseText),
+    ...step.ideas.map(({ idea }) => `next time: ${IDEAS[idea].label}`),
+  ];
+}
+
+/** What hand, scale and clock told at the basin, step by step; reasons may be written here later. */
+export function BasinTold({
+  day,
+  products,
+  open,
+}: {
+  day: WashDay;
+  products: readonly Product[];
+  open: boolean;
+}) {
+  const spent = minutesSpent(day.steps, day.startedAt);
+  const rows = day.steps
+    .map((step, i) => ({ step, minutes: spent[i] ?? null, told: toldOf(step) }))
+    .filter(({ step, told }) => told.length > 0 || step.marks.length > 0);
+  if (rows.length === 0) return null;
+  return (
+    <section aria-labelledby="told">
+      <h2 id="told" className="mb-1 text-xl">
+        Told at the basin
+      </h2>
+      <ul>
+        {rows.map(({ step, minutes, told }) => (
+          <li key={step.id} className="border-b border-rule py-1.5">
+            <span className="font-semibold">
+              {SLOTS[step.slot].label}
+              {step.half ? `, ${step.half} half` : ''}
+            </span>{' '}
+            <span className="text-soft">
+              {[
+                products.find(({ id }) => id === step.productId)?.name,
+                minutes === null || minutes < 0.5 ? null : `${Math.round(minutes)} min`,
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </span>
+            {told.length > 0 && <span className="block">{told.join(' · ')}</span>}
+            {step.marks.map((one) => (
+              <div key={one.id} className="mt-1 border-l-4 border-mango pl-3">
+                {MARKS[one.mark].label}
+                {one.reason === 'untold' ? '' : `: ${MARK_REASONS[one.reason].label}`}
+                {open ? (
+                  <MarkNote
+                    key={one.note}
+                    label={`More about “${MARKS[one.mark].label}”`}
+                    words={one.note}
+                    save={(note) =>
+                      makeTap(day.id, {
+                        kind: 'mark',
+                        stepId: step.id,
+                        markId: one.id,
+                        mark: one.mark,
+                        reason: one.reason,
+                        note,
+                      })
+                    }
+                  />
+                ) : (
+                  one.note && <q className="block">{one.note}</q>
+                )}
+              </div>
+            ))}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Words about a mark, sent as one tap when the field is left. */
+function MarkNote({
+  label,
+  words,
+  save,
+}: {
+  label: string;
+  words: string;
+  save: (note: string) => Promise<unknown>;
+}) {
+  const [text, setText] = useState(words);
+  return (
+    <TextField
+      label={label}
+      value={text}
+      onChange={setText}
+      onBlur={() => text !== words && void save(text)}
+    />
+  );
+}
