@@ -165,6 +165,8 @@ export interface WashDay {
   /** The last tap of each device that had a hand in it, latest first. */
   devices: { device: string; at: string }[];
   photographs: Photograph[];
+  /** How many taps the server has stored of it: a day with fewer is an older one. */
+  tapsHeard: number;
 }
 
 /** The air of a wash day, as far as it is known. */

@@ -4,6 +4,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { queryClient } from './api/queries.ts';
+import { newestOf } from './basin/known-day.ts';
 import { onDayHeard, openOutbox } from './basin/outbox.ts';
 import { onPhotoStored, openPhotoBox } from './basin/photo-box.ts';
 import { router } from './routes.tsx';
@@ -13,8 +14,9 @@ import { UndoProvider } from './ui/undo.tsx';
 const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce;
 if (nonce) setNonce(nonce);
 
-onDayHeard((day) => {
-  const key = ['wash-days', day.id];
+onDayHeard((heard) => {
+  const key = ['wash-days', heard.id];
+  const day = newestOf(heard);
   // An answer that is still on its way was asked for before these taps were heard.
   void queryClient.cancelQueries({ queryKey: key }).then(() => queryClient.setQueryData(key, day));
   queryClient.setQueryData(key, day);

@@ -110,7 +110,13 @@ describe('the simulated scale', () => {
     ).toBe(true);
     const scale = new SimulatedScale(far(1));
     scale.put(80, 0);
-    scale.tare(5000);
+    scale.tare();
     expect(Math.abs(scale.sample(5100).grams)).toBeLessThan(0.5);
+    // An hour with an empty plate, then a gram and a half: its zero followed.
+    scale.put(0, 6000);
+    scale.tare();
+    for (let ms = 9000; ms < 3_600_000; ms += 1000) scale.sample(ms);
+    scale.put(1.5, 3_600_000);
+    expect(Math.abs(scale.sample(3_604_000).grams - 1.5)).toBeLessThan(0.5);
   });
 });

@@ -37,6 +37,7 @@ export class SimulatedScale {
   private changedMs = Number.NEGATIVE_INFINITY;
   private zero = 0;
   private tared = 0;
+  private taredLoad = 0;
   private lastMs: number | null = null;
   private readonly random: Random;
   private readonly nature: ScaleNature;
@@ -53,9 +54,10 @@ export class SimulatedScale {
     this.changedMs = ms;
   }
 
-  /** Takes what it shows now as nought. */
-  tare(ms: number): void {
-    this.tared = this.settled(ms) + this.zero;
+  /** Takes what lies on it as nought; while that still swings, what it will come to rest at. */
+  tare(): void {
+    this.taredLoad = this.load;
+    this.tared = this.taredLoad + this.zero;
   }
 
   private settled(ms: number): number {
@@ -69,10 +71,14 @@ export class SimulatedScale {
 
   sample(ms: number): ScaleSample {
     if (this.lastMs !== null) {
-      const minutes = Math.max(0, ms - this.lastMs) / 60_000;
+      // Nobody looking, it is switched off, and its zero stays where it was.
+      const minutes = Math.min(1000, Math.max(0, ms - this.lastMs)) / 60_000;
       this.zero += this.nature.drift * minutes + 0.02 * Math.sqrt(minutes) * normal(this.random);
     }
     this.lastMs = ms;
+    // Near nought a kitchen scale follows its own zero.
+    if (Math.abs(this.settled(ms) - this.taredLoad) < 0.05)
+      this.zero += (this.tared - this.settled(ms) - this.zero) / 4;
     const raw = this.settled(ms) + this.zero - this.tared + this.nature.noise * normal(this.random);
     return { ms, grams: Math.round(raw * 10) / 10 };
   }

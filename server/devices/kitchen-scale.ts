@@ -38,7 +38,7 @@ export function simulatedScale(seed: number, now: () => number = () => performan
   };
   return {
     put: (grams) => scale.put(grams, now()),
-    tare: () => scale.tare(now()),
+    tare: () => scale.tare(),
     fail(to) {
       fault = to;
       if (to === 'lost') tick();

@@ -11,6 +11,7 @@ import type { Wearer } from '@sabor/contract/wearer';
 import type { PlaceWeather, Weather } from '@sabor/contract/weather';
 import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { newestOf, readDay } from '../basin/known-day.ts';
 import { useOutbox } from '../basin/outbox.ts';
 import { get, Refused } from './http.ts';
 
@@ -45,7 +46,8 @@ export const useTrial = (id: string) =>
  */
 export function useWashDay(id: string, live = false) {
   const query = useQuery({
-    ...resource<WashDay>(`/wash-days/${id}`),
+    queryKey: ['wash-days', id],
+    queryFn: () => readDay(id),
     ...(live ? { refetchInterval: 4000, retry: false } : {}),
   });
   const { waiting } = useOutbox();
@@ -110,7 +112,7 @@ export function useWashDayChange<Input>(
       return before;
     },
     onSuccess: (day) => {
-      if (client.isMutating() <= 1) client.setQueryData(key, day);
+      if (client.isMutating() <= 1) client.setQueryData(key, newestOf(day));
     },
     onError: () => void client.invalidateQueries({ queryKey: key }),
     onSettled: () => {

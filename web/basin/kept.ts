@@ -1,5 +1,6 @@
 import type { PhotographInput } from '@sabor/contract/photograph';
 import type { Tap } from '@sabor/contract/taps';
+import type { WashDay } from '@sabor/contract/wash-day';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 
 /** A tap kept on this device until the server has it; `place` is its order. */
@@ -23,6 +24,7 @@ export interface KeptPhoto {
 }
 
 interface Kept extends DBSchema {
+  days: { key: string; value: WashDay };
   photos: { key: string; value: KeptPhoto };
   taps: { key: number; value: { washDayId: string; tap: Tap } };
   refused: { key: string; value: RefusedHere };
@@ -35,6 +37,7 @@ const open = () => {
       db.createObjectStore('taps', { autoIncrement: true });
       db.createObjectStore('refused', { keyPath: 'id' });
       db.createObjectStore('photos', { keyPath: 'photo.id' });
+      db.createObjectStore('days', { keyPath: 'id' });
     },
   });
   return opened;
@@ -73,3 +76,7 @@ export const forgetRefused = async (id: string): Promise<void> => (await open())
 export const keepPhoto = async (photo: KeptPhoto): Promise<unknown> => (await open()).put('photos', photo);
 export const keptPhotos = async (): Promise<KeptPhoto[]> => (await open()).getAll('photos');
 export const letGoPhoto = async (id: string): Promise<void> => (await open()).delete('photos', id);
+
+/** The last that was known of a wash day from the server, for times without it. */
+export const keepDay = async (day: WashDay): Promise<unknown> => (await open()).put('days', day);
+export const keptDay = async (id: string): Promise<WashDay | undefined> => (await open()).get('days', id);

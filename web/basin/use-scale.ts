@@ -11,6 +11,10 @@ export interface ScaleNow {
   lowBattery: boolean;
 }
 
+/** Rest holds until the plate really moves: one noisy sample must not swallow a tap. */
+const stillAt = (rest: number | null, grams: number): number | null =>
+  rest !== null && Math.abs(grams - rest) <= 1 ? rest : null;
+
 const KEEP_MS = 3000;
 /** Without a sample for so long the scale counts as lost. */
 const SILENT_MS = 2500;
@@ -35,12 +39,12 @@ export function useScale(on: boolean): ScaleNow {
       // A scale that was away starts afresh: what lay on it meanwhile is not known.
       if (last && (message.ms < last.ms || message.ms - last.ms > 1000)) samples = [];
       samples = [...samples.filter(({ ms }) => ms > message.ms - KEEP_MS), message];
-      setNow({
+      setNow((old) => ({
         state: 'live',
         grams: message.grams,
-        rest: stableReading(samples),
+        rest: stableReading(samples) ?? stillAt(old.rest, message.grams),
         lowBattery: message.battery === 'low',
-      });
+      }));
     };
     const lost = () => setNow((old) => ({ ...old, state: 'lost', rest: null }));
     source.onerror = lost;

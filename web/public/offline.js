@@ -2,7 +2,8 @@
 // opens without the server. What the tester taps is kept elsewhere (web/basin/kept.ts); nothing is ever sent from here.
 const CACHE = 'sabor offline 1';
 const PAGES = '/';
-const READ = /^\/api\/(wash-days|trials|wearers|shelf|settings|today|measures)(\/|$)/;
+// A wash day itself is kept by the page (web/basin/known-day.ts), which knows which answer is the newer one.
+const READ = /^\/api\/(trials|wearers|shelf|settings|today)(\/|$)/;
 
 self.addEventListener('install', (event) => {
   event.waitUntil(

@@ -55,6 +55,7 @@ const WASH_DAYS = `
         'indoorHours', o.indoor_hours)), '[]') from day_outdoors o where o.wash_day_id = d.id) as outdoors,
     (select coalesce(json_agg(json_build_object('device', x.device, 'at', x.at) order by x.at desc), '[]')
       from (select device, max(at) as at from wash_tap where wash_day_id = d.id group by device) x) as devices,
+    (select count(*)::int from wash_tap where wash_day_id = d.id) as "tapsHeard",
     (select coalesce(json_agg(json_build_object('id', p.id, 'stage', p.stage, 'day', p.day, 'angle', p.angle,
         'takenAt', p.taken_at, 'width', p.width, 'height', p.height, 'size', p.size, 'received', length(p.bytes))
         order by p.taken_at, p.id), '[]') from photograph p where p.wash_day_id = d.id) as photographs
