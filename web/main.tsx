@@ -16,7 +16,7 @@ if (nonce) setNonce(nonce);
 
 onDayHeard((heard) => {
   const key = ['wash-days', heard.id];
-  const day = newestOf(heard);
+  const day = newestOf(heard, performance.now());
   // An answer that is still on its way was asked for before these taps were heard.
   void queryClient.cancelQueries({ queryKey: key }).then(() => queryClient.setQueryData(key, day));
   queryClient.setQueryData(key, day);

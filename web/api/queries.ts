@@ -112,7 +112,7 @@ export function useWashDayChange<Input>(
       return before;
     },
     onSuccess: (day) => {
-      if (client.isMutating() <= 1) client.setQueryData(key, newestOf(day));
+      if (client.isMutating() <= 1) client.setQueryData(key, newestOf(day, 0));
     },
     onError: () => void client.invalidateQueries({ queryKey: key }),
     onSettled: () => {
