@@ -27,7 +27,7 @@ export function toldOfDay(seed: number): Pick<Row, 'strain' | 'patience' | 'shed
   return {
     strain: near(1, random),
     patience: near(2, random),
-    shed_hairs: 5 * Math.round(80 + 25 * normal(random)),
+    shed_hairs: 5 * Math.round(70 + 12 * normal(random)),
     shed_counted: false,
   };
 }
@@ -48,7 +48,7 @@ export function toldOfSteps(rows: Rows, steps: readonly Row[], seed: number): vo
       push(rows, 'step_mark', {
         id: demoId(`mark ${step.id}`),
         wash_step_id: step.id,
-        mark: random.below(2) ? 'interrupted' : 'dried-rewet',
+        mark: 'interrupted',
         reason: random.below(2) ? 'called' : 'untold',
         note: '',
         at: step.done_at,

@@ -52,7 +52,7 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   await page.getByRole('button', { name: 'glides' }).click();
   await page.getByRole('button', { name: 'about 20 more' }).click();
   await page.getByRole('button', { name: 'about 20 more' }).click();
-  await expect(page.getByText(/Few: 50–100 are ordinary/)).toBeVisible();
+  await expect(page.getByText(/50–100 a day are ordinary/)).toBeVisible();
   await page.getByRole('button', { name: /^Went otherwise/ }).click();
   await page.getByRole('button', { name: 'interrupted', exact: true }).click();
   await page.getByRole('button', { name: 'called away' }).click();

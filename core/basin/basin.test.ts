@@ -103,7 +103,7 @@ describe('shed hairs', () => {
     [150, 1, 'many', 50, 100],
     [201, 1, 'far over', 50, 100],
     [400, 7, 'ordinary', 350, 700],
-    [60, null, 'ordinary', 50, 100],
+    [60, 0, 'ordinary', 50, 100],
     [1000, 30, 'ordinary', 700, 1400],
   ] as const)('%i after %s days: %s', (hairs, days, says, low, high) => {
     expect(shedAgainst(hairs, days)).toEqual({ low, high, says });

@@ -12,10 +12,10 @@ export interface ShedFound {
 
 /**
  * Shed hairs of one wash day against what is ordinary since the last detangle: hair held back by a style is given up at
- * once. `days` since then, at least one; null where it is not known, counted as one. "Far over": over twice the most.
+ * once. `days` since then, counted as one at least. "Far over": over twice the most.
  */
-export function shedAgainst(hairs: number, days: number | null): ShedFound {
-  const counted = Math.min(MOST_DAYS, Math.max(1, days ?? 1));
+export function shedAgainst(hairs: number, days: number): ShedFound {
+  const counted = Math.min(MOST_DAYS, Math.max(1, days));
   const [low, high] = [SHED_PER_DAY.low * counted, SHED_PER_DAY.high * counted];
   const says = hairs > 2 * high ? 'far over' : hairs > high ? 'many' : hairs < low ? 'few' : 'ordinary';
   return { low, high, says };

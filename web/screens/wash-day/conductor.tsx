@@ -21,6 +21,7 @@ import { ABANDONING, useAbandon } from './abandon.ts';
 import { AirCard } from './air-card.tsx';
 import { cautionsOf } from './cautions-of.ts';
 import { useClocks } from './clock.ts';
+import { daysSinceDetangle } from './days-since-detangle.ts';
 import { useSpoken } from './speaking.tsx';
 import { StepCard } from './step-card.tsx';
 import { inputOf } from './step-input.ts';
@@ -166,6 +167,7 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
         ) : (
           <TheEnd
             day={day}
+            daysSince={daysSinceDetangle(day, trial)}
             products={products}
             back={() => go(steps.length - 1)}
             goTo={(missed) => go(steps.indexOf(missed))}
@@ -199,21 +201,6 @@ const minutesToGo = (steps: readonly WashStep[]): number =>
     steps.filter(({ status }) => status === 'waiting'),
     [],
   );
-
-/** Whole days since an earlier wash day of this trial on which the hair was detangled; null where there is none. */
-function daysSinceDetangle(day: WashDay, trial: TrialDetail): number | null {
-  const last = trial.washDayRecords
-    .filter(
-      ({ id, startedAt, steps }) =>
-        id !== day.id &&
-        startedAt < day.startedAt &&
-        steps.some(({ slot, status }) => slot === 'detangle' && status === 'done'),
-    )
-    .map(({ startedAt }) => Date.parse(startedAt))
-    .sort((a, b) => a - b)
-    .at(-1);
-  return last === undefined ? null : Math.max(1, Math.round((Date.parse(day.startedAt) - last) / 86_400_000));
-}
 
 /** Where we are on the ribbon. */
 function Progress({

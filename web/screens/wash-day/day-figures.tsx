@@ -31,10 +31,13 @@ function halves(day: WashDay): [string, string][] {
 /** A wash day in figures: minutes by phase, grams and cost, departures, shed hairs, air. */
 export function DayFigures({
   day,
+  daysSince,
   products,
   dark = false,
 }: {
   day: WashDay;
+  /** Since the hair was last detangled; null where that is not known. */
+  daysSince: number | null;
   products: readonly Product[];
   dark?: boolean;
 }) {
@@ -67,7 +70,7 @@ export function DayFigures({
   const air = airOf(day);
   const dew =
     air.temperatureC !== null && air.humidity !== null ? dewPoint(air.temperatureC, air.humidity) : null;
-  const shed = day.shedHairs === null ? null : shedAgainst(day.shedHairs, null);
+  const shed = day.shedHairs === null || daysSince === null ? null : shedAgainst(day.shedHairs, daysSince);
   const soft = dark ? 'text-paper/80' : 'text-soft';
   const rows: [string, string][] = [
     ['Hands-on', minutes(sum('handsOn'))],
@@ -90,12 +93,12 @@ export function DayFigures({
       'Otherwise than planned',
       departed === 0 ? 'nothing' : departed === 1 ? 'one thing' : `${departed} things`,
     ],
-    ...(day.shedHairs === null || shed === null
+    ...(day.shedHairs === null
       ? []
       : [
           [
             'Shed hairs',
-            `${day.shedCounted ? '' : 'about '}${day.shedHairs}, ${shed.says} (${shed.low}–${shed.high} a day)`,
+            `${day.shedCounted ? '' : 'about '}${day.shedHairs}${shed ? `, ${shed.says} (${shed.low}–${shed.high} since the last detangle)` : ' (50–100 a day are ordinary)'}`,
           ] as [string, string],
         ]),
     ['Photographs', day.photographs.length === 0 ? 'none' : String(day.photographs.length)],

@@ -19,6 +19,7 @@ import { AirOfDay } from './air-of-day.tsx';
 import { BasinTold } from './basin-told.tsx';
 import { Clocks } from './clocks.tsx';
 import { DayFigures } from './day-figures.tsx';
+import { daysSinceDetangle } from './days-since-detangle.ts';
 import { DoseFelt } from './dose-felt.tsx';
 import { Events } from './events.tsx';
 import { Guess } from './guess.tsx';
@@ -115,8 +116,7 @@ export function DayPage({
             <Clocks day={day} open={open} change={change.mutateAsync} />
             <AirOfDay day={day} open={open} change={change.mutateAsync} />
             <WearAir day={day} open={open} />
-            <DayFigures day={day} products={products} />
-            <BasinTold day={day} products={products} open={open} />
+            <DayFigures day={day} daysSince={daysSinceDetangle(day, trial)} products={products} />
           </div>
           <div className="space-y-8">
             {open && <RefreshDue day={day} />}
@@ -125,6 +125,7 @@ export function DayPage({
             <Looks day={day} trial={trial} wearer={wearer} open={open} />
             <Events day={day} wearer={wearer} open={open} />
             <WearEnding day={day} trial={trial} open={open} />
+            <BasinTold day={day} products={products} open={open} />
           </div>
         </div>
       )}

@@ -12,6 +12,7 @@ const PATIENCE = ['none needed', 'a little', 'some', 'much', 'ran out'] as const
 /** After the last step: what was passed over, the day in figures, how hard it was, and the end of the routine. */
 export function TheEnd({
   day,
+  daysSince,
   products,
   tell,
   finish,
@@ -19,6 +20,7 @@ export function TheEnd({
   goTo,
 }: {
   day: WashDay;
+  daysSince: number | null;
   products: readonly Product[];
   tell: (said: NewTap, words: string, undo?: NewTap) => void;
   finish: () => void;
@@ -86,7 +88,7 @@ export function TheEnd({
         )}
         {scale('strain', 'Strain on arms and back:', STRAIN)}
         {scale('patience', 'Patience it took:', PATIENCE)}
-        <DayFigures day={day} products={products} dark />
+        <DayFigures day={day} daysSince={daysSince} products={products} dark />
         <p className="mt-4 text-lg text-paper/80">
           Next: look at the hair wet, in the cast, and when it is revealed. Wear is counted from the reveal.
         </p>
