@@ -1,5 +1,6 @@
 import type { Product } from '@sabor/contract/shelf';
 import { airOf, type WashDay } from '@sabor/contract/wash-day';
+import { EFFORT, type Effort } from '@sabor/core/basin/effort';
 import { minutesByPhase, minutesSpent, PHASES, type Phase } from '@sabor/core/basin/minutes';
 import { shedAgainst } from '@sabor/core/basin/shed';
 import { dewPoint } from '@sabor/core/climate/dew-point';
@@ -101,6 +102,10 @@ export function DayFigures({
             `${day.shedCounted ? '' : 'about '}${day.shedHairs}${shed ? `, ${shed.says} (${shed.low}–${shed.high} since the last detangle)` : ' (50–100 a day are ordinary)'}`,
           ] as [string, string],
         ]),
+    ...(Object.keys(EFFORT) as Effort[]).flatMap((field): [string, string][] => {
+      const value = day[field];
+      return value === null ? [] : [[EFFORT[field].label, EFFORT[field].words[value]!]];
+    }),
     ['Photographs', day.photographs.length === 0 ? 'none' : String(day.photographs.length)],
     ['Air', dew === null ? 'not known' : `dew point ${showTemperature(dew, settings)}`],
   ];

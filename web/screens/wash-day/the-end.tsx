@@ -1,13 +1,11 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
+import { EFFORT, type Effort } from '@sabor/core/basin/effort';
 import { SLOTS } from '@sabor/core/routine/slots';
 import { Link } from 'react-router';
 import type { NewTap } from '../../basin/outbox.ts';
 import { big, chip } from './big.ts';
 import { DayFigures } from './day-figures.tsx';
-
-const STRAIN = ['none', 'a little', 'some', 'much', 'never again'] as const;
-const PATIENCE = ['none needed', 'a little', 'some', 'much', 'ran out'] as const;
 
 /** After the last step: what was passed over, the day in figures, how hard it was, and the end of the routine. */
 export function TheEnd({
@@ -30,11 +28,11 @@ export function TheEnd({
   const left = day.steps.filter((step) => step.status === 'waiting');
   const waiting = left.filter(({ slot }) => slot !== 'refresh');
   const later = left.filter(({ slot }) => slot === 'refresh');
-  const scale = (field: 'strain' | 'patience', legend: string, words: readonly string[]) => (
+  const scale = (field: Effort) => (
     <fieldset className="mt-4">
-      <legend className="text-xl">{legend}</legend>
+      <legend className="text-xl">{EFFORT[field].label}:</legend>
       <div className="flex flex-wrap gap-2">
-        {words.map((word, value) => (
+        {EFFORT[field].words.map((word, value) => (
           <button
             key={word}
             type="button"
@@ -43,7 +41,7 @@ export function TheEnd({
             onClick={() =>
               tell(
                 { kind: 'day', set: { [field]: day[field] === value ? null : value } },
-                `${legend} ${word}.`,
+                `${EFFORT[field].label}: ${word}.`,
                 { kind: 'day', set: { [field]: day[field] } },
               )
             }
@@ -86,8 +84,8 @@ export function TheEnd({
         {later.length > 0 && (
           <p className="mt-4 text-lg">The refresh waits for its day; the wash day’s page takes you to it.</p>
         )}
-        {scale('strain', 'Strain on arms and back:', STRAIN)}
-        {scale('patience', 'Patience it took:', PATIENCE)}
+        {scale('strain')}
+        {scale('patience')}
         <DayFigures day={day} daysSince={daysSince} products={products} dark />
         <p className="mt-4 text-lg text-paper/80">
           Next: look at the hair wet, in the cast, and when it is revealed. Wear is counted from the reveal.
