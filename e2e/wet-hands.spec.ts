@@ -103,7 +103,8 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   await expect(page.getByText('The day in figures')).toBeVisible();
   await page.getByRole('button', { name: 'Finish the routine' }).click();
   await expect(page.getByRole('heading', { name: 'The day in figures' })).toBeVisible();
-  await expect(page.getByText('ran out', { exact: true })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Looks at the hair' })).toBeVisible();
+  await expect(page.getByRole('definition').filter({ hasText: 'ran out' })).toBeVisible();
 
   await page.getByLabel('More about “interrupted”').fill('The courier, twice.');
   await page.getByLabel('More about “interrupted”').blur();
