@@ -1,8 +1,8 @@
 import { type InHand, inHandOf } from '@sabor/core/basin/in-the-hand';
 import type { Slot } from '@sabor/core/routine/slots';
-import { type Random, seededRandom } from '@sabor/core/trial/random';
+import { type Random, seededRandom, standardNormal } from '@sabor/core/trial/random';
 import { demoId } from './ids.ts';
-import { normal } from './readings.ts';
+
 import { push, type Row, type Rows } from './rows.ts';
 import { productId } from './shelf.ts';
 
@@ -19,7 +19,7 @@ const USUAL: Record<InHand, number> = {
 };
 
 const near = (usual: number, random: Random) =>
-  Math.min(4, Math.max(0, Math.round(usual + 0.6 * normal(random))));
+  Math.min(4, Math.max(0, Math.round(usual + 0.6 * standardNormal(random))));
 
 /** Strain, patience and shed hairs of a wash day: columns of its row. */
 export function toldOfDay(seed: number): Pick<Row, 'strain' | 'patience' | 'shed_hairs' | 'shed_counted'> {
@@ -27,7 +27,7 @@ export function toldOfDay(seed: number): Pick<Row, 'strain' | 'patience' | 'shed
   return {
     strain: near(1, random),
     patience: near(2, random),
-    shed_hairs: 5 * Math.round(70 + 12 * normal(random)),
+    shed_hairs: 5 * Math.round(70 + 12 * standardNormal(random)),
     shed_counted: false,
   };
 }

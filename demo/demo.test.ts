@@ -2,10 +2,10 @@ import { HairTestInput } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { ProductInput } from '@sabor/contract/shelf';
 import { splitIngredients } from '@sabor/core/shelf/ingredient-list';
-import { seededRandom } from '@sabor/core/trial/random';
+import { seededRandom, standardNormal } from '@sabor/core/trial/random';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { type HairTruth, type Lots, normal, rate, washDayLuck } from './readings.ts';
+import { type HairTruth, type Lots, rate, washDayLuck } from './readings.ts';
 import { demoBackup } from './scenario.ts';
 import { LINES, PRODUCTS, productId } from './shelf.ts';
 import { TRIALS } from './trials.ts';
@@ -155,7 +155,7 @@ describe('the demo’s hair', () => {
 
   it('draws normal numbers: mean 0, deviation 1, about 5 % beyond 1.96', () => {
     const random = seededRandom(7);
-    const values = Array.from({ length: 20_000 }, () => normal(random));
+    const values = Array.from({ length: 20_000 }, () => standardNormal(random));
     expect(Math.abs(mean(values))).toBeLessThan(0.03);
     expect(Math.abs(sd(values) - 1)).toBeLessThan(0.03);
     expect(Math.abs(values.filter((x) => Math.abs(x) > 1.96).length / 20_000 - 0.05)).toBeLessThan(0.008);

@@ -1,6 +1,6 @@
 import type { Place } from '@sabor/core/hair/zones';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
-import type { Random } from '@sabor/core/trial/random';
+import { type Random, standardNormal } from '@sabor/core/trial/random';
 
 /**
  * How the demo's hair behaves: a truth per arm, and noise of the kind real wash days have. All numbers are invented.
@@ -26,12 +26,6 @@ const ZONE_OFFSET: Record<Outcome, Partial<Record<Place, number>>> = {
 const WASH_DAY_SD = 0.45;
 const RATER_SD = 0.55;
 
-/** A standard normal number (Box–Muller). */
-export function normal(random: Random): number {
-  const u = 1 - random.unit();
-  return Math.sqrt(-2 * Math.log(u)) * Math.cos(2 * Math.PI * random.unit());
-}
-
 /** Where chance comes from. The scalp has its own stream: it was rated from a later version on, and moved nothing else. */
 export interface Lots {
   hair: Random;
@@ -45,7 +39,7 @@ export function washDayLuck(lots: Lots): Record<Outcome, number> {
   return Object.fromEntries(
     (Object.keys(OUTCOMES) as Outcome[]).map((outcome) => [
       outcome,
-      WASH_DAY_SD * normal(lotOf(lots, outcome)),
+      WASH_DAY_SD * standardNormal(lotOf(lots, outcome)),
     ]),
   ) as Record<Outcome, number>;
 }
@@ -64,6 +58,6 @@ export function rate(
     (ZONE_OFFSET[outcome][place] ?? 0) +
     truth.perDay[outcome] * (day - 1) +
     luck[outcome] +
-    RATER_SD * normal(lotOf(lots, outcome));
+    RATER_SD * standardNormal(lotOf(lots, outcome));
   return Math.min(10, Math.max(0, Math.round(value * 2) / 2));
 }

@@ -1,10 +1,10 @@
 import type { Dose } from '@sabor/core/doses/dose';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
-import { type Random, seededRandom } from '@sabor/core/trial/random';
+import { type Random, seededRandom, standardNormal } from '@sabor/core/trial/random';
 import { toldOfDay, toldOfSteps } from './basin.ts';
 import { demoId } from './ids.ts';
-import { type Lots, normal, rate, washDayLuck } from './readings.ts';
+import { type Lots, rate, washDayLuck } from './readings.ts';
 import { type calendar, push, type Row, type Rows, settingsRow } from './rows.ts';
 import { productId } from './shelf.ts';
 import { COAST_ROUTINE, type DemoArm, type DemoTrial } from './trials.ts';
@@ -76,7 +76,7 @@ function wear(rows: Rows, day: Day, calendar: Calendar, lots: Lots): void {
   const { trial, wearer } = day;
   const { hair: random } = lots;
   const luck = washDayLuck(lots);
-  const curlLuck = 0.02 * normal(random);
+  const curlLuck = 0.02 * standardNormal(random);
   const looks = [
     { stage: 'wet', day: null, at: calendar.at(day.daysAgo, 9.8) },
     { stage: 'cast', day: null, at: calendar.at(day.daysAgo, 10.6) },
@@ -121,7 +121,7 @@ function wear(rows: Rows, day: Day, calendar: Calendar, lots: Lots): void {
           });
     if (look.stage === 'wear')
       for (const curl of wearer.curls) {
-        const loosened = 1 + 0.012 * (look.day! - 1) + curlLuck + 0.008 * normal(random);
+        const loosened = 1 + 0.012 * (look.day! - 1) + curlLuck + 0.008 * standardNormal(random);
         push(rows, 'reading', {
           id: demoId(`reading ${id} ${curl.key}`),
           check_in_id: id,

@@ -1,4 +1,4 @@
-import { SLOTS, type Slot } from '../routine/slots.ts';
+import type { Slot } from '../routine/slots.ts';
 
 /** What a step's clock knows. Moments as ISO 8601 text. */
 export interface TimedStep {
@@ -116,6 +116,3 @@ export function secondsLeft(
   if (step.startedAt === null) return null;
   return minutes * 60 - unpausedMs(Date.parse(step.startedAt), now, step.pauses) / 1000;
 }
-
-/** A slot's name in a phrase. */
-export const slotWord = (slot: Slot): string => SLOTS[slot].label.toLowerCase();

@@ -1,4 +1,4 @@
-import type { Random } from '../trial/random.ts';
+import { type Random, standardNormal } from '../trial/random.ts';
 import type { ScaleSample } from './stable-reading.ts';
 
 /** How the simulated kitchen scale behaves. All invented, in the range of a scale that shows tenths of a gram. */
@@ -22,10 +22,6 @@ export const SIMULATED_SCALE: ScaleNature = {
   settling: 0.2,
   swing: 0.08,
 };
-
-/** A standard normal number (Box–Muller). */
-const normal = (random: Random) =>
-  Math.sqrt(-2 * Math.log(1 - random.unit())) * Math.cos(2 * Math.PI * random.unit());
 
 /**
  * A scale with a plate one can put things on. It moves as a spring does towards each new load, its zero wanders, every
@@ -73,13 +69,13 @@ export class SimulatedScale {
     if (this.lastMs !== null) {
       // Nobody looking, it is switched off, and its zero stays where it was.
       const minutes = Math.min(1000, Math.max(0, ms - this.lastMs)) / 60_000;
-      this.zero += this.nature.drift * minutes + 0.02 * Math.sqrt(minutes) * normal(this.random);
+      this.zero += this.nature.drift * minutes + 0.02 * Math.sqrt(minutes) * standardNormal(this.random);
     }
     this.lastMs = ms;
     // Near nought a kitchen scale follows its own zero.
     if (Math.abs(this.settled(ms) - this.taredLoad) < 0.05)
       this.zero += (this.tared - this.settled(ms) - this.zero) / 4;
-    const raw = this.settled(ms) + this.zero - this.tared + this.nature.noise * normal(this.random);
+    const raw = this.settled(ms) + this.zero - this.tared + this.nature.noise * standardNormal(this.random);
     return { ms, grams: Math.round(raw * 10) / 10 };
   }
 }

@@ -24,3 +24,7 @@ export function shuffled<T>(items: readonly T[], random: Random): T[] {
   }
   return out;
 }
+
+/** A standard normal number, of two uniform ones. Source: Box & Muller (1958), Ann. Math. Stat. 29, 610–611. */
+export const standardNormal = (random: Random): number =>
+  Math.sqrt(-2 * Math.log(1 - random.unit())) * Math.cos(2 * Math.PI * random.unit());

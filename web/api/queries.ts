@@ -92,25 +92,16 @@ export function useChange<Input, Output = unknown>(change: (input: Input) => Pro
 }
 
 /**
- * A change of one wash day: shown at once as `expect` foresees it, then as the server's answer has it. Changes of one
+ * A change of one wash day from a bench screen, shown as the server's answer has it. Changes of one
  * day go out one after the other, in the order they were made.
  */
-export function useWashDayChange<Input>(
-  id: string,
-  change: (input: Input) => Promise<WashDay>,
-  expect?: (day: WashDay, input: Input) => WashDay,
-) {
+export function useWashDayChange<Input>(id: string, change: (input: Input) => Promise<WashDay>) {
   const client = useQueryClient();
   const key = ['wash-days', id];
   return useMutation({
     mutationFn: change,
     scope: { id: `wash day ${id}` },
-    onMutate: async (input) => {
-      await client.cancelQueries({ queryKey: key });
-      const before = client.getQueryData<WashDay>(key);
-      if (before && expect) client.setQueryData(key, expect(before, input));
-      return before;
-    },
+    onMutate: () => client.cancelQueries({ queryKey: key }),
     onSuccess: (day) => {
       if (client.isMutating() <= 1) client.setQueryData(key, newestOf(day, 0));
     },

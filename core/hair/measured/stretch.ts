@@ -1,4 +1,4 @@
-import { seededRandom } from '../../trial/random.ts';
+import { seededRandom, standardNormal } from '../../trial/random.ts';
 
 /** Lengths in mm of one wet strand: at rest, gently stretched, and let go again. */
 export interface StretchTest {
@@ -55,8 +55,7 @@ export function readStretch(
   if (releasedMm > stretchedMm)
     throw new RangeError('A strand cannot be longer let go than it was stretched.');
   const random = seededRandom(seed);
-  const error = () =>
-    RULER_SD_MM * Math.sqrt(-2 * Math.log(1 - random.unit())) * Math.cos(2 * Math.PI * random.unit());
+  const error = () => RULER_SD_MM * standardNormal(random);
   const counts: Record<StretchCall, number> = { protein: 0, balanced: 0, moisture: 0 };
   for (let round = 0; round < ROUNDS; round++) {
     const again = {
