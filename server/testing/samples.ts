@@ -109,10 +109,14 @@ export function sampleTrial(
 }
 
 /** Two gels, a head, a routine and a trial, all stored. */
-export async function sampleBench(bench: TestBench, to: Partial<TrialInput> = {}) {
+export async function sampleBench(
+  bench: TestBench,
+  to: Partial<TrialInput> = {},
+  of: Partial<WearerInput> = {},
+) {
   const gels = [sampleProduct({ name: 'Gel One' }), sampleProduct({ name: 'Gel Two', price: 12 })];
   for (const gel of gels) await bench.ask('PUT', `/api/products/${gel.id}`, gel);
-  const wearer = sampleWearer();
+  const wearer = sampleWearer(of);
   await bench.ask('PUT', `/api/wearers/${wearer.id}`, wearer);
   const routine = sampleRoutine(gels[0]!.id);
   await bench.ask('PUT', `/api/routines/${routine.id}`, routine);
@@ -125,4 +129,10 @@ export async function sampleBench(bench: TestBench, to: Partial<TrialInput> = {}
   const saved = await bench.ask('PUT', `/api/trials/${trial.id}`, trial);
   if (saved.status !== 200) throw new Error(JSON.stringify(saved.body));
   return { gels, wearer, routine, trial };
+}
+
+/** A time zone where it is afternoon now, so that "five hours ago" is always today. */
+export function zoneOfAfternoon(): string {
+  const east = Math.min(14, 18 - new Date().getUTCHours());
+  return `Etc/GMT${east > 0 ? '-' : '+'}${Math.abs(east)}`;
 }

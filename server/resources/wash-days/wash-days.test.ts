@@ -5,7 +5,7 @@ import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
-import { sampleBench } from '../../testing/samples.ts';
+import { sampleBench, zoneOfAfternoon } from '../../testing/samples.ts';
 
 let bench: TestBench;
 let sample: Awaited<ReturnType<typeof sampleBench>>;
@@ -13,7 +13,7 @@ beforeAll(async () => {
   bench = await openBench();
 });
 beforeEach(async () => {
-  sample = await sampleBench(bench);
+  sample = await sampleBench(bench, {}, { timeZone: zoneOfAfternoon() });
 });
 afterAll(() => bench.close());
 
