@@ -4,15 +4,11 @@ import { dewPoint } from './climate/dew-point.ts';
 import { type Dose, doseHeld, doseInMl, doseLabel } from './doses/dose.ts';
 import { MEASURES, type Measure } from './doses/measures.ts';
 import { shrinkage } from './hair/shrinkage.ts';
-import { widestGap } from './inference/arm-means.ts';
-import { inversionInterval } from './inference/inversion-interval.ts';
-import { randomisationTest } from './inference/randomisation-test.ts';
 import { dayNumber } from './outcomes/day-number.ts';
-import { daysAboveLine, longevity } from './outcomes/days-above-line.ts';
+import { goodDays } from './outcomes/good-days.ts';
 import { dayOfWear } from './outcomes/stages.ts';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from './routine/settings.ts';
 import { goodUntil } from './shelf/period-after-opening.ts';
-import { balancedComplete } from './trial/allocation.ts';
 import { departures } from './trial/departures.ts';
 import { keysOf, type Vocabulary } from './vocabulary.ts';
 
@@ -105,40 +101,25 @@ describe('wear, whatever the ratings', () => {
     },
   );
 
-  it('ends between its last day above and its first below', () => {
+  it('ends between its last good look and the first that was not', () => {
     fc.assert(
-      fc.property(days, fc.integer({ min: 0, max: 10 }), fc.boolean(), (values, line, byLooks) => {
-        const seen = longevity(values, line, 'higher', byLooks);
-        expect(seen.censored).toBe(seen.firstBelow === null);
-        if (seen.firstBelow !== null) expect(seen.firstBelow).toBeGreaterThan(seen.lastAbove);
+      fc.property(days, fc.integer({ min: 0, max: 10 }), fc.boolean(), (values, limit, washed) => {
+        const seen = goodDays(values, limit, 'higher', washed ? 20 : null);
+        expect(seen.to === null).toBe(seen.toldBy === null);
+        if (seen.to !== null) expect(seen.to).toBeGreaterThanOrEqual(seen.from);
         for (const { day, value } of values)
-          if (day <= seen.lastAbove) expect(value).toBeGreaterThanOrEqual(line);
+          if (day <= seen.from) expect(value).toBeGreaterThanOrEqual(limit);
       }),
     );
   });
 
   it('does not depend on the order the ratings come in, and mirrors with the scale', () => {
     fc.assert(
-      fc.property(days, fc.integer({ min: 0, max: 10 }), (values, line) => {
-        const seen = longevity(values, line, 'higher', false);
-        expect(longevity(values.toReversed(), line, 'higher', false)).toEqual(seen);
+      fc.property(days, fc.integer({ min: 0, max: 10 }), (values, limit) => {
+        const seen = goodDays(values, limit, 'higher', null);
+        expect(goodDays(values.toReversed(), limit, 'higher', null)).toEqual(seen);
         const mirrored = values.map(({ day, value }) => ({ day, value: 10 - value }));
-        expect(longevity(mirrored, 10 - line, 'lower', false)).toEqual(seen);
-      }),
-    );
-  });
-
-  it('counts more days up to a later day, never fewer', () => {
-    fc.assert(
-      fc.property(days, fc.integer({ min: 0, max: 10 }), (values, line) => {
-        const seen = longevity(values, line, 'higher', true);
-        let before = 0;
-        for (let upTo = 1; upTo <= 15; upTo++) {
-          const counted = daysAboveLine(seen, upTo)!;
-          expect(counted).toBeGreaterThanOrEqual(before);
-          expect(counted).toBeLessThanOrEqual(upTo);
-          before = counted;
-        }
+        expect(goodDays(mirrored, 10 - limit, 'lower', null)).toEqual(seen);
       }),
     );
   });
@@ -159,56 +140,6 @@ describe('wear, whatever the ratings', () => {
         const number = dayNumber(ratings, weights)!;
         expect(number).toBeGreaterThanOrEqual(Math.min(...values) - 1e-9);
         expect(number).toBeLessThanOrEqual(Math.max(...values) + 1e-9);
-      }),
-    );
-  });
-});
-
-describe('the test and its interval, whatever the numbers', () => {
-  const scheme = balancedComplete(2, 6);
-  const values = fc.array(
-    fc.integer({ min: 0, max: 60 }).map((n) => n / 4),
-    { minLength: 6, maxLength: 6 },
-  );
-  const place = fc.integer({ min: 0, max: 19 }).map((n) => [...scheme.enumerate()][n]!);
-  const p = (numbers: readonly number[], allocation: readonly number[]) =>
-    randomisationTest(scheme, allocation, (sequence) => widestGap(numbers, sequence, 2), 1).p;
-
-  it('p is a whole share of the set, never under its smallest, and blind to shift, scale and the arms’ names', () => {
-    fc.assert(
-      fc.property(values, place, (numbers, allocation) => {
-        const found = p(numbers, allocation);
-        expect(found * 20).toBeCloseTo(Math.round(found * 20), 9);
-        expect(found).toBeGreaterThanOrEqual(0.1 - 1e-12);
-        expect(
-          p(
-            numbers.map((x) => 3 * x + 7),
-            allocation,
-          ),
-        ).toBeCloseTo(found, 12);
-        expect(
-          p(
-            numbers,
-            allocation.map((arm) => 1 - arm),
-          ),
-        ).toBeCloseTo(found, 12);
-      }),
-    );
-  });
-
-  it('the interval holds the difference, and moves and stretches with the numbers', () => {
-    fc.assert(
-      fc.property(values, place, (numbers, allocation) => {
-        const interval = inversionInterval(scheme, numbers, allocation, 0.05, 1)!;
-        const mean = (arm: number) =>
-          numbers.filter((_, i) => allocation[i] === arm).reduce((a, b) => a + b, 0) / 3;
-        const difference = mean(1) - mean(0);
-        expect(interval.low).toBeLessThanOrEqual(difference + 1e-9);
-        expect(interval.high).toBeGreaterThanOrEqual(difference - 1e-9);
-        const moved = numbers.map((x, i) => 2 * x + (allocation[i] === 1 ? 5 : 0));
-        const other = inversionInterval(scheme, moved, allocation, 0.05, 1)!;
-        expect(other.low).toBeCloseTo(2 * interval.low + 5, 6);
-        expect(other.high).toBeCloseTo(2 * interval.high + 5, 6);
       }),
     );
   });

@@ -1,37 +1,85 @@
+import type { DaysNeeded } from '../inference/days-needed.ts';
+import { FEWEST_LOOKS } from '../inference/decide.ts';
 import type { Interval } from '../inference/inversion-interval.ts';
 import { sdInterval } from '../inference/sd-interval.ts';
 import { OUTCOMES } from '../outcomes/outcomes.ts';
 import { DESIGNS, MOST_DAYS } from '../trial/designs.ts';
-import type { Comparison, Factor, TrialRecord } from './comparison.ts';
+import type { Comparison } from './comparison.ts';
+import type { Factor, Why } from './primary.ts';
+import { PROMISES, type TrialRecord } from './trial-record.ts';
+
+export interface Reading {
+  headline: string;
+  because: string[];
+}
+
+/** Share of an arm's ratings at one end of the scale from which the interval may miss the true difference. Model assumption. */
+const SCALE_RUNS_OUT = 0.1;
 
 const one = (x: number) => (Math.round(x * 10) / 10).toFixed(1);
 const signed = (x: number) => `${x > 0.05 ? '+' : x < -0.05 ? '−' : ''}${one(Math.abs(x))}`;
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+const days = (n: number) => `${n} wash ${n === 1 ? 'day' : 'days'}`;
+const list = (names: readonly string[]) =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 
 /** A p or other share in words, three decimals, never "0". */
 export function pLabel(p: number): string {
   return p < 0.001 ? '< .001' : `= ${p.toFixed(3).replace(/^0/, '')}`;
 }
+const level = (p: number) => p.toFixed(2).replace(/^0/, '');
 
-/** What the lot was drawn over, for a design that learns the noise. */
-function noiseSentences(
-  { promise }: TrialRecord,
-  { primary }: Comparison,
-): { headline: string; because: string[] } {
+/** An interval of how much higher something scored, in words: "1.4 to 4.6 higher", "0.4 lower to 3.0 higher". */
+function rangeWords({ low, high }: Interval): string {
+  const end = (x: number) =>
+    Math.abs(x) < 0.05 ? '0.0' : `${one(Math.abs(x))} ${x > 0 ? 'higher' : 'lower'}`;
+  if (low === Number.NEGATIVE_INFINITY && high === Number.POSITIVE_INFINITY) return 'open on both sides';
+  if (high === Number.POSITIVE_INFINITY) return `${end(low)} or more, open above`;
+  if (low === Number.NEGATIVE_INFINITY) return `${end(high)} or less, open below`;
+  if (low >= 0.05) return `${one(low)} to ${one(high)} higher`;
+  if (high <= -0.05) return `${one(-high)} to ${one(-low)} lower`;
+  return `${end(low)} to ${end(high)}`;
+}
+
+const mirrored = ({ low, high, level: at }: Interval): Interval => ({ low: -high, high: -low, level: at });
+
+/** One side against another: who scored higher, by how much, how sure. */
+function scored(
+  side: string,
+  other: string,
+  difference: number,
+  interval: Interval | null,
+  where: string,
+  joint: boolean,
+): string {
+  const [higher, lower, by, range] =
+    difference < 0
+      ? [other, side, -difference, interval && mirrored(interval)]
+      : [side, other, difference, interval];
+  const sure = range
+    ? ` (${joint ? 'joint ' : ''}${Math.floor(range.level * 1000 + 1e-6) / 10} % interval: ${rangeWords(range)})`
+    : '';
+  return by < 0.05
+    ? `${higher} and ${lower} scored the same ${where}${sure}.`
+    : `${higher} scored ${one(by)} higher than ${lower} ${where}${sure}.`;
+}
+
+/** What was learned of the noise, for a design that tests no product. */
+function noiseSentences({ promise }: TrialRecord, { primary }: Comparison): Reading {
   const { noise } = primary;
   const word = OUTCOMES[promise.primary].label.toLowerCase();
   if (noise === null)
     return {
-      headline: `Too early: ${primary.finished} of ${promise.plannedWashDays} wash days are in.`,
+      headline: `Too early: ${primary.finished} of ${days(promise.plannedWashDays)} are in.`,
       because: ['Noise takes two wash days at least, and four or more to be of use.'],
     };
-  const halves = DESIGNS[promise.design].halves;
   const [low, high] = sdInterval(noise.sd, noise.freedom);
   return {
-    headline: halves
+    headline: DESIGNS[promise.design].halves
       ? `Left and right differ by ${one(noise.sd)} points of ${word} by themselves.`
       : `Wash days differ by ${one(noise.sd)} points of ${word} by themselves.`,
     because: [
-      `A standard deviation from ${primary.finished} wash days is uncertain: 95 % interval ${one(low)} to ${one(high)}.`,
+      `A standard deviation from ${days(primary.finished)} is uncertain: 95 % interval ${one(low)} to ${one(high)}.`,
       ...(noise.bias === null
         ? []
         : [`On average the left is rated ${signed(noise.bias)} against the right: the side’s own bias.`]),
@@ -40,99 +88,191 @@ function noiseSentences(
   };
 }
 
-/** What the comparison's primary outcome means: a headline and what it rests on, in plain sentences. */
+/** How many wash days of each arm a result rests on. */
+function restsOn({ promise }: TrialRecord, comparison: Comparison): string {
+  const { looks, due } = comparison.outcomes[promise.primary];
+  const counted = promise.arms.map((name, arm) =>
+    looks[arm] === due[arm] ? `${looks[arm]} of ${name}` : `${looks[arm]} of ${due[arm]} planned of ${name}`,
+  );
+  const what = DESIGNS[promise.design].halves ? 'wash days with both sides rated' : 'wash days';
+  return `It rests on these ${what}: ${list(counted)}.`;
+}
+
+/** Every difference of the primary outcome, in words. */
+function differences(record: TrialRecord, comparison: Comparison): string[] {
+  const { promise } = record;
+  const where = `in ${OUTCOMES[promise.primary].label.toLowerCase()} on day ${promise.onDay}`;
+  if (promise.design === 'factorial') {
+    const [a, b, c, d] = promise.arms as [string, string, string, string];
+    const sides: Record<Factor['which'], [string, string]> = {
+      first: [list([c, d]), list([a, b])],
+      second: [list([b, d]), list([a, c])],
+      interaction: ['', ''],
+    };
+    return comparison.primary.factors.map(({ which, effect, interval }) =>
+      which === 'interaction'
+        ? `How much the one setting hangs on the other: ${signed(effect)} points${interval ? ` (${Math.floor(interval.level * 1000 + 1e-6) / 10} % interval ${signed(interval.low)} to ${signed(interval.high)})` : ''}; this was not tested.`
+        : scored(...sides[which], effect, interval, where, true),
+    );
+  }
+  return comparison.outcomes[promise.primary].differences.flatMap(({ arm, from, difference, interval }) =>
+    difference === null
+      ? []
+      : scored(promise.arms[arm]!, promise.arms[from]!, difference, interval, where, promise.arms.length > 2),
+  );
+}
+
+/** What became of the plan on the way, which a reader has to know. */
+function onTheWay({ abandoned, changed, openedEarly }: TrialRecord): string[] {
+  const told = abandoned.map(({ position, reason, revealed }) =>
+    revealed
+      ? `Wash day ${position + 1} was abandoned after the hair was finished (${reason}). It was not repeated and counts as missing.`
+      : `Wash day ${position + 1} was abandoned before the hair was finished (${reason}) and run again with the same option.`,
+  );
+  if (changed.length > 0)
+    told.push(`Changed after the first check-in: ${list(changed.map((what) => PROMISES[what].label))}.`);
+  if (openedEarly) told.push('The results were open to see before the trial was over.');
+  return told;
+}
+
+/** Where ratings sat at an end of the scale, so that nothing more could be given. */
+function scaleRanOut({ promise }: TrialRecord, { atEnds }: Comparison): string[] {
+  return promise.arms.flatMap((name, arm) => {
+    const { low, high } = atEnds[arm]!;
+    const [share, end] = high >= low ? [high, 10] : [low, 0];
+    return share >= SCALE_RUNS_OUT
+      ? `The scale ran out for ${name}: ${percent(share)} of its ratings are at ${end}. The true difference may be larger than the interval says.`
+      : [];
+  });
+}
+
+/** Why a trial can only hint, in a sentence. */
+function whySentence(why: Why, { promise }: TrialRecord, comparison: Comparison): string {
+  const { reach, alpha } = comparison.primary;
+  const { looks, due } = comparison.outcomes[promise.primary];
+  switch (why) {
+    case 'no lot':
+      return 'Before and after has no random order: season, hair and expectation changed as well, so no p is given.';
+    case 'ended early':
+      return 'The trial ended before its planned wash days, so no p is given.';
+    case 'left out':
+      return 'Wash days are left aside here; only all of them, as run, can settle anything.';
+    case 'changed':
+      return 'What the result hangs on was changed after the first check-in, so no p is given.';
+    case 'plan':
+      return reach.last.oneApartP < 1
+        ? `This plan could not settle it: with one option apart and no noise at all its p is ${reach.last.oneApartP.toFixed(2).replace(/^0/, '')}, over ${level(alpha)}.`
+        : `This plan could not settle it: an option has fewer than ${FEWEST_LOOKS} wash days.`;
+    case 'first look':
+      return `At half-way this plan cannot settle anything at ${level(alpha)}, however large the difference. The last look is at ${level(reach.last.alpha)}.`;
+    case 'too few looks': {
+      const short = promise.arms.filter(
+        (_, arm) => looks[arm]! < FEWEST_LOOKS || looks[arm]! < 0.75 * due[arm]!,
+      );
+      return `Too few wash days with a rating on day ${promise.onDay}: ${list(short)} ${short.length === 1 ? 'has' : 'have'} under three, or under three quarters of what was planned.`;
+    }
+    case 'out of reach':
+      return `With the wash days that are missing no difference, however large, could settle it at ${level(alpha)}.`;
+    case 'missing days could turn it':
+      return 'The missing wash days could turn it round: with the worst rating seen in their place for the one, and the best for the other, the order changes. So no p is given.';
+  }
+}
+
+/** How many wash days it would take, from the noise and the difference that matters. */
+function neededSentence({ promise }: TrialRecord, { primary }: Comparison, needed: DaysNeeded): string {
+  const many = (n: number | null) => (n === null ? `over ${MOST_DAYS}` : String(n));
+  const noise = primary.noise ? one(primary.noise.sd) : '';
+  const usual =
+    needed.usual === null
+      ? 'takes more wash days than a plan here holds'
+      : `takes about ${days(needed.usual)}`;
+  return `With the noise seen here (SD ${noise}), finding a difference of ${one(promise.matters)} ${usual}, four times in five: ${many(needed.ifRight)} if the noise is just that, ${many(needed.ifTwice)} if it is twice as large.`;
+}
+
+/** What the interval says of the difference that matters, where two arms were tested. */
+function mattersSentence({ promise, changed }: TrialRecord, interval: Interval): string {
+  const { low, high } = interval;
+  const [near, far] = [Math.min(Math.abs(low), Math.abs(high)), Math.max(Math.abs(low), Math.abs(high))];
+  const what = `the ${one(promise.matters)} worth switching for`;
+  const said =
+    near >= promise.matters
+      ? `The whole interval is at least ${what}.`
+      : far < promise.matters
+        ? `Even so, all of the interval is under ${what}.`
+        : `Whether it is ${what} stays open.`;
+  return changed.includes('matters') ? `${said} That limit was changed on the way.` : said;
+}
+
+/**
+ * What the comparison's primary outcome means: a headline and what it rests on, in plain sentences. An arm is named only
+ * for the tested effect of the whole trial as run. `needed` is added where the data could not tell.
+ */
 export function readPrimary(
   record: TrialRecord,
   comparison: Comparison,
-): { headline: string; because: string[] } {
+  needed: DaysNeeded | null = null,
+): Reading {
   const { promise } = record;
   const { primary } = comparison;
   const outcome = OUTCOMES[promise.primary];
   const word = outcome.label.toLowerCase();
-  const contrast = comparison.outcomes[promise.primary];
-  const because: string[] = [];
+  const more = outcome.better === 'higher' ? 'more' : 'less';
   if (primary.state === 'noise') return noiseSentences(record, comparison);
   if (primary.state === 'waiting')
     return {
-      headline: `Too early: ${primary.finished} of ${promise.plannedWashDays} wash days are in.`,
+      headline: `Too early: ${primary.finished} of ${days(promise.plannedWashDays)} are in.`,
       because: ['The test waits until the planned wash days are done; looking at it early would spend it.'],
     };
-  const range = (interval: Interval | null) =>
-    interval
-      ? ` (${Math.floor(interval.level * 1000) / 10} % interval ${signed(interval.low)} to ${signed(interval.high)})`
-      : '';
-  const points = `points of ${word} on day ${promise.onDay}`;
-  if (primary.factors.length) {
-    const [a, b, c, d] = promise.arms as [string, string, string, string];
-    const says: Record<Factor['which'], string> = {
-      first: `${c} and ${d} less ${a} and ${b}`,
-      second: `${b} and ${d} less ${a} and ${c}`,
-      interaction: 'How much the one hangs on the other',
-    };
-    for (const { which, effect, interval } of primary.factors)
-      because.push(`${says[which]}: ${signed(effect)} ${points}${range(interval)}.`);
-  } else
-    for (const { arm, difference, interval } of contrast.differences)
-      if (difference !== null)
-        because.push(
-          `${promise.arms[arm]} less ${promise.arms[0]}: ${signed(difference)} ${points}${range(interval)}.`,
-        );
+  const contrast = comparison.outcomes[promise.primary];
+  const because = [...differences(record, comparison), restsOn(record, comparison)];
+  if (primary.state === 'describes') because.unshift(whySentence(primary.why!, record, comparison));
+  because.push(...onTheWay(record));
+  if (contrast.differences.some(({ interval }) => interval) || primary.test)
+    because.push(...scaleRanOut(record, comparison));
   if (DESIGNS[promise.design].halves && primary.noise?.bias)
     because.push(
-      `The sides were balanced; left was rated ${signed(primary.noise.bias)} against right whatever stood there.`,
+      `Left was rated ${signed(primary.noise.bias)} against right whatever stood there; sides were balanced.`,
     );
   if (primary.test)
     because.push(
-      `Of the ${primary.test.looked.toLocaleString('en')} ways the arms could have fallen${primary.test.exact ? '' : ' (a seeded sample)'}, ${(primary.test.p * 100).toFixed(1)} % show a gap at least this wide: p ${pLabel(primary.test.p)}.`,
+      `Of the ${primary.test.looked.toLocaleString('en')} orders that could have been drawn${primary.test.exact ? '' : ' (a seeded sample)'}, ${(primary.test.p * 100).toFixed(1)} % show a difference at least this wide: p ${pLabel(primary.test.p)}.`,
     );
   if (record.ended === 'look' || promise.looks === 2)
     because.push(
-      `${record.ended === 'look' ? 'This is the first' : 'This was the last'} of two promised looks, taken at α ${primary.alpha.toFixed(2).replace(/^0/, '')}.`,
+      `${record.ended === 'look' ? 'This is the first' : 'This was the last'} of two promised looks, taken at α ${level(primary.alpha)}.`,
     );
-  if (primary.state === 'describes') {
-    if (promise.design === 'before-after')
-      because.push(
-        'Before and after has no lot: season, hair and expectation changed as well, so no p is given.',
-      );
-    else if (record.ended === 'early')
-      because.push('The trial ended before its planned wash days, so no p is given.');
-    else if (primary.smallestP > primary.alpha)
-      because.push(
-        `The smallest p this plan could reach is ${primary.smallestP.toFixed(2).replace(/^0/, '')}.`,
-      );
-    return { headline: 'This trial can describe, not decide.', because };
-  }
+  if (primary.state === 'describes')
+    return {
+      headline:
+        primary.why === 'left out'
+          ? 'Without these wash days'
+          : `These wash days can only hint at which gives ${more} ${word}.`,
+      because,
+    };
   if (primary.state === 'cannot tell') {
-    if (primary.washDaysNeeded !== null && primary.noise)
+    if (needed) because.push(neededSentence(record, comparison, needed));
+    return { headline: `Cannot tell yet which gives ${more} ${word}.`, because };
+  }
+  const [only] = contrast.differences;
+  if (promise.arms.length === 2 && only?.interval) because.push(mattersSentence(record, only.interval));
+  const { named, over } = primary.tested!;
+  const [best, rest] = [
+    list(named.map((arm) => promise.arms[arm]!)),
+    list(over.map((arm) => promise.arms[arm]!)),
+  ];
+  if (promise.arms.length > 2 && promise.design !== 'factorial') {
+    const open = contrast.differences.filter(
+      ({ interval, arm, from }) =>
+        [arm, from].includes(named[0]!) && interval !== null && interval.low <= 0 && interval.high >= 0,
+    );
+    for (const { arm, from } of open)
       because.push(
-        `With the noise between wash days seen here (SD ${one(primary.noise.sd)}), a difference of ${one(promise.matters)} needs about ${primary.washDaysNeeded} wash days${primary.washDaysNeeded > MOST_DAYS ? ', more than a plan can hold' : ''}. A standard deviation from so few days is itself uncertain.`,
+        `Whether ${best} or ${promise.arms[arm === named[0] ? from : arm]} gives ${more} ${word} stays open.`,
       );
     return {
-      headline: `Cannot tell yet which gives ${outcome.better === 'higher' ? 'more' : 'less'} ${word}.`,
+      headline: `The options differ in ${word}: ${best} had the ${outcome.better === 'higher' ? 'most' : 'least'}, ${rest} the ${outcome.better === 'higher' ? 'least' : 'most'}.`,
       because,
     };
   }
-  const means = contrast.means.map((m) => m ?? Number.NaN);
-  const best = outcome.better === 'higher' ? Math.max(...means) : Math.min(...means);
-  const winner = means.indexOf(best);
-  const [only] = contrast.differences;
-  if (promise.arms.length === 2 && only?.interval) {
-    const { low, high } = only.interval;
-    const [near, far] = [Math.min(Math.abs(low), Math.abs(high)), Math.max(Math.abs(low), Math.abs(high))];
-    because.push(
-      near >= promise.matters
-        ? `The whole interval is at least the ${one(promise.matters)} that matters.`
-        : far < promise.matters
-          ? `Even so, all of the interval is under the ${one(promise.matters)} that matters.`
-          : `Whether it is as much as the ${one(promise.matters)} that matters stays open.`,
-    );
-  }
-  const more = outcome.better === 'higher' ? 'more' : 'less';
-  return {
-    headline:
-      promise.arms.length === 2
-        ? `${promise.arms[winner]} gave ${more} ${word}.`
-        : `The arms differ in ${word}; ${promise.arms[winner]} had the ${outcome.better === 'higher' ? 'most' : 'least'}.`,
-    because,
-  };
+  return { headline: `${best} gave ${more} ${word} than ${rest}.`, because };
 }

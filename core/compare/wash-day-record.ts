@@ -1,7 +1,7 @@
 import { shrinkage } from '../hair/shrinkage.ts';
 import { dayNumber, missingZones } from '../outcomes/day-number.ts';
-import type { DayValue } from '../outcomes/days-above-line.ts';
 import type { WearEnd } from '../outcomes/events.ts';
+import type { DayValue } from '../outcomes/good-days.ts';
 import type { Outcome } from '../outcomes/outcomes.ts';
 import type { Stage } from '../outcomes/stages.ts';
 import type { WashCost } from '../shelf/wash-cost.ts';
@@ -34,6 +34,8 @@ export interface WashDayRecord {
   half: 'left' | 'right' | null;
   checkIns: readonly CheckInRecord[];
   wearEnd: WearEnd | null;
+  /** Day of wear on which it ended, 1 is the reveal's own date; null while it is worn. */
+  wearEndDay: number | null;
   cost: WashCost;
   testedCost: WashCost;
 }
@@ -56,6 +58,12 @@ export function outcomeByDay(
     .sort((a, b) => a.day - b.day);
 }
 
+/** An outcome's ratings on one day of wear. */
+export const ratingsOn = (washDay: WashDayRecord, outcome: Outcome, onDay: number): readonly Rating[] =>
+  washDay.checkIns
+    .filter(({ stage, day }) => stage === 'wear' && day === onDay)
+    .flatMap(({ ratings }) => ratings.filter((rating) => rating.outcome === outcome));
+
 /** Promised zones left unrated on the day that is compared, for one outcome; all of them where there was no look. */
 export function unratedZones(
   washDay: WashDayRecord,
@@ -63,9 +71,7 @@ export function unratedZones(
   weights: ReadonlyMap<string, number>,
   onDay: number,
 ): string[] {
-  const reveal = washDay.checkIns.find(({ stage, day }) => stage === 'wear' && day === onDay);
-  const ratings = reveal?.ratings.filter((rating) => rating.outcome === outcome) ?? [];
-  return missingZones(ratings, weights);
+  return missingZones(ratingsOn(washDay, outcome, onDay), weights);
 }
 
 /** Mean shrinkage (0…1) over the tagged curls by day of wear of one wash day. */

@@ -1,29 +1,20 @@
-import { type AllocationScheme, balancedComplete } from '../trial/allocation.ts';
-import { type Design, schemeOf } from '../trial/designs.ts';
-import { armMeans } from './arm-means.ts';
-import { effectBetween, shiftPattern } from './effects.ts';
-import { EXACT_UP_TO, referenceSet, SAMPLES } from './randomisation-test.ts';
+import type { Design } from '../trial/designs.ts';
+import { armPattern, contrastOf, layOut, reckoningOf, type Sides, withGaps } from './effects.ts';
+import { type Reference, referenceOf } from './reference-set.ts';
 
 export interface Interval {
+  /** −Infinity or Infinity where the side is open: the data set it no bound within the search. */
   low: number;
   high: number;
   /** The level attained, which a small set keeps from being exactly the one asked for. */
   level: number;
 }
 
-/** What a test of a shift rests on: the difference a sequence shows, linear in the values. */
-export type Difference = (values: readonly (number | null)[], sequence: readonly number[]) => number;
-
-const betweenTwo: Difference = (values, sequence) => {
-  const [first, second] = armMeans(values, sequence, 2) as [number, number];
-  return second - first;
-};
-
 /**
- * Interval for a constant shift between two arms (arm 1 less arm 0), by inverting the two-sided randomisation test of
- * the difference in means: all shifts the test would not reject at `alpha`. Where the set is too small for `alpha`,
- * the narrowest interval it can give, with the level that has; null when there is none or an arm has no value.
- * `difference` and `pattern` (what a shift of one adds to each value, as allocated) put another linear test in its place.
+ * Interval for a constant shift along one contrast, by inverting the two-sided randomisation test of that contrast: all
+ * shifts the test would not reject at `alpha`. Where the set is too small for `alpha`, the narrowest interval it can
+ * give, with the level that has; null when there is none or the contrast cannot be told.
+ * `pattern` is what a shift of one adds to each day's number, as allocated.
  *
  * For a sequence with difference D* and share c* (how much of a shift it would show, −1…1) the test of a shift δ ≥ D
  * keeps the sequence as extreme while δ ≤ max((D + D*)/(1 + c*), (D − D*)/(1 − c*)), and mirrored below D, so that
@@ -31,23 +22,24 @@ const betweenTwo: Difference = (values, sequence) => {
  * Source: methods.md 3 (interval: invert the test over a shift); derivation ours, checked against a brute-force grid.
  */
 export function inversionInterval(
-  scheme: AllocationScheme,
+  design: Design,
+  reference: Reference,
+  own: Sides,
   values: readonly (number | null)[],
-  allocation: readonly number[],
+  weights: readonly number[],
+  pattern: readonly number[],
   alpha: number,
-  seed: number,
-  difference: Difference = betweenTwo,
-  pattern: readonly number[] = allocation,
 ): Interval | null {
-  const treated = values.map((value, unit) => (value === null ? null : pattern[unit]!));
-  const D = difference(values, allocation);
+  const { effects } = reckoningOf(design, weights.length);
+  const numbers = withGaps(values);
+  const shift = withGaps(values.map((value, day) => (value === null ? null : pattern[day]!)));
+  const D = contrastOf(weights, effects(numbers, own, 0));
   if (Number.isNaN(D)) return null;
-  const exact = scheme.size <= EXACT_UP_TO;
-  const upper: number[] = exact ? [] : [Number.POSITIVE_INFINITY];
-  const lower: number[] = exact ? [] : [Number.NEGATIVE_INFINITY];
-  for (const sequence of referenceSet(scheme, seed, SAMPLES)) {
-    const d = difference(values, sequence);
-    const c = difference(treated, sequence);
+  const upper: number[] = reference.exact ? [] : [Number.POSITIVE_INFINITY];
+  const lower: number[] = reference.exact ? [] : [Number.NEGATIVE_INFINITY];
+  for (let s = 0; s < reference.count; s++) {
+    const d = contrastOf(weights, effects(numbers, reference, s));
+    const c = contrastOf(weights, effects(shift, reference, s));
     if (Number.isNaN(d) || Math.abs(c) > 1 - 1e-12) {
       upper.push(Number.POSITIVE_INFINITY);
       lower.push(Number.NEGATIVE_INFINITY);
@@ -72,36 +64,19 @@ export function inversionInterval(
 }
 
 /**
- * The interval between two arms of a design. Two arms: the design's own set. Of several arms on whole heads the others'
- * wash days keep their places and the two arms' are re-drawn among themselves. Null where keeping the others in place
- * leaves too few orders (walks over all pairs, three-arm half-heads) and for designs without a lot.
+ * The interval of the second arm less the first in a design of two arms, on the design's own set; null without a lot to
+ * test on, or where an arm has no number.
  */
 export function pairInterval(
   design: Design,
   values: readonly (number | null)[],
-  allocation: readonly number[],
-  arms: number,
-  pair: readonly [number, number],
+  codes: readonly number[],
   alpha: number,
-  seed: number,
+  reference: Reference = referenceOf(design, 2, codes.length),
 ): Interval | null {
-  if (design === 'walk' || design === 'half-three' || design === 'before-after') return null;
-  if (arms === 2)
-    return inversionInterval(
-      schemeOf(design, 2, allocation.length),
-      values,
-      allocation,
-      alpha,
-      seed,
-      (own, sequence) => effectBetween(design, own, sequence, 2, pair),
-      shiftPattern(design, allocation, pair),
-    );
-  const units = allocation.flatMap((arm, unit) => (pair.includes(arm) ? [unit] : []));
-  return inversionInterval(
-    balancedComplete(2, units.length),
-    units.map((unit) => values[unit] ?? null),
-    units.map((unit) => (allocation[unit] === pair[0] ? 0 : 1)),
-    alpha,
-    seed,
-  );
+  if (design === 'before-after') return null;
+  const [first, second] = [armPattern(design, codes, 0), armPattern(design, codes, 1)];
+  // On whole heads the second arm takes the shift; on halves each side takes half of it.
+  const pattern = reference.minus[0] === -1 ? second : second.map((x, day) => (x - first[day]!) / 2);
+  return inversionInterval(design, reference, layOut(design, [codes]), values, [-1, 1], pattern, alpha);
 }

@@ -1,78 +1,53 @@
 import { describe, expect, it } from 'vitest';
 import { dayNumber, missingZones } from './day-number.ts';
-import { daysAboveLine, longevity } from './days-above-line.ts';
+import { goodDays } from './good-days.ts';
 import { localDate } from './local-date.ts';
 import { OUTCOMES } from './outcomes.ts';
 import { dayOfWear, stageLabel } from './stages.ts';
 
 const days = (...values: number[]) => values.map((value, i) => ({ day: i + 1, value }));
 
-describe('days above a line', () => {
-  it('lie between the last check-in above and the first below', () => {
-    expect(longevity(days(8, 7, 6, 5.9), 6, 'higher', false)).toEqual({
-      lastAbove: 3,
-      firstBelow: 4,
-      censored: false,
+describe('good days', () => {
+  it('end between the last good look and the first that was not', () => {
+    expect(goodDays(days(8, 7, 6, 5.9), 6, 'higher', null)).toEqual({
+      from: 3,
+      to: 4,
+      toldBy: 'look',
+      recovered: false,
     });
   });
 
-  it('end at the first fall, whatever comes after', () => {
-    expect(longevity(days(8, 5, 8), 6, 'higher', false)).toEqual({
-      lastAbove: 1,
-      firstBelow: 2,
-      censored: false,
+  it('end at the first fall; a later recovery is told', () => {
+    expect(goodDays(days(8, 5, 8), 6, 'higher', null)).toEqual({
+      from: 1,
+      to: 2,
+      toldBy: 'look',
+      recovered: true,
     });
   });
 
-  it('are none when it began below', () => {
-    expect(longevity(days(5, 5), 6, 'higher', false).lastAbove).toBe(0);
+  it('are none when it was not good on the first look', () => {
+    expect(goodDays(days(5, 5), 6, 'higher', null)).toMatchObject({ from: 0, to: 0 });
+    expect(goodDays([{ day: 3, value: 5 }], 6, 'higher', null)).toMatchObject({ from: 0, to: 0 });
   });
 
   it('turn round for frizz, where less is wanted', () => {
-    expect(longevity(days(2, 3, 5), 4, 'lower', false)).toEqual({
-      lastAbove: 2,
-      firstBelow: 3,
-      censored: false,
-    });
+    expect(goodDays(days(2, 3, 5), 4, 'lower', null)).toMatchObject({ from: 2, to: 3, toldBy: 'look' });
   });
 
-  it('a wash for looks ends them the day after; any other ending leaves them open', () => {
-    expect(longevity(days(8, 7), 6, 'higher', true)).toEqual({
-      lastAbove: 2,
-      firstBelow: 3,
-      censored: false,
+  it('end by the day of a wash for looks, and are left open by any other ending', () => {
+    expect(goodDays(days(8, 7), 6, 'higher', 5)).toMatchObject({ from: 2, to: 5, toldBy: 'wash' });
+    expect(goodDays(days(8, 7), 6, 'higher', 2)).toMatchObject({ from: 2, to: 2 });
+    expect(goodDays(days(8, 7), 6, 'higher', null)).toEqual({
+      from: 2,
+      to: null,
+      toldBy: null,
+      recovered: false,
     });
-    expect(longevity(days(8, 7), 6, 'higher', false)).toEqual({
-      lastAbove: 2,
-      firstBelow: null,
-      censored: true,
-    });
-  });
-
-  it('are counted up to a common day, the middle taken between two looks', () => {
-    const skipped = longevity(
-      [
-        { day: 1, value: 8 },
-        { day: 2, value: 7 },
-        { day: 5, value: 5 },
-      ],
-      6,
-      'higher',
-      false,
-    );
-    expect(skipped).toEqual({ lastAbove: 2, firstBelow: 5, censored: false });
-    expect(daysAboveLine(skipped, 7)).toBe(3);
-    expect(daysAboveLine(skipped, 2)).toBe(2);
-  });
-
-  it('are not known beyond the day to which a wear was followed', () => {
-    const open = longevity(days(8, 7), 6, 'higher', false);
-    expect(daysAboveLine(open, 2)).toBe(2);
-    expect(daysAboveLine(open, 3)).toBeNull();
   });
 
   it('need a check-in', () => {
-    expect(() => longevity([], 6, 'higher', false)).toThrow(RangeError);
+    expect(() => goodDays([], 6, 'higher', null)).toThrow(RangeError);
   });
 });
 

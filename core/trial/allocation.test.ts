@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { balancedComplete, canDecide, coinFlips, smallestP } from './allocation.ts';
+import { balancedComplete } from './allocation.ts';
 import { seededRandom, shuffled } from './random.ts';
 
 describe('balanced complete randomisation', () => {
@@ -54,26 +54,6 @@ describe('balanced complete randomisation', () => {
     expect(() => balancedComplete(2, 7)).toThrow('7 wash days do not split evenly over 2 arms. Plan 6 or 8.');
     expect(() => balancedComplete(3, 2)).toThrow('at least 3 wash days');
     expect(() => balancedComplete(2, 0)).toThrow('at least 2 wash days');
-  });
-});
-
-describe('the smallest p a plan can reach', () => {
-  /* methods.md 3: balanced complete 6 days .10, 8 days .029, 12 days .002; daily coin 6 days .031, 8 days .008. */
-  it.each([
-    [balancedComplete(2, 6), 0.1],
-    [balancedComplete(2, 8), 0.029],
-    [balancedComplete(2, 12), 0.002],
-    [coinFlips(6), 0.031],
-    [coinFlips(8), 0.008],
-  ])('agrees with the methods page', (scheme, expected) => {
-    expect(Number(smallestP(scheme).toFixed(3))).toBe(expected);
-  });
-
-  it('tells a plan that decides from one that describes', () => {
-    expect(canDecide(balancedComplete(2, 6), 0.05)).toBe(false);
-    expect(canDecide(balancedComplete(2, 8), 0.05)).toBe(true);
-    expect(canDecide(balancedComplete(3, 6), 0.05)).toBe(false);
-    expect(canDecide(balancedComplete(3, 9), 0.05)).toBe(true);
   });
 });
 

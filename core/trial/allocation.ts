@@ -9,8 +9,6 @@ export interface AllocationScheme {
   readonly units: number;
   /** How many sequences the scheme could draw, each equally likely. */
   readonly size: number;
-  /** How many sequences say the same as any one of them to a two-sided test, the names of the arms swapped about. */
-  readonly alike: number;
   draw(seed: number): number[];
   sample(random: Random): number[];
   enumerate(): Generator<number[]>;
@@ -63,44 +61,8 @@ export function balancedComplete(arms: number, units: number): AllocationScheme 
     arms,
     units,
     size: Math.round(factorial(units) / factorial(each) ** arms),
-    alike: factorial(arms),
     sample,
     draw: (seed) => sample(seededRandom(seed)),
     enumerate: () => permutations(sorted),
   };
-}
-
-/**
- * A coin tossed for every unit: two arms, all 2^units sequences equally likely. Used for pairs, where the coin says
- * which of the two halves or days comes first.
- */
-export function coinFlips(units: number): AllocationScheme {
-  if (!Number.isInteger(units) || units < 1)
-    throw new AllocationError('A coin needs at least one pair to be tossed for.');
-  const sample = (random: Random) => Array.from({ length: units }, () => random.below(2));
-  return {
-    arms: 2,
-    units,
-    size: 2 ** units,
-    alike: 2,
-    sample,
-    draw: (seed) => sample(seededRandom(seed)),
-    *enumerate() {
-      for (let mask = 0; mask < 2 ** units; mask++)
-        yield Array.from({ length: units }, (_, unit) => (mask >> unit) & 1);
-    },
-  };
-}
-
-/**
- * The smallest two-sided p that a test on this scheme's set can reach.
- * Source: methods.md 3 (2/|set| for two arms; for more arms every renaming of the arms says the same).
- */
-export function smallestP(scheme: AllocationScheme): number {
-  return scheme.alike / scheme.size;
-}
-
-/** Whether a plan can decide at `alpha`, or can only describe. */
-export function canDecide(scheme: AllocationScheme, alpha: number): boolean {
-  return smallestP(scheme) <= alpha;
 }

@@ -23,7 +23,6 @@ export function blocksOf(block: number, units: number): AllocationScheme {
     arms: 2,
     units,
     size: one.size ** blocks,
-    alike: 2,
     sample,
     draw: (seed) => sample(seededRandom(seed)),
     *enumerate() {

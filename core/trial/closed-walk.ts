@@ -64,7 +64,6 @@ export function closedWalk(arms: number, units: number): AllocationScheme {
     arms,
     units,
     size,
-    alike: factorial(arms),
     sample,
     draw: (seed) => sample(seededRandom(seed)),
     *enumerate() {

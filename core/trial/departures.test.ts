@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY_SETTINGS, type StepSettings } from '../routine/step.ts';
-import { washDaysNeeded } from './days-needed.ts';
 import { departures, type StepRecord } from './departures.ts';
 
 const plan: StepSettings = {
@@ -80,22 +79,7 @@ describe('departures from the plan', () => {
   });
 });
 
-describe('wash days needed', () => {
-  /*
-   * Cohen (1988), table 2.4.1: d = 1.0 at 80 % power and two-sided α .05 needs 17 in each of two groups by the t test;
-   * the normal approximation gives 16 (32 in all). d = 0.5: 63–64 in each.
-   */
-  it('is within one a group of Cohen’s table', () => {
-    expect(washDaysNeeded(1, 1)).toBe(32);
-    expect(washDaysNeeded(2, 1)).toBe(126);
-  });
-
-  it('never goes under the eight that can decide, and refuses nonsense', () => {
-    expect(washDaysNeeded(0.1, 1)).toBe(8);
-    expect(() => washDaysNeeded(1, 0)).toThrow(RangeError);
-    expect(() => washDaysNeeded(Number.NaN, 1)).toThrow(RangeError);
-  });
-
+describe('departures told in one tap', () => {
   it('are also what went otherwise and was told in one tap, with its reason where there is one', () => {
     const step = { ...EMPTY_SETTINGS, status: 'done' as const, planned: { ...EMPTY_SETTINGS } };
     const marks = [

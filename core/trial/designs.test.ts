@@ -1,8 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { chiSquareQuantile } from '../inference/chi-square.ts';
-import { designStatistic } from '../inference/effects.ts';
-import { randomisationTest } from '../inference/randomisation-test.ts';
-import { AllocationError, smallestP } from './allocation.ts';
+import { AllocationError } from './allocation.ts';
 import {
   armsOfCode,
   codeOfArms,
@@ -11,7 +9,6 @@ import {
   daysOffered,
   designProblem,
   isComparison,
-  reach,
   schemeOf,
   usualDays,
 } from './designs.ts';
@@ -81,56 +78,6 @@ describe('closed walks', () => {
     const scheme = schemeOf('walk', arms, days);
     for (let seed = 1; seed <= 50; seed++)
       expect(new Set(offDiagonal(neighbours(scheme.draw(seed), arms), arms))).toEqual(new Set([1]));
-  });
-});
-
-describe('the smallest p of each design', () => {
-  // Source: methods.md 3, computed there.
-  it.each<[Design, number, number, number]>([
-    ['complete', 2, 6, 0.1],
-    ['complete', 2, 8, 0.029],
-    ['complete', 2, 12, 0.002],
-    ['blocks', 2, 8, 0.056],
-    ['blocks', 2, 12, 0.009],
-    ['half', 2, 8, 0.029],
-  ])('%s, %i arms, %i wash days: %f', (design, arms, days, p) => {
-    expect(Number(smallestP(schemeOf(design, arms, days)).toFixed(3))).toBe(p);
-  });
-
-  it.each<[Design, number, number]>([
-    ['complete', 2, 8],
-    ['complete', 3, 9],
-    ['blocks', 2, 8],
-    ['walk', 3, 7],
-    ['half', 2, 8],
-    ['half-three', 3, 6],
-    ['factorial', 4, 8],
-  ])(
-    '%s, %i arms, %i wash days, is reached by the widest data and never gone under',
-    (design, arms, days) => {
-      const scheme = schemeOf(design, arms, days);
-      const random = seededRandom(5);
-      let least = 1;
-      for (let i = 0; i < 25; i++) {
-        const drawn = scheme.sample(random);
-        const effects = Array.from({ length: arms }, (_, arm) => 10 * arm + random.unit());
-        const values = drawn.map((code) => {
-          const { left, right } = armsOfCode(design, code);
-          return DESIGNS[design].halves ? effects[left]! - effects[right]! : effects[left]!;
-        });
-        const { p } = randomisationTest(scheme, drawn, (s) => designStatistic(design, values, s, arms), 1);
-        least = Math.min(least, p);
-      }
-      expect(least).toBeGreaterThanOrEqual(smallestP(scheme) - 1e-12);
-      // Ties among rearranged data can keep a set of few sequences from its least; two arms always reach it.
-      if (arms === 2) expect(least).toBeCloseTo(smallestP(scheme), 12);
-    },
-  );
-
-  it('is told before the trial starts', () => {
-    expect(reach('complete', 2, 6, 0.05)).toMatchObject({ sequences: 20, decides: false });
-    expect(reach('half', 2, 8, 0.05)).toMatchObject({ sequences: 70, decides: true });
-    expect(reach('half', 2, 8, 0.01).decides).toBe(false);
   });
 });
 

@@ -1,5 +1,5 @@
 import type { KeyOf } from '../vocabulary.ts';
-import { AllocationError, type AllocationScheme, balancedComplete, smallestP } from './allocation.ts';
+import { AllocationError, type AllocationScheme, balancedComplete } from './allocation.ts';
 import { blocksOf } from './blocks.ts';
 import { closedWalk, walkLength } from './closed-walk.ts';
 
@@ -11,8 +11,8 @@ export const DESIGNS = {
   complete: {
     label: 'whole heads, complete',
     says: 'Every wash day one arm; each arm equally often, in any order.',
-    good: 'Two arms and eight to ten wash days; the strongest for so few.',
-    costs: 'One wash day a reading, weeks for eight.',
+    good: 'Two arms and twelve wash days, eight at the least; the strongest for so few.',
+    costs: 'One wash day a reading, weeks for twelve.',
     cannot: 'Keep a trend and the arms fully apart: one arm may fall early by luck.',
     halves: false,
     arms: [2, 6],
@@ -22,7 +22,7 @@ export const DESIGNS = {
     says: 'Every four wash days hold each arm twice, in any order.',
     good: 'Two arms over twelve wash days or more, while season or hair drifts.',
     costs: 'Twelve wash days before it decides at .05.',
-    cannot: 'Decide with eight wash days: its smallest p is then .056.',
+    cannot: 'Settle anything with eight wash days: its smallest p is then .056.',
     halves: false,
     arms: [2, 2],
   },
@@ -49,7 +49,7 @@ export const DESIGNS = {
     says: 'Two of three arms on each wash day: all six ways of left and right, shuffled.',
     good: 'Three stylers against each other within single wash days.',
     costs: 'Six wash days a round; each pair meets only twice in a round.',
-    cannot: 'Give an interval for one pair; it says whether the three differ, and their order.',
+    cannot: 'Give a narrow interval for any one pair: each pair meets on few wash days.',
     halves: true,
     arms: [3, 3],
   },
@@ -57,7 +57,7 @@ export const DESIGNS = {
     label: 'two factors at once',
     says: 'Four arms: each of two settings with each of two others.',
     good: 'Product and dose (or wetness, order) together, and whether one hangs on the other.',
-    costs: 'Eight wash days at least; all of them count for both factors.',
+    costs: 'Twelve wash days: eight cannot settle it. All of them count for both factors.',
     cannot: 'Say much about the two together unless the difference is large.',
     halves: false,
     arms: [4, 4],
@@ -103,7 +103,7 @@ export const DESIGNS = {
     says: 'Baseline wash days first, then the change.',
     good: 'When nothing can be put back: a cut, a colour, a water filter.',
     costs: 'As many baseline days as days after.',
-    cannot: 'Decide. Season, hair and expectation change as well; it describes only and gets no p.',
+    cannot: 'Settle anything. Season, hair and expectation change as well; it describes only and gets no p.',
     halves: false,
     arms: [2, 2],
   },
@@ -139,7 +139,6 @@ const fixed = (arms: number, sequence: readonly number[]): AllocationScheme => (
   arms,
   units: sequence.length,
   size: 1,
-  alike: 1,
   sample: () => [...sequence],
   draw: () => [...sequence],
   *enumerate() {
@@ -147,7 +146,7 @@ const fixed = (arms: number, sequence: readonly number[]): AllocationScheme => (
   },
 });
 
-/** The three-arm half-head: every ordered pair of arms equally often; mirrored and renamed sequences say the same. */
+/** The three-arm half-head: every ordered pair of arms equally often. */
 function halfThree(units: number): AllocationScheme {
   if (!Number.isInteger(units) || units < 6 || units % 6 !== 0) {
     const lower = Math.max(6, units - (units % 6));
@@ -155,7 +154,7 @@ function halfThree(units: number): AllocationScheme {
       `A three-arm half-head goes in rounds of six wash days. Plan ${lower} or ${lower + 6}.`,
     );
   }
-  return { ...balancedComplete(6, units), alike: 12 };
+  return balancedComplete(6, units);
 }
 
 /**
@@ -184,10 +183,8 @@ export function schemeOf(design: Design, arms: number, days: number): Allocation
     case 'half':
     case 'refresh':
     case 'complete':
-      return balancedComplete(arms, days);
     case 'factorial':
-      // Swapping the levels of a factor, or the factors themselves, leaves the larger main effect as it was.
-      return { ...balancedComplete(4, days), alike: 8 };
+      return balancedComplete(arms, days);
     case 'halves-same':
     case 'repeat-same':
     case 'dose-run-in':
@@ -217,35 +214,31 @@ export function daysOffered(design: Design, arms: number): number[] {
   return days.filter((n) => designProblem(design, arms, n) === null);
 }
 
-/** The number of wash days to begin with: methods.md 3, defaults. */
+/** Fewest wash days a design begins with. Source: methods.md 3, defaults. */
+function leastUsual(design: Design, arms: number): number {
+  if (DESIGNS[design].arms[1] === 1) return 4;
+  switch (design) {
+    case 'walk':
+      return walkLength(arms, arms === 3 ? 2 : 1);
+    case 'half':
+    case 'refresh':
+      return 10;
+    case 'complete':
+      // From four arms on, three wash days each are needed before one arm apart from the others is found.
+      return Math.max(12, 3 * arms);
+    default:
+      return 12;
+  }
+}
+
+/** The number of wash days to begin with. */
 export function usualDays(design: Design, arms: number): number {
-  const least =
-    design === 'blocks'
-      ? 12
-      : design === 'walk'
-        ? walkLength(arms, arms === 3 ? 2 : 1)
-        : DESIGNS[design].arms[1] === 1
-          ? 4
-          : design === 'half-three'
-            ? 12
-            : 8;
+  const least = leastUsual(design, arms);
   return daysOffered(design, arms).find((n) => n >= least) ?? least;
 }
 
 /** Whether a design can ever decide; the others describe. */
 export const isComparison = (design: Design): boolean => DESIGNS[design].arms[1] > 1;
-
-/** How a plan's set stands to a test at `alpha`. */
-export function reach(
-  design: Design,
-  arms: number,
-  days: number,
-  alpha: number,
-): { sequences: number; smallestP: number; decides: boolean } {
-  const scheme = schemeOf(design, arms, days);
-  const least = smallestP(scheme);
-  return { sequences: scheme.size, smallestP: least, decides: least <= alpha };
-}
 
 /** Arms on the left and right half of a wash day with this code; the same arm twice for a whole head. */
 export function armsOfCode(design: Design, code: number): { left: number; right: number } {

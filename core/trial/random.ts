@@ -28,3 +28,19 @@ export function shuffled<T>(items: readonly T[], random: Random): T[] {
 /** A standard normal number, of two uniform ones. Source: Box & Muller (1958), Ann. Math. Stat. 29, 610–611. */
 export const standardNormal = (random: Random): number =>
   Math.sqrt(-2 * Math.log(1 - random.unit())) * Math.cos(2 * Math.PI * random.unit());
+
+/** Standard normal numbers, two at a time (Box & Muller 1958). */
+export function normals(random: Random): () => number {
+  let spare: number | null = null;
+  return () => {
+    if (spare !== null) {
+      const kept = spare;
+      spare = null;
+      return kept;
+    }
+    const radius = Math.sqrt(-2 * Math.log(1 - random.unit()));
+    const angle = 2 * Math.PI * random.unit();
+    spare = radius * Math.sin(angle);
+    return radius * Math.cos(angle);
+  };
+}
