@@ -1,8 +1,8 @@
 import { permutationTest } from 'simple-statistics';
-import { armMeans, widestGap } from '../core/inference/arm-means.ts';
-import { inversionInterval } from '../core/inference/inversion-interval.ts';
-import { randomisationTest } from '../core/inference/randomisation-test.ts';
-import { balancedComplete } from '../core/trial/allocation.ts';
+import { armEffects, layOut, reckoningOf } from '../core/inference/effects.ts';
+import { pairInterval } from '../core/inference/inversion-interval.ts';
+import { extremes, referenceOf, shareOf } from '../core/inference/reference-set.ts';
+import { schemeOf } from '../core/trial/designs.ts';
 import { seededRandom } from '../core/trial/random.ts';
 import { asShipped } from './as-shipped.ts';
 import { benchStore } from './store.ts';
@@ -28,24 +28,29 @@ function report(what: string, ours: number, peer: number, peerName: string): voi
 }
 
 const days = 12;
-const scheme = balancedComplete(2, days);
+const scheme = schemeOf('complete', 2, days);
 const random = seededRandom(1);
 const allocation = scheme.draw(7);
 const values = allocation.map((arm) => 6 + arm + random.unit());
 const byArm = (arm: number) => values.filter((_, day) => allocation[day] === arm);
 
+/** The test as every verdict takes it. */
+function pOf(numbers: readonly number[]): number {
+  const reference = referenceOf('complete', 2, days);
+  const reckoning = reckoningOf('complete', 2);
+  const observed = reckoning.statistic(numbers, layOut('complete', [allocation]), 0);
+  return shareOf(reference, extremes(reckoning, numbers, reference, observed));
+}
+
 /** The interval's ends the plain way: bisection on the test's p, forty halvings a side. */
 function bisected(): [number, number] {
-  const pOf = (shift: number) => {
-    const moved = values.map((value, day) => value - shift * allocation[day]!);
-    return randomisationTest(scheme, allocation, (sequence) => widestGap(moved, sequence, 2), 1).p;
-  };
-  const [a, b] = armMeans(values, allocation, 2) as [number, number];
+  const pOfShift = (shift: number) => pOf(values.map((value, day) => value - shift * allocation[day]!));
+  const [a, b] = armEffects('complete', values, allocation, 2) as [number, number];
   const end = (outside: number) => {
     let [inside, out] = [b - a, outside];
     for (let i = 0; i < 40; i++) {
       const middle = (inside + out) / 2;
-      if (pOf(middle) > 0.05) inside = middle;
+      if (pOfShift(middle) > 0.05) inside = middle;
       else out = middle;
     }
     return inside;
@@ -55,13 +60,13 @@ function bisected(): [number, number] {
 
 report(
   `exact randomisation test, ${days} wash days (${scheme.size} sequences)`,
-  perSecond(() => randomisationTest(scheme, allocation, (sequence) => widestGap(values, sequence, 2), 1)),
+  perSecond(() => pOf(values)),
   perSecond(() => permutationTest(byArm(0), byArm(1), 'two_side', scheme.size, () => random.unit())),
   'simple-statistics, as many random permutations',
 );
 report(
   `interval by inversion, ${days} wash days`,
-  perSecond(() => inversionInterval(scheme, values, allocation, 0.05, 1)),
+  perSecond(() => pairInterval('complete', values, allocation, 0.05)),
   perSecond(bisected, 3),
   'bisection on the test',
 );

@@ -1,19 +1,22 @@
 import { isDeepStrictEqual } from 'node:util';
 import { differencesOf } from '../core/fairness/differences.ts';
 import { type Run, type RunStep, runStepOf } from '../core/fairness/run.ts';
-import { designStatistic } from '../core/inference/effects.ts';
-import { randomisationTest } from '../core/inference/randomisation-test.ts';
+import { deciderOf } from '../core/inference/decide.ts';
+import { layOut } from '../core/inference/effects.ts';
+import { type PowerPlan, simulatePower } from '../core/inference/power.ts';
+import { referenceOf } from '../core/inference/reference-set.ts';
 import { EMPTY_SETTINGS } from '../core/routine/step.ts';
 import { schemeOf } from '../core/trial/designs.ts';
-import { type PowerPlan, simulatePower } from '../core/trial/power.ts';
 import { seededRandom } from '../core/trial/random.ts';
 
 const plan: PowerPlan = {
   design: 'complete',
   arms: 2,
   days: 12,
+  looks: 1,
   alpha: 0.05,
-  firstAlpha: null,
+  better: 'higher',
+  scale: null,
   noise: { sd: 1, freedom: 4 },
   weatherSd: 0.3,
   drift: 0.5,
@@ -27,12 +30,13 @@ const plan: PowerPlan = {
 function plainPower(trials: number): number {
   const scheme = schemeOf('complete', 2, 12);
   const random = seededRandom(3);
+  const decide = deciderOf('complete', 2, referenceOf('complete', 2, 12), 'higher');
   let hits = 0;
   for (let i = 0; i < trials; i++) {
     const drawn = scheme.sample(random);
     const values = drawn.map((arm) => arm + 3.4 * (random.unit() - 0.5));
-    const statistic = (sequence: readonly number[]) => designStatistic('complete', values, sequence, 2);
-    if (randomisationTest(scheme, drawn, statistic, 1).p <= 0.05) hits++;
+    const numbers = { left: Float64Array.from(values), right: null };
+    if (decide(layOut('complete', [drawn]), numbers, 12, 0.05).p! <= 0.05) hits++;
   }
   return hits / trials;
 }

@@ -67,6 +67,7 @@ function washDay(position: number, arm: 'a' | 'b', to: Partial<WashDay> = {}): W
       },
     ],
     events: [],
+    revealAt: null,
     ...to,
   } as unknown as WashDay;
 }
@@ -95,6 +96,9 @@ function trial(to: Partial<TrialDetail> = {}): TrialDetail {
     lookedAt: null,
     allocation: [lot('a'), lot('b'), lot('b'), lot('a')],
     seed: 12,
+    amendments: [],
+    outcomesShownAt: null,
+    endedAt: '2026-02-01T00:00:00Z',
     washDayRecords: [washDay(0, 'a'), washDay(1, 'b'), washDay(2, 'b'), washDay(3, 'a')],
     ...to,
   } as unknown as TrialDetail;
@@ -115,7 +119,7 @@ describe('a trial as the comparison reads it', () => {
     const { promise, allocation, ended } = recordOf(trial());
     expect(allocation).toEqual([0, 1, 1, 0]);
     expect(ended).toBe('as planned');
-    expect(promise).toMatchObject({ arms: ['Gel A', 'Gel B'], plannedWashDays: 4, line: 6, seed: 12 });
+    expect(promise).toMatchObject({ arms: ['Gel A', 'Gel B'], plannedWashDays: 4, line: 6, wearDays: 1 });
     expect(promise.weights.get('z1')).toBe(1);
   });
 
@@ -166,7 +170,7 @@ describe('a trial as the comparison reads it', () => {
     const { outcomes, money, wear } = compareTrial(recordOf(trial()));
     expect(outcomes.definition.means).toEqual([4, 8]);
     expect(money[1]!.costPerGoodDay).toBeCloseTo(2.5, 9);
-    expect(wear[1]!.seen).toEqual({ lastAbove: 1, firstBelow: 2, censored: false });
+    expect(wear[1]!.seen).toEqual({ from: 1, to: 2, toldBy: 'wash', recovered: false });
   });
 
   it('takes a half-head wash day as two records, each with the ratings of its side', () => {
@@ -238,5 +242,66 @@ describe('a trial as the comparison reads it', () => {
     expect(record.washDays).toHaveLength(2);
     const without = toTrialRecord(trial(), shelf, wearer, new Set(['d1']));
     expect(without.washDays.map(({ position }) => position)).toEqual([0, 2, 3]);
+  });
+
+  it('knows the day of wear on which a wash for looks ended it', () => {
+    const day = washDay(1, 'b', {
+      revealAt: '2026-01-01T10:00:00Z',
+      wearEnd: { kind: 'washed-looks', at: '2026-01-04T08:00:00Z' },
+    });
+    const { wear } = compareTrial(recordOf(trial({ washDayRecords: [day], wearDays: 5 })));
+    expect(wear[0]!.seen).toEqual({ from: 1, to: 4, toldBy: 'wash', recovered: false });
+  });
+
+  it('knows what was changed after the first check-in, and nothing of what was changed before', () => {
+    const amended = (field: string, at: string) =>
+      ({ id: field, at, field, washDaysDone: 1, was: '', becomes: '', reason: '' }) as const;
+    const before = '2025-12-31T00:00:00Z';
+    const after = '2026-01-02T00:00:00Z';
+    const amendments = [
+      amended('primary', before),
+      amended('onDay', after),
+      amended('onDay', after),
+      amended('line', after),
+      amended('question', after),
+      amended('condition', after),
+    ];
+    expect(recordOf(trial({ amendments })).changed).toEqual(['onDay', 'line']);
+    expect(compareTrial(recordOf(trial({ amendments }))).primary.state).toBe('describes');
+  });
+
+  it('knows wash days that were given up, before the hair was finished or after', () => {
+    const given = (position: number, reason: string, to: Partial<WashDay> = {}) =>
+      washDay(position, 'a', { status: 'abandoned', abandonReason: reason, checkIns: [], ...to });
+    const { abandoned } = recordOf(
+      trial({
+        washDayRecords: [
+          given(0, 'no water'),
+          given(1, 'ugly', { revealAt: '2026-01-01T10:00:00Z' }),
+          given(2, 'looked at', { checkIns: washDay(2, 'a').checkIns }),
+        ],
+      }),
+    );
+    expect(abandoned).toEqual([
+      { position: 0, reason: 'no water', revealed: false },
+      { position: 1, reason: 'ugly', revealed: true },
+      { position: 2, reason: 'looked at', revealed: true },
+    ]);
+  });
+
+  it('knows whether results were open before the end, promised looks aside', () => {
+    const opened = (outcomesShownAt: string | null, to: Partial<TrialDetail> = {}) =>
+      recordOf(trial({ outcomesShownAt, ...to })).openedEarly;
+    expect(opened(null)).toBe(false);
+    expect(opened('2026-02-02T00:00:00Z')).toBe(false);
+    expect(opened('2026-01-20T00:00:00Z')).toBe(true);
+    expect(opened('2026-01-20T00:00:00Z', { endedAt: null })).toBe(true);
+    expect(opened('2026-01-20T00:00:00Z', { lookedAt: '2026-01-20T00:00:00Z', looks: 2 })).toBe(false);
+  });
+
+  it('is a second analysis, which names no arm, once wash days are left out', () => {
+    const record = toTrialRecord(trial(), shelf, wearer, new Set(['d1']));
+    expect(record.leftOut).toEqual([1]);
+    expect(compareTrial(record).primary).toMatchObject({ state: 'describes', why: 'left out', test: null });
   });
 });

@@ -1,7 +1,8 @@
-import type { TrialRecord } from '@sabor/core/compare/comparison';
+import { PROMISES, type Promised, type TrialRecord } from '@sabor/core/compare/trial-record';
 import type { WashDayRecord } from '@sabor/core/compare/wash-day-record';
 import type { Dose } from '@sabor/core/doses/dose';
 import { localDate } from '@sabor/core/outcomes/local-date';
+import { dayOfWear } from '@sabor/core/outcomes/stages';
 import { productsUsed } from '@sabor/core/routine/mix';
 import { type PricedUse, washCost } from '@sabor/core/shelf/wash-cost';
 import { codeOfArms, DESIGNS } from '@sabor/core/trial/designs';
@@ -11,9 +12,6 @@ import { sidesOf } from './side-of.ts';
 import type { TrialDetail } from './trial.ts';
 import type { WashDay } from './wash-day.ts';
 import type { Wearer } from './wearer.ts';
-
-/** Seed for sampling a set too large to enumerate, where the trial's own is still sealed. */
-const ANY_SEED = 1;
 
 const ENDED: Record<TrialDetail['status'], TrialRecord['ended']> = {
   planned: 'no',
@@ -67,10 +65,32 @@ function stillTested(day: WashDay, { zones, timeZone }: Pick<Wearer, 'zones' | '
   });
 }
 
+/** The day of wear on which a wear ended; null while it is worn. */
+function endDay({ revealAt, wearEnd }: WashDay, timeZone: string): number | null {
+  if (revealAt === null || wearEnd === null) return null;
+  return dayOfWear(localDate(revealAt, timeZone), localDate(wearEnd.at, timeZone));
+}
+
+/** Promises that were changed once anything had been read of the hair. */
+function changedLate({ amendments, washDayRecords }: TrialDetail): Promised[] {
+  const looks = washDayRecords.flatMap(({ checkIns }) => checkIns.map(({ at }) => Date.parse(at)));
+  const first = Math.min(...looks);
+  const late = amendments.filter(({ field, at }) => field in PROMISES && Date.parse(at) > first);
+  return [...new Set(late.map(({ field }) => field as Promised))];
+}
+
+/** Whether the arms' results could be seen before the trial was over; a promised look does not count. */
+function openedEarly({ outcomesShownAt, lookedAt, endedAt }: TrialDetail): boolean {
+  if (outcomesShownAt === null) return false;
+  const shown = Date.parse(outcomesShownAt);
+  if (lookedAt !== null && shown >= Date.parse(lookedAt)) return false;
+  return endedAt === null || shown < Date.parse(endedAt);
+}
+
 /**
  * A trial as the comparison reads it: wash days that were not abandoned, arms as numbers, costs added up. In half-head
  * designs each half is a record of its own, with the ratings and curls of its side. Ratings of a zone after a spot refresh
- * there no longer test the wash-day product and are left out. `leaveOut` are wash days left aside.
+ * there no longer test the wash-day product and are left out. `leaveOut` are wash days left aside, which makes it a second analysis.
  */
 export function toTrialRecord(
   trial: TrialDetail,
@@ -105,6 +125,7 @@ export function toTrialRecord(
                 curls: look.curls.filter(({ curlId }) => sideOf(curlId) === half),
               })),
         wearEnd: day.wearEnd?.kind ?? null,
+        wearEndDay: endDay(day, wearer.timeZone),
         cost: washCost(uses(day, products, half)),
         testedCost: washCost(uses(day, products, half, tested)),
       });
@@ -120,16 +141,26 @@ export function toTrialRecord(
       plannedWashDays: trial.washDays,
       primary: trial.primary,
       onDay: trial.onDay,
+      wearDays: trial.wearDays,
       line: trial.line,
       matters: trial.matters,
       alpha: trial.alpha,
       weights: new Map(trial.weights.map(({ zoneId, weight }) => [zoneId, weight])),
       sides: new Map(trial.weights.map(({ zoneId }) => [zoneId, sideOf(zoneId)])),
       looks: trial.looks,
-      seed: trial.seed ?? ANY_SEED,
     },
     allocation: opened,
     ended: atLook ? 'look' : ENDED[trial.status],
     washDays,
+    changed: changedLate(trial),
+    abandoned: trial.washDayRecords
+      .filter(({ status }) => status === 'abandoned')
+      .map(({ position, abandonReason, revealAt, checkIns }) => ({
+        position,
+        reason: abandonReason ?? '',
+        revealed: revealAt !== null || checkIns.some(({ stage }) => stage === 'wear'),
+      })),
+    leftOut: trial.washDayRecords.filter(({ id }) => leaveOut.has(id)).map(({ position }) => position),
+    openedEarly: openedEarly(trial),
   };
 }

@@ -1,4 +1,5 @@
 import type { MEASURES } from '@sabor/core/doses/measures';
+import type { Reach } from '@sabor/core/inference/reach';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import type { Slot } from '@sabor/core/routine/slots';
 import { DESIGNS, designProblem } from '@sabor/core/trial/designs';
@@ -217,14 +218,6 @@ export const TRIAL_STATUSES = {
 } as const;
 export type TrialStatus = keyof typeof TRIAL_STATUSES;
 
-/** How much of a plan's set there is to test against. */
-export interface Attainable {
-  /** How many ways the arms could fall. */
-  sequences: number;
-  smallestP: number;
-  decides: boolean;
-}
-
 /** Arms of a wash day's two halves; the same twice for a whole head. */
 export interface Lot {
   left: string;
@@ -265,7 +258,8 @@ export type Arm = v.InferOutput<typeof ArmInput>;
 export type Trial = Fields & {
   status: TrialStatus;
   alpha: number;
-  attainable: Attainable;
+  /** What its plan can reach. */
+  attainable: Reach;
   createdAt: string;
   startedAt: string | null;
   endedAt: string | null;
@@ -278,7 +272,7 @@ export type Trial = Fields & {
   seed: number | null;
   /** Wash days run or under way, abandoned ones left out. */
   washDaysDone: number;
-  /** Arms go by codes, in the order of those, until the key is opened. */
+  /** Arms go by codes until the key is opened: in the order of those, or of two factors that begin with the lowest. */
   masked: boolean;
   /** Code on the bottle of each arm, by its id; empty until a blind trial begins. */
   codes: Record<string, number>;

@@ -185,6 +185,35 @@ describe('the arm that is named', () => {
     expect(read(record).headline).toBe('Quay and Dune gave more definition than Anvil and Kelp.');
   });
 
+  it('and the p of two factors stay as they are in every order that means the same factors, and in no other', () => {
+    const random = seededRandom(3);
+    const codes = schemeOf('factorial', 4, 12).draw(5);
+    const numbers = codes.map((code) => 5 + (code >= 2 ? 1.5 : 0) + standardNormal(random));
+    const p = (order: readonly number[]) =>
+      compareTrial(
+        madeUpTrial(
+          'factorial',
+          codes.map((code) => order.indexOf(code)),
+          numbers,
+        ),
+      ).primary.test!.p;
+    const right = p([0, 1, 2, 3]);
+    // Levels swapped, factors swapped: opposite cells stay opposite.
+    for (const order of [
+      [1, 0, 3, 2],
+      [2, 3, 0, 1],
+      [0, 2, 1, 3],
+      [3, 1, 2, 0],
+      [1, 3, 0, 2],
+    ])
+      expect(p(order)).toBe(right);
+    for (const order of [
+      [0, 1, 3, 2],
+      [0, 3, 2, 1],
+    ])
+      expect(Math.abs(p(order) - right)).toBeGreaterThan(0.1);
+  });
+
   it('of three on whole heads leaves open which pairs the joint intervals leave open', () => {
     const codes = [0, 1, 2, 2, 0, 1, 1, 2, 0, 1, 0, 2];
     const record = madeUpTrial(
@@ -288,20 +317,26 @@ describe('ways round the promise', () => {
   });
 
   it('wash days abandoned and run again are told with their reason', () => {
-    const { because } = read(
-      trial(apart, {
-        abandoned: [
-          { position: 2, reason: 'the boiler failed', revealed: false },
-          { position: 4, reason: 'ugly', revealed: true },
-        ],
-      }),
+    const { headline, because } = read(
+      trial(apart, { abandoned: [{ position: 2, reason: 'the boiler failed', revealed: false }] }),
     );
+    expect(headline).toContain('Kelp gave more');
     expect(because).toContain(
       'Wash day 3 was abandoned before the hair was finished (the boiler failed) and run again with the same option.',
     );
-    expect(because).toContain(
-      'Wash day 5 was abandoned after the hair was finished (ugly). It was not repeated and counts as missing.',
+  });
+
+  it('a wash day run again after its hair was finished makes it a description', () => {
+    const record = trial(apart, { abandoned: [{ position: 4, reason: 'ugly', revealed: true }] });
+    expect(compareTrial(record).primary).toMatchObject({ state: 'describes', why: 'run again', test: null });
+    expect(compareTrial(record).outcomes.definition.differences[0]!.interval).toBeNull();
+    expect(read(record).because).toContain(
+      'Wash day 5 was abandoned after the hair was finished (ugly) and run again with the same option.',
     );
+  });
+
+  it('results open before the end are told', () => {
+    expect(read(trial(apart, { openedEarly: true })).because.join(' ')).toContain('open to see before');
   });
 });
 

@@ -41,9 +41,10 @@ const enough = ({ looks, due }: Pick<Contrast, 'looks' | 'due'>): boolean =>
   looks.every((n, arm) => n >= FEWEST_LOOKS && n >= LEAST_SHARE * due[arm]!);
 
 /** Whether a record's result is more than a description, as far as its promise and its end say. */
-export const stands = ({ ended, changed, leftOut }: TrialRecord): boolean =>
+export const stands = ({ ended, changed, leftOut, abandoned }: TrialRecord): boolean =>
   (ended === 'as planned' || ended === 'look') &&
   leftOut.length === 0 &&
+  !abandoned.some(({ revealed }) => revealed) &&
   !changed.some((what) => PROMISES[what].decides);
 
 /** A number a position for each half, NaN without one; `right` is null on whole heads. */

@@ -18,6 +18,7 @@ export type Why =
   | 'ended early'
   | 'left out'
   | 'changed'
+  | 'run again'
   | 'plan'
   | 'first look'
   | Exclude<Standing, 'decided' | 'open'>;
@@ -111,6 +112,7 @@ export function primaryOf(record: TrialRecord, first: Contrast, reference: Refer
   if (record.leftOut.length > 0) return describes('left out');
   if (record.ended === 'early') return describes('ended early');
   if (record.changed.some((what) => PROMISES[what].decides)) return describes('changed');
+  if (record.abandoned.some(({ revealed }) => revealed)) return describes('run again');
   if (!able.decides) return describes('plan');
   const upTo = look ? firstLookAfter(promise.plannedWashDays) : promise.plannedWashDays;
   const { better } = OUTCOMES[promise.primary];

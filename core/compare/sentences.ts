@@ -124,10 +124,9 @@ function differences(record: TrialRecord, comparison: Comparison): string[] {
 
 /** What became of the plan on the way, which a reader has to know. */
 function onTheWay({ abandoned, changed, openedEarly }: TrialRecord): string[] {
-  const told = abandoned.map(({ position, reason, revealed }) =>
-    revealed
-      ? `Wash day ${position + 1} was abandoned after the hair was finished (${reason}). It was not repeated and counts as missing.`
-      : `Wash day ${position + 1} was abandoned before the hair was finished (${reason}) and run again with the same option.`,
+  const told = abandoned.map(
+    ({ position, reason, revealed }) =>
+      `Wash day ${position + 1} was abandoned ${revealed ? 'after' : 'before'} the hair was finished (${reason}) and run again with the same option.`,
   );
   if (changed.length > 0)
     told.push(`Changed after the first check-in: ${list(changed.map((what) => PROMISES[what].label))}.`);
@@ -159,6 +158,8 @@ function whySentence(why: Why, { promise }: TrialRecord, comparison: Comparison)
       return 'Wash days are left aside here; only all of them, as run, can settle anything.';
     case 'changed':
       return 'What the result hangs on was changed after the first check-in, so no p is given.';
+    case 'run again':
+      return 'A wash day was run again after its hair had been finished, so no p is given.';
     case 'plan':
       return reach.last.oneApartP < 1
         ? `This plan could not settle it: with one option apart and no noise at all its p is ${reach.last.oneApartP.toFixed(2).replace(/^0/, '')}, over ${level(alpha)}.`

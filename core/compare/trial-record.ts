@@ -38,7 +38,7 @@ export type Promised = keyof typeof PROMISES;
 export interface Abandoned {
   position: number;
   reason: string;
-  /** The hair had been revealed: it is not repeated and counts as missing. */
+  /** The hair had been revealed; a day run again after that makes the result a description. */
   revealed: boolean;
 }
 

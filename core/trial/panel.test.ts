@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { drawPanel, panelProblem, panelSize, panelTest } from './panel.ts';
+import { panelHeadline } from '../compare/panel-headline.ts';
+import { drawPanel, panelProblem, panelReach, panelSize, panelTest } from './panel.ts';
 import { seededRandom } from './random.ts';
 
 describe('a panel over several wearers', () => {
@@ -15,7 +16,7 @@ describe('a panel over several wearers', () => {
     const rows = drawPanel(4, 8, 3);
     const random = seededRandom(4);
     const values = rows.map((row, w) => row.map((arm) => 3 * w + (arm === 2 ? 2 : 0) + random.unit()));
-    const { p, means, wearers } = panelTest(rows, values, 4, 1);
+    const { p, means, wearers } = panelTest(rows, values, 4, 'higher');
     expect(wearers).toBe(8);
     expect(p).toBeLessThan(0.01);
     expect(means.indexOf(Math.max(...(means as number[])))).toBe(2);
@@ -25,15 +26,62 @@ describe('a panel over several wearers', () => {
     const rows = drawPanel(2, 4, 3);
     const values = rows.map((row) => row.map((arm) => arm as number | null));
     values[0]![1] = null;
-    expect(panelTest(rows, values, 2, 1).wearers).toBe(3);
-    expect(
-      panelTest(
-        rows,
-        rows.map(() => [null, null]),
-        2,
-        1,
-      ),
-    ).toMatchObject({ p: null, means: [null, null] });
+    expect(panelTest(rows, values, 2, 'higher')).toMatchObject({ wearers: 3, p: null, describes: 'plan' });
+    const none = rows.map(() => [null, null]);
+    expect(panelTest(rows, none, 2, 'higher')).toMatchObject({
+      p: null,
+      means: [null, null],
+      describes: 'too few heads',
+    });
+  });
+
+  // The outside review: two arms need twelve heads, four arms eight, three six, before anything can be decided.
+  it.each([
+    [2, 8, false],
+    [2, 10, false],
+    [2, 12, true],
+    [3, 6, true],
+    [4, 4, false],
+    [4, 8, true],
+  ])('of %i arms on %i heads can decide: %s', (arms, heads, decides) => {
+    expect(panelReach(arms, heads).decides).toBe(decides);
+  });
+
+  it('names the arm of the tested gap, which whole heads alone make', () => {
+    const rows = drawPanel(3, 12, 5);
+    // Arm 2 is best on every head; two heads that lack a number are high on arm 0.
+    const values = rows.map((row, w) =>
+      row.map((arm, day): number | null => (w < 2 ? (arm === 0 ? 10 : null) : 2 + arm + 0.01 * day)),
+    );
+    const result = panelTest(rows, values, 3, 'higher');
+    expect(result).toMatchObject({ wearers: 10, tested: { named: 2, over: 0 } });
+    expect(result.means[2]! - result.means[0]!).toBeCloseTo(2, 1);
+    expect(panelHeadline({ ...result, describes: null, p: 0.001 }, ['A', 'B', 'C'], 'definition', 0.05)).toBe(
+      'The options differ in definition: C had the most, A the least.',
+    );
+    const lower = panelTest(rows, values, 3, 'lower');
+    expect(panelHeadline({ ...lower, describes: null, p: 0.001 }, ['A', 'B', 'C'], 'frizz', 0.05)).toBe(
+      'The options differ in frizz: A had the least, C the most.',
+    );
+    expect(panelHeadline({ ...result, describes: null, p: 0.2 }, ['A', 'B', 'C'], 'frizz', 0.05)).toBe(
+      'Cannot tell which gives less frizz.',
+    );
+    expect(panelHeadline({ ...result, describes: 'plan', p: null }, ['A', 'B'], 'frizz', 0.05)).toContain(
+      'can only hint',
+    );
+  });
+
+  it('only describes where the missing heads could turn the order', () => {
+    const rows = drawPanel(2, 16, 5);
+    const values = rows.map((row, w) =>
+      row.map((arm): number | null => (w >= 13 ? null : (w % 5) * 2 + 0.5 * arm)),
+    );
+    expect(panelTest(rows, values, 2, 'higher')).toMatchObject({
+      describes: 'missing heads could turn it',
+      p: null,
+    });
+    const like = values.map((own, w) => own.map((x) => (x === null ? null : x - (w % 5) * 2)));
+    expect(panelTest(rows, like, 2, 'higher').p).toBeLessThan(0.05);
   });
 
   it('rejects no more than it says under no effect, with a trend over the wash days', () => {
@@ -43,7 +91,7 @@ describe('a panel over several wearers', () => {
     for (let i = 0; i < runs; i++) {
       const rows = drawPanel(3, 6, i + 1);
       const values = rows.map((row) => row.map((_, day) => day + random.unit() + random.unit()));
-      if (panelTest(rows, values, 3, i, 199).p! <= 0.05) hits++;
+      if (panelTest(rows, values, 3, 'higher', 0.05, 199).p! <= 0.05) hits++;
     }
     expect(hits / runs).toBeLessThan(0.05 + 4 * Math.sqrt((0.05 * 0.95) / runs));
   });

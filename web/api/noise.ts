@@ -14,6 +14,8 @@ export interface LearnedNoise {
   sd: number;
   freedom: number;
   bias: number | null;
+  /** Where the ratings lay on the scale, on average. */
+  level: number;
 }
 
 /** What earlier trials of a wearer say of the noise of an outcome: half-heads for halves, whole heads for wash days. */

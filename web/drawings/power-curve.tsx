@@ -1,4 +1,4 @@
-import type { PowerPoint } from '@sabor/core/trial/power';
+import type { PowerPoint } from '@sabor/core/inference/power';
 
 const WIDE = 300;
 const HIGH = 150;

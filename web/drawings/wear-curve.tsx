@@ -1,5 +1,5 @@
 import { beaufort } from '@sabor/core/climate/beaufort';
-import type { Curve } from '@sabor/core/compare/comparison';
+import type { Curve } from '@sabor/core/compare/wear';
 import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
 import {
   CategoryScale,

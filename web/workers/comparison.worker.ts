@@ -1,5 +1,8 @@
-import { compareTrial } from '@sabor/core/compare/comparison';
-import { panelTest } from '@sabor/core/trial/panel';
+import { compareTrial, daysNeededAfter } from '@sabor/core/compare/comparison';
+import { panelReach, panelTest } from '@sabor/core/trial/panel';
 import { expose } from 'comlink';
 
-expose({ compareTrial, panelTest });
+const api = { compareTrial, daysNeededAfter, panelTest, panelReach };
+export type ComparisonWorker = typeof api;
+
+expose(api);

@@ -1,4 +1,5 @@
-import type { PowerPlan } from '@sabor/core/trial/power';
+import type { PowerPlan } from '@sabor/core/inference/power';
+import type { Design } from '@sabor/core/trial/designs';
 import { proxy, wrap } from 'comlink';
 import type { PowerAnswer, PowerWorker } from './power.worker.ts';
 
@@ -21,4 +22,19 @@ export function powerInWorker(
     .power(plan, differences, ends, others, matters, trials, seed, proxy(progress))
     .finally(() => worker.terminate());
   return { answer, cancel: () => worker.terminate() };
+}
+
+/** The difference a plan finds four times in five, in standard deviations of its noise; null where it finds none. */
+export async function foundInWorker(
+  design: Design,
+  arms: number,
+  days: number,
+  looks: 1 | 2,
+): Promise<number | null> {
+  const worker = new Worker(new URL('./power.worker.ts', import.meta.url), { type: 'module' });
+  try {
+    return await wrap<PowerWorker>(worker).found(design, arms, days, looks);
+  } finally {
+    worker.terminate();
+  }
 }

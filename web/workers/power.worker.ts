@@ -1,4 +1,6 @@
-import { type PowerPlan, type PowerPoint, simulatePower } from '@sabor/core/trial/power';
+import { differenceFound, type PowerPlan, type PowerPoint, simulatePower } from '@sabor/core/inference/power';
+import { ALPHA } from '@sabor/core/inference/reach';
+import type { Design } from '@sabor/core/trial/designs';
 import { expose } from 'comlink';
 
 export interface PowerAnswer {
@@ -45,7 +47,11 @@ function power(
   });
   return { curve, ends: band, byDays };
 }
-const api = { power };
+/** The difference a plan finds four times in five, in standard deviations of its noise. */
+const found = (design: Design, arms: number, days: number, looks: 1 | 2) =>
+  differenceFound(design, arms, days, looks, ALPHA);
+
+const api = { power, found };
 export type PowerWorker = typeof api;
 
 expose(api);

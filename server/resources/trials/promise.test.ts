@@ -3,7 +3,7 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
-import { sampleBench } from '../../testing/samples.ts';
+import { sampleBench, sampleProduct } from '../../testing/samples.ts';
 
 let bench: TestBench;
 beforeAll(async () => {
@@ -172,6 +172,43 @@ describe('a blind trial', () => {
     expect(
       (await bench.ask('PUT', `/api/wash-days/${day.id}/guess`, { half: null, armName: 'Gel 2' })).status,
     ).toBe(409);
+  });
+
+  it('of two factors keeps its factors while it goes by codes', async () => {
+    const { trial, wearer, gels } = await sampleBench(bench);
+    const more = [sampleProduct({ name: 'Gel Three' }), sampleProduct({ name: 'Gel Four' })];
+    for (const gel of more) await bench.ask('PUT', `/api/products/${gel.id}`, gel);
+    const step = trial.plan.find(({ part }) => part === 'tested')!;
+    const orders = new Set<string>();
+    for (let i = 0; i < 8; i++) {
+      const arms = [...gels, ...more].map(({ id }, n) => ({
+        id: v7(),
+        name: `Cell ${n}`,
+        steps: [{ stepId: step.id, productId: id, dose: null }],
+      }));
+      const plan = { ...trial, id: v7(), design: 'factorial', washDays: 4, blind: true, arms };
+      const routine = trial.plan.map((own) => ({ ...own, id: v7() }));
+      const tested = routine.find(({ part }) => part === 'tested')!;
+      const saved = await bench.ask('PUT', `/api/trials/${plan.id}`, {
+        ...plan,
+        wearerId: wearer.id,
+        plan: routine,
+        arms: arms.map((arm) => ({ ...arm, steps: arm.steps.map((own) => ({ ...own, stepId: tested.id })) })),
+      });
+      expect(saved.status).toBe(200);
+      await bench.ask('PUT', `/api/wash-days/${v7()}`, { trialId: plan.id, startedAt: ago(2) });
+      const masked = await read(plan.id);
+      expect(masked.masked).toBe(true);
+      const cells = masked.arms.map(({ id }) => arms.findIndex((arm) => arm.id === id));
+      // First and last differ in both factors, as do the two between.
+      expect(cells[0]! + cells[3]!).toBe(3);
+      expect(cells[1]! + cells[2]!).toBe(3);
+      const codes = masked.arms.map(({ id }) => masked.codes[id]!);
+      expect(codes[0]).toBe(Math.min(...codes));
+      expect(codes[1]).toBeLessThan(codes[2]!);
+      orders.add(cells.join(''));
+    }
+    expect(orders.size).toBeGreaterThan(1);
   });
 
   it('cannot be one whose arms differ in more than the bottle', async () => {

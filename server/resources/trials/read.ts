@@ -1,7 +1,6 @@
 import type { Amendment, Overrule } from '@sabor/contract/promise';
 import type { Arm, Guess, Lot, Trial, TrialDetail } from '@sabor/contract/trial';
-import { LOOKS } from '@sabor/core/compare/comparison';
-import { reach } from '@sabor/core/trial/designs';
+import { reach } from '@sabor/core/inference/reach';
 import type { Client } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
 import { doseOf, stepJson } from '../routines/step-sql.ts';
@@ -43,6 +42,23 @@ type Row = Omit<Trial, 'attainable' | 'masked' | 'underTest' | 'codes' | 'arms'>
   allocation: (Lot | null)[];
 };
 
+const byCode = (arms: readonly CodedArm[]) => arms.toSorted((a, b) => (a.code ?? 0) - (b.code ?? 0));
+
+/**
+ * Arms in the order they are read in while blind: by their codes. Those of two factors keep their factors, or the trial would
+ * be read wrongly until its key is opened: of the eight orders that mean the same two factors, the one that begins with
+ * the lowest code and goes on with the lower of its neighbours. It tells which codes differ in both factors, no more.
+ */
+function maskedOrder(design: Trial['design'], arms: readonly CodedArm[]): CodedArm[] {
+  const [lowest] = byCode(arms);
+  if (design !== 'factorial' || !lowest || arms.length !== 4) return byCode(arms);
+  const at = arms.indexOf(lowest);
+  // Arms stand as (0,0) (0,1) (1,0) (1,1): 3 − at differs in both factors, the other two in one each.
+  const opposite = arms[3 - at]!;
+  const neighbours = byCode(arms.filter((arm) => arm !== lowest && arm !== opposite));
+  return [lowest, ...neighbours, opposite];
+}
+
 /** What the wire may know of a trial: while it is blind, codes and nothing of what is behind them. */
 function shown({ arms, ...row }: Row): Trial {
   const masked = row.blind && row.startedAt !== null && row.keyOpenedAt === null;
@@ -53,19 +69,12 @@ function shown({ arms, ...row }: Row): Trial {
   return {
     ...row,
     arms: masked
-      ? arms
-          .toSorted((a, b) => (a.code ?? 0) - (b.code ?? 0))
-          .map(({ id, code }) => ({ id, name: `Code ${code}`, steps: [] }))
+      ? maskedOrder(row.design, arms).map(({ id, code }) => ({ id, name: `Code ${code}`, steps: [] }))
       : arms.map(({ code: _, ...arm }) => arm),
     masked,
     codes,
     underTest: masked ? arms.map(({ name }) => name).sort() : [],
-    attainable: reach(
-      row.design,
-      arms.length,
-      row.washDays,
-      row.looks === 2 ? Math.min(row.alpha, LOOKS.last) : row.alpha,
-    ),
+    attainable: reach(row.design, arms.length, row.washDays, row.looks, row.alpha),
   };
 }
 

@@ -22,7 +22,7 @@ describe('a plan', () => {
     const stored = await read(trial.id);
     expect(stored.allocation).toEqual([null, null, null, null]);
     expect(stored.seed).toBeNull();
-    expect(stored.attainable).toEqual({ sequences: 6, smallestP: 1 / 3, decides: false });
+    expect(stored.attainable).toMatchObject({ sequences: 6, smallestP: 1 / 3, decides: false, first: null });
     const { rows } = await bench.db.query('select arm_id from allocation where trial_id = $1', [trial.id]);
     for (const arm of trial.arms) expect(rows.filter((row) => row.arm_id === arm.id)).toHaveLength(2);
     const drawn = await bench.db.query<{ seed: number }>('select seed from trial where id = $1', [trial.id]);
@@ -142,6 +142,22 @@ describe('the lot', () => {
     const again = (await start(trial.id)).body;
     expect(again).toMatchObject({ position: 0, armId: first.armId });
     expect((await read(trial.id)).washDaysDone).toBe(1);
+  });
+
+  it('keeps a wash day whose hair was finished: it is not given up and run again', async () => {
+    const { trial } = await sampleBench(bench);
+    const first = (await start(trial.id)).body;
+    await bench.ask('POST', `/api/wash-days/${first.id}/finish`);
+    const at = new Date().toISOString();
+    await bench.ask('PATCH', `/api/wash-days/${first.id}`, { dryAt: at, revealAt: at });
+    const refused = await bench.ask('POST', `/api/wash-days/${first.id}/abandon`, {
+      reason: 'It looks bad.',
+    });
+    expect(refused).toMatchObject({
+      status: 409,
+      body: { detail: expect.stringContaining('a day is not run again once its result was seen') },
+    });
+    expect((await bench.ask<WashDay>('GET', `/api/wash-days/${first.id}`)).body.status).toBe('worn');
   });
 
   it('is opened whole, with its seed, when the trial is ended early', async () => {

@@ -30,11 +30,17 @@ export async function finishInto(client: Client, id: string, at: string): Promis
   );
 }
 
+/** Gives up a wash day, whose place then comes up again; never once its hair was finished, when its readings count. */
 export async function abandonWashDay(db: Db, id: string, reason: string): Promise<WashDay> {
   return transaction(db, async (client) => {
     const day = await openWashDay(client, id);
     if (day.status === 'finished')
       throw new Refusal(409, 'This wash day was worn to its end and cannot be abandoned.');
+    if (day.revealAt !== null || day.checkIns.some(({ stage }) => stage === 'wear'))
+      throw new Refusal(
+        409,
+        'The hair is finished, so this wash day counts. Say how its wear ended; a day is not run again once its result was seen.',
+      );
     await client.query('update wash_day set abandoned_at = now(), abandon_reason = $2 where id = $1', [
       id,
       reason,

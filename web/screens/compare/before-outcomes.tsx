@@ -1,5 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { SlipItem } from '@sabor/core/fairness/slip';
+import { firstLookAfter } from '@sabor/core/inference/reach';
 import { Link } from 'react-router';
 import { post } from '../../api/http.ts';
 import { useChange } from '../../api/queries.ts';
@@ -11,7 +12,7 @@ import { SlipPart } from './slip-part.tsx';
 export function BeforeOutcomes({ trial, items }: { trial: TrialDetail; items: readonly SlipItem[] }) {
   const show = useChange(() => post<TrialDetail>(`/trials/${trial.id}/outcomes`));
   const look = useChange(() => post<TrialDetail>(`/trials/${trial.id}/look`));
-  const half = Math.ceil(trial.washDays / 2);
+  const half = firstLookAfter(trial.washDays);
   const worn = trial.washDayRecords.filter(({ status }) => status === 'finished').length;
   const lookDue = trial.looks === 2 && trial.lookedAt === null && trial.endedAt === null && worn === half;
   const error = show.error ?? look.error;
@@ -44,6 +45,12 @@ export function BeforeOutcomes({ trial, items }: { trial: TrialDetail; items: re
         What the wash days did otherwise than planned is weighed first. Once the outcomes are shown, the slip
         is closed.
       </Heading>
+      {lookDue && trial.attainable.first?.decides === false && (
+        <p className="mb-4 max-w-3xl border-l-4 border-mango pl-4">
+          In this plan the first look cannot settle anything, however large the difference; only the last one
+          can.
+        </p>
+      )}
       {error && (
         <p role="alert" className="mb-4 font-semibold text-brick">
           {error.message}

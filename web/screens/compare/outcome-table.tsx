@@ -1,4 +1,6 @@
-import type { Comparison, Contrast, TrialRecord } from '@sabor/core/compare/comparison';
+import type { Comparison } from '@sabor/core/compare/comparison';
+import type { Contrast, PairDifference } from '@sabor/core/compare/contrast';
+import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { signed } from '../../ui/show.ts';
@@ -24,7 +26,10 @@ const share = {
   difference: (x: number) => `${signed(x * 100)}`,
 };
 
-/** Every outcome on day 1: each wash day a mark, each arm's mean, the difference with its interval. */
+/** An end of an interval; one that the data left open is open. */
+const end = (x: number, show: (x: number) => string) => (Number.isFinite(x) ? show(x) : 'open');
+
+/** Every outcome on the judged day: each wash day a mark, where each arm stands, the differences with their intervals. */
 export function OutcomeTable({ record, comparison }: { record: TrialRecord; comparison: Comparison }) {
   const { arms, primary } = record.promise;
   const order = [primary, ...(Object.keys(OUTCOMES) as Outcome[]).filter((key) => key !== primary)];
@@ -88,17 +93,23 @@ export function OutcomeTable({ record, comparison }: { record: TrialRecord; comp
                 </td>
               ))}
               <td className="pl-2 text-right">
-                {contrast.differences.map(({ arm, difference, interval }) => (
-                  <span key={arm} className="block whitespace-nowrap">
+                {contrast.differences.map(({ arm, from, difference, interval }) => (
+                  <span key={`${arm} ${from}`} className="block whitespace-nowrap">
                     {arms.length > 2 && (
-                      <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
-                        {armStyle(arm).marker}{' '}
-                      </span>
+                      <>
+                        <span aria-hidden="true">
+                          <span style={{ color: armStyle(arm).hue }}>{armStyle(arm).marker}</span> −{' '}
+                          <span style={{ color: armStyle(from).hue }}>{armStyle(from).marker}</span>{' '}
+                        </span>
+                        <span className="sr-only">
+                          {arms[arm]} minus {arms[from]}:{' '}
+                        </span>
+                      </>
                     )}
                     <span className="figure">{difference === null ? '–' : scale.difference(difference)}</span>
                     {interval && (
                       <span className="block text-sm text-soft">
-                        {scale.difference(interval.low)} to {scale.difference(interval.high)}
+                        {end(interval.low, scale.difference)} to {end(interval.high, scale.difference)}
                       </span>
                     )}
                   </span>
@@ -108,21 +119,23 @@ export function OutcomeTable({ record, comparison }: { record: TrialRecord; comp
           ))}
         </tbody>
       </table>
-      <p className="mt-2 text-sm text-soft">
-        Difference: {arms.slice(1).join(', ')} less {arms[0]}
-        {record.ended === 'no'
-          ? '.'
-          : `, with the ${levelOf(comparison)} interval that the trial’s own lot allows. Intervals of outcomes that were not promised are there to look at, not to decide by.`}
-      </p>
+      <p className="mt-2 text-sm text-soft">{differenceNote(record, comparison)}</p>
     </div>
   );
 }
 
-function levelOf({ outcomes }: Comparison): string {
-  const level = Object.values(outcomes).flatMap(({ differences }) =>
-    differences.flatMap(({ interval }) => interval?.level ?? []),
-  )[0];
-  return level === undefined ? '95 %' : `${Math.floor(level * 1000) / 10} %`;
+/** What the differences are, and what their intervals hold for. */
+function differenceNote({ promise }: TrialRecord, { outcomes }: Comparison): string {
+  const { arms } = promise;
+  const all: PairDifference[] = Object.values(outcomes).flatMap(({ differences }) => differences);
+  const level = all.find(({ interval }) => interval)?.interval?.level;
+  const what = arms.length === 2 ? `Difference: ${arms[1]} minus ${arms[0]}` : 'Difference: each marked pair';
+  if (level === undefined)
+    return arms.length > 3
+      ? `${what}, each against ${arms[0]}. With four options and more no interval is given for a pair.`
+      : `${what}. No interval: these wash days only describe.`;
+  const share = `${Math.floor(level * 1000 + 1e-6) / 10} %`;
+  return `${what}, with the ${share} interval that the trial’s own random order allows${arms.length > 2 ? ', holding for all pairs together' : ''}. Intervals of outcomes that were not promised are there to look at, not to decide by.`;
 }
 
 /** The wash days' numbers on one scale, an arm a row, each by its marker. */

@@ -3,8 +3,9 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial';
 import { toTrialRecord } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
-import type { Comparison, TrialRecord } from '@sabor/core/compare/comparison';
+import type { Comparison } from '@sabor/core/compare/comparison';
 import { readPrimary } from '@sabor/core/compare/sentences';
+import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import { brokenDays, type SlipItem, slipOfTrial } from '@sabor/core/fairness/slip';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { stakeDisclosure } from '@sabor/core/shelf/products';
@@ -22,7 +23,7 @@ import { WearCurve } from '../../drawings/wear-curve.tsx';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
-import { compareInWorker } from '../../workers/comparison.ts';
+import { compareInWorker, daysNeededInWorker } from '../../workers/comparison.ts';
 import { airMarks } from './air-marks.ts';
 import { BeforeOutcomes } from './before-outcomes.tsx';
 import { LeftOut } from './left-out.tsx';
@@ -134,7 +135,14 @@ function ComparisonSheet({
 }) {
   const [shown, setShown] = useState<Outcome>(trial.primary);
   const { arms } = record.promise;
-  const reading = readPrimary(record, comparison);
+  const asksForMore = comparison.primary.state === 'cannot tell';
+  const needed = useQuery({
+    queryKey: ['trials', trial.id, 'days needed', comparison.primary.noise, record.promise.matters],
+    queryFn: () => daysNeededInWorker(record, comparison),
+    enabled: asksForMore,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const reading = readPrimary(record, comparison, needed.data ?? null);
   const compared = new Set(
     trial.arms.flatMap((arm) => arm.steps.flatMap(({ productId }) => productId ?? [])),
   );
@@ -156,7 +164,7 @@ function ComparisonSheet({
         title={reading.headline}
       />
       <section
-        aria-label="What the primary outcome says"
+        aria-label="What the main result says"
         className={`-mt-3 mb-8 max-w-4xl border-l-4 pl-5 ${state === 'decided' ? 'border-leaf' : 'border-mango'}`}
       >
         {reading.because.map((sentence) => (
@@ -164,6 +172,9 @@ function ComparisonSheet({
             {sentence}
           </p>
         ))}
+        {asksForMore && needed.isPending && (
+          <p className="mb-1 text-lg text-soft">Working out how many wash days it would take …</p>
+        )}
         <p className="mt-2 text-soft">
           <Blinding trial={trial} /> {stakes}{' '}
           {compares &&
@@ -228,7 +239,8 @@ function ComparisonSheet({
             ))}
             <span className="text-soft">
               heavy: mean · thin: each wash day
-              {shown === trial.primary && ` · dotted: wearer’s line ${trial.line}`}
+              {shown === trial.primary &&
+                ` · dotted: good enough ${OUTCOMES[trial.primary].better === 'higher' ? 'from' : 'up to'} ${trial.line}`}
             </span>
           </p>
           <WearCurve

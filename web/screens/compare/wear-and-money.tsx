@@ -1,18 +1,36 @@
 import type { TrialDetail } from '@sabor/contract/trial';
-import type { Comparison, TrialRecord, Wear } from '@sabor/core/compare/comparison';
+import type { Comparison } from '@sabor/core/compare/comparison';
+import type { TrialRecord } from '@sabor/core/compare/trial-record';
+import type { Lasting, Wear } from '@sabor/core/compare/wear';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { ArmName } from '../../drawings/arm-name.tsx';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { showMoney } from '../../ui/show.ts';
 
-function wearWords({ seen }: Wear): string {
+/** How a wear went, whichever way the scale runs. */
+function wearWords({ seen }: Wear, planned: number): string {
   if (!seen) return 'not rated';
-  if (seen.censored) return `still above on day ${seen.lastAbove}, cut short there`;
-  if (seen.lastAbove === 0) return 'under the line from the start';
-  return `above to day ${seen.lastAbove}, under on day ${seen.firstBelow}`;
+  const { from, to, toldBy, recovered } = seen;
+  if (to === null)
+    return from >= planned ? `still good on day ${from}, the last` : `still good on day ${from}, ended there`;
+  if (from === 0) return `not good even on the first day${recovered ? '; good again later' : ''}`;
+  if (toldBy === 'wash')
+    return to === from
+      ? `good to day ${from}, washed for its looks`
+      : `good to day ${from}, washed for its looks on day ${to}`;
+  return `still good on day ${from}, no longer on day ${to}${recovered ? '; good again later' : ''}`;
 }
 
-/** Days on the wearer's side of the line, and what a wash and a good day cost. */
+/** Good days of an arm in words, with what the looks leave open. */
+function lastingWords(lasting: Lasting | null): string {
+  if (lasting === null) return '–';
+  const { low, middle, high } = lasting;
+  return high - low < 0.05
+    ? middle.toFixed(1)
+    : `${middle.toFixed(1)} (${low.toFixed(1)} to ${high.toFixed(1)})`;
+}
+
+/** How many days were good enough, and what a wash and a good day cost. */
 export function WearAndMoney({
   trial,
   record,
@@ -22,19 +40,21 @@ export function WearAndMoney({
   record: TrialRecord;
   comparison: Comparison;
 }) {
-  const { arms, line, primary } = record.promise;
-  const sign = OUTCOMES[primary].better === 'higher' ? '≥' : '≤';
-  const longest = Math.max(1, trial.wearDays, ...comparison.wear.map(({ seen }) => seen?.lastAbove ?? 0));
+  const { arms, line, primary, wearDays: promised } = record.promise;
+  const { label, better } = OUTCOMES[primary];
+  const longest = Math.max(
+    1,
+    trial.wearDays,
+    ...comparison.wear.map(({ seen }) => seen?.to ?? seen?.from ?? 0),
+  );
   return (
     <section aria-labelledby="wear">
       <h2 id="wear" className="text-xl">
         How long it lasts, and what it costs
       </h2>
       <p className="mb-3 text-soft">
-        Days with {OUTCOMES[primary].label.toLowerCase()} {sign} {line}
-        {comparison.restrictedTo
-          ? `, counted up to day ${comparison.restrictedTo}, to which every wash day was followed.`
-          : '.'}
+        Good enough: {label.toLowerCase()} {better === 'higher' ? 'from' : 'up to'} {line}. Counted from the
+        finished hair, day 1, to day {promised} at the most.
       </p>
       <ul className="space-y-1">
         {comparison.wear
@@ -43,7 +63,7 @@ export function WearAndMoney({
             <li
               key={`${one.position} ${one.half}`}
               className="flex items-center gap-3 text-sm"
-              title={wearWords(one)}
+              title={wearWords(one, promised)}
             >
               <span className="w-12 text-right text-soft">
                 {one.position + 1}
@@ -63,16 +83,16 @@ export function WearAndMoney({
                   <>
                     <line
                       x1="0"
-                      x2={one.seen.lastAbove * 20}
+                      x2={one.seen.from * 20}
                       y1="6"
                       y2="6"
                       stroke={armStyle(one.arm).hue}
                       strokeWidth="6"
                     />
-                    {one.seen.firstBelow !== null && one.seen.firstBelow - 1 > one.seen.lastAbove && (
+                    {one.seen.to !== null && one.seen.to > one.seen.from && (
                       <line
-                        x1={one.seen.lastAbove * 20}
-                        x2={(one.seen.firstBelow - 1) * 20}
+                        x1={one.seen.from * 20}
+                        x2={one.seen.to * 20}
                         y1="6"
                         y2="6"
                         stroke={armStyle(one.arm).hue}
@@ -80,13 +100,13 @@ export function WearAndMoney({
                         strokeOpacity=".35"
                       />
                     )}
-                    {one.seen.censored && (
-                      <path d={`M${one.seen.lastAbove * 20} 1 l9 5 l-9 5z`} fill={armStyle(one.arm).hue} />
+                    {one.seen.to === null && one.seen.from < promised && (
+                      <path d={`M${one.seen.from * 20} 1 l9 5 l-9 5z`} fill={armStyle(one.arm).hue} />
                     )}
                   </>
                 )}
               </svg>
-              <span className="text-soft">{wearWords(one)}</span>
+              <span className="text-soft">{wearWords(one, promised)}</span>
             </li>
           ))}
       </ul>
@@ -94,10 +114,10 @@ export function WearAndMoney({
         <thead className="text-sm text-soft">
           <tr className="border-b border-rule">
             <th scope="col" className="font-semibold">
-              Arm
+              Option
             </th>
             <th scope="col" className="text-right font-semibold">
-              Days above the line
+              Good days
             </th>
             <th scope="col" className="text-right font-semibold">
               Per wash
@@ -115,13 +135,12 @@ export function WearAndMoney({
             const money = comparison.money[arm]!;
             const show = (x: number | null) =>
               x === null || money.currency === null ? '–' : showMoney(x, money.currency);
-            const days = comparison.meanDaysAbove[arm] ?? null;
             return (
               <tr key={name} className="border-b border-rule">
                 <th scope="row" className="py-2">
                   <ArmName arm={arm} name={name} />
                 </th>
-                <td className="figure text-right">{days === null ? '–' : days.toFixed(1)}</td>
+                <td className="figure text-right">{lastingWords(comparison.lasting[arm] ?? null)}</td>
                 <td className="text-right">{show(money.costPerWash)}</td>
                 <td className="text-right">{show(money.testedCostPerWash)}</td>
                 <td className="figure text-right">{show(money.costPerGoodDay)}</td>
@@ -139,7 +158,9 @@ export function WearAndMoney({
       )}
       <p className="mt-2 text-sm text-soft">
         Doses in pumps, coins and the like are taken at their usual size (a model assumption) until they are
-        weighed. A wear cut short is not counted as a failure.
+        weighed. Good days are the mean of all wears, from what the check-ins saw; in brackets what lies
+        between two of them and stays open. A wear cut short counts to where it was seen. With over half of an
+        option’s wears cut short no mean is given.
       </p>
     </section>
   );

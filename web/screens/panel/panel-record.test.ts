@@ -21,6 +21,9 @@ const trial = (id: string, order: (string | null)[], values: number[]) =>
     onDay: 1,
     looks: 1,
     lookedAt: null,
+    amendments: [],
+    outcomesShownAt: null,
+    endedAt: '2026-02-01T00:00:00Z',
     allocation: order.map((arm) => arm && { left: arm, right: arm }),
     washDayRecords: values.map((value, position) => ({
       id: `${id} ${position}`,

@@ -1,5 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
+import { panelHeadline } from '@sabor/core/compare/panel-headline';
 import { pLabel } from '@sabor/core/compare/sentences';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { useQuery } from '@tanstack/react-query';
@@ -39,14 +40,13 @@ function Panel({ trials, wearers }: { trials: readonly TrialDetail[]; wearers: r
   const record = panelRecord(sorted, wearers);
   const over = sorted.every(({ endedAt, masked }) => endedAt !== null && !masked);
   const shown = sorted.every(({ outcomesShownAt }) => outcomesShownAt !== null);
+  const outcome = OUTCOMES[first.primary];
   const result = useQuery({
     queryKey: ['panel test', record],
     enabled: over && shown,
-    queryFn: () => panelInWorker(record.rows, record.values, first.arms.length, first.seed ?? 1),
+    queryFn: () => panelInWorker(record.rows, record.values, first.arms.length, outcome.better),
   });
-  const outcome = OUTCOMES[first.primary];
   const means = result.data?.means.map((mean) => mean ?? Number.NaN);
-  const best = means && (outcome.better === 'higher' ? Math.max(...means) : Math.min(...means));
   const p = result.data?.p ?? null;
   return (
     <>
@@ -67,17 +67,20 @@ function Panel({ trials, wearers }: { trials: readonly TrialDetail[]; wearers: r
           className={`mb-6 max-w-4xl border-l-4 pl-5 ${p !== null && p <= first.alpha ? 'border-leaf' : 'border-mango'}`}
         >
           <p className="text-lg font-semibold">
-            {p === null
-              ? 'Too few heads have all their numbers for a test.'
-              : p <= first.alpha
-                ? `The arms differ in ${outcome.label.toLowerCase()}; ${first.arms[means!.indexOf(best!)]?.name} had the ${outcome.better === 'higher' ? 'most' : 'least'}.`
-                : `Cannot tell which gives ${outcome.better === 'higher' ? 'more' : 'less'} ${outcome.label.toLowerCase()}.`}
+            {panelHeadline(
+              result.data,
+              first.arms.map(({ name }) => name),
+              first.primary,
+              first.alpha,
+            )}
+          </p>
+          <p>
+            {result.data.wearers} of {sorted.length} heads have every number; the means are theirs.
           </p>
           {p !== null && (
             <p>
               Of {result.data.looked.toLocaleString('en')} panels drawn anew, {(p * 100).toFixed(1)} % show a
-              gap at least this wide: p {pLabel(p)}. {result.data.wearers} of {sorted.length} heads have every
-              number.
+              gap at least this wide: p {pLabel(p)}.
             </p>
           )}
         </section>

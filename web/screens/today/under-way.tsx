@@ -17,7 +17,7 @@ export function UnderWay({ trials }: { trials: readonly Trial[] }) {
           <li key={trial.id} className="border-l-4 border-leaf/50 pl-4">
             <p className="flex flex-wrap items-center gap-2 text-sm text-soft">
               {trial.wearerName} <Tag>{TRIAL_STATUSES[trial.status].label}</Tag>
-              {!trial.attainable.decides && <Tag tone="due">describes only</Tag>}
+              {!trial.attainable.decides && trial.panelId === null && <Tag tone="due">can only hint</Tag>}
             </p>
             <Link
               to={`/trials/${trial.id}`}

@@ -1,17 +1,32 @@
 import type { Trial } from '@sabor/contract/trial';
-import { LOOKS } from '@sabor/core/compare/comparison';
+import type { Reach } from '@sabor/core/inference/reach';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, isComparison } from '@sabor/core/trial/designs';
 
 export const smallP = (p: number) => (p < 0.001 ? '< .001' : p.toFixed(3).replace(/^0/, ''));
 
-/** What this plan can reach, in a sentence; asked before it starts. */
-export function reachSentence(attainable: Trial['attainable'], alpha = 0.05): string {
-  const { sequences, smallestP, decides } = attainable;
-  const ways = `The arms can fall in ${sequences.toLocaleString('en')} ways, so the smallest p this plan can reach is ${smallP(smallestP)}.`;
-  return decides
-    ? `${ways} It can decide at ${smallP(alpha).replace(/0+$/, '')}, if the difference is clear enough.`
-    : `${ways} That is over ${smallP(alpha).replace(/0+$/, '')}: it can describe, not decide. More wash days change that.`;
+const days = (n: number) => `${n} wash ${n === 1 ? 'day' : 'days'}`;
+const level = (alpha: number) => smallP(alpha).replace(/0+$/, '');
+
+/** What a plan of so many wash days can settle, in plain sentences; asked before it starts. */
+export function reachSentences({ last, first }: Reach): string[] {
+  const settles = last.decides
+    ? `${days(last.days)} can be enough to settle it, if the difference is clear enough.`
+    : last.oneApartP >= 1
+      ? `${days(last.days)} can only hint: an option has fewer than three of them.`
+      : `${days(last.days)} can only hint, however large the difference. More wash days change that.`;
+  if (first === null) return [settles];
+  return [
+    settles,
+    first.decides
+      ? `The first look, after ${days(first.days)}, can settle it at ${level(first.alpha)}; the last is then taken at ${level(last.alpha)}.`
+      : `The first look, after ${days(first.days)}, cannot settle anything, however large the difference, and the last is taken at ${level(last.alpha)}. Promise one look instead.`,
+  ];
+}
+
+/** The figures behind {@link reachSentences}. */
+export function reachNumbers({ sequences, smallestP, last }: Reach): string {
+  return `The options can fall in ${sequences.toLocaleString('en')} orders. The smallest p any ratings could give is ${smallP(smallestP)}; with one option apart from equal others and no noise at all, p is ${smallP(last.oneApartP)}, against ${level(last.alpha)}.`;
 }
 
 /** What was promised before the first wash day. */
@@ -43,9 +58,11 @@ export function Facts({ trial }: { trial: Trial }) {
       <p
         className={`mt-3 max-w-3xl ${trial.attainable.decides ? '' : 'border-l-4 border-mango pl-4 text-mango-deep'}`}
       >
-        {isComparison(trial.design)
-          ? reachSentence(trial.attainable, trial.looks === 2 ? LOOKS.last : trial.alpha)
-          : DESIGNS[trial.design].cannot}
+        {trial.panelId !== null
+          ? 'On this head alone it can only hint; the panel is read over all its heads.'
+          : isComparison(trial.design) && trial.design !== 'before-after'
+            ? reachSentences(trial.attainable).join(' ')
+            : DESIGNS[trial.design].cannot}
       </p>
       <p className="mt-1 text-sm text-soft">
         {trial.startedAt

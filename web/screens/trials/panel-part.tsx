@@ -1,17 +1,28 @@
 import type { PanelInput, TrialDetail } from '@sabor/contract/trial';
-import { panelSize } from '@sabor/core/trial/panel';
+import { panelProblem, panelSize } from '@sabor/core/trial/panel';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
 import { put } from '../../api/http.ts';
 import { useChange, useWearers } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
+import { panelReachInWorker } from '../../workers/comparison.ts';
 
 /** Runs a planned trial on several heads, a row of a Williams square each; or leads to the panel it belongs to. */
 export function PanelPart({ trial }: { trial: TrialDetail }) {
   const wearers = useWearers();
   const [chosen, setChosen] = useState<readonly string[]>([]);
   const make = useChange((input: PanelInput) => put<TrialDetail>(`/trials/${trial.id}/panel`, input));
+  const arms = trial.arms.length;
+  const heads = chosen.length + 1;
+  const drawable = panelProblem(arms, heads) === null;
+  const reach = useQuery({
+    queryKey: ['panel reach', arms, heads],
+    queryFn: () => panelReachInWorker(arms, heads),
+    enabled: drawable && trial.panelId === null,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
   if (trial.panelId !== null)
     return (
       <p className="mt-6 border-l-4 border-leaf pl-4">
@@ -51,6 +62,13 @@ export function PanelPart({ trial }: { trial: TrialDetail }) {
           </label>
         ))}
       </div>
+      {drawable && reach.data && (
+        <p aria-live="polite" className={`mb-2 ${reach.data.decides ? '' : 'text-mango-deep'}`}>
+          {reach.data.decides
+            ? `${heads} heads can be enough to settle it, if the difference is clear enough.`
+            : `${heads} heads can only hint, however large the difference. More heads change that.`}
+        </p>
+      )}
       <Button
         onClick={() => make.mutate({ id: v7(), wearerIds: [...chosen] })}
         disabled={make.isPending || chosen.length === 0}

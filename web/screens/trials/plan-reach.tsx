@@ -1,21 +1,22 @@
 import type { TrialInput } from '@sabor/contract/trial';
-import { LOOKS } from '@sabor/core/compare/comparison';
-import { DESIGNS, daysOffered, designProblem, isComparison, reach } from '@sabor/core/trial/designs';
-import { reachSentence, smallP } from './facts.tsx';
+import { reach } from '@sabor/core/inference/reach';
+import { DESIGNS, type Design, daysOffered, designProblem, isComparison } from '@sabor/core/trial/designs';
+import { useQuery } from '@tanstack/react-query';
+import { foundInWorker } from '../../workers/power.ts';
+import { reachNumbers, reachSentences } from './facts.tsx';
 
-const ALPHA = 0.05;
 /** How many numbers of wash days are shown beside each other. */
-const SHOWN = 6;
+const SHOWN = 5;
 
 /** What the plan as it stands could show, before it starts. */
 export function PlanReach({ value }: { value: TrialInput }) {
   const arms = value.arms.length;
   const design = value.design ?? 'complete';
   const days = value.washDays;
-  const alpha = value.looks === 2 ? LOOKS.last : ALPHA;
+  const looks = value.looks ?? 1;
   const fault = Number.isInteger(days) ? designProblem(design, arms, days) : 'Give the number of wash days.';
   const compares = isComparison(design) && design !== 'before-after';
-  const found = fault === null ? reach(design, arms, days, alpha) : null;
+  const found = fault === null ? reach(design, arms, days, looks) : null;
   const bundle = value.plan.filter(({ part }) => part === 'tested').length > 1;
   const offered = daysOffered(design, arms);
   const from = Math.max(0, Math.min(offered.indexOf(days) - 2, offered.length - SHOWN));
@@ -32,36 +33,38 @@ export function PlanReach({ value }: { value: TrialInput }) {
       {found !== null && !compares && <p className="mt-2">{DESIGNS[design].cannot}</p>}
       {found !== null && compares && (
         <>
-          <p className="figure mt-2 text-4xl">
-            p {found.smallestP < 0.001 ? '' : '≥ '}
-            {smallP(found.smallestP)}
-          </p>
-          <p className="mt-1">{reachSentence(found, alpha)}</p>
+          <p className="figure mt-2 text-3xl">{found.decides ? 'Can settle it' : 'Can only hint'}</p>
+          {reachSentences(found).map((sentence) => (
+            <p key={sentence} className="mt-1">
+              {sentence}
+            </p>
+          ))}
+          <Found design={design} arms={arms} days={days} looks={looks} />
+          <details className="mt-2 text-sm text-soft">
+            <summary className="cursor-pointer">The numbers</summary>
+            <p className="mt-1">{reachNumbers(found)}</p>
+          </details>
         </>
       )}
       {compares && offered.length > 0 && (
         <table className="mt-4 w-full text-left text-sm">
-          <caption className="pb-1 text-left font-semibold">With {arms} arms</caption>
+          <caption className="pb-1 text-left font-semibold">With {arms} options</caption>
           <thead className="text-soft">
             <tr>
               <th scope="col">Wash days</th>
-              <th scope="col" className="text-right">
-                Smallest p
-              </th>
               <th scope="col" className="pl-4">
-                It can
+                They can
               </th>
             </tr>
           </thead>
           <tbody>
             {offered.slice(from, from + SHOWN).map((n) => {
-              const { smallestP, decides } = reach(design, arms, n, alpha);
+              const { decides } = reach(design, arms, n, looks);
               return (
                 <tr key={n} className={`border-t border-rule ${n === days ? 'font-semibold' : ''}`}>
                   <td>{n}</td>
-                  <td className="text-right">{smallP(smallestP)}</td>
                   <td className={`pl-4 ${decides ? 'text-leaf' : 'text-mango-deep'}`}>
-                    {decides ? 'decide' : 'describe'}
+                    {decides ? 'settle it' : 'only hint'}
                   </td>
                 </tr>
               );
@@ -90,5 +93,23 @@ export function PlanReach({ value }: { value: TrialInput }) {
         </p>
       )}
     </section>
+  );
+}
+
+/** The difference this plan finds four times in five, beside how far wash days differ by themselves. */
+function Found({ design, arms, days, looks }: { design: Design; arms: number; days: number; looks: 1 | 2 }) {
+  const found = useQuery({
+    queryKey: ['difference found', design, arms, days, looks],
+    queryFn: () => foundInWorker(design, arms, days, looks),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  if (found.isError || found.data === null) return null;
+  const what = DESIGNS[design].halves ? 'left and right' : 'wash days of one option';
+  return (
+    <p className="mt-1" aria-live="polite">
+      {found.data === undefined
+        ? 'Working out the difference it finds …'
+        : `It finds, four times in five, a difference of ${found.data.toFixed(1)} times what ${what} differ by themselves (one standard deviation), with no wash day missed.`}
+    </p>
   );
 }

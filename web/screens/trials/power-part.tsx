@@ -1,10 +1,11 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
-import { LOOKS } from '@sabor/core/compare/comparison';
+import { detectable, type PowerPlan, ZONE_SD } from '@sabor/core/inference/power';
+import { ALPHA } from '@sabor/core/inference/reach';
 import { sdInterval } from '@sabor/core/inference/sd-interval';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, daysOffered, designProblem, isComparison } from '@sabor/core/trial/designs';
-import { detectable, type PowerPlan } from '@sabor/core/trial/power';
 import { useEffect, useRef, useState } from 'react';
 import { useNoise } from '../../api/noise.ts';
 import { PowerCurve } from '../../drawings/power-curve.tsx';
@@ -19,6 +20,8 @@ const TRIALS = 2000;
 const SEED = 20_261;
 /** SD assumed where no trial of this wearer tells, in points. Model assumption. */
 const ASSUMED = 1;
+/** Where ratings are taken to lie on the scale where no trial tells. Model assumption. */
+const ASSUMED_LEVEL = { higher: 6, lower: 4 } as const;
 
 interface Done {
   of: string;
@@ -43,6 +46,7 @@ export function PowerPart({
   const [missing, setMissing] = useState<number | null>(5);
   const [weather, setWeather] = useState<number | null>(0);
   const [drift, setDrift] = useState<number | null>(0);
+  const [whole, setWhole] = useState(false);
   const [progress, setProgress] = useState<number | null>(null);
   const [done, setDone] = useState<Done | null>(null);
   const [failed, setFailed] = useState<string | null>(null);
@@ -50,6 +54,7 @@ export function PowerPart({
   useEffect(() => () => running.current?.(), []);
   if (!isComparison(design) || design === 'before-after') return null;
   const { halves } = DESIGNS[design];
+  const { better } = OUTCOMES[value.primary];
   const known = learned.data ?? [];
   const chosen =
     source === 'assumed' ? undefined : (known.find(({ trialId }) => trialId === source) ?? known[0]);
@@ -64,9 +69,15 @@ export function PowerPart({
     design,
     arms: value.arms.length,
     days: value.washDays,
-    alpha: value.looks === 2 ? LOOKS.last : 0.05,
-    firstAlpha: value.looks === 2 ? LOOKS.first : null,
+    looks: value.looks ?? 1,
+    alpha: ALPHA,
+    better,
     noise: { sd: sd ?? ASSUMED, freedom: chosen?.freedom ?? null },
+    scale: {
+      step: whole ? 1 : 0.5,
+      zones: Math.max(1, Math.round(value.weights.length / (halves ? 2 : 1))),
+      level: chosen?.level ?? ASSUMED_LEVEL[better],
+    },
     weatherSd: weather ?? 0,
     drift: drift ?? 0,
     bias: chosen?.bias ?? 0,
@@ -148,6 +159,19 @@ export function PowerPart({
           {!halves && <NumberField label="Drift" value={drift} onChange={setDrift} />}
         </div>
       </div>
+      <label className="mt-3 flex min-h-8 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-ink"
+          checked={whole}
+          onChange={(e) => setWhole(e.target.checked)}
+        />
+        Rated in whole points only
+      </label>
+      <p className="mt-1 text-sm text-soft">
+        It allows for the scale’s steps and ends (ratings around {plan.scale!.level.toFixed(1)}), for zones of
+        one head that differ by {ZONE_SD} points (an assumption), and for missed wash days.
+      </p>
       <div className="mt-3 flex items-center gap-3">
         {progress === null ? (
           <Button onClick={simulate} disabled={bad !== null}>

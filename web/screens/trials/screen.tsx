@@ -53,7 +53,7 @@ function TrialRow({ trial }: { trial: Trial }) {
         <p className="flex flex-wrap items-center gap-2 text-sm text-soft">
           {trial.wearerName} · {OUTCOMES[trial.primary].label.toLowerCase()} first
           <Tag tone={trial.endedAt ? 'plain' : 'held'}>{TRIAL_STATUSES[trial.status].label}</Tag>
-          {!trial.attainable.decides && <Tag tone="due">describes only</Tag>}
+          {!trial.attainable.decides && trial.panelId === null && <Tag tone="due">can only hint</Tag>}
         </p>
         <h2 className="text-xl">
           <Link

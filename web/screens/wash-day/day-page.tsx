@@ -135,7 +135,7 @@ export function DayPage({
         </h2>
         <RibbonStack caption="This wash day against its plan" columns={columns} rows={rows} />
       </section>
-      {open && (
+      {open && day.revealAt === null && (
         <div className="mt-8 border-t border-rule pt-5">
           <ReasonDialog
             trigger="Abandon this wash day"

@@ -1,0 +1,27 @@
+import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
+import type { PanelResult } from '../trial/panel.ts';
+
+/** What a panel over several heads says, in one sentence; an arm is named only as one end of the tested gap. */
+export function panelHeadline(
+  { describes, p, tested }: PanelResult,
+  arms: readonly string[],
+  primary: Outcome,
+  alpha: number,
+): string {
+  const { label, better } = OUTCOMES[primary];
+  const word = label.toLowerCase();
+  const [more, most, least] = better === 'higher' ? ['more', 'most', 'least'] : ['less', 'least', 'most'];
+  switch (describes) {
+    case 'too few heads':
+      return 'Too few heads have all their numbers; this can only hint.';
+    case 'plan':
+      return 'A panel of so few heads can only hint, however large the difference.';
+    case 'missing heads could turn it':
+      return 'The missing numbers could turn it round; this can only hint.';
+  }
+  if (p === null || tested === null || p > alpha) return `Cannot tell which gives ${more} ${word}.`;
+  const [named, over] = [arms[tested.named], arms[tested.over]];
+  return arms.length === 2
+    ? `${named} gave ${more} ${word} than ${over}.`
+    : `The options differ in ${word}: ${named} had the ${most}, ${over} the ${least}.`;
+}
