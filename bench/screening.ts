@@ -5,8 +5,8 @@ import { readFormula } from '../core/ingredients/formula.ts';
 import { RULES } from '../core/ingredients/judge/rules/all.ts';
 import { type ScreenFor, screenFormulas } from '../core/ingredients/judge/screen.ts';
 import { parseLabel } from '../core/ingredients/label/parse-label.ts';
+import { piecesOf } from '../core/ingredients/label/sections.ts';
 import { shareIntervals } from '../core/ingredients/shares/intervals.ts';
-import { splitIngredients } from '../core/shelf/ingredient-list.ts';
 import { seededRandom, shuffled } from '../core/trial/random.ts';
 
 const random = seededRandom(9);
@@ -66,7 +66,7 @@ export async function benchScreening(): Promise<void> {
     for (const label of LABELS) judge(readFormula(parseLabel(label).items, { leaveOn: true }));
   });
   const split = seconds(() => {
-    for (const label of LABELS) splitIngredients(label);
+    for (const label of LABELS) piecesOf(label);
   });
   line(
     'labels parsed, shares read, screened',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { allergiesIn, namedInMixes, productsOf } from './allergies.ts';
+import { allergiesIn, allergyWords, namedInMixes, productsOf } from './allergies.ts';
 
 const gel = { id: 'g', name: 'Gel', ingredients: 'Aqua, PVP, Parfum (Linalool, Limonene), Panthenol' };
 const oil = { id: 'o', name: 'Oil', ingredients: 'Prunus Amygdalus Dulcis Oil, Zorblax Extract' };
@@ -19,6 +19,20 @@ describe('allergies in a plan’s products', () => {
       'Gel: g linalool',
       'Oil: o sweet almond oil',
       'Oil: o zorblax extract',
+      'Bare: b no list',
+    ]);
+    expect(found.map(allergyWords)).toEqual([
+      'Gel holds linalool',
+      'Oil holds Sweet Almond Oil (Prunus Amygdalus Dulcis Oil)',
+      'Oil holds zorblax extract',
+      'Bare has no ingredient list, so Sabor cannot tell whether it holds linalool, Sweet Almond Oil, zorblax extract',
+    ]);
+  });
+
+  it('are told as possible where only a name that may hold them is there', () => {
+    const scented = { id: 's', name: 'Scented', ingredients: 'Aqua, Parfum, Panthenol' };
+    expect(allergiesIn([scented], [{ ingredient: 'linalool', why: 'allergy' }]).map(allergyWords)).toEqual([
+      'Scented may hold linalool (Parfum)',
     ]);
   });
 

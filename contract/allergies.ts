@@ -1,33 +1,60 @@
-import { itemsNamed } from '@sabor/core/ingredients/judge/screen';
+import { itemsWith } from '@sabor/core/ingredients/allergy';
 import { parseLabel } from '@sabor/core/ingredients/label/parse-label';
 import type { Extra } from '@sabor/core/routine/extras';
 import { mixParts, productsUsed } from '@sabor/core/routine/mix';
 import type { StepSettings } from '@sabor/core/routine/step';
 
-/** An allergy on a wearer's file that a product's label names. */
+/** How an allergy on a wearer's file stands to a product: on its label, perhaps in a name there, or nobody can tell. */
 export interface AllergyFound {
   productId: string;
   productName: string;
   ingredient: string;
+  reading: 'has' | 'may have' | 'no list';
+  /** Names on the label that it is in, or may be in. */
+  in: string[];
   /** By which a plan acknowledges it. */
   key: string;
 }
 
-/** Every allergy of a wearer that stands on the labels of these products, once each. */
+/** What an allergy found says, as the first half of a sentence. */
+export function allergyWords({ productName, ingredient, reading, in: names }: AllergyFound): string {
+  if (reading === 'no list')
+    return `${productName} has no ingredient list, so Sabor cannot tell whether it holds ${ingredient}`;
+  const where =
+    names.length > 0 && names[0]!.toLowerCase() !== ingredient.toLowerCase() ? ` (${names.join(', ')})` : '';
+  return `${productName} ${reading === 'has' ? 'holds' : 'may hold'} ${ingredient}${where}`;
+}
+
+/** Every allergy of a wearer that these products hold or may hold, once each; a product without a list is never clear. */
 export function allergiesIn(
   products: readonly { id: string; name: string; ingredients: string | null }[],
   avoided: readonly { ingredient: string; why: string }[],
 ): AllergyFound[] {
   const allergies = avoided.filter(({ why }) => why === 'allergy');
   if (allergies.length === 0) return [];
-  return products.flatMap(({ id, name, ingredients }) => {
-    if (!ingredients) return [];
-    const { items } = parseLabel(ingredients);
-    return allergies.flatMap(({ ingredient }) =>
-      itemsNamed(items, ingredient).length === 0
-        ? []
-        : { productId: id, productName: name, ingredient, key: `${id} ${ingredient.toLowerCase()}` },
-    );
+  return products.flatMap(({ id, name, ingredients }): AllergyFound[] => {
+    const { items } = parseLabel(ingredients ?? '');
+    if (items.length === 0)
+      return [
+        {
+          productId: id,
+          productName: name,
+          ingredient: allergies.map(({ ingredient }) => ingredient).join(', '),
+          reading: 'no list',
+          in: [],
+          key: `${id} no list`,
+        },
+      ];
+    return allergies.flatMap(({ ingredient }): AllergyFound[] => {
+      const found = itemsWith(items, ingredient);
+      if (found.length === 0) return [];
+      const reading = found.some((one) => one.reading === 'has') ? 'has' : 'may have';
+      const names = found
+        .filter((one) => one.reading === reading)
+        .map(({ item }) => item.ingredient?.name ?? item.name);
+      const key = `${id} ${ingredient.toLowerCase()}${reading === 'has' ? '' : ' perhaps'}`;
+      return [{ productId: id, productName: name, ingredient, reading, in: [...new Set(names)], key }];
+    });
   });
 }
 

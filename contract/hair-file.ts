@@ -3,6 +3,7 @@ import type { DryingRun } from '@sabor/core/hair/drying';
 import { HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
 import { AVOIDED, DISLIKES, SCHOOLS, WISHES } from '@sabor/core/hair/wishes';
+import { readAllergy, UNKNOWN_ALLERGY } from '@sabor/core/ingredients/allergy';
 import * as v from 'valibot';
 import { id, name, nearDate, note, number, oneOf, pastDate, whole } from './fields.ts';
 import type { HairMeasure } from './hair-measure.ts';
@@ -100,6 +101,7 @@ export const WishesInput = v.pipe(
     avoided: v.pipe(
       v.array(v.object({ ingredient: name('An ingredient'), why: oneOf(AVOIDED, 'the reason') })),
       v.maxLength(200, 'Two hundred ingredients are plenty.'),
+      v.checkItems(({ ingredient }) => readAllergy(ingredient) !== null, UNKNOWN_ALLERGY),
       v.check(
         (all) => new Set(all.map(({ ingredient }) => ingredient.toLowerCase())).size === all.length,
         'Name each ingredient once.',

@@ -1,7 +1,7 @@
 import { HairTestInput } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { ProductInput } from '@sabor/contract/shelf';
-import { splitIngredients } from '@sabor/core/shelf/ingredient-list';
+import { piecesOf } from '@sabor/core/ingredients/label/sections';
 import { seededRandom, standardNormal } from '@sabor/core/trial/random';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
@@ -43,7 +43,7 @@ describe('the demo’s shelf and heads', () => {
 
   it('writes believable lists: water first but for oils, five items or more, none twice', () => {
     for (const { name, roles, ingredients } of PRODUCTS) {
-      const items = splitIngredients(ingredients);
+      const items = piecesOf(ingredients);
       expect(items.length, name).toBeGreaterThanOrEqual(5);
       expect(new Set(items).size, name).toBe(items.length);
       expect(items[0] === 'Aqua', name).toBe(!roles.includes('oil'));

@@ -53,8 +53,8 @@ function boundsOf({ ingredient, percent }: LabelItem, leaveOn: boolean, market: 
     if (most !== null) high = Math.min(high, most * cap.salt);
   }
   if (percent) {
-    low = Math.max(low, percent.value - percent.within);
-    high = Math.min(100, percent.value + percent.within);
+    low = Math.max(low, percent.low);
+    high = percent.high;
   }
   return { low, high };
 }

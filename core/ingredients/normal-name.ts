@@ -9,6 +9,7 @@ export function normalName(name: string): string {
     .toLowerCase()
     .replace(/sulph/g, 'sulf')
     .replace(/hydrolys/g, 'hydrolyz')
+    .replace(/aluminium/g, 'aluminum')
     .replace(/\bcoloured\b/g, 'colored')
     .replace(/α/g, 'alpha')
     .replace(/β/g, 'beta')

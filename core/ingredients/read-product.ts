@@ -10,5 +10,5 @@ export function readProduct(
   market: Market = 'eu',
   own: ReadonlyMap<string, Ingredient> | null = null,
 ): Formula {
-  return readFormula(parseLabel(ingredients, 0, own).items, { leaveOn: staysOn(roles), market });
+  return readFormula(parseLabel(ingredients, null, own).items, { leaveOn: staysOn(roles), market });
 }

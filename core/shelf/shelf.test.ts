@@ -1,6 +1,4 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { splitIngredients } from './ingredient-list.ts';
 import { goodUntil } from './period-after-opening.ts';
 import { costOfDose, pricePer100Ml } from './price.ts';
 import { stakeDisclosure } from './products.ts';
@@ -52,30 +50,6 @@ describe('the cost of a wash', () => {
     ]);
     expect(cost).toBeNull();
     expect(gaps[0]).toContain('different currencies');
-  });
-});
-
-describe('a split ingredient text', () => {
-  it('keeps chemical names and brackets whole', () => {
-    expect(
-      splitIngredients('Ingredients: Aqua (Water, Eau), 1,2-Hexanediol, Parfum*; Linalool.\n• Glycerin'),
-    ).toEqual(['Aqua (Water, Eau)', '1,2-Hexanediol', 'Parfum', 'Linalool', 'Glycerin']);
-  });
-
-  it('is empty for nothing', () => {
-    expect(splitIngredients('  \n , ;')).toEqual([]);
-  });
-
-  it('never fails, keeps every word, and splits its own items no further', () => {
-    const word = fc.stringMatching(/^[A-Z][a-z]{2,8}( [A-Z][a-z]{2,6})?$/);
-    fc.assert(
-      fc.property(fc.array(word, { maxLength: 30 }), (names) => {
-        const items = splitIngredients(names.join(', '));
-        expect(items).toEqual(names);
-        expect(items.flatMap(splitIngredients)).toEqual(items);
-      }),
-    );
-    fc.assert(fc.property(fc.string(), (text) => Array.isArray(splitIngredients(text))));
   });
 });
 

@@ -57,7 +57,7 @@ function formulaOf({ ingredients, roles }: Pick<Product, 'ingredients' | 'roles'
   const key = `${market} ${leaveOn} ${ingredients}`;
   let found = formulas.get(key);
   if (!found) {
-    found = readFormula(parseLabel(ingredients, 0, own).items, { leaveOn, market });
+    found = readFormula(parseLabel(ingredients, null, own).items, { leaveOn, market });
     if (formulas.size > 6000) formulas.clear();
     formulas.set(key, found);
   }
@@ -84,7 +84,14 @@ export interface LabelReading {
 const net = (screening: Screening) =>
   screening.reasons.reduce(
     (sum, { effect, weight }) =>
-      sum + (effect === 'for' ? weight : effect === 'against' ? -weight : effect === 'forbids' ? -100 : 0),
+      sum +
+      (effect === 'for'
+        ? weight
+        : effect === 'against'
+          ? -weight
+          : effect === 'forbids' || effect === 'professional'
+            ? -100
+            : 0),
     0,
   );
 
@@ -113,7 +120,7 @@ const screening = {
   },
   label(
     text: string,
-    which: number,
+    which: number | null,
     roles: readonly Role[],
     market: Market,
     whom: Whom | null,

@@ -9,7 +9,7 @@ export const actives = table(
     base: 'other',
   },
   `
-Aqua | water | Water; Eau; Purified Water; Deionized Water; Aqua (Water); Water (Aqua); Aqua/Water/Eau; Water/Aqua/Eau; Aqua/Eau
+Aqua | water | Water; Eau; Agua; Acqua; Wasser; Purified Water; Deionized Water; Distilled Water; Aqua (Water); Water (Aqua); Aqua/Water/Eau; Water/Aqua/Eau; Aqua/Eau
 Maris Aqua | salt | Sea Water
 Niacinamide | other | Vitamin B3
 Niacin | other |
@@ -77,14 +77,14 @@ Hydrochloric Acid | acid |
 Gluconolactone | acid hum=1 |
 Lactobionic Acid | acid hum=1 |
 Adipic Acid | acid |
-Glyoxylic Acid | acid | Glyoxyloyl Carbocysteine
+Glyoxylic Acid | acid straight | Oxoacetic Acid
 Boric Acid | acid |
-Sodium Hydroxide | base | Caustic Soda
-Potassium Hydroxide | base |
-Calcium Hydroxide | base |
-Lithium Hydroxide | base |
-Guanidine Carbonate | base |
-Ammonium Hydroxide | base | Ammonia
+Sodium Hydroxide | alkali | Caustic Soda; Lye
+Potassium Hydroxide | alkali | Caustic Potash
+Calcium Hydroxide | alkali | Slaked Lime
+Lithium Hydroxide | alkali relax |
+Guanidine Carbonate | alkali relax |
+Ammonium Hydroxide | alkali | Ammonia; Ammonia Water
 Ammonium Thioglycolate | perm |
 Thioglycolic Acid | perm |
 Cysteamine HCl | perm |
@@ -95,7 +95,7 @@ Aminomethyl Propanol | base | AMP; AMP-95
 Aminomethyl Propanediol | base |
 Tromethamine | base |
 Tetrahydroxypropyl Ethylenediamine | base |
-Sodium Carbonate | base |
+Sodium Carbonate | alkali | Soda Ash; Washing Soda
 Sodium Bicarbonate | base | Baking Soda; Bicarbonate of Soda
 Sodium Sesquicarbonate | base |
 Sodium Phosphate | buffer |
@@ -122,7 +122,7 @@ Magnesium Gluconate | salt |
 Magnesium Carbonate | absorb |
 Calcium Carbonate | absorb |
 Potassium Alum | salt |
-Sodium Silicate | base |
+Sodium Silicate | alkali |
 Sea Salt | salt | Maris Sal; Sal Marinum
 Polysorbate 20 | emul |
 Polysorbate 40 | emul |
@@ -353,5 +353,78 @@ CI 77492 | dyes |
 CI 77499 | dyes |
 CI 77510 | dyes |
 CI 77742 | dyes | Manganese Violet
+Bis-Aminopropyl Diglycol Dimaleate | bond |
+Maleic Acid | bond acid |
+Succinic Acid | bond acid |
+Hydroxypropylgluconamide | bond |
+Hydroxypropylammonium Gluconate | bond |
+Diethyl Maleate | bond |
+Methylene Glycol | releaser straight | Methanediol; Formaldehyde Monohydrate
+Glyoxyloyl Carbocysteine | straight |
+Glyoxyloyl Keratin Amino Acids | straight protein=keratin/amino |
+Glyoxyloyl Hydrolyzed Keratin | straight protein=keratin/medium |
+Guanidine Hydroxide | alkali relax |
+Magnesium Hydroxide | base |
+Sodium Metasilicate | alkali |
+Sodium Sesquicarbonate Dihydrate | base |
+Ammonium Persulfate | bleach | Diammonium Peroxodisulfate
+Potassium Persulfate | bleach | Dipotassium Peroxodisulfate
+Sodium Persulfate | bleach |
+Sodium Bromate | perm |
+Potassium Bromate | perm |
+Sodium Perborate | bleach |
+Sodium Percarbonate | bleach |
+Urea Peroxide | bleach | Carbamide Peroxide
+Calcium Peroxide | bleach |
+Magnesium Peroxide | bleach |
+Strontium Peroxide | bleach |
+Ethanolamine Thioglycolate | perm | Monoethanolamine Thioglycolate; MEA-Thioglycolate
+Glyceryl Thioglycolate | perm | Glyceryl Monothioglycolate
+Calcium Thioglycolate | perm |
+Potassium Thioglycolate | perm |
+Sodium Thioglycolate | perm |
+Diammonium Dithiodiglycolate | perm |
+Thiolactic Acid | perm |
+Ammonium Thiolactate | perm |
+Cysteamine | perm |
+Ethanolamine Sulfite | perm | Monoethanolamine Sulfite; MEA-Sulfite
+Ammonium Bisulfite | perm |
+Ammonium Sulfite | perm |
+Butyrolactonethiol | perm |
+2,4-Diaminophenoxyethanol HCl | oxdye | 2,4-Diaminophenoxyethanol Dihydrochloride
+4-Amino-2-Hydroxytoluene | oxdye |
+1-Naphthol | oxdye |
+2-Amino-4-Hydroxyethylaminoanisole Sulfate | oxdye | 2-Amino-4-Hydroxyethylaminoanisole
+N,N-Bis(2-Hydroxyethyl)-p-Phenylenediamine Sulfate | oxdye |
+1-Hydroxyethyl 4,5-Diamino Pyrazole Sulfate | oxdye |
+5-Amino-6-Chloro-o-Cresol | oxdye |
+4-Amino-m-Cresol | oxdye |
+2-Amino-3-Hydroxypyridine | oxdye |
+Hydroxybenzomorpholine | oxdye |
+2,6-Dihydroxyethylaminotoluene | oxdye |
+Phenyl Methyl Pyrazolone | oxdye |
+Basic Blue 124 | dyes |
+HC Blue No. 15 | dyes | HC Blue 15
+HC Yellow No. 2 | dyes | HC Yellow 2
+Disperse Black 9 | dyes |
+Polyoxymethylene Urea | releaser |
+Erythorbic Acid | antiox |
+Sodium Erythorbate | antiox |
+Hydroxycinnamic Acid | antiox |
+Silica Dimethyl Silylate | absorb |
+2-Oleamido-1,3-Octadecanediol | other |
+Glycolipids | other |
+Isostearamidopropyl Morpholine Lactate | emul |
+PEG-3 Distearate | emul pearl |
+PEG-4 Distearyl Ether | emul pearl |
+Distearyl Ether | emul pearl oil=1 |
+C12-14 Sec-Pareth-5 | emul |
+C12-14 Sec-Pareth-7 | emul |
+C12-14 Sec-Pareth-9 | emul |
+Trideceth-5 | emul |
+Trideceth-9 | emul |
+PPG-1 Trideceth-6 | emul |
+PEG-150 | solvent | Polyethylene Glycol 150
+PEG-2M | thick |
 `,
 );

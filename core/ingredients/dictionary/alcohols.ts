@@ -5,7 +5,7 @@ export const alcohols = table(
   { group: 'alcohol', origin: 'Chain length: volatile up to four carbons, waxy from twelve.', base: '' },
   `
 Alcohol | alc=short | Ethanol; Ethyl Alcohol; Aethanolum
-Alcohol Denat. | alc=short | Denatured Alcohol; SD Alcohol; SD Alcohol 40; SD Alcohol 40-B
+Alcohol Denat. | alc=short | Denatured Alcohol; SD Alcohol; SD Alcohol 40; SD Alcohol 40-B; SD Alcohol 40-C; SD Alcohol 39-C; SD Alcohol 38-B; SD Alcohol 23-A
 Isopropyl Alcohol | alc=short | Isopropanol; Propan-2-ol
 Propyl Alcohol | alc=short |
 n-Butyl Alcohol | alc=short |
@@ -29,5 +29,6 @@ Batyl Alcohol | alc=fatty |
 Brassica Alcohol | alc=fatty |
 Lignoceryl Alcohol | alc=fatty |
 Propylene Glycol Stearyl Ether | alc=fatty emul |
+Butyloctanol | alc=fatty |
 `,
 );

@@ -34,7 +34,7 @@ Disodium Ricinoleamido MEA-Sulfosuccinate | cleans=an1 |
 Disodium Undecylenamido MEA-Sulfosuccinate | cleans=an1 |
 Disodium Oleamido MEA-Sulfosuccinate | cleans=an1 |
 Diethylhexyl Sodium Sulfosuccinate | cleans=an3 | Dioctyl Sodium Sulfosuccinate
-Disodium PEG-12 Dimethicone Sulfosuccinate | cleans=an1 |
+Disodium PEG-12 Dimethicone Sulfosuccinate | off=water cleans=an1 |
 Sodium C14-16 Olefin Sulfonate | cleans=an4 | Sodium Olefin Sulfonate; Sodium C14-16 Alpha Olefin Sulfonate
 Sodium C14-17 Alkyl Sec Sulfonate | cleans=an4 |
 Sodium Dodecylbenzenesulfonate | cleans=an4 |
@@ -82,14 +82,14 @@ Sodium Cocoyl Alaninate | cleans=an2 |
 TEA-Cocoyl Alaninate | cleans=an2 |
 Sodium Lauroyl Aspartate | cleans=an1 |
 Sodium Lauroyl Methylaminopropionate | cleans=an2 |
-Sodium Cocoyl Apple Amino Acids | cleans=an1 |
-Sodium Lauroyl Oat Amino Acids | cleans=an1 |
-Sodium Cocoyl Oat Amino Acids | cleans=an1 |
-Sodium Cocoyl Hydrolyzed Wheat Protein | cleans=an1 |
-Potassium Cocoyl Hydrolyzed Collagen | cleans=an1 |
-TEA-Cocoyl Hydrolyzed Collagen | cleans=an1 |
-Sodium Cocoyl Hydrolyzed Soy Protein | cleans=an1 |
-Sodium Lauroyl Hydrolyzed Silk | cleans=an1 |
+Sodium Cocoyl Apple Amino Acids | cleans=an1 protein=apple/amino |
+Sodium Lauroyl Oat Amino Acids | cleans=an1 protein=oat/amino |
+Sodium Cocoyl Oat Amino Acids | cleans=an1 protein=oat/amino |
+Sodium Cocoyl Hydrolyzed Wheat Protein | cleans=an1 protein=wheat/small |
+Potassium Cocoyl Hydrolyzed Collagen | cleans=an1 protein=collagen/small |
+TEA-Cocoyl Hydrolyzed Collagen | cleans=an1 protein=collagen/small |
+Sodium Cocoyl Hydrolyzed Soy Protein | cleans=an1 protein=soy/small |
+Sodium Lauroyl Hydrolyzed Silk | cleans=an1 protein=silk/small |
 Sodium Lauroyl Lactylate | cleans=an1 emul |
 Sodium Cocoyl Lactylate | cleans=an1 |
 Sodium Laureth-5 Carboxylate | cleans=an2 |
@@ -182,5 +182,14 @@ Quillaja Saponaria Bark Extract | cleans=non2 | Quillaja Bark Extract
 Yucca Schidigera Root Extract | cleans=non1 | Yucca Schidigera Extract
 Saponaria Officinalis Leaf/Root Extract | cleans=non1 | Soapwort Extract
 Gleditsia Sinensis Fruit Extract | cleans=non1 |
+Potassium Cocoyl Hydrolyzed Soy Protein | cleans=an1 protein=soy/small |
+Potassium Cocoyl Hydrolyzed Rice Protein | cleans=an1 protein=rice/small |
+Sodium Coceth Sulfate | cleans=an3 sulfate |
+Sodium Oleth Sulfate | cleans=an3 sulfate |
+TIPA-Laureth Sulfate | cleans=an3 sulfate |
+Disodium Cocamido MEA-Sulfosuccinate | cleans=an2 |
+Disodium Cocamido MIPA-Sulfosuccinate | cleans=an2 |
+Sodium Lauroyl Methyl Alaninate | cleans=an2 |
+Capryl/Capramidopropyl Betaine | cleans=am1 foam |
 `,
 );

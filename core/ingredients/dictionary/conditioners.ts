@@ -89,20 +89,16 @@ Starch Hydroxypropyltrimonium Chloride | cat=2 film=1 |
 Inulin Hydroxypropyltrimonium Chloride | cat=1 |
 Dextran Hydroxypropyltrimonium Chloride | cat=1 |
 Hydroxypropyl Oxidized Starch PG-Trimonium Chloride | cat=1 |
-Butyloctanol | oil=1 |
 Myristamidopropyl PG-Dimonium Chloride Phosphate | cat=1 |
 Polymethacrylamidopropyltrimonium Chloride | cat=2 film=1 |
-Bis-Aminopropyl Diglycol Dimaleate | bond |
-Maleic Acid | bond acid |
-Succinic Acid | bond acid |
-Hydroxypropylgluconamide | bond |
-Hydroxypropylammonium Gluconate | bond |
-Diethyl Maleate | bond |
-Gluconamidopropyl Aminopropyl Dimethicone | off=strong cat=1 bond |
-Dilinoleic Acid/Propanediol Copolymer | oil=2 |
-Gamma-Docosalactone | heat bond | Meadowfoam Delta-Lactone; Meadowfoamlactone
-Cystine Bis-PG-Propyl Silanetriol | bond protein=amino/amino |
-Trehalulose | hum=1 |
 Ethyl Lauroyl Arginate HCl | cat=1 boost |
+Polyquaternium-1 | cat=1 |
+Polyquaternium-2 | cat=1 |
+Polyquaternium-74 | cat=1 |
+Polyquaternium-80 | cat=1 film=1 |
+Polyquaternium-86 | cat=1 film=1 hold=1 |
+Polyquaternium-92 | cat=1 film=1 |
+Polyquaternium-98 | cat=1 film=1 |
+Quaternium-95 | cat=2 |
 `,
 );

@@ -125,9 +125,9 @@ Glyceryl Caprylate | emul boost |
 Glyceryl Undecylenate | emul boost |
 Glyceryl Ricinoleate | oil=2 emul |
 Hydrogenated Ethylhexyl Olivate | oil=1 | Hydrogenated Ethylhexyl Olivate Unsaponifiables
-Hydrogenated Polyisobutene | oil=2 mineral |
-Polyisobutene | oil=3 mineral |
-Polybutene | oil=3 mineral |
+Hydrogenated Polyisobutene | oil=2 petro |
+Polyisobutene | oil=3 petro |
+Polybutene | oil=3 petro |
 Hydrogenated Polydecene | oil=1 mineral |
 Hydrogenated Poly(C6-14 Olefin) | oil=2 mineral |
 Paraffinum Liquidum | oil=3 mineral | Mineral Oil; Liquid Paraffin
@@ -162,5 +162,10 @@ Laneth-5 | emul |
 PEG-75 Lanolin | emul oil=1 |
 Stearyl Beeswax | wax |
 Spent Grain Wax | wax |
+Gamma-Docosalactone | heat bond | Meadowfoam Delta-Lactone; Meadowfoamlactone
+Dilinoleic Acid/Propanediol Copolymer | oil=2 |
+Isododecene | oil=1 gone |
+C13-16 Isoparaffin | oil=1 gone mineral |
+Synthetic Beeswax | wax oil=2 |
 `,
 );

@@ -4,12 +4,11 @@ import { table } from '../table.ts';
 export const essentialOils = table(
   {
     group: 'essential oil',
-    origin:
-      'Botanical names; those named in Annex III as widened by (EU) 2023/1545 carry "alg", from memory.',
+    origin: 'Botanical names; those named in Annex III as widened by (EU) 2023/1545 carry "alg"; unchecked.',
     base: 'ess',
   },
   `
-Lavandula Angustifolia Oil | ess alg | Lavender Oil; Lavandula Officinalis Oil
+Lavandula Angustifolia Oil | ess alg | Lavender Oil; Lavandula Officinalis Oil; Lavandula Angustifolia Flower Oil
 Lavandula Hybrida Oil | ess alg | Lavandin Oil
 Lavandula Intermedia Oil | ess alg |
 Mentha Piperita Oil | ess alg cool | Peppermint Oil
@@ -38,7 +37,6 @@ Cymbopogon Nardus Oil | ess | Citronella Oil
 Pelargonium Graveolens Flower Oil | ess alg | Geranium Oil; Pelargonium Graveolens Oil
 Rosa Damascena Flower Oil | ess alg | Rose Oil
 Rosa Centifolia Flower Oil | ess alg |
-Jasminum Grandiflorum Flower Extract | ess alg | Jasmine Absolute
 Jasminum Officinale Oil | ess alg | Jasmine Oil
 Cananga Odorata Flower Oil | ess alg | Ylang Ylang Oil
 Pogostemon Cablin Oil | ess alg | Patchouli Oil
@@ -79,7 +77,6 @@ Achillea Millefolium Oil | ess |
 Helichrysum Italicum Flower Oil | ess |
 Boswellia Carterii Oil | ess | Frankincense Oil; Boswellia Serrata Oil
 Commiphora Myrrha Oil | ess | Myrrh Oil
-Styrax Benzoin Resin Extract | ess |
 Myroxylon Pereirae Oil | ess alg | Balsam Peru Oil
 Vetiveria Zizanoides Root Oil | ess | Vetiver Oil
 Turpentine | ess alg |
@@ -96,5 +93,17 @@ Melaleuca Leucadendron Cajaputi Leaf Oil | ess | Cajeput Oil
 Melaleuca Viridiflora Leaf Oil | ess | Niaouli Oil
 Ravensara Aromatica Leaf Oil | ess |
 Vanilla Planifolia Fruit Oil | ess |
+Citrus Aurantium Peel Oil | ess alg |
+Citrus Aurantium Flower Oil | ess alg |
+Lavandula Oil/Extract | ess alg |
+Rose Flower Oil/Extract | ess alg |
+Cananga Odorata Oil/Extract | ess alg |
+Eugenia Caryophyllus Oil | ess alg |
+Eucalyptus Globulus Oil | ess alg cool |
+Lippia Citriodora Absolute | ess alg |
+Narcissus Extract | ess alg |
+Pinus Mugo | ess alg |
+Pinus Pumila | ess alg |
+Jasmine Oil/Extract | ess alg |
 `,
 );

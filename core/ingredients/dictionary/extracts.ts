@@ -46,7 +46,7 @@ Centella Asiatica Extract | extract | Gotu Kola Extract
 Bacopa Monniera Extract | extract | Brahmi
 Eclipta Prostrata Extract | extract | Bhringraj; Eclipta Alba Extract
 Phyllanthus Emblica Fruit Extract | extract | Amla Extract; Emblica Officinalis Fruit Extract
-Lawsonia Inermis Extract | extract dyes | Henna Extract
+Lawsonia Inermis Extract | extract dyes | Henna Extract; Lawsonia Inermis Leaf Extract
 Azadirachta Indica Leaf Extract | extract | Neem Extract; Melia Azadirachta Leaf Extract
 Withania Somnifera Root Extract | extract | Ashwagandha Extract
 Curcuma Longa Root Extract | extract | Turmeric Extract
@@ -100,7 +100,7 @@ Helianthus Annuus Seed Extract | extract uv |
 Glycine Soja Seed Extract | extract |
 Hordeum Vulgare Extract | extract | Barley Extract
 Avena Sativa Kernel Extract | extract film=1 | Oat Extract; Avena Sativa Extract
-Avena Sativa Kernel Flour | extract film=1 | Colloidal Oatmeal; Oat Flour
+Avena Sativa Kernel Flour | extract film=1 protein=oat/large | Colloidal Oatmeal; Oat Flour
 Oryza Sativa Extract | extract | Rice Extract
 Oryza Sativa Water | extract film=1 | Rice Water; Rice Ferment Filtrate
 Chenopodium Quinoa Seed Extract | extract |
@@ -164,9 +164,9 @@ Algae Extract | extract gum | Seaweed Extract
 Spirulina Platensis Extract | extract | Spirulina Extract; Arthrospira Platensis Extract
 Chlorella Vulgaris Extract | extract |
 Propolis Extract | extract |
-Royal Jelly Extract | extract |
+Royal Jelly Extract | extract protein=royal/large |
 Saccharomyces Ferment | extract |
-Saccharomyces Cerevisiae Extract | extract | Yeast Extract
+Saccharomyces Cerevisiae Extract | extract protein=yeast/medium | Yeast Extract
 Lactobacillus Ferment Lysate | extract |
 Bifida Ferment Lysate | extract |
 Galactomyces Ferment Filtrate | extract |
@@ -175,7 +175,7 @@ Beer | extract | Cerevisia
 Acetum | acid | Vinegar; Apple Cider Vinegar
 Caviar Extract | extract |
 Snail Secretion Filtrate | extract |
-Hydrolyzed Placental Protein | extract |
+Hydrolyzed Placental Protein | extract protein=placenta/medium |
 Pearl Powder | extract |
 Sea Salt Extract | extract |
 Hydrolyzed Linseed Extract | extract film=1 |
@@ -183,6 +183,16 @@ Alpinia Galanga Leaf Extract | extract |
 Tamarindus Indica Seed Gum | gum hum=1 film=1 | Tamarind Seed Extract
 Cyamopsis Tetragonoloba Seed Extract | extract gum |
 Crithmum Maritimum Extract | extract |
-Vanilla Planifolia Fruit Extract | extract |
+Vanilla Planifolia Fruit Extract | extract scent |
+Lawsonia Inermis Leaf Powder | extract dyes | Henna; Henna Powder
+Indigofera Tinctoria Leaf Powder | extract dyes | Indigo; Indigo Powder; Indigofera Tinctoria Leaf
+Indigofera Tinctoria Leaf Extract | extract dyes |
+Cassia Obovata Leaf Powder | extract dyes | Cassia Italica Leaf Powder; Cassia Auriculata Leaf Powder
+Trifolium Pratense Flower Extract | extract | Red Clover Extract
+Bambusa Vulgaris Leaf/Stem Extract | extract |
+Moringa Oleifera Seed Extract | extract |
+Styrax Benzoin Resin Extract | extract scent |
+Jasminum Grandiflorum Flower Extract | extract alg | Jasmine Absolute
+Lavandula Angustifolia Flower Extract | extract alg |
 `,
 );

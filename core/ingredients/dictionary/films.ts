@@ -27,7 +27,7 @@ Octylacrylamide/Acrylates/Butylaminoethyl Methacrylate Copolymer | film=3 hold=3
 Acrylates/C1-2 Succinates/Hydroxyacrylates Copolymer | film=3 hold=3 |
 Acrylates/Hydroxyesters Acrylates Copolymer | film=3 hold=3 |
 Acrylates/Lauryl Acrylate/Stearyl Acrylate/Ethylamine Oxide Methacrylate Copolymer | film=3 hold=3 |
-Acrylates/Stearyl Acrylate/Dimethicone Methacrylate Copolymer | film=3 hold=2 |
+Acrylates/Stearyl Acrylate/Dimethicone Methacrylate Copolymer | film=3 hold=2 off=strong |
 Acrylamide/Ammonium Acrylate Copolymer | film=2 thick |
 Acrylamidopropyltrimonium Chloride/Acrylamide Copolymer | film=1 cat=2 |
 AMP-Acrylates/Allyl Methacrylate Copolymer | film=3 hold=3 |
@@ -108,5 +108,8 @@ Hibiscus Esculentus Fruit Extract | film=1 gum hum=1 | Okra Extract; Abelmoschus
 Cydonia Oblonga Seed Extract | film=1 gum | Quince Seed Extract
 Plantago Ovata Seed Extract | film=1 gum | Psyllium Extract
 Trigonella Foenum-Graecum Seed Extract | film=1 gum | Fenugreek Extract
+Acrylates/Vinyl Isodecanoate Crosspolymer | thick |
+Acrylates/Stearates Copolymer | film=2 hold=1 |
+Polyurethane-18 | film=2 hold=2 |
 `,
 );

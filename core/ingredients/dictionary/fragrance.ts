@@ -7,11 +7,11 @@ import { table } from '../table.ts';
 export const fragrance = table(
   {
     group: 'fragrance',
-    origin: 'Annex III of Regulation (EC) 1223/2009 as widened by Regulation (EU) 2023/1545, from memory.',
+    origin: 'Annex III of Regulation (EC) 1223/2009 as widened by Regulation (EU) 2023/1545; unchecked.',
     base: 'alg',
   },
   `
-Parfum | scent | Fragrance; Perfume; Parfum (Fragrance); Fragrance (Parfum); Perfum; Aroma
+Parfum | scent | Fragrance; Perfume; Parfum (Fragrance); Fragrance (Parfum); Perfum; Aroma; Duft; Profumo; Perfumo; Flavour
 Linalool | alg |
 Limonene | alg | D-Limonene; dl-Limonene
 Citronellol | alg |
@@ -30,8 +30,8 @@ Amyl Cinnamal | alg |
 Amylcinnamyl Alcohol | alg |
 Hexyl Cinnamal | alg | Hexyl Cinnamaldehyde; Alpha-Hexylcinnamaldehyde
 Hydroxycitronellal | alg |
-Hydroxyisohexyl 3-Cyclohexene Carboxaldehyde | alg banned | HICC
-Butylphenyl Methylpropional | alg banned |
+Hydroxyisohexyl 3-Cyclohexene Carboxaldehyde | alg | HICC; Lyral
+Butylphenyl Methylpropional | alg | Lilial
 Alpha-Isomethyl Ionone | alg |
 Anise Alcohol | alg | Anisyl Alcohol
 Farnesol | alg |

@@ -98,5 +98,6 @@ Aloe Ferox Leaf Extract | hum=1 film=1 |
 Sodium Carboxymethyl Beta-Glucan | hum=1 |
 Tremella Fuciformis Polysaccharide | hum=2 film=1 |
 Tremella Fuciformis Sporocarp Extract | hum=1 |
+Trehalulose | hum=1 |
 `,
 );

@@ -5,13 +5,13 @@ export const oils = table(
   {
     group: 'oil or butter',
     origin:
-      'Fatty-acid make-up of the oils. Penetration: coconut goes in, mineral oil does not (Ruetsch et al. 2001; Rele & Mohile 2003, neat oils; from memory); for other oils inferred from saturated and short chains, weights common practice.',
+      'Fatty-acid make-up of the oils. Penetration: coconut goes in, mineral oil does not (Ruetsch et al. 2001; Rele & Mohile 2003, neat oils; unchecked); for other oils inferred from saturated and short chains, weights common practice.',
     base: 'oil=2',
   },
   `
 Cocos Nucifera Oil | oil=2+ | Coconut Oil; Cocos Nucifera (Coconut) Oil
 Hydrogenated Coconut Oil | oil=3 |
-Cocos Nucifera Fruit Extract | hum=1 | Coconut Milk; Cocos Nucifera Fruit Juice
+Cocos Nucifera Fruit Extract | hum=1 protein=coconut/large | Coconut Milk; Cocos Nucifera Fruit Juice
 Elaeis Guineensis Oil | oil=3 | Palm Oil
 Elaeis Guineensis Kernel Oil | oil=3+ | Palm Kernel Oil
 Orbignya Oleifera Seed Oil | oil=2+ | Babassu Oil; Attalea Speciosa Seed Oil
@@ -48,7 +48,7 @@ Prunus Persica Kernel Oil | oil=1 | Peach Kernel Oil
 Prunus Domestica Seed Oil | oil=1 | Plum Seed Oil
 Prunus Avium Seed Oil | oil=1 | Cherry Kernel Oil
 Vitis Vinifera Seed Oil | oil=1 | Grape Seed Oil
-Helianthus Annuus Seed Oil | oil=1+ | Sunflower Oil; Sunflower Seed Oil
+Helianthus Annuus Seed Oil | oil=1 | Sunflower Oil; Sunflower Seed Oil
 Helianthus Annuus Hybrid Oil | oil=1 |
 Glycine Soja Oil | oil=2 | Soybean Oil; Soya Oil
 Hydrogenated Soybean Oil | oil=2 |

@@ -7,7 +7,7 @@ import { table } from '../table.ts';
 export const preservatives = table(
   {
     group: 'preservative',
-    origin: 'Regulation (EC) 1223/2009, Annex V, from memory; salt factors from molar masses.',
+    origin: 'Regulation (EC) 1223/2009, Annex V; unchecked; salt factors from molar masses.',
     base: 'pres',
   },
   `
@@ -18,7 +18,7 @@ Potassium Benzoate | pres cap=0.5/2.5*1.31 |
 Potassium Sorbate | pres cap=0.6/0.6*1.34 |
 Sorbic Acid | pres cap=0.6/0.6 |
 Sodium Sorbate | pres cap=0.6/0.6*1.2 |
-Salicylic Acid | pres cap=0.5/0.5 acid |
+Salicylic Acid | pres cap=2/3 acid |
 Sodium Salicylate | pres cap=0.5/0.5*1.16 |
 Dehydroacetic Acid | pres cap=0.6/0.6 |
 Sodium Dehydroacetate | pres cap=0.6/0.6*1.13 |
@@ -36,7 +36,7 @@ Isopropylparaben | paraben |
 Sodium Methylparaben | pres cap=0.4/0.4*1.26 paraben |
 Sodium Ethylparaben | pres cap=0.4/0.4*1.36 paraben |
 Sodium Propylparaben | pres cap=0.14/0.14*1.46 paraben |
-4-Hydroxybenzoic Acid | pres cap=0.4/0.4 paraben |
+4-Hydroxybenzoic Acid | pres cap=0.4/0.4 | p-Hydroxybenzoic Acid
 DMDM Hydantoin | pres cap=0.6/0.6 releaser |
 Imidazolidinyl Urea | pres cap=0.6/0.6 releaser |
 Diazolidinyl Urea | pres cap=0.5/0.5 releaser |
@@ -46,7 +46,7 @@ Sodium Hydroxymethylglycinate | pres cap=0.5/0.5 releaser |
 5-Bromo-5-Nitro-1,3-Dioxane | pres cap=-/0.1 releaser |
 Benzylhemiformal | pres cap=-/0.15 releaser |
 Methenamine | pres cap=0.15/0.15 releaser |
-Formaldehyde | releaser | Formalin; Methylene Glycol
+Formaldehyde | releaser straight | Formalin
 Glyoxal | pres cap=0.01/0.01 |
 Glutaral | pres cap=0.1/0.1 |
 Methylisothiazolinone | pres cap=-/0.0015 mit | MIT; MI
@@ -74,7 +74,7 @@ Iodopropynyl Butylcarbamate | pres cap=0.01/0.02 | IPBC
 Silver Chloride | pres cap=0.004/0.004 |
 Zinc Pyrithione | pres flakes | Pyrithione Zinc
 Piroctone Olamine | pres cap=0.5/1 flakes |
-Climbazole | pres cap=0.2/0.5 flakes |
+Climbazole | pres cap=0.5/2 flakes |
 Ketoconazole | flakes |
 Selenium Sulfide | flakes |
 Coal Tar | flakes |
@@ -97,8 +97,8 @@ Glucose Oxidase | boost |
 Lactoperoxidase | boost |
 Tocopherol | antiox oil=1 | Vitamin E; DL-Alpha Tocopherol; Mixed Tocopherols
 Tocopheryl Acetate | antiox oil=1 | Vitamin E Acetate
-BHT | antiox |
-BHA | antiox |
+BHT | antiox | Butylated Hydroxytoluene
+BHA | antiox | Butylated Hydroxyanisole
 Ascorbyl Palmitate | antiox |
 Tetradibutyl Pentaerythrityl Hydroxyhydrocinnamate | antiox |
 Pentaerythrityl Tetra-Di-t-Butyl Hydroxyhydrocinnamate | antiox |
@@ -106,5 +106,9 @@ Propyl Gallate | antiox |
 Sodium Metabisulfite | antiox |
 Sodium Sulfite | antiox |
 Sodium Bisulfite | antiox |
+Phenylparaben | paraben |
+Benzylparaben | paraben |
+Pentylparaben | paraben |
+Sodium Butylparaben | pres cap=0.14/0.14*1.52 paraben |
 `,
 );

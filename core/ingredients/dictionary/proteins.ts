@@ -21,7 +21,7 @@ Hydrolyzed Vegetable Protein | protein=plant/medium |
 Hydrolyzed Plant Protein | protein=plant/medium |
 Hydrolyzed Silk | protein=silk/small | Hydrolyzed Silk Protein
 Silk Amino Acids | protein=silk/amino |
-Silk Protein | protein=silk/large | Serica Protein; Silk Powder
+Silk Protein | protein=silk/large | Serica Protein; Silk Powder; Serica
 Sericin | protein=silk/large |
 Hydrolyzed Sericin | protein=silk/medium |
 Fibroin | protein=silk/large |
@@ -73,7 +73,7 @@ Hydrolyzed Baobab Protein | protein=baobab/medium |
 Hydrolyzed Adansonia Digitata Seed Protein | protein=baobab/medium |
 Hydrolyzed Brazil Nut Protein | protein=nut/medium |
 Hydrolyzed Hazelnut Protein | protein=nut/medium |
-Hydrolyzed Sesame Protein PG-Propyl Methylsilanediol | protein=sesame/medium |
+Hydrolyzed Sesame Protein PG-Propyl Methylsilanediol | protein=sesame/medium off=mild |
 Hydrolyzed Cottonseed Protein | protein=cotton/medium |
 Hydrolyzed Jojoba Protein | protein=jojoba/medium |
 Hydrolyzed Moringa Protein | protein=moringa/medium |
@@ -143,5 +143,10 @@ Taurine | protein=amino/amino |
 Carnitine | protein=amino/amino |
 Ornithine | protein=amino/amino |
 Citrulline | protein=amino/amino |
+Hydrolyzed Adansonia Digitata Extract | protein=baobab/medium |
+Hydrolyzed Walnut Extract | protein=walnut/medium |
+Hydrolyzed Cicer Seed Extract | protein=chickpea/medium |
+Hydrolyzed Rice Extract | protein=rice/medium |
+Hydrolyzed Sesame Protein | protein=sesame/medium |
 `,
 );

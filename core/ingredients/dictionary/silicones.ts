@@ -108,5 +108,15 @@ Methyl Trimethicone | off=itself |
 Ethyl Trisiloxane | off=itself |
 Caprylyl Methicone | off=mild |
 Ethyl Methicone | off=itself |
+Cystine Bis-PG-Propyl Silanetriol | off=mild bond protein=cystine/amino |
+Gluconamidopropyl Aminopropyl Dimethicone | off=strong cat=1 bond |
+Bis-Diisopropanolamino-PG-Propyl Dimethicone/Bis-Isobutyl PEG-14 Copolymer | off=mild cat=1 |
+Polymethylsilsesquioxane | off=strong absorb |
+Propoxytetramethyl Piperidinyl Dimethicone | off=strong cat=1 |
+Aminoethyl Divinyltetramethyldisilazane | off=strong cat=1 |
+C24-28 Alkyl Methicone | off=strong |
+Silicone Quaternium-17 | off=strong cat=2 |
+Bis-PEG/PPG-20/20 Dimethicone | off=water |
+Simethicone | off=strong |
 `,
 );

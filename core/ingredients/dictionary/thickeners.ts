@@ -76,7 +76,7 @@ Glycol Cetearate | pearl |
 Zea Mays Starch | thick | Corn Starch
 Oryza Sativa Starch | thick | Rice Starch
 Solanum Tuberosum Starch | thick | Potato Starch
-Manihot Esculenta Starch | thick | Tapioca Starch; Tapioca Starch Polymethylsilsesquioxane
+Manihot Esculenta Starch | thick | Tapioca Starch
 Maranta Arundinacea Root Powder | thick | Arrowroot Powder
 Distarch Phosphate | thick |
 Sodium Hydroxypropyl Starch Phosphate | thick |
@@ -98,7 +98,8 @@ Charcoal Powder | clay | Activated Charcoal
 Diatomaceous Earth | clay |
 Silica | absorb |
 Hydrated Silica | absorb |
-Mica | absorb |
+Mica | absorb dyes | CI 77019
 Talc | absorb |
+Tapioca Starch Polymethylsilsesquioxane | off=strong absorb |
 `,
 );

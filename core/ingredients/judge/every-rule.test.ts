@@ -5,7 +5,7 @@ import { INGREDIENTS } from '../dictionary.ts';
 import type { Ingredient } from '../facts.ts';
 import { readFormula } from '../formula.ts';
 import { parseLabel } from '../label/parse-label.ts';
-import type { Condition, Rule } from './rule.ts';
+import { type Condition, lackedIn, type Rule } from './rule.ts';
 import { RULES } from './rules/all.ts';
 import { type ScreenFor, screenFormula, staysOn } from './screen.ts';
 import { picks, type Selector } from './select.ts';
@@ -13,7 +13,7 @@ import { picks, type Selector } from './select.ts';
 /* Every rule is made to speak from its own condition, and silenced again by breaking each part of that condition: a
    rule that can never speak, or cannot be silenced, is a defect. */
 
-const lackedBy = (when: Condition, one: Ingredient) => when.lacks !== undefined && picks(one, when.lacks);
+const lackedBy = (when: Condition, one: Ingredient) => lackedIn(when).some((by) => picks(one, by));
 
 /** An ingredient that a selector picks, and that no other part of the condition forbids. */
 function example(when: Condition, by: Selector, not: readonly Ingredient[] = []): Ingredient {
@@ -25,20 +25,28 @@ function example(when: Condition, by: Selector, not: readonly Ingredient[] = [])
 
 const PLAIN = ['Niacinamide', 'Allantoin', 'Biotin'];
 
-/** A list that meets the condition: what it asks for at a stated share. */
-function listFor(when: Condition): string {
+/** The share at which a condition's ingredient is stated, in %: within what it asks for. */
+const usualShare = (when: Condition) =>
+  when.under !== undefined ? Math.min(0.5, when.under / 2) : Math.max((when.atLeast ?? 1) * 1.3, 1.2);
+
+/** A list that meets the condition: what it asks for at a stated share, beside `and` unless that is left out. */
+function listFor(when: Condition, share = usualShare(when), withAnd = true): string {
   const has = when.has ? example(when, when.has) : null;
-  const and = when.and ? example(when, when.and, has ? [has] : []) : null;
-  const share =
-    when.under !== undefined ? Math.min(0.5, when.under / 2) : Math.max((when.atLeast ?? 1) * 1.3, 1.2);
-  if (has?.group === 'water')
-    return `Aqua ${Math.min(95, Math.round(share + 20))}%, ${[and?.name, ...PLAIN].filter(Boolean).join(', ')}`;
-  const stated = has ? `${has.name} ${share.toFixed(1)}%` : null;
+  const and = withAnd && when.and ? example(when, when.and, has ? [has] : []) : null;
+  // An ingredient that would also serve as the second kind is not one to leave that out with.
+  const alone = !withAnd && when.and && has && picks(has, when.and) ? exampleNot(when) : has;
+  if (alone?.group === 'water')
+    return `Aqua ${Math.min(95, Math.round(share))}%, ${[and?.name, ...PLAIN].filter(Boolean).join(', ')}`;
+  const stated = alone ? `${alone.name} ${share.toFixed(2)}%` : null;
   const base = share >= 50 ? [] : ['Niacinamide'];
   return [...base, stated, and ? `${and.name} ${Math.min(share, 3).toFixed(1)}%` : null, ...PLAIN.slice(1)]
     .filter(Boolean)
     .join(', ');
 }
+
+/** What a condition asks for first, and that is none of its second kind. */
+const exampleNot = (when: Condition): Ingredient | null =>
+  INGREDIENTS.find((one) => picks(one, when.has!) && !picks(one, when.and!) && !lackedBy(when, one)) ?? null;
 
 function rolesFor(when: Condition): Role[] {
   const all = Object.keys(ROLES) as Role[];
@@ -95,8 +103,15 @@ describe.each(RULES.map((rule) => [rule.id, rule] as const))('rule %s', (_, rule
   it('is silent when any part of it does not', () => {
     const broken: [string, string, ScreenFor][] = [];
     if (when.has) broken.push(['has', PLAIN.join(', '), whom]);
-    if (when.lacks)
-      broken.push(['lacks', `${list}, ${INGREDIENTS.find((one) => picks(one, when.lacks!))!.name}`, whom]);
+    for (const by of lackedIn(when))
+      broken.push([
+        `lacks ${JSON.stringify(by)}`,
+        `${list}, ${INGREDIENTS.find((one) => picks(one, by))!.name}`,
+        whom,
+      ]);
+    if (when.atLeast !== undefined) broken.push(['atLeast', listFor(when, when.atLeast * 0.8), whom]);
+    if (when.under !== undefined) broken.push(['under', listFor(when, when.under * 1.2), whom]);
+    if (when.and) broken.push(['and', listFor(when, undefined, false), whom]);
     if (when.roles) {
       const other = (Object.keys(ROLES) as Role[]).find(
         (role) =>
@@ -121,6 +136,7 @@ describe.each(RULES.map((rule) => [rule.id, rule] as const))('rule %s', (_, rule
       broken.push(['weather', list, { ...whom, dewPointC: null }]);
     if (when.history) broken.push(['history', list, { ...whom, history: [] }]);
     if (when.stretch) broken.push(['stretch', list, { ...whom, stretch: null }]);
+    if (when.notStretch) broken.push(['notStretch', list, { ...whom, stretch: when.notStretch[0]! }]);
     if (when.scalp) broken.push(['scalp', list, { ...whom, scalp: [] }]);
     if (when.dislikes) broken.push(['dislikes', list, { ...whom, dislikes: [] }]);
     if (when.child !== undefined) broken.push(['child', list, { ...whom, child: !when.child }]);

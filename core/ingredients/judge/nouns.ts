@@ -20,9 +20,11 @@ const PLURALS: Partial<Record<Mark, string>> = {
   oxdye: 'oxidative hair dyes',
   uv: 'UV filters',
   acid: 'acids',
-  base: 'strong bases',
+  base: 'alkalising agents',
+  alkali: 'strong alkalis',
   salt: 'salts',
-  perm: 'waving, relaxing or bleaching agents',
+  perm: 'waving or straightening agents',
+  bleach: 'bleaching agents',
   gas: 'propellants',
   gum: 'plant gums',
 };
@@ -56,11 +58,18 @@ export function nounOf(by: Selector): string {
   if (by.film || by.filmUpTo) return 'film formers';
   if (by.humectant) return by.humectant === 3 ? 'strong humectants' : 'humectants';
   if (by.alcohol) return by.alcohol === 'short' ? 'drying alcohols' : 'fatty alcohols';
-  if (by.cleans) return by.cleans >= 3 ? 'strong cleansers' : 'mild cleansers';
-  if (by.penetrates) return 'oils that go in';
+  if (by.cleans)
+    return by.cleans >= 3 ? 'strong cleansers' : by.without?.length ? 'mild cleansers' : 'cleansers';
+  if (by.penetrates) return 'penetrating oils';
   if (by.oil) return by.oil === 3 ? 'heavy oils, butters and waxes' : 'oils and butters';
   if (by.oilUpTo) return 'light oils and esters';
   if (by.cationic) return 'cationic conditioners';
+  if (by.name)
+    return by.name.length === 1
+      ? by.name[0]!
+      : by.name.length <= 3
+        ? by.name.join(' or ')
+        : 'some of what it holds';
   if (by.group) return by.group.join(' and ');
   return 'ingredients';
 }

@@ -7,6 +7,8 @@ export const EFFECTS = {
   for: { label: 'speaks for it' },
   against: { label: 'speaks against it' },
   note: { label: 'worth knowing' },
+  /** Not for this tool: what a licensed professional does. */
+  professional: { label: 'for a licensed professional' },
   forbids: { label: 'do not use' },
 } as const;
 export type Effect = keyof typeof EFFECTS;
@@ -18,8 +20,8 @@ export interface Condition {
   atLeast?: number;
   /** At most this expected share. */
   under?: number;
-  /** Ingredients of which there must be none. */
-  lacks?: Selector;
+  /** Ingredients of which there must be none, of any of these kinds. */
+  lacks?: Selector | readonly Selector[];
   /** A second kind that must be there too. */
   and?: Selector;
   leaveOn?: boolean;
@@ -39,6 +41,8 @@ export interface Condition {
   hardWater?: boolean;
   /** What the stretch test last called for. */
   stretch?: readonly ('protein' | 'balanced' | 'moisture')[];
+  /** What the stretch test must not have called for; without a test it speaks. */
+  notStretch?: readonly ('protein' | 'balanced' | 'moisture')[];
   scalp?: readonly ('sensitive' | 'flakes' | 'oily')[];
   wantsHold?: boolean;
   dislikes?: readonly string[];
@@ -56,5 +60,9 @@ export interface Rule {
   schools: readonly School[] | null;
   source: string;
 }
+
+/** Kinds a condition wants none of. */
+export const lackedIn = ({ lacks }: Condition): readonly Selector[] =>
+  lacks === undefined ? [] : Array.isArray(lacks) ? (lacks as readonly Selector[]) : [lacks as Selector];
 
 export const PRACTICE = 'common practice, no source';

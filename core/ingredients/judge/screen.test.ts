@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { NO_TRAITS } from '../../hair/traits.ts';
 import { SCHOOLS, type School } from '../../hair/wishes.ts';
-import { INGREDIENTS } from '../dictionary.ts';
+import { findIngredient, INGREDIENTS } from '../dictionary.ts';
 import { readFormula } from '../formula.ts';
 import { parseLabel } from '../label/parse-label.ts';
+import { lackedIn } from './rule.ts';
 import { RULES } from './rules/all.ts';
 import { type ScreenFor, screenFormula, staysOn } from './screen.ts';
 import { picks } from './select.ts';
@@ -57,12 +58,14 @@ describe('the rules', () => {
 
   it('ask only for ingredients that exist', () => {
     for (const { id, when } of RULES)
-      for (const by of [when.has, when.and, when.lacks])
-        if (by)
+      for (const by of [when.has, when.and, ...lackedIn(when)])
+        if (by) {
           expect(
             INGREDIENTS.some((one) => picks(one, by)),
             id,
           ).toBe(true);
+          for (const name of by.name ?? []) expect(findIngredient(name)?.name, `${id}: ${name}`).toBe(name);
+        }
   });
 });
 

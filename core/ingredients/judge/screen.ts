@@ -1,13 +1,13 @@
 import type { Traits } from '../../hair/traits.ts';
 import type { School } from '../../hair/wishes.ts';
 import { SCHOOLS } from '../../hair/wishes.ts';
-import { ROLES, type Role } from '../../shelf/products.ts';
-import { findIngredient } from '../dictionary.ts';
-import type { Ingredient } from '../facts.ts';
+import type { Role } from '../../shelf/products.ts';
+import { itemsWith } from '../allergy.ts';
+import { type Ban, bansOf, cited } from '../bans.ts';
 import type { Formula, FormulaItem, Market } from '../formula.ts';
-import { normalName } from '../normal-name.ts';
+import { HAZARDS, hazardsIn } from './hazards.ts';
 import { nounOf } from './nouns.ts';
-import type { Condition, Effect, Rule } from './rule.ts';
+import { type Condition, type Effect, lackedIn, type Rule } from './rule.ts';
 import { indexSelectors, type Selector, shareOf } from './select.ts';
 
 /** Whether a role stays on the hair. */
@@ -56,6 +56,7 @@ export const VERDICTS = {
   good: { label: 'good bet', tone: 'held' },
   trial: { label: 'worth a trial', tone: 'plain' },
   against: { label: 'against the grain', tone: 'due' },
+  professional: { label: 'not for this tool: licensed professional', tone: 'stop' },
   never: { label: 'do not use', tone: 'stop' },
 } as const;
 export type Verdict = keyof typeof VERDICTS;
@@ -111,6 +112,7 @@ function suits(when: Condition, screen: ScreenFor): boolean {
   if (!meets(when.history, screen.history)) return false;
   if (!meets(when.scalp, screen.scalp) || !meets(when.dislikes, screen.dislikes)) return false;
   if (when.stretch && (screen.stretch === null || !when.stretch.includes(screen.stretch))) return false;
+  if (when.notStretch && screen.stretch !== null && when.notStretch.includes(screen.stretch)) return false;
   const dew = screen.dewPointC;
   if (when.dewUnder !== undefined && !(dew !== null && dew < when.dewUnder)) return false;
   return when.dewFrom === undefined || (dew !== null && dew >= when.dewFrom);
@@ -144,7 +146,7 @@ function found(
   pick: Lookup,
 ): { items: readonly FormulaItem[]; sure: boolean } | null {
   if (when.leaveOn !== undefined && when.leaveOn !== formula.leaveOn) return null;
-  if (when.lacks && pick(when.lacks).length > 0) return null;
+  if (lackedIn(when).some((by) => pick(by).length > 0)) return null;
   if (when.and && pick(when.and).length === 0) return null;
   if (!when.has) return { items: [], sure: true };
   const items = pick(when.has);
@@ -194,57 +196,105 @@ function apply({ rule, where, weight }: LiveRule, formula: Formula, pick: Lookup
   };
 }
 
-/** Items of a label that are one ingredient, by any of its names. */
-export function itemsNamed<T extends { name: string; ingredient: Ingredient | null }>(
-  items: readonly T[],
-  name: string,
-): T[] {
-  const meant = findIngredient(name);
-  const wanted = meant === null ? normalName(name) : '';
-  return items.filter((item) =>
-    meant === null
-      ? findIngredient(item.name) === null && normalName(item.name) === wanted
-      : item.ingredient === meant,
+/** A reason that weighs in every school and holds for the whole head. */
+const plainReason = (
+  to: Pick<Reason, 'ruleId' | 'says' | 'effect' | 'strength' | 'items' | 'source'>,
+): Reason => ({ ...to, weight: to.strength, where: [], sure: true, schools: null });
+
+const namesOf = (items: readonly FormulaItem[]) => [...new Set(items.map(({ name }) => name))].join(', ');
+
+/** What the wearer's file keeps away from: forbidden where the list has it, spoken against where a name may hold it. */
+function avoidedReasons(formula: Formula, screen: ScreenFor): Reason[] {
+  return screen.avoided.flatMap(({ ingredient, why }): Reason[] => {
+    const found = itemsWith(formula.items, ingredient);
+    const file = why === 'allergy' ? 'an allergy on this wearer’s file' : 'kept away from this wearer';
+    const reason = (reading: 'has' | 'may have'): Reason[] => {
+      const items = found.flatMap((one) => (one.reading === reading ? one.item : []));
+      if (items.length === 0) return [];
+      return [
+        plainReason({
+          ruleId: `avoided ${ingredient}${reading === 'has' ? '' : ' perhaps'}`,
+          says:
+            reading === 'has'
+              ? `${ingredient}: ${file}.`
+              : `${namesOf(items)} may hold ${ingredient}: ${file}.`,
+          effect: reading === 'has' ? 'forbids' : 'against',
+          strength: 3,
+          items,
+          source: 'the wearer’s own file; a doctor’s word stands over it',
+        }),
+      ];
+    };
+    return [...reason('has'), ...reason('may have')];
+  });
+}
+
+/** What is for a licensed professional, from the names alone; on a child it is forbidden. */
+function hazardReasons(formula: Formula, { child }: ScreenFor): Reason[] {
+  return hazardsIn(formula).map(({ kind, items }) =>
+    plainReason({
+      ruleId: `hazard ${kind}`,
+      says: `${namesOf(items)} ${HAZARDS[kind].says}: for a licensed professional, not for a wash-day trial${child ? ', and never on a child' : ''}.`,
+      effect: child ? 'forbids' : 'professional',
+      strength: 3,
+      items,
+      source: 'caution: licensed professionals, the label and the law; chemistry of the names, unchecked',
+    }),
   );
 }
 
-function avoidedReasons(formula: Formula, screen: ScreenFor): Reason[] {
-  return screen.avoided.flatMap(({ ingredient, why }): Reason[] => {
-    const items = itemsNamed(formula.items, ingredient);
-    if (items.length === 0) return [];
-    return [
-      {
-        ruleId: `avoided ${ingredient}`,
-        says:
-          why === 'allergy'
-            ? `${ingredient}: an allergy on this wearer’s file.`
-            : `${ingredient}: kept away from this wearer.`,
-        effect: 'forbids',
-        weight: 3,
-        strength: 3,
-        items,
-        where: [],
-        sure: true,
-        schools: null,
-        source: 'the wearer’s own file; a doctor’s word stands over it',
-      },
-    ];
-  });
+const since = (date: string | null) => (date === null ? '' : ` since ${date.slice(0, 4)}`);
+
+/** What a market's law keeps out: forbidden there, told elsewhere. */
+function banReasons(formula: Formula, { market }: ScreenFor): Reason[] {
+  const found = new Map<string, { ban: Ban; items: FormulaItem[] }>();
+  for (const item of formula.items)
+    for (const ban of item.ingredient ? bansOf(item.ingredient.name) : []) {
+      if (ban.of === 'leave-on' && !formula.leaveOn) continue;
+      const key = `${ban.act} ${ban.of} ${ban.market}`;
+      found.set(key, { ban, items: [...(found.get(key)?.items ?? []), item] });
+    }
+  return [...found.values()].map(({ ban, items }) =>
+    plainReason({
+      ruleId: `ban ${ban.act}`,
+      says: `${namesOf(items)}: not allowed in ${ban.of === 'all' ? 'cosmetics' : 'what stays on'} in the EU${since(ban.since)}.`,
+      effect: ban.market === market ? 'forbids' : 'note',
+      strength: 3,
+      items,
+      source: cited(ban),
+    }),
+  );
 }
+
+/** A list whose shares cannot be worked out keeps every rule that asks for an amount silent; the verdict has to say so. */
+const conflictReasons = ({ conflict }: Formula): Reason[] =>
+  conflict === null
+    ? []
+    : [
+        plainReason({
+          ruleId: 'list-conflict',
+          says: 'This list contradicts itself, so no share is known: what hangs on an amount was not judged.',
+          effect: 'note',
+          strength: 3,
+          items: [],
+          source: 'the list itself',
+        }),
+      ];
 
 /** Net weight from which a product is a good bet, and under which it is against the grain. Model assumptions. */
 const LIMITS = { good: 3, against: -2 } as const;
 /** Expected share of unknown ingredients, %, over which no product is called a good bet. Model assumption. */
 const UNKNOWN_MOST = 15;
 
-function verdictOf(reasons: readonly Reason[], unknownShare: number): Verdict {
+function verdictOf(reasons: readonly Reason[], unknownShare: number, conflict: boolean): Verdict {
   if (reasons.some(({ effect }) => effect === 'forbids')) return 'never';
+  if (reasons.some(({ effect }) => effect === 'professional')) return 'professional';
   const net = reasons.reduce(
     (sum, { effect, weight }) => sum + (effect === 'for' ? weight : effect === 'against' ? -weight : 0),
     0,
   );
   if (net <= LIMITS.against) return 'against';
-  return net >= LIMITS.good && unknownShare <= UNKNOWN_MOST ? 'good' : 'trial';
+  return net >= LIMITS.good && unknownShare <= UNKNOWN_MOST && !conflict ? 'good' : 'trial';
 }
 
 const indexes = new WeakMap<readonly Rule[], ReturnType<typeof indexSelectors>>();
@@ -253,14 +303,14 @@ function indexOf(rules: readonly Rule[]): ReturnType<typeof indexSelectors> {
   let found = indexes.get(rules);
   if (!found) {
     found = indexSelectors(
-      rules.flatMap(({ when }) => [when.has, when.and, when.lacks].flatMap((by) => by ?? [])),
+      rules.flatMap(({ when }) => [when.has, when.and, ...lackedIn(when)].flatMap((by) => by ?? [])),
     );
     indexes.set(rules, found);
   }
   return found;
 }
 
-const ORDER: Record<Effect, number> = { forbids: 0, against: 1, for: 1, note: 2 };
+const ORDER: Record<Effect, number> = { forbids: 0, professional: 0, against: 1, for: 1, note: 2 };
 
 /**
  * A formula screened for one head, weather and school: a verdict in words and its reasons, heaviest first. Rules of
@@ -275,7 +325,12 @@ export function screenFormulas(screen: ScreenFor, rules: readonly Rule[]): (form
   const index = indexOf(rules);
   return (formula) => {
     const pick = index(formula);
-    const all = avoidedReasons(formula, screen);
+    const all = [
+      ...avoidedReasons(formula, screen),
+      ...hazardReasons(formula, screen),
+      ...banReasons(formula, screen),
+      ...conflictReasons(formula),
+    ];
     for (const one of live) {
       const reason = apply(one, formula, pick);
       if (reason) all.push(reason);
@@ -288,15 +343,16 @@ export function screenFormulas(screen: ScreenFor, rules: readonly Rule[]): (form
 function judged(all: readonly Reason[], formula: Formula, own: School | null): Screening {
   const unknownItems = formula.items.filter(({ ingredient, share }) => ingredient === null && share !== null);
   const unknownShare = shareOf(unknownItems).expected;
+  const conflict = formula.conflict !== null;
   const heard = (school: School | null) =>
     all.filter(({ schools }) => schools === null || (school !== null && schools.includes(school)));
   const reasons = heard(own).sort((a, b) => ORDER[a.effect] - ORDER[b.effect] || b.weight - a.weight);
-  const verdict = verdictOf(reasons, unknownShare);
+  const verdict = verdictOf(reasons, unknownShare, conflict);
   const others = (Object.keys(SCHOOLS) as School[])
     .filter((school) => school !== own)
     .map((school) => ({
       school,
-      verdict: verdictOf(heard(school), unknownShare),
+      verdict: verdictOf(heard(school), unknownShare, conflict),
       reasons: all.filter(({ schools }) => schools?.includes(school)),
     }))
     .filter(
@@ -306,6 +362,3 @@ function judged(all: readonly Reason[], formula: Formula, own: School | null): S
     );
   return { verdict, reasons, unknown: unknownItems.map(({ name }) => name), others };
 }
-
-export const roleWords = (roles: readonly Role[]): string =>
-  roles.map((role) => ROLES[role].label.toLowerCase()).join(', ');

@@ -24,10 +24,67 @@ describe('labels as they are printed and pasted', () => {
 describe('a paste', () => {
   it('keeps percentages, footnotes and what is inside what', () => {
     const { items } = parseLabel('Aqua, Glycerin* (5%), Parfum (Linalool, Limonene), Panthenol 0.5 %');
-    expect(items[1]).toMatchObject({ percent: { value: 5, within: 0.5 }, marks: '*' });
+    expect(items[1]).toMatchObject({ percent: { low: 4.5, high: 5.5 }, marks: '*' });
     expect(items.slice(2, 5).map(({ inside }) => inside)).toEqual([null, 2, 2]);
-    expect(items[5]!.percent!.value).toBe(0.5);
-    expect(items[5]!.percent!.within).toBeCloseTo(0.05, 12);
+    expect(items[5]!.percent!.low).toBeCloseTo(0.45, 12);
+    expect(items[5]!.percent!.high).toBeCloseTo(0.55, 12);
+  });
+
+  it.each([
+    ['5 %', 4.5, 5.5],
+    ['0,5 %', 0.45, 0.55],
+    ['<1 %', 0, 1],
+    ['(< 0.1%)', 0, 0.1],
+    ['≤ 2 %', 0, 2],
+    ['max. 3 %', 0, 3],
+    ['up to 3%', 0, 3],
+    ['3 % max', 0, 3],
+    ['>30%', 30, 100],
+    ['≥5 %', 5, 100],
+    ['min. 5 %', 5, 100],
+    ['min 5%', 5, 100],
+    ['at least 10 %', 10, 100],
+    ['5-15%', 5, 15],
+    ['5 – 15 %', 5, 15],
+    ['5% to 15%', 5, 15],
+    ['ca. 6 %', 4, 9],
+    ['100 %', 99.5, 100],
+  ])('reads a stated share as bounds: %s', (stated, low, high) => {
+    for (const text of [`Aqua, Glycerin ${stated}, Panthenol`, `Aqua, ${stated} Glycerin, Panthenol`]) {
+      const { items } = parseLabel(text);
+      expect(
+        items.map(({ name }) => name),
+        text,
+      ).toEqual(['Aqua', 'Glycerin', 'Panthenol']);
+      expect(items[1]!.percent!.low).toBeCloseTo(low, 9);
+      expect(items[1]!.percent!.high).toBeCloseTo(high, 9);
+    }
+  });
+
+  it('takes no percentage from a name that ends in a number', () => {
+    const { items } = parseLabel('Aqua, Ceteareth-20 5%, Polyquaternium-7, PEG-40 Hydrogenated Castor Oil');
+    expect(items.map(({ percent }) => percent?.low ?? null)).toEqual([null, 4.5, null, null]);
+  });
+
+  it('shows what it does not take for ingredients', () => {
+    const { notes } = parseLabel(
+      'Aqua, Glycerin*, Panthenol. *Certified organic. Keep away from eyes, rinse at once.\nFree from sulfates, parabens.',
+    );
+    expect(notes.join(' | ')).toBe(
+      '*Certified organic. Keep away from eyes, rinse at once. Free from sulfates, parabens.',
+    );
+  });
+
+  it('never takes a known name for a note, whatever stands before it', () => {
+    const { items } = parseLabel('Aqua, Glycerin.\nVegan formula\nLinalool, Panthenol');
+    expect(items.map(({ name }) => name)).toEqual(['Aqua', 'Glycerin', 'Linalool', 'Panthenol']);
+  });
+
+  it('says which list is read where it is not the first', () => {
+    const { says, which } = parseLabel('Key ingredients: Panthenol\nIngredients: Aqua, PVP, Panthenol');
+    expect(which).toBe(1);
+    expect(says.join(' ')).toContain('“Ingredients” is read');
+    expect(parseLabel('Key ingredients: Panthenol\nIngredients: Aqua, PVP', 0).items).toHaveLength(1);
   });
 
   it('tells active, other and possible ingredients apart', () => {
@@ -89,7 +146,23 @@ describe('every paste', () => {
         fc.oneof(
           name,
           noise,
-          fc.constantFrom(', ', '(', ')', '[', '+/-', '%', 'Ingredients:', '\n', '<b>', '•'),
+          fc.constantFrom(
+            ', ',
+            '(',
+            ')',
+            '[',
+            '+/-',
+            '%',
+            'Ingredients:',
+            '\n',
+            '<b>',
+            '•',
+            '. ',
+            '/',
+            ' & ',
+            '* ',
+            '5-15%',
+          ),
         ),
       )
       .map((parts) => parts.join(''));
@@ -107,6 +180,31 @@ describe('every paste', () => {
         },
       ),
       { numRuns: 300 },
+    );
+  });
+
+  it('loses no ingredient to a bracket, a slash, a joint, a line or a note behind', () => {
+    const group = (a: string, b: string) =>
+      fc.constantFrom(
+        `[${a}, ${b}]`,
+        `(${a}, ${b})`,
+        `Parfum (${a}, ${b})`,
+        `${a} (and) ${b}`,
+        `${a} & ${b}`,
+        `${a}, ${b}. Vegan.`,
+        `${a},\n${b}\n\nMade in a small town`,
+      );
+    fc.assert(
+      fc.property(
+        fc
+          .uniqueArray(name, { minLength: 2, maxLength: 2 })
+          .chain(([a, b]) => group(a!, b!).map((text) => ({ a, b, text }))),
+        ({ a, b, text }) => {
+          const read = names(`Aqua, ${text}`);
+          for (const wanted of [a, b]) expect(read, text).toContain(wanted);
+        },
+      ),
+      { numRuns: 400 },
     );
   });
 

@@ -1,7 +1,10 @@
 import type { Ingredient } from '../facts.ts';
 import { normalName } from '../normal-name.ts';
-import { matchIngredient } from './match.ts';
-import { findLists, type LabelList, type Section } from './sections.ts';
+import { type Lookup, lookupWith } from './match.ts';
+import { cutNotes } from './notes.ts';
+import type { Stated } from './percent.ts';
+import { bare, type ReadItem, readPiece } from './read-item.ts';
+import { findLists, type LabelList, type Section, usualList } from './sections.ts';
 import { splitItems } from './split.ts';
 import { LABEL_LIMIT, tidy } from './tidy.ts';
 
@@ -12,8 +15,8 @@ export interface LabelItem {
   name: string;
   ingredient: Ingredient | null;
   section: Section;
-  /** Percentage the label states, with half a unit of its last digit; null without one. */
-  percent: { value: number; within: number } | null;
+  /** Share in % the label states, as bounds; null without one. */
+  percent: Stated | null;
   /** Place of the item it is said to be inside of ("Parfum (Linalool, …)"), else null. */
   inside: number | null;
   /** Footnote marks behind it. */
@@ -25,86 +28,39 @@ export interface ParsedLabel {
   /** Text that belongs to no list: what stood before the first heading. */
   before: string;
   heading: string;
+  /** What stood among or behind the names and is none: claims, warnings, footnotes. */
+  notes: string[];
+  /** Which of the paste's lists was read. */
+  which: number;
   /** Sentences about the paste itself. */
   says: string[];
 }
 
-const PERCENT =
-  /\(?\s*(?:<|>|~|≤|≥|min\.?|max\.?|ca\.?)?\s*(\d{1,3}(?:[.,]\d+)?)\s*%\s*(?:w\/w|v\/v)?\s*\)?/i;
-const MARKS = /[*†‡§¹²³⁴⁵°^#+]+/g;
-const BLEND = /\s*\(\s*(?:and|und|et|y)\s*\)\s*|\s+\band\b\s+(?=[A-Z])/;
-
-function percentOf(text: string): LabelItem['percent'] {
-  if (!text.includes('%')) return null;
-  const m = PERCENT.exec(text);
-  if (!m) return null;
-  const digits = m[1]!.replace(',', '.');
-  const decimals = digits.split('.')[1]?.length ?? 0;
-  return { value: Number(digits), within: 0.5 * 10 ** -decimals };
-}
-
-/** Names as most labels write them need no cleaning. */
-const PLAIN = /^[A-Za-z][A-Za-z0-9 /'-]*[A-Za-z0-9]$/;
-
-function bare(text: string): string {
-  if (PLAIN.test(text)) return text;
-  return text
-    .replace(PERCENT, ' ')
-    .replace(/^[\s\d]+[.)]\s+/, '')
-    .replace(MARKS, '')
-    .replace(/\s+/g, ' ')
-    .replace(/^[\s.:-]+|[\s.:]+$/g, '')
-    .trim();
-}
-
-/** Constituents named in brackets behind perfume or an oil; other brackets hold a common name. */
-function constituents(name: string): string[] {
-  const m = /^[^([{]*[([{]([^)\]}]*,[^)\]}]*)[)\]}]?/.exec(name);
-  return m ? splitItems(m[1]!) : [];
-}
-
-function itemsOf(list: LabelList, own: ReadonlyMap<string, Ingredient> | null): LabelItem[] {
+/** The items of one list in their order, and what was read as notes. */
+function itemsOf(list: LabelList, find: Lookup): { items: LabelItem[]; notes: string[] } {
   const items: LabelItem[] = [];
-  for (const { section, text } of list.parts)
-    for (const written of splitItems(text)) {
-      const whole = bare(written);
-      const direct = matchIngredient(whole, own);
-      const pieces = direct || !BLEND.test(whole) ? [whole] : whole.split(BLEND).filter(Boolean);
-      pieces.forEach((piece, n) => {
-        const inner = pieces.length === 1 ? constituents(piece) : [];
-        const name = inner.length ? piece.replace(/\s*[([{].*$/, '') : piece;
-        if (!/\p{L}/u.test(name)) return;
-        const item: LabelItem = {
-          text: pieces.length === 1 ? written : piece,
-          name,
-          ingredient: pieces.length === 1 && !inner.length ? direct : matchIngredient(name, own),
-          section,
-          percent: n === 0 ? percentOf(written) : null,
-          inside: null,
-          marks: PLAIN.test(written) ? '' : (written.match(MARKS) ?? []).join(''),
-        };
-        items.push(item);
-        const place = items.length - 1;
-        for (const part of inner)
-          items.push({
-            text: part,
-            name: bare(part),
-            ingredient: matchIngredient(bare(part), own),
-            section,
-            percent: percentOf(part),
-            inside: place,
-            marks: '',
-          });
-      });
-    }
-  return items;
+  const notes: string[] = [];
+  const known = (name: string) => find(bare(name)) !== null;
+  const keep = (read: ReadItem, section: Section, inside: number | null) => {
+    const { inner, ...item } = read;
+    items.push({ ...item, section, inside });
+    const place = items.length - 1;
+    for (const part of inner) keep(part, section, inside ?? place);
+  };
+  for (const { section, text } of list.parts) {
+    const cut = cutNotes(text, known);
+    notes.push(...cut.notes);
+    for (const written of splitItems(cut.text, known))
+      for (const read of readPiece(written, find, notes)) keep(read, section, null);
+  }
+  return { items, notes };
 }
 
 const NUTRITION =
   /\b(kcal|kJ|calories|saturates|carbohydrates?|dietary fib(?:re|er)|per 100 ?g|serving size|of which sugars)\b/i;
 
 /** What is odd about a paste, a sentence each. */
-function oddities(text: string, items: readonly LabelItem[], lists: number): string[] {
+function oddities(text: string, items: readonly LabelItem[], lists: number, which: string): string[] {
   const says: string[] = [];
   if (text.trim() === '') return ['Paste the ingredient list as it stands on the label.'];
   const known = items.filter(({ ingredient }) => ingredient).length;
@@ -120,7 +76,7 @@ function oddities(text: string, items: readonly LabelItem[], lists: number): str
   } else if (items.length === 1)
     says.push('Only one ingredient. If the label lists more, paste the rest as well.');
   const total = items.reduce(
-    (sum, { percent, inside }) => sum + (inside === null ? (percent?.value ?? 0) : 0),
+    (sum, { percent, inside }) => sum + (inside === null ? (percent?.low ?? 0) : 0),
     0,
   );
   if (total > 100.5) says.push(`The percentages on this label add up to ${Math.round(total)}: over 100.`);
@@ -133,17 +89,18 @@ function oddities(text: string, items: readonly LabelItem[], lists: number): str
   }
   if (twice.size) says.push(`Named twice: ${[...twice].slice(0, 4).join(', ')}.`);
   if (lists > 1)
-    says.push(`This paste holds ${lists} lists; the first is read. Choose another if that is the one.`);
+    says.push(`This paste holds ${lists} lists; ${which} is read. Choose another if that is the one.`);
   return says;
 }
 
 /**
  * Reads a label's ingredient list as people paste it. Never throws; keeps every name in its order, known or not; says
- * what is odd in sentences. `which` chooses among several lists in one paste.
+ * what is odd in sentences. `which` chooses among several lists in one paste; left out, the full one is read where another
+ * only names key ingredients.
  */
 export function parseLabel(
   text: string,
-  which = 0,
+  which: number | null = null,
   own: ReadonlyMap<string, Ingredient> | null = null,
 ): ParsedLabel & { lists: string[] } {
   if (text.length > LABEL_LIMIT)
@@ -151,19 +108,26 @@ export function parseLabel(
       items: [],
       before: '',
       heading: '',
+      notes: [],
+      which: 0,
       lists: [],
       says: [
         `This is longer than any label: ${text.length.toLocaleString('en')} characters. Paste the ingredient list alone.`,
       ],
     };
+  const find = lookupWith(own);
   const { before, lists } = findLists(tidy(text));
-  const list = lists[Math.min(which, lists.length - 1)] ?? { heading: '', parts: [] };
-  const items = itemsOf(list, own);
+  const chosen = which === null ? usualList(lists) : Math.min(which, lists.length - 1);
+  const list = lists[chosen] ?? { heading: '', parts: [] };
+  const { items, notes } = itemsOf(list, find);
+  const called = (i: number) => lists[i]?.heading || `List ${i + 1}`;
   return {
     items,
     before,
     heading: list.heading,
-    lists: lists.map(({ heading }, i) => heading || `List ${i + 1}`),
-    says: oddities(text, items, lists.length),
+    notes,
+    which: Math.max(0, chosen),
+    lists: lists.map((_, i) => called(i)),
+    says: oddities(text, items, lists.length, chosen === 0 ? 'the first' : `“${called(chosen)}”`),
   };
 }

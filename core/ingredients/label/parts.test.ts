@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { matchIngredient, spellings } from './match.ts';
+import { isPolymer, lookupWith, matchIngredient, slashed } from './match.ts';
 import { findLists } from './sections.ts';
 import { splitItems } from './split.ts';
 import { tidy } from './tidy.ts';
@@ -96,9 +96,12 @@ describe('finding lists', () => {
 });
 
 describe('matching a name', () => {
-  it('tries it whole, without its brackets, what is in them, and its parts', () => {
-    expect(spellings('Aqua (Water)')).toEqual(['Aqua (Water)', 'Aqua', 'Water']);
-    expect(spellings('Aqua/Eau')).toEqual(['Aqua/Eau', 'Aqua/Eau', 'Aqua', 'Eau', 'Aqua', 'Eau']);
+  it('parts names joined with slashes, but never a polymer', () => {
+    expect(slashed('Parfum/Linalool / Limonene')).toEqual(['Parfum', 'Linalool', 'Limonene']);
+    expect(slashed('VP/VA Copolymer')).toEqual([]);
+    expect(isPolymer('Acrylates/Beheneth-25 Methacrylate Crosspolymer')).toBe(true);
+    expect(matchIngredient('Castor Oil/IPDI Copolymer')).toBeNull();
+    expect(matchIngredient('Agua/Driftwood')).toBeNull();
   });
 
   it.each([
@@ -114,7 +117,7 @@ describe('matching a name', () => {
     const own = new Map([
       ['aqua', { name: 'mine', synonyms: [], group: 'extract' as const, marks: new Set<never>() }],
     ]);
-    expect(matchIngredient('Aqua', own)?.name).toBe('mine');
+    expect(matchIngredient('Aqua', lookupWith(own))?.name).toBe('mine');
     expect(matchIngredient('Nothing at all')).toBeNull();
   });
 });

@@ -1,3 +1,6 @@
+import { splitItems } from './split.ts';
+import { tidy } from './tidy.ts';
+
 /** Which part of a label an item stands in. */
 export const SECTIONS = {
   main: { label: 'ingredients' },
@@ -74,4 +77,35 @@ export function findLists(text: string): { before: string; lists: LabelList[] } 
     else lists.push({ heading, parts: partsOf(body, kind === 'active' ? 'active' : 'main') });
   });
   return { before: text.slice(0, found[0]!.from).trim(), lists };
+}
+
+/** The pieces of the list a paste most likely means, as written: split, not yet read. */
+export function piecesOf(text: string): string[] {
+  const { lists } = findLists(tidy(text));
+  return (lists[usualList(lists)]?.parts ?? []).flatMap((part) => splitItems(part.text));
+}
+
+/** Headings over a choice of a product's ingredients, not its list. */
+const KEY_ONLY =
+  /\b(?:key|hero|star|main|featured|highlights?|signature|powerhouse|notable|selected|beneficial)\b/i;
+
+/**
+ * The list to read where nobody chose: the first that is not only of key ingredients; of lists of one product the longer
+ * one where it holds the other.
+ */
+export function usualList(lists: readonly LabelList[]): number {
+  if (lists.length < 2) return 0;
+  const full = lists.flatMap(({ heading }, i) => (KEY_ONLY.test(heading) ? [] : [i]));
+  const [first = 0] = full;
+  const words = ({ parts }: LabelList) =>
+    parts
+      .flatMap(({ text }) => text.toLowerCase().split(/[,;•·|\n]/))
+      .map((piece) => piece.trim())
+      .filter(Boolean);
+  const own = new Set(words(lists[first]!));
+  const larger = full.find((i) => {
+    const others = new Set(words(lists[i]!));
+    return others.size > own.size && [...own].every((piece) => others.has(piece));
+  });
+  return larger ?? first;
 }

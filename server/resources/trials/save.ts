@@ -1,5 +1,5 @@
 import { randomInt } from 'node:crypto';
-import { allergiesIn, namedInMixes, productsOf } from '@sabor/contract/allergies';
+import { allergiesIn, allergyWords, namedInMixes, productsOf } from '@sabor/contract/allergies';
 import type { TrialDetail, TrialInput } from '@sabor/contract/trial';
 import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
 import { seededRandom, shuffled } from '@sabor/core/trial/random';
@@ -50,7 +50,7 @@ async function refuseAllergies(client: Client, trial: Plan): Promise<void> {
   if (unseen)
     throw atField(
       'acknowledged',
-      `${unseen.productName} holds ${unseen.ingredient}, an allergy on this wearer’s file. Take it out, or say that it was seen and may be used.`,
+      `${allergyWords(unseen)}: an allergy on this wearer’s file. Take it out, or say that it was seen and may be used.`,
     );
 }
 

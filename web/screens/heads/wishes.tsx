@@ -10,6 +10,7 @@ import {
   type Wish,
   wishShares,
 } from '@sabor/core/hair/wishes';
+import { readAllergy, UNKNOWN_ALLERGY } from '@sabor/core/ingredients/allergy';
 import { useState } from 'react';
 import { put } from '../../api/http.ts';
 import { useChange, useSettings } from '../../api/queries.ts';
@@ -140,8 +141,11 @@ function Avoided({
 }) {
   const [ingredient, setIngredient] = useState('');
   const [why, setWhy] = useState<AvoidedWhy>('allergy');
+  const [unknown, setUnknown] = useState(false);
   const add = () => {
     if (ingredient.trim() === '') return;
+    setUnknown(readAllergy(ingredient) === null);
+    if (readAllergy(ingredient) === null) return;
     change([...value, { ingredient: ingredient.trim(), why }]);
     setIngredient('');
   };
@@ -162,6 +166,7 @@ function Avoided({
                 <span className={one.why === 'allergy' ? 'font-semibold text-brick' : 'text-soft'}>
                   {AVOIDED[one.why].label}
                 </span>
+                <MeansWhat word={one.ingredient} />
               </span>
               <Button
                 look="quiet"
@@ -176,10 +181,14 @@ function Avoided({
       )}
       <div className="mt-2 grid items-start gap-3 sm:grid-cols-[2fr_1fr_auto]">
         <TextField
-          label="Ingredient, as labels write it"
+          label="Ingredient or group"
           value={ingredient}
-          onChange={setIngredient}
-          error={problem('avoided')}
+          onChange={(text) => {
+            setIngredient(text);
+            setUnknown(false);
+          }}
+          hint="An INCI name or a plain word: wheat, nuts, lanolin, perfume …"
+          error={unknown ? UNKNOWN_ALLERGY : problem('avoided')}
         />
         <ChoiceField label="Why" options={AVOIDED} value={why} onChange={(key) => key && setWhy(key)} />
         <Button className="sm:mt-6" onClick={add}>
@@ -194,4 +203,13 @@ function Avoided({
       </div>
     </section>
   );
+}
+
+/** What a word is understood as, where that is not the word itself; a word from before that is not known says so. */
+function MeansWhat({ word }: { word: string }) {
+  const allergy = readAllergy(word);
+  if (allergy === null)
+    return <span className="block text-sm text-mango-deep">Not known; looked for by its letters alone.</span>;
+  if (allergy.label.toLowerCase() === word.toLowerCase()) return null;
+  return <span className="block text-sm text-soft">read as {allergy.label}</span>;
 }

@@ -73,7 +73,7 @@ function Reader({
   const own = useOwnIngredients();
   const [text, setText] = useState(product?.ingredients ?? sessionStorage.getItem(KEPT) ?? '');
   const [roles, setRoles] = useState<Role[]>(product?.roles ?? ['gel']);
-  const [which, setWhich] = useState(0);
+  const [which, setWhich] = useState<number | null>(null);
   const [wearerId, setWearer] = useState(asWearer ?? heads[0]?.id ?? '');
   const [asked, setAsked] = useState<Asked>({ dewPointC: null, porosity: null, school: undefined });
   const [reading, setReading] = useState<LabelReading | null>(null);
@@ -148,8 +148,8 @@ function Reader({
           className="mt-3 max-w-80"
           label="Which list"
           options={reading.parsed.lists.map((label, i) => ({ key: String(i), label }))}
-          value={String(which)}
-          onChange={(key) => setWhich(Number(key ?? 0))}
+          value={String(reading.parsed.which)}
+          onChange={(key) => setWhich(key === null ? null : Number(key))}
         />
       )}
       {wearer && (
@@ -187,7 +187,7 @@ function Reader({
 
 interface ToRead {
   text: string;
-  which: number;
+  which: number | null;
   roles: Role[];
   market: Market;
   shelf: Shelf;
@@ -252,6 +252,11 @@ function Found({
           ))}
           {formula.conflict && <li className="font-semibold text-brick">{formula.conflict}</li>}
         </ul>
+      )}
+      {parsed.notes.length > 0 && (
+        <p className="max-w-4xl text-sm text-soft">
+          Not read as ingredients: {parsed.notes.map((note) => `“${note}”`).join(' ')}
+        </p>
       )}
       {formula.items.length > 0 && (
         <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[1.15fr_1fr]">

@@ -24,7 +24,7 @@ export function LineSummary({
   const named = (wanted: readonly string[]) =>
     products.filter(({ id }) => wanted.includes(verdicts.get(id) ?? '')).map(({ name }) => name);
   const fit = named(['good', 'trial']);
-  const not = named(['against', 'never']);
+  const not = named(['against', 'professional', 'never']);
   const missing = NEEDS.filter(
     ([, roles]) =>
       !products.some((product) => product.roles.some((role) => (roles as readonly string[]).includes(role))),

@@ -4,11 +4,12 @@ import type { Reason } from '@sabor/core/ingredients/judge/screen';
 import { shareWords } from '../../drawings/share-bars.tsx';
 import { Button } from '../../ui/button.tsx';
 
-const MARKS = { for: '+', against: '−', note: '·', forbids: '×' } as const;
+const MARKS = { for: '+', against: '−', note: '·', professional: '×', forbids: '×' } as const;
 const TONES = {
   for: 'text-leaf border-leaf/50',
   against: 'text-mango-deep border-mango',
   note: 'text-soft border-rule',
+  professional: 'text-brick border-brick',
   forbids: 'text-brick border-brick',
 } as const;
 

@@ -1,5 +1,5 @@
 import { INGREDIENTS_LIMIT, type Product, ProductInput, type Shelf } from '@sabor/contract/shelf';
-import { splitIngredients } from '@sabor/core/shelf/ingredient-list';
+import { piecesOf } from '@sabor/core/ingredients/label/sections';
 import { pricePer100Ml } from '@sabor/core/shelf/price';
 import { LABEL_HOLDS, ROLES, type Role, STAKES } from '@sabor/core/shelf/products';
 import { volumeScale } from '@sabor/core/units/preferences';
@@ -67,7 +67,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
   const saving = useChange((input: ProductInput) => put(`/products/${input.id}`, input));
   const { value, bind, set, problem } = draft;
   const items = useMemo(
-    () => (value.ingredients.length > INGREDIENTS_LIMIT ? [] : splitIngredients(value.ingredients)),
+    () => (value.ingredients.length > INGREDIENTS_LIMIT ? [] : piecesOf(value.ingredients)),
     [value.ingredients],
   );
   const per100 =

@@ -1,4 +1,4 @@
-import { allergiesIn, namedInMixes, productsOf } from '@sabor/contract/allergies';
+import { allergiesIn, allergyWords, namedInMixes, productsOf } from '@sabor/contract/allergies';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import { useMemo } from 'react';
@@ -43,24 +43,27 @@ export function Allergies({
         Better to take the product out. Where a doctor has said it may be used, say so here; the plan is not
         saved before.
       </p>
-      {found.map(({ key, productName, ingredient }) => (
-        <label key={key} className="mt-1 flex min-h-9 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-4 accent-ink"
-            checked={seen.has(key)}
-            onChange={(e) =>
-              change((old) => ({
-                ...old,
-                acknowledged: e.target.checked
-                  ? [...(old.acknowledged ?? []), key]
-                  : (old.acknowledged ?? []).filter((known) => known !== key),
-              }))
-            }
-          />
-          Seen: {productName} holds {ingredient}; it may be used all the same.
-        </label>
-      ))}
+      {found.map((one) => {
+        const { key } = one;
+        return (
+          <label key={key} className="mt-1 flex min-h-9 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-4 accent-ink"
+              checked={seen.has(key)}
+              onChange={(e) =>
+                change((old) => ({
+                  ...old,
+                  acknowledged: e.target.checked
+                    ? [...(old.acknowledged ?? []), key]
+                    : (old.acknowledged ?? []).filter((known) => known !== key),
+                }))
+              }
+            />
+            Seen: {allergyWords(one)}; it may be used all the same.
+          </label>
+        );
+      })}
       {error && (
         <p role="alert" className="font-semibold text-brick">
           {error}

@@ -121,7 +121,7 @@ export const cleansingRules: readonly Rule[] = [
   },
   {
     id: 'silicone-water',
-    says: '{what} rinse out with water.',
+    says: '{what}.',
     when: { has: { silicone: ['water', 'itself'] }, lacks: { silicone: ['strong'] } },
     effect: 'for',
     strength: 1,
@@ -202,7 +202,7 @@ export const cleansingRules: readonly Rule[] = [
   },
   {
     id: 'flakes',
-    says: '{what} work against flakes.',
+    says: '{what} for a flaky scalp.',
     when: { has: { mark: ['flakes'] }, scalp: ['flakes'] },
     effect: 'for',
     strength: 2,

@@ -23,7 +23,7 @@ export const moistureRules: readonly Rule[] = [
   {
     id: 'humectant-low-side',
     says: '{what} want a film over them at this dew point, and there is one.',
-    when: { has: { humectant: 2 }, atLeast: 1, and: { film: 1 }, leaveOn: true, dewUnder: 9, dewFrom: 2 },
+    when: { has: { humectant: 2 }, atLeast: 1, and: { film: 2 }, leaveOn: true, dewUnder: 9, dewFrom: 2 },
     effect: 'for',
     strength: 1,
     schools: null,
@@ -110,7 +110,7 @@ export const moistureRules: readonly Rule[] = [
   {
     id: 'no-film-humid',
     says: 'No film former: little will hold against humid air.',
-    when: { lacks: { film: 2, hold: 2 }, leaveOn: true, dewFrom: 16, roles: ['gel', 'foam', 'cream'] },
+    when: { lacks: [{ film: 1 }, { hold: 1 }], leaveOn: true, dewFrom: 16, roles: ['gel', 'foam', 'cream'] },
     effect: 'against',
     strength: 2,
     schools: null,

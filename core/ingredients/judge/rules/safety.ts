@@ -3,31 +3,40 @@ import { PRACTICE, type Rule } from '../rule.ts';
 /** Safety, the law, children, and formulas that contradict themselves or their role. */
 export const safetyRules: readonly Rule[] = [
   {
-    id: 'banned-eu',
-    says: 'An ingredient no longer allowed in cosmetics in the EU.',
-    when: { has: { mark: ['banned'] }, market: 'eu' },
-    effect: 'forbids',
-    strength: 3,
-    schools: null,
-    source: 'Annex II of Regulation (EC) 1223/2009, from memory',
-  },
-  {
     id: 'isothiazolinone-leave',
-    says: '{what} must not be in a leave-on product in the EU: they often cause contact allergy.',
-    when: { has: { mark: ['mit'] }, leaveOn: true, market: 'eu' },
-    effect: 'forbids',
+    says: '{what} that stay on: among the commonest causes of contact allergy, and not allowed in leave-ons in the EU.',
+    when: { has: { mark: ['mit'] }, leaveOn: true },
+    effect: 'against',
     strength: 3,
     schools: null,
-    source: 'Annex V, entries 39 and 57, from memory',
+    source: 'Annex V of Regulation (EC) No 1223/2009; unchecked',
   },
   {
     id: 'isothiazolinone-rinse',
-    says: '{what} often cause contact allergy and are allowed only in what is rinsed off.',
+    says: '{what}: a common cause of contact allergy, in what is rinsed off as well.',
     when: { has: { mark: ['mit'] }, leaveOn: false },
     effect: 'note',
     strength: 2,
     schools: null,
-    source: 'Annex V, from memory',
+    source: 'patch-test practice, no source',
+  },
+  {
+    id: 'isothiazolinone-sensitive',
+    says: '{what} on a sensitive scalp.',
+    when: { has: { mark: ['mit'] }, scalp: ['sensitive'] },
+    effect: 'against',
+    strength: 3,
+    schools: null,
+    source: PRACTICE,
+  },
+  {
+    id: 'isothiazolinone-child',
+    says: '{what}: a common cause of contact allergy, on a child’s skin.',
+    when: { has: { mark: ['mit'] }, child: true },
+    effect: 'against',
+    strength: 3,
+    schools: null,
+    source: 'caution for children; ask a paediatric professional',
   },
   {
     id: 'releaser',
@@ -36,7 +45,7 @@ export const safetyRules: readonly Rule[] = [
     effect: 'against',
     strength: 2,
     schools: null,
-    source: 'Annex V, from memory',
+    source: 'Annex V of Regulation (EC) No 1223/2009; unchecked',
   },
   {
     id: 'releaser-child',
@@ -68,7 +77,7 @@ export const safetyRules: readonly Rule[] = [
   {
     id: 'child-scent',
     says: '{what}: unscented is safer for a child.',
-    when: { has: { mark: ['scent', 'alg'] }, child: true, leaveOn: true },
+    when: { has: { mark: ['scent', 'alg'] }, child: true },
     effect: 'against',
     strength: 1,
     schools: null,
@@ -76,8 +85,12 @@ export const safetyRules: readonly Rule[] = [
   },
   {
     id: 'child-mild',
-    says: 'Mild cleansers and no scent: kind to a child.',
-    when: { has: { cleans: 1 }, lacks: { mark: ['scent', 'ess', 'cool'] }, child: true },
+    says: 'Mild cleansers only, no scent and no common sensitiser: kind to a child.',
+    when: {
+      has: { cleans: 1 },
+      lacks: [{ cleans: 3 }, { mark: ['scent', 'ess', 'cool', 'alg', 'mit', 'releaser', 'soap', 'alkali'] }],
+      child: true,
+    },
     effect: 'for',
     strength: 2,
     schools: null,
@@ -93,13 +106,57 @@ export const safetyRules: readonly Rule[] = [
     source: PRACTICE,
   },
   {
+    id: 'child-salicylic',
+    says: '{what} that stay on: not on a young child without a paediatric professional’s word.',
+    when: { has: { name: ['Salicylic Acid'] }, child: true, leaveOn: true },
+    effect: 'against',
+    strength: 3,
+    schools: null,
+    source: 'Annex V of Regulation (EC) No 1223/2009: not for children under three but in shampoo; unchecked',
+  },
+  {
+    id: 'child-nuts',
+    says: 'Nut oils on a child: ask about nut allergy first.',
+    when: {
+      has: {
+        name: [
+          'Arachis Hypogaea Oil',
+          'Prunus Amygdalus Dulcis Oil',
+          'Juglans Regia Seed Oil',
+          'Corylus Avellana Seed Oil',
+          'Macadamia Ternifolia Seed Oil',
+          'Hydrolyzed Walnut Extract',
+        ],
+      },
+      child: true,
+    },
+    effect: 'against',
+    strength: 2,
+    schools: null,
+    source: 'caution for children; ask a paediatric professional',
+  },
+  {
+    id: 'child-mint',
+    says: 'Mint or eucalyptus: strong for a small child.',
+    when: {
+      has: {
+        name: ['Mentha Piperita Leaf Extract', 'Eucalyptus Globulus Leaf Extract'],
+      },
+      child: true,
+    },
+    effect: 'against',
+    strength: 2,
+    schools: null,
+    source: 'caution for children; ask a paediatric professional',
+  },
+  {
     id: 'allergens-leave',
     says: '{what} that stay on. Patch-test and wait 48 hours.',
     when: { has: { mark: ['alg'] }, leaveOn: true },
     effect: 'note',
     strength: 1,
     schools: null,
-    source: 'Regulation (EU) 2023/1545: named over 0.001 % in leave-on; from memory',
+    source: 'Regulation (EU) 2023/1545: named over 0.001 % in leave-on; list unchecked',
   },
   {
     id: 'allergens-sensitive',
@@ -189,7 +246,10 @@ export const safetyRules: readonly Rule[] = [
   {
     id: 'treatment-empty',
     says: 'Sold as a treatment, with neither protein nor a bond builder on the list.',
-    when: { lacks: { protein: ['small', 'medium', 'large'] }, roles: ['treatment'] },
+    when: {
+      lacks: [{ protein: ['amino', 'small', 'medium', 'large'] }, { mark: ['bond'] }],
+      roles: ['treatment'],
+    },
     effect: 'note',
     strength: 1,
     schools: null,
@@ -201,7 +261,11 @@ export const safetyRules: readonly Rule[] = [
     when: {
       has: { mark: ['water'] },
       atLeast: 20,
-      lacks: { mark: ['pres', 'boost', 'paraben', 'releaser', 'mit'] },
+      lacks: [
+        { mark: ['pres', 'boost', 'paraben', 'releaser', 'mit', 'bleach'] },
+        // Much alcohol keeps a formula by itself.
+        { alcohol: 'short' },
+      ],
     },
     effect: 'against',
     strength: 1,
@@ -219,8 +283,19 @@ export const safetyRules: readonly Rule[] = [
   },
   {
     id: 'henna',
-    says: 'Henna can dye or coat: not on lightened hair, and not in a fair trial.',
-    when: { has: { name: ['Lawsonia Inermis Extract', 'Lawsone'] } },
+    says: 'Henna and its kin can dye or coat: not on lightened hair, and not in a fair trial.',
+    when: {
+      has: {
+        name: [
+          'Lawsonia Inermis Extract',
+          'Lawsonia Inermis Leaf Powder',
+          'Lawsone',
+          'Indigofera Tinctoria Leaf Powder',
+          'Indigofera Tinctoria Leaf Extract',
+          'Cassia Obovata Leaf Powder',
+        ],
+      },
+    },
     effect: 'against',
     strength: 2,
     schools: null,

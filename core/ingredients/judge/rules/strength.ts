@@ -45,7 +45,12 @@ export const strengthRules: readonly Rule[] = [
   {
     id: 'protein-porous',
     says: '{what} fill and film porous, lifted hair.',
-    when: { has: { protein: ['small', 'medium'] }, atLeast: 0.2, porosity: ['high'] },
+    when: {
+      has: { protein: ['small', 'medium'] },
+      atLeast: 0.2,
+      porosity: ['high'],
+      notStretch: ['moisture'],
+    },
     effect: 'for',
     strength: 2,
     schools: null,
@@ -54,7 +59,13 @@ export const strengthRules: readonly Rule[] = [
   {
     id: 'protein-low',
     says: '{what} sit on low-porosity hair and can stiffen it.',
-    when: { has: { protein: ['medium', 'large'] }, atLeast: 0.3, leaveOn: true, porosity: ['low'] },
+    when: {
+      has: { protein: ['medium', 'large'] },
+      atLeast: 0.3,
+      leaveOn: true,
+      porosity: ['low'],
+      notStretch: ['protein'],
+    },
     effect: 'against',
     strength: 2,
     schools: null,
@@ -72,7 +83,13 @@ export const strengthRules: readonly Rule[] = [
   {
     id: 'protein-coarse',
     says: 'Coarse strands are stiff enough: {what} can make them more so.',
-    when: { has: { protein: ['medium', 'large'] }, atLeast: 0.5, leaveOn: true, strand: ['coarse'] },
+    when: {
+      has: { protein: ['medium', 'large'] },
+      atLeast: 0.5,
+      leaveOn: true,
+      strand: ['coarse'],
+      notStretch: ['protein'],
+    },
     effect: 'against',
     strength: 1,
     schools: null,
@@ -81,7 +98,12 @@ export const strengthRules: readonly Rule[] = [
   {
     id: 'protein-fine',
     says: '{what} give fine strands body.',
-    when: { has: { protein: ['small', 'medium'] }, atLeast: 0.2, strand: ['fine'] },
+    when: {
+      has: { protein: ['small', 'medium'] },
+      atLeast: 0.2,
+      strand: ['fine'],
+      notStretch: ['moisture'],
+    },
     effect: 'for',
     strength: 1,
     schools: null,
@@ -135,7 +157,8 @@ export const strengthRules: readonly Rule[] = [
     effect: 'for',
     strength: 2,
     schools: null,
-    source: 'cationic surfactants bind to the negative charge of damaged cuticle; Robbins, from memory',
+    source:
+      'cationic surfactants bind to the negative charge of damaged cuticle; Robbins, Chemical and Physical Behavior of Human Hair; unchecked',
   },
   {
     id: 'no-cationic',
@@ -183,15 +206,6 @@ export const strengthRules: readonly Rule[] = [
     source: PRACTICE,
   },
   {
-    id: 'colour-dye',
-    says: '{what} dye as they wash: not a fair cleanser or conditioner for coloured hair under test.',
-    when: { has: { mark: ['oxdye'] } },
-    effect: 'against',
-    strength: 3,
-    schools: null,
-    source: 'for a licensed professional; the label and the law first',
-  },
-  {
     id: 'uv-colour',
     says: '{what} screen coloured hair from the sun a little.',
     when: { has: { mark: ['uv'] }, leaveOn: true, history: ['colour', 'lifted'] },
@@ -210,18 +224,9 @@ export const strengthRules: readonly Rule[] = [
     source: PRACTICE,
   },
   {
-    id: 'perm',
-    says: '{what} break the hair’s bonds: for a licensed professional, never part of a wash-day trial.',
-    when: { has: { mark: ['perm', 'bleach'] }, atLeast: 0.5 },
-    effect: 'forbids',
-    strength: 3,
-    schools: null,
-    source: 'caution: licensed professionals, the label and the law',
-  },
-  {
     id: 'base-strong',
     says: '{what} high on the list make a strongly alkaline product.',
-    when: { has: { mark: ['base'], without: ['acid'] }, atLeast: 2, notRoles: ['shampoo', 'clarifier'] },
+    when: { has: { mark: ['alkali'] }, atLeast: 2, notRoles: ['shampoo', 'clarifier'] },
     effect: 'against',
     strength: 2,
     schools: null,

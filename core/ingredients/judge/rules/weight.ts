@@ -145,13 +145,13 @@ export const weightRules: readonly Rule[] = [
     effect: 'for',
     strength: 1,
     schools: ['wash-off', 'lather'],
-    source: 'Rele & Mohile 2003: mineral oil stays on the surface (neat oils; from memory)',
+    source: 'Rele & Mohile 2003: mineral oil stays on the surface (neat oils; unchecked)',
   },
   {
     id: 'coconut-damage',
-    says: '{what} go into the hair and spare it protein in washing; shown for neat oil before the wash.',
+    says: 'Coconut oil goes into the hair and spares it protein in washing; shown for the neat oil before the wash.',
     when: {
-      has: { penetrates: true },
+      has: { name: ['Cocos Nucifera Oil'] },
       atLeast: 1,
       damage: ['marked', 'severe'],
       roles: ['pre-wash', 'oil', 'mask', 'conditioner'],
@@ -159,7 +159,7 @@ export const weightRules: readonly Rule[] = [
     effect: 'for',
     strength: 2,
     schools: null,
-    source: 'Rele & Mohile 2003; Ruetsch et al. 2001 (neat oils; from memory)',
+    source: 'Rele & Mohile 2003; Ruetsch et al. 2001 (neat oils; unchecked)',
   },
   {
     id: 'penetrating-low',
