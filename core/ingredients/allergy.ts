@@ -343,21 +343,37 @@ const spaced = (text: string) =>
     .toLowerCase()
     .replace(/sulph/g, 'sulf')
     .replace(/[^a-z0-9]+/g, ' ')} `;
-const stemIn = (text: string, stem: string): boolean => {
-  const hyphened = stem.replace(/sulph/g, 'sulf').replace(/[^a-z0-9 ]+/g, ' ');
-  return text.includes(` ${hyphened.trimStart()}`) || (hyphened.length > 5 && text.includes(hyphened));
-};
+/** A stem begins a word; one of six letters and more may stand within one. */
+const stemIn = (called: string, stem: string): boolean =>
+  called.includes(` ${stem.trimStart()}`) || (stem.length > 5 && called.includes(stem));
+
+const calledBy = new WeakMap<Named, string>();
+/** Every way an item is called, as stems are looked for in it; worked out once an item. */
+function calledAs(item: Named): string {
+  let found = calledBy.get(item);
+  if (found === undefined) {
+    const { name, text = '', ingredient } = item;
+    found = [...new Set([name, text, ingredient?.name ?? ''])].map(spaced).join('|');
+    calledBy.set(item, found);
+  }
+  return found;
+}
 
 function ofGroup(group: AllergyGroup): Allergy {
-  const { stems = [], not = [], names = [], marks = [], mayHold = [], mayMarks = [] } = group;
+  const { stems = [], names = [], marks = [], mayHold = [], mayMarks = [] } = group;
+  const not = (group.not ?? []).map((other) => spaced(other).trimEnd());
+  const wanted = stems.map((stem) => stem.replace(/sulph/g, 'sulf').replace(/[^a-z0-9 ]+/g, ' '));
   return {
     label: group.label,
-    reads({ name, text = '', ingredient }) {
-      const called = `${spaced(name)}|${spaced(text)}|${ingredient ? spaced(ingredient.name) : ''}`;
-      const plain = not.reduce((rest, other) => rest.replaceAll(spaced(other).trimEnd(), ' '), called);
+    reads(item) {
+      const { ingredient } = item;
       if (ingredient && names.includes(ingredient.name)) return 'has';
       if (marks.some((mark) => ingredient?.marks.has(mark))) return 'has';
-      if (stems.some((stem) => stemIn(plain, stem))) return 'has';
+      if (wanted.length > 0) {
+        let called = calledAs(item);
+        for (const other of not) called = called.replaceAll(other, ' ');
+        if (wanted.some((stem) => stemIn(called, stem))) return 'has';
+      }
       if (ingredient && mayHold.includes(ingredient.name)) return 'may have';
       return mayMarks.some((mark) => ingredient?.marks.has(mark)) ? 'may have' : null;
     },

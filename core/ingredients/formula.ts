@@ -1,9 +1,9 @@
 import type { Ingredient } from './facts.ts';
 import type { LabelItem } from './label/parse-label.ts';
+import type { Section } from './label/sections.ts';
 import { expectedShares } from './shares/expected.ts';
 import { type Bounds, shareIntervals } from './shares/intervals.ts';
-import { feasibleStart, typicalStart } from './shares/start.ts';
-import { typicalOf } from './shares/typical.ts';
+import { type Kind, typicalOf } from './shares/typical.ts';
 
 /** Whose labelling rules a list follows. */
 export const MARKETS = {
@@ -22,6 +22,8 @@ export interface FormulaItem {
   share: Bounds | null;
   /** Expected share in %: of what it is part of, a small unknown part. */
   expected: number;
+  /** The part of the label it stands in. */
+  section: Section;
   /** Whether order tells of it: colourants, actives and constituents stand outside the order. */
   ordered: boolean;
 }
@@ -39,7 +41,6 @@ export interface Formula {
 const COLOURANT_MOST = 5;
 /** Most that a fragrance allergen can be, %: it sits in perfume. Model assumption. */
 const ALLERGEN_MOST = 1;
-const ROUNDS = 18;
 
 const allergenOnly = ({ ingredient }: LabelItem) =>
   ingredient !== null && ingredient.group === 'fragrance' && ingredient.marks.has('alg') && !ingredient.cap;
@@ -59,6 +60,18 @@ function boundsOf({ ingredient, percent }: LabelItem, leaveOn: boolean, market: 
   return { low, high };
 }
 
+/** What kind of formula a list is of. */
+function kindOf(items: readonly LabelItem[], leaveOn: boolean): Kind {
+  const has = (test: (one: Ingredient) => boolean) =>
+    items.some(({ ingredient }) => ingredient !== null && test(ingredient));
+  return {
+    leaveOn,
+    water: has(({ group }) => group === 'water'),
+    aerosol: has(({ marks }) => marks.has('gas')),
+    cleans: has(({ cleans }) => (cleans?.strength ?? 0) >= 2),
+  };
+}
+
 const WHY = {
   order: 'These cannot stand in this order',
   'too much': 'These add up to more than 100 %',
@@ -68,22 +81,20 @@ const WHY = {
 /**
  * A parsed label as a formula: every item with its possible and expected share (methods.md 2). Constituents in brackets
  * and declared allergens sit inside perfume or an oil and are never added up twice; colourants and drug actives leave
- * the order. `seed` fixes the sampling.
+ * the order.
  */
 export function readFormula(
   items: readonly LabelItem[],
-  {
-    leaveOn,
-    market = 'eu',
-    seed = 1,
-    rounds = ROUNDS,
-  }: { leaveOn: boolean; market?: Market; seed?: number; rounds?: number },
+  { leaveOn, market = 'eu' }: { leaveOn: boolean; market?: Market },
 ): Formula {
   const counted = items.filter(
     (item) => item.inside === null && item.section !== 'may contain' && !allergenOnly(item),
   );
+  const coloured = (item: LabelItem) => item.ingredient?.marks.has('dyes') ?? false;
+  // Colourants may come last at any level: only those with nothing but colourants behind them leave the order.
+  const lastOrdered = counted.findLastIndex((item) => !coloured(item));
   const aside = (item: LabelItem) =>
-    item.section === 'active' || ((item.ingredient?.marks.has('dyes') ?? false) && item !== counted[0]);
+    item.section === 'active' || (coloured(item) && counted.indexOf(item) > Math.max(0, lastOrdered));
   const chain: LabelItem[] = [];
   const off: LabelItem[] = [];
   for (const item of counted) (aside(item) ? off : chain).push(item);
@@ -96,17 +107,9 @@ export function readFormula(
   const order = [...chain, ...off];
   const found = new Map<LabelItem, { share: Bounds; expected: number }>();
   if (shares?.feasible) {
-    const typical = order.map(({ ingredient }) => typicalOf(ingredient));
-    const means =
-      chain.length + off.length === 1
-        ? [100]
-        : expectedShares(
-            typicalStart(chainBounds, offBounds, typical) ?? feasibleStart(chainBounds, offBounds, shares),
-            chainBounds,
-            offBounds,
-            typical,
-            { rounds, seed },
-          );
+    const kind = kindOf(counted, leaveOn);
+    const typical = order.map(({ ingredient }) => typicalOf(ingredient, kind));
+    const means = expectedShares(shares.chain, shares.off, typical);
     order.forEach((item, i) => {
       found.set(item, {
         share: i < chain.length ? shares.chain[i]! : shares.off[i - chain.length]!,
@@ -133,6 +136,7 @@ export function readFormula(
         name: item.ingredient?.name ?? item.name,
         text: item.text,
         ingredient: item.ingredient,
+        section: item.section,
         place: i + 1,
         share: known?.share ?? (allergen ? { low: trigger, high: ALLERGEN_MOST } : null),
         expected: known?.expected ?? (allergen ? trigger * 3 : 0),

@@ -129,7 +129,7 @@ const screening = {
   ): LabelReading {
     learn(names);
     const parsed = parseLabel(text, which, own);
-    const formula = readFormula(parsed.items, { leaveOn: staysOn(roles), market, rounds: 400 });
+    const formula = readFormula(parsed.items, { leaveOn: staysOn(roles), market });
     const unknown = [
       ...new Set(parsed.items.filter(({ ingredient }) => !ingredient).map(({ name }) => name)),
     ];

@@ -108,7 +108,7 @@ Methyl Trimethicone | off=itself |
 Ethyl Trisiloxane | off=itself |
 Caprylyl Methicone | off=mild |
 Ethyl Methicone | off=itself |
-Cystine Bis-PG-Propyl Silanetriol | off=mild bond protein=cystine/amino |
+Cystine Bis-PG-Propyl Silanetriol | off=mild bond protein=amino/amino |
 Gluconamidopropyl Aminopropyl Dimethicone | off=strong cat=1 bond |
 Bis-Diisopropanolamino-PG-Propyl Dimethicone/Bis-Isobutyl PEG-14 Copolymer | off=mild cat=1 |
 Polymethylsilsesquioxane | off=strong absorb |

@@ -1,3 +1,4 @@
+import type { Ingredient } from '../facts.ts';
 import type { Formula, FormulaItem } from '../formula.ts';
 
 /** What a licensed professional does with it; Sabor records it and plans around it, and never screens it for a trial. */
@@ -36,6 +37,16 @@ const MARKED = [
 ] as const;
 
 const LYE = new Set(['Sodium Hydroxide', 'Potassium Hydroxide']);
+const suspected = new WeakMap<Ingredient, boolean>();
+/** Whether an ingredient can make a hazard at all; worked out once. */
+function isSuspect(one: Ingredient): boolean {
+  let found = suspected.get(one);
+  if (found === undefined) {
+    found = LYE.has(one.name) || MARKED.some(([, mark]) => one.marks.has(mark));
+    suspected.set(one, found);
+  }
+  return found;
+}
 /** What a little lye is there to neutralise: thickeners that are acids, fatty acids and acids. */
 const ACIDIC =
   /carbomer|acryl|xanthan|stearic acid|palmitic acid|lauric acid|myristic acid|oleic acid|cocoate|citric acid|lactic acid|edta|glutam|oleate|hyaluron/i;
@@ -69,8 +80,10 @@ function lyeRelaxer({ items }: Formula): FormulaItem[] {
  * relaxers and colour are for a licensed professional); chemistry of the names, unchecked.
  */
 export function hazardsIn(formula: Formula): Hazard[] {
+  const suspects = formula.items.filter(({ ingredient }) => ingredient !== null && isSuspect(ingredient));
+  if (suspects.length === 0) return [];
   const found = MARKED.flatMap(([kind, mark]): Hazard[] => {
-    const items = formula.items.filter(({ ingredient }) => ingredient?.marks.has(mark));
+    const items = suspects.filter(({ ingredient }) => ingredient!.marks.has(mark));
     return items.length ? [{ kind, items }] : [];
   });
   const lye = lyeRelaxer(formula);

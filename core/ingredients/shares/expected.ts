@@ -1,127 +1,75 @@
+import { chainMeans, type Density, densityOf } from './chain.ts';
 import type { Bounds } from './intervals.ts';
 import type { Typical } from './typical.ts';
 
-/** A fast seeded stream in (0, 1): mulberry32. Sampling needs millions; nothing that is drawn by lot uses it. */
-function stream(seed: number): () => number {
-  let a = seed | 0;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return (((t ^ (t >>> 14)) >>> 0) + 0.5) / 2 ** 32;
-  };
-}
+/** Halvings by which a tilt is found, and how near to its sum in % it comes. */
+const HALVINGS = 30;
+const CLOSE = 0.01;
+/** Largest tilt, for each % of a share. */
+const STEEPEST = 64;
 
-const least = 1e-6;
+const sumOf = (shares: readonly number[]) => shares.reduce((sum, share) => sum + share, 0);
 
-/** Rounds over which every item's draws are spread evenly, in an order of its own. */
-const BLOCK = 16;
-
-export interface Sampling {
-  /** Rounds over all items. */
-  rounds: number;
-  seed: number;
-  /** Share in % at and under which order no longer counts; 0 keeps the order to the end. */
-  line?: number;
+/** The tilt at which shares add up to `target`, or as near to it as bounds and order let them. */
+function tiltTo(sumAt: (theta: number) => number, target: number): number {
+  let [low, high] = sumAt(0) > target ? [-STEEPEST, 0] : [0, STEEPEST];
+  // Gentle tilts are far the commonest: feel for the scale first.
+  for (let near = 0.01; near < STEEPEST; near *= 4) {
+    if (low < 0 && sumAt(-near) <= target) {
+      low = -near;
+      break;
+    }
+    if (high > 0 && sumAt(near) >= target) {
+      high = near;
+      break;
+    }
+  }
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (low + high) / 2;
+    const sum = sumAt(middle);
+    if (Math.abs(sum - target) < CLOSE) return middle;
+    if (sum < target) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
 }
 
 /**
- * Expected shares in %, chain first, then off-chain: the mean of seeded sampling over the whole feasible set (every place
- * of the 1 % line at once), with typical shares as the prior and the first item taking what is left (methods.md 2).
- * Gibbs draws by inverse distribution; over a block of rounds each item's draws take every sixteenth of the unit interval
- * once, in random order (stratified), which halves the error at a given cost. The prior is Laplace on the log scale;
- * where nothing is typical a draw is even. With no prior at all and no line this is the broken stick,
- * (100/n)·Σ_{i≥j} 1/i. `start` must be feasible.
+ * Expected shares in %, chain first, then off-chain (methods.md 2): over the whole feasible set, every place of the 1 %
+ * line at once, with typical shares as the prior and the first item taking what is left. `chain` and `off` are the
+ * possible intervals of {@link shareIntervals}. Exact on a log grid but for the total, which the others are tilted to where
+ * they would leave the first outside its own interval or behind the second. Nothing is drawn, so a list always gives the
+ * same. Checked against seeded sampling of the same model.
  */
 export function expectedShares(
-  start: readonly number[],
   chain: readonly Bounds[],
   off: readonly Bounds[],
-  typical: readonly (Typical | null)[],
-  { rounds, seed, line = 1 }: Sampling,
+  typical: readonly Typical[],
+  total = 100,
 ): number[] {
-  const random = stream(seed);
-  const n = chain.length;
-  const size = n + off.length;
-  const first = chain[0]!;
-  const x = Float64Array.from(start);
-  const lows = new Float64Array(size);
-  const highs = new Float64Array(size);
-  const mu = new Float64Array(size);
-  const scale = new Float64Array(size);
-  const strata = new Uint8Array(size * BLOCK);
-  const shuffle = () => {
-    for (let i = 1; i < size; i++) {
-      const from = i * BLOCK;
-      for (let k = 0; k < BLOCK; k++) strata[from + k] = k;
-      for (let k = BLOCK - 1; k > 0; k--) {
-        const other = from + Math.floor(random() * (k + 1));
-        const kept = strata[from + k]!;
-        strata[from + k] = strata[other]!;
-        strata[other] = kept;
-      }
-    }
+  const [first, ...rest] = chain;
+  const aside: Density[] = off.map((bounds, i) => densityOf(bounds, typical[chain.length + i]!));
+  const others: Density[] = rest.map((bounds, i) => densityOf(bounds, typical[i + 1]!));
+  const at = (theta: number) => ({
+    means: chainMeans(others, theta),
+    apart: aside.flatMap((one) => chainMeans([one], theta)),
+  });
+  const sumAt = (theta: number) => {
+    const { means, apart } = at(theta);
+    return sumOf(means) + sumOf(apart);
   };
-  /** The prior's mass under the line, where most items end. */
-  const underLine = new Float64Array(size);
-  const mass = (i: number, share: number): number => {
-    if (share <= least) return 0;
-    const z = (Math.log(share) - mu[i]!) / scale[i]!;
-    return z < 0 ? 0.5 * Math.exp(z) : 1 - 0.5 * Math.exp(-z);
-  };
-  for (let i = 0; i < size; i++) {
-    const bound = i < n ? chain[i]! : off[i - n]!;
-    lows[i] = bound.low;
-    highs[i] = bound.high;
-    const usual = typical[i];
-    if (!usual) continue;
-    mu[i] = Math.log(usual.share);
-    scale[i] = Math.log(usual.times);
-    underLine[i] = mass(i, line);
+  let found = at(0);
+  if (!first) return found.apart;
+  const sum = sumOf(found.means) + sumOf(found.apart);
+  const least = Math.max(first.low, found.means[0] !== undefined && found.means[0] > 1 ? found.means[0] : 0);
+  if (total - sum > first.high + CLOSE) found = at(tiltTo(sumAt, total - first.high));
+  else if (total - sum < least - CLOSE) {
+    // The first needs its least, or its lead: what it keeps moves with the second.
+    const over = (theta: number) => {
+      const { means } = at(theta);
+      return sumAt(theta) + Math.max(first.low, (means[0] ?? 0) > 1 ? means[0]! : 0);
+    };
+    found = at(tiltTo(over, total));
   }
-  const sums = new Float64Array(size);
-  const skip = rounds > 40 ? Math.floor(rounds / 8) : 2;
-  for (let round = 0; round < rounds; round++) {
-    const counted = round - skip;
-    if (counted >= 0 && counted % BLOCK === 0) shuffle();
-    for (let i = 1; i < size; i++) {
-      let low = lows[i]!;
-      let high = highs[i]!;
-      // Items over the line stand in descending order and all before those under it, so the neighbours tell everything.
-      if (i < n) {
-        if (i > 1 && high > x[i - 1]!) high = Math.min(high, Math.max(line, x[i - 1]!));
-        const behind = i + 1 < n ? x[i + 1]! : 0;
-        if (behind > line && behind > low) low = behind;
-      }
-      // The first item takes what is left: within its own bounds, and over every other that is over the line.
-      const other = i === 1 ? (n > 2 ? x[2]! : 0) : n > 1 ? x[1]! : 0;
-      const pot = x[0]! + x[i]!;
-      const most = pot - (other > line && other > first.low ? other : first.low);
-      if (low < pot - first.high) low = pot - first.high;
-      if (high > most) high = most;
-      if (i < n && high > line) high = Math.min(high, Math.max(line, pot / 2));
-      if (high <= low) continue;
-      const u = counted < 0 ? random() : (strata[i * BLOCK + (counted % BLOCK)]! + random()) / BLOCK;
-      let next: number;
-      if (scale[i] === 0) next = low + u * (high - low);
-      else {
-        const a = mass(i, low);
-        const b = high === line ? underLine[i]! : mass(i, high);
-        if (b - a < 1e-12)
-          next =
-            mu[i]! < Math.log(Math.max(low, least))
-              ? low + u * Math.min(high - low, low * 0.05)
-              : high - u * Math.min(high - low, high * 0.05);
-        else {
-          const p = a + u * (b - a);
-          const z = p < 0.5 ? Math.log(2 * p) : -Math.log(2 * (1 - p));
-          next = Math.min(high, Math.max(low, Math.exp(mu[i]! + scale[i]! * z)));
-        }
-      }
-      x[0] = pot - next;
-      x[i] = next;
-    }
-    if (counted >= 0) for (let i = 0; i < size; i++) sums[i]! += x[i]!;
-  }
-  return Array.from(sums, (sum) => sum / (rounds - skip));
+  return [total - sumOf(found.means) - sumOf(found.apart), ...found.means, ...found.apart];
 }

@@ -279,7 +279,12 @@ function Found({
               <ul className="grid gap-x-6 sm:grid-cols-2">
                 {claims.map(({ claim, holds, items }) => (
                   <li key={claim} className="border-b border-rule py-1 text-[0.95rem]">
-                    <span className="font-semibold">{CLAIMS[claim].label}</span>{' '}
+                    <details className="inline-block align-top">
+                      <summary className="cursor-pointer font-semibold underline decoration-rule decoration-2 underline-offset-4">
+                        {CLAIMS[claim].label}
+                      </summary>
+                      <p className="max-w-72 text-sm text-soft">{CLAIMS[claim].says}</p>
+                    </details>{' '}
                     <span
                       className={
                         holds === 'true' ? 'text-leaf' : holds === 'false' ? 'text-brick' : 'text-mango-deep'
