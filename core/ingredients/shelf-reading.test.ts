@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type CLAIMS, readClaims } from './claims.ts';
+import { CLAIMS, readClaims } from './claims.ts';
 import { screenRoutine } from './judge/routine-screen.ts';
 import { ownScale, runLedger, unequalGround, wantsClarify } from './ledger/ledger.ts';
 import { LEDGER, RESIDUES, residueProfile } from './ledger/residue.ts';
@@ -21,6 +21,77 @@ describe('claims', () => {
     expect(holds('Aqua, Alcohol Denat.', 'drying-alcohol')).toBe('false');
     expect(holds('Aqua, Driftwood Essence, Dimethicone', 'silicones')).toBe('false');
     expect(holds('Aqua, Vegetable Glycerin', 'glycerin')).toBe('false');
+  });
+
+  /* An outside chemist's list of what was read wrongly, and what was right and stays so. */
+  it.each<[string, keyof typeof CLAIMS, 'true' | 'false' | 'cannot tell']>([
+    // True was said although the list has it.
+    ['Disodium PEG-12 Dimethicone Sulfosuccinate', 'silicones', 'false'],
+    ['Acrylates/Stearyl Acrylate/Dimethicone Methacrylate Copolymer', 'silicones', 'false'],
+    ['Tapioca Starch Polymethylsilsesquioxane', 'silicones', 'false'],
+    ['Hydrolyzed Sesame Protein PG-Propyl Methylsilanediol', 'silicones', 'false'],
+    ['Cystine Bis-PG-Propyl Silanetriol', 'silicones', 'false'],
+    ['Sodium Cocoyl Hydrolyzed Wheat Protein', 'protein', 'false'],
+    ['Potassium Cocoyl Hydrolyzed Collagen', 'protein', 'false'],
+    ['Sodium Lauroyl Hydrolyzed Silk', 'protein', 'false'],
+    ['Hydrolyzed Placental Protein', 'protein', 'false'],
+    ['Colloidal Oatmeal', 'protein', 'false'],
+    ['Coconut Milk', 'protein', 'false'],
+    ['Royal Jelly Extract', 'protein', 'false'],
+    ['Yeast Extract', 'protein', 'false'],
+    ['Glyoxylic Acid', 'formaldehyde-releasers', 'false'],
+    ['Vanilla Planifolia Fruit Extract', 'perfume', 'false'],
+    ['Mica', 'colourants', 'false'],
+    // False was said although the list is free of it.
+    ['Arginine', 'protein', 'true'],
+    ['Taurine', 'protein', 'true'],
+    ['Carnitine', 'protein', 'true'],
+    ['Creatine', 'protein', 'true'],
+    ['Benzyl Alcohol', 'perfume', 'true'],
+    ['Hydrogenated Polyisobutene', 'mineral-oil', 'true'],
+    ['Polybutene', 'mineral-oil', 'true'],
+    ['4-Hydroxybenzoic Acid', 'parabens', 'true'],
+    ['Styrax Benzoin Resin Extract', 'essential-oils', 'true'],
+    ['Jasminum Grandiflorum Flower Extract', 'essential-oils', 'true'],
+    // Left open where the list is plain.
+    ['Sodium Coceth Sulfate', 'sulfates', 'false'],
+    ['TIPA-Laureth Sulfate', 'sulfates', 'false'],
+    ['SD Alcohol 39-C', 'drying-alcohol', 'false'],
+    ['Serica', 'protein', 'false'],
+    ['Polyoxymethylene Urea', 'formaldehyde-releasers', 'false'],
+    // Right, and to stay so.
+    ['Sodium Lauryl Sulfoacetate', 'sulfates', 'true'],
+    ['Magnesium Sulfate', 'sulfates', 'true'],
+    ['Behentrimonium Methosulfate', 'sulfates', 'true'],
+    ['Sodium C14-16 Olefin Sulfonate', 'sulfates', 'true'],
+    ['Disodium Laureth Sulfosuccinate', 'sulfates', 'true'],
+    ['Sodium Laureth Sulphate', 'sulfates', 'false'],
+    ['Cetearyl Alcohol', 'drying-alcohol', 'true'],
+    ['Benzyl Alcohol', 'drying-alcohol', 'true'],
+    ['PEG-12 Dimethicone', 'silicones', 'false'],
+    ['Cyclopentasiloxane', 'silicones', 'false'],
+    ['Silica', 'silicones', 'true'],
+    ['Hydrolyzed Rice Protein', 'protein', 'false'],
+    ['Silk Amino Acids', 'protein', 'false'],
+    ['Glyceryl Oleate', 'glycerin', 'true'],
+    ['Quaternium-15', 'formaldehyde-releasers', 'false'],
+    ['Bronopol', 'formaldehyde-releasers', 'false'],
+    ['Petrolatum', 'mineral-oil', 'false'],
+    ['Methylparaben', 'parabens', 'false'],
+    ['Lavandula Angustifolia Oil', 'essential-oils', 'false'],
+    ['Linalool', 'perfume', 'false'],
+    ['CI 19140', 'colourants', 'false'],
+  ])('with %s on the list, free of %s is %s', (name, claim, wanted) => {
+    expect(holds(`Aqua, ${name}, Citric Acid`, claim)).toBe(wanted);
+  });
+
+  it('stay open where it is only a “may contain”', () => {
+    expect(holds('Aqua, Citric Acid. May contain: Dimethicone', 'silicones')).toBe('cannot tell');
+    expect(holds('Aqua, Citric Acid. May contain: CI 19140', 'colourants')).toBe('cannot tell');
+  });
+
+  it('say what they are read as, with their exceptions', () => {
+    for (const { says } of Object.values(CLAIMS)) expect(says).toMatch(/^[A-Z0-9].{20,}\.$/);
   });
 });
 
