@@ -1,12 +1,12 @@
 import { dewPoint } from '@sabor/core/climate/dew-point';
-import { calibratedSpread } from '@sabor/core/doses/calibration';
-import type { Spread } from '@sabor/core/doses/dose';
+import { DOSE_TOLERANCE } from '@sabor/core/doses/dose';
 import type { Run, RunPlan, RunStep } from '@sabor/core/fairness/run';
 import { HAIR_STATES, type HairState, runStepOf } from '@sabor/core/fairness/run';
 import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import { type StepSettings, settingsOf } from '@sabor/core/routine/step';
 import { STAKES } from '@sabor/core/shelf/products';
+import { calibratedFor, type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import type { HairFile } from './hair-file.ts';
 import type { Product } from './shelf.ts';
@@ -35,22 +35,7 @@ const mean = (values: readonly number[]) =>
 /** While blind a tested step shows its code; that stands for the product. */
 const productOf = (step: WashStep) => (step.code === null ? step.productId : `code ${step.code}`);
 
-/** One of a step's measure as its product's own weighing has it. */
-function calibratedOf(
-  products: ReadonlyMap<string, Product>,
-  { productId, dose }: Pick<StepSettings, 'productId' | 'dose'>,
-): Spread | null {
-  if (dose === null || dose.kind === 'unknown' || productId === null) return null;
-  const weighed = products.get(productId)?.calibrations.find(({ measure }) => measure === dose.measure);
-  return weighed ? calibratedSpread(weighed.grams) : null;
-}
-
-function runStep(
-  step: WashStep,
-  as: StepSettings,
-  planned: boolean,
-  products: ReadonlyMap<string, Product>,
-): RunStep {
+function runStep(step: WashStep, as: StepSettings, planned: boolean, weighed: Weighed): RunStep {
   const plan = step.planned;
   return runStepOf(
     { ...as, productId: step.code === null ? as.productId : productOf(step) },
@@ -59,16 +44,16 @@ function runStep(
       slot: step.slot,
       part: plan?.part ?? 'held',
       optional: plan?.optional ?? false,
-      tolerance: plan?.tolerance ?? 0.2,
+      tolerance: plan?.tolerance ?? DOSE_TOLERANCE,
       planned:
         planned || plan === null
           ? null
           : {
               ...settingsOf(plan),
               productId: step.code === null ? plan.productId : productOf(step),
-              calibrated: calibratedOf(products, plan),
+              calibrated: calibratedFor(weighed, plan.productId, plan.dose),
             },
-      calibrated: calibratedOf(products, as),
+      calibrated: calibratedFor(weighed, as.productId, as.dose),
       marks: planned ? [] : [...new Set(step.marks.map(({ mark }) => mark))],
     },
   );
@@ -93,6 +78,7 @@ function since(file: FairnessSources['file'], date: string): Run['since'] {
 export function runsOfDay(sources: FairnessSources, day: WashDay): RunPlan[] {
   const { trial, wearer, file, shelf, ground } = sources;
   const products = new Map(shelf.map((product) => [product.id, product]));
+  const weighed = weighedBy(shelf);
   const sideOf = sidesOf(wearer);
   const revealed = localDate(day.revealAt ?? day.startedAt, wearer.timeZone);
   const until = datePlus(revealed, trial.onDay - 1);
@@ -137,7 +123,7 @@ export function runsOfDay(sources: FairnessSources, day: WashDay): RunPlan[] {
       wearerId: day.wearerId,
       half,
       arm: half === 'right' ? (day.rightArmId ?? day.armId) : day.armId,
-      steps: done.map((step) => runStep(step, step, false, products)),
+      steps: done.map((step) => runStep(step, step, false, weighed)),
       dewPointC: mean(dews) ?? byHand,
       windMs: winds.length ? Math.max(...winds) : own.windMs,
       outdoorHours: mean(days.flatMap(({ outdoorHours }) => outdoorHours ?? [])),
@@ -163,7 +149,7 @@ export function runsOfDay(sources: FairnessSources, day: WashDay): RunPlan[] {
       steps: steps
         .filter(({ planned }) => planned !== null && !planned.skipped)
         .sort((a, b) => a.position - b.position)
-        .map((step) => runStep(step, step.planned!, true, products)),
+        .map((step) => runStep(step, step.planned!, true, weighed)),
     };
     return { run, plan };
   });

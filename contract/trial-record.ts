@@ -5,6 +5,7 @@ import { localDate } from '@sabor/core/outcomes/local-date';
 import { dayOfWear } from '@sabor/core/outcomes/stages';
 import { productsUsed } from '@sabor/core/routine/mix';
 import { type PricedUse, washCost } from '@sabor/core/shelf/wash-cost';
+import { calibratedFor, type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { codeOfArms, DESIGNS } from '@sabor/core/trial/designs';
 import type { CheckIn } from './check-in.ts';
 import type { Product } from './shelf.ts';
@@ -23,6 +24,7 @@ const ENDED: Record<TrialDetail['status'], TrialRecord['ended']> = {
 function uses(
   washDay: WashDay,
   products: ReadonlyMap<string, Product>,
+  weighed: Weighed,
   half: 'left' | 'right' | null,
   only?: ReadonlySet<string>,
 ): PricedUse[] {
@@ -41,6 +43,7 @@ function uses(
         sizeMl: product?.sizeMl ?? null,
         dose,
         sections: step.sections,
+        calibrated: calibratedFor(weighed, productId, dose),
       };
     });
     // A half takes half a dose; what an arm costs is told for a whole head of it.
@@ -99,6 +102,7 @@ export function toTrialRecord(
   leaveOut: ReadonlySet<string> = new Set(),
 ): TrialRecord {
   const products = new Map(shelf.map((product) => [product.id, product]));
+  const weighed = weighedBy(shelf);
   const sideOf = sidesOf(wearer);
   const arm = (id: string | null) => trial.arms.findIndex((known) => known.id === id);
   const tested = new Set(trial.plan.filter((step) => step.part === 'tested').map((step) => step.id));
@@ -126,8 +130,8 @@ export function toTrialRecord(
               })),
         wearEnd: day.wearEnd?.kind ?? null,
         wearEndDay: endDay(day, wearer.timeZone),
-        cost: washCost(uses(day, products, half)),
-        testedCost: washCost(uses(day, products, half, tested)),
+        cost: washCost(uses(day, products, weighed, half)),
+        testedCost: washCost(uses(day, products, weighed, half, tested)),
       });
       return halves ? [record('left'), record('right')] : [record(null)];
     });

@@ -31,8 +31,15 @@ const settings = fc.record({
   technique: key(TECHNIQUES),
   tool: key(TOOLS),
   heat: key(HEATS),
-  extra: fc.constantFrom({}, { rounds: 2 }, { stopAt: 90 }),
+  extra: fc.constantFrom({}, { rounds: 2 }, { stopAt: 90 }, { rounds: 3, stopAt: 70 }),
 });
+const marks = fc.uniqueArray(
+  fc.record({
+    mark: fc.constantFrom('more' as const, 'ran-out' as const),
+    reason: fc.constant('untold' as const),
+  }),
+  { selector: ({ mark }) => mark, maxLength: 2 },
+);
 
 describe('doses, whatever they are', () => {
   it('spread from low over usual to high, and have a label', () => {
@@ -82,10 +89,11 @@ describe('departures, whatever the step', () => {
 
   it('end in a full stop and name each setting once', () => {
     fc.assert(
-      fc.property(settings, settings, (plan, done) => {
-        const found = departures({ ...done, status: 'done', planned: plan }, (id) => id);
+      fc.property(settings, settings, marks, (plan, done, happened) => {
+        const found = departures({ ...done, status: 'done', planned: plan, marks: happened }, (id) => id);
         for (const { says } of found) expect(says.endsWith('.')).toBe(true);
-        expect(new Set(found.map(({ setting }) => setting)).size).toBe(found.length);
+        const named = found.map(({ setting, detail }) => `${setting} ${detail}`);
+        expect(new Set(named).size).toBe(found.length);
       }),
     );
   });

@@ -5,7 +5,6 @@ import { BASIN_CAUTIONS, type CautionStep, cautionsFor } from './cautions.ts';
 import { IDEAS, type Idea, ideaAsArm } from './ideas.ts';
 import { IN_THE_HAND, inHandOf } from './in-the-hand.ts';
 import { minutesByPhase, minutesSpent, secondsLeft, type TimedStep, unpausedMs } from './minutes.ts';
-import { shedAgainst } from './shed.ts';
 import { mayTakeDown } from './take-down.ts';
 
 const at = (minute: number) => new Date(Date.UTC(2026, 2, 10, 8, minute)).toISOString();
@@ -93,20 +92,6 @@ describe('minutes spent', () => {
     expect(sums.wash).toEqual({ handsOn: 5, waiting: 5 });
     expect(sums.style).toEqual({ handsOn: 9, waiting: 0 });
     expect(sums.dry).toEqual({ handsOn: 30, waiting: 60 });
-  });
-});
-
-describe('shed hairs', () => {
-  it.each([
-    [60, 1, 'ordinary', 50, 100],
-    [20, 1, 'few', 50, 100],
-    [150, 1, 'many', 50, 100],
-    [201, 1, 'far over', 50, 100],
-    [400, 7, 'ordinary', 350, 700],
-    [60, 0, 'ordinary', 50, 100],
-    [1000, 30, 'ordinary', 700, 1400],
-  ] as const)('%i after %s days: %s', (hairs, days, says, low, high) => {
-    expect(shedAgainst(hairs, days)).toEqual({ low, high, says });
   });
 });
 

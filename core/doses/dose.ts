@@ -47,10 +47,6 @@ export function doseInMl(
   };
 }
 
-/** A dose's usual grams for the whole head, one gram to the millilitre; null when it is not known. */
-export const doseGrams = (dose: Dose | null, sections: number | null): number | null =>
-  doseInMl(dose, sections)?.usual ?? null;
-
 const number = (x: number) => String(Math.round(x * 100) / 100);
 
 /** A dose in words: "2 pumps per section", "1–2 peas", "don’t remember". */

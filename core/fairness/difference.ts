@@ -13,6 +13,7 @@ export const DIFFERENCE_KINDS = {
   product: { label: 'another product' },
   dose: { label: 'another dose' },
   'dose-unsure': { label: 'a dose that cannot be shown' },
+  'not-recorded': { label: 'not recorded' },
   minutes: { label: 'longer or shorter' },
   wetness: { label: 'wetness' },
   technique: { label: 'technique' },

@@ -13,4 +13,4 @@ export function differencesOf(a: Run, b: Run, name: Names): Difference[] {
 
 /** What one side did otherwise than its own plan. */
 export const departuresOf = (run: Run, plan: Run, name: Names): Difference[] =>
-  stepDifferences(run, { ...plan, arm: run.arm }, name);
+  stepDifferences(run, { ...plan, arm: run.arm }, name, 'plan');

@@ -148,6 +148,13 @@ export const STEP_RULES: readonly FairnessRule[] = [
     source: PRACTICE,
   },
   {
+    id: 'not-recorded',
+    when: { kind: 'not-recorded' },
+    does: { other: 'note' },
+    because: 'It was not recorded, so nobody can show that it was kept the same.',
+    source: PRACTICE,
+  },
+  {
     id: 'minutes-of-arm',
     when: { kind: 'minutes', ofArm: true },
     does: { other: 'note' },

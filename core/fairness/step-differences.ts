@@ -1,17 +1,15 @@
 import { MARKS } from '../basin/marks.ts';
-import { doseHeld, doseInMl, doseLabel, type Spread } from '../doses/dose.ts';
-import { EXTRAS, type ExtraKey, extraWords, sameExtra } from '../routine/extras.ts';
-import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '../routine/settings.ts';
+import { doseLabel } from '../doses/dose.ts';
+import { extraWords } from '../routine/extras.ts';
 import { SLOTS, type Slot } from '../routine/slots.ts';
 import type { StepSettings } from '../routine/step.ts';
+import { type Against, CHOICES, compareSettings, type Measured, type SettingFact } from '../step/compare.ts';
 import { type Alignment, align } from './align.ts';
 import { type Difference, type DifferenceKind, type Names, round } from './difference.ts';
 import type { Run, RunStep } from './run.ts';
 
 /** A side's place in a sentence. */
 const at = (side: string) => (side.endsWith('plan') ? `in ${side}` : `on ${side}`);
-
-const named = (table: Readonly<Record<string, { label: string }>>, key: string) => table[key]?.label ?? key;
 
 /** How alike two steps are for setting them beside each other: the same planned step, or the same place in a routine. */
 const likeness = (a: RunStep, b: RunStep) =>
@@ -23,102 +21,74 @@ const likeness = (a: RunStep, b: RunStep) =>
         : 1
       : 0;
 
-const CHOICES = [
-  ['wetness', WETNESS],
-  ['technique', TECHNIQUES],
-  ['tool', TOOLS],
-  ['heat', HEATS],
-] as const;
-
-/** Extra settings that either side has. */
-function extraKeys(a: StepSettings, b: StepSettings): ExtraKey[] {
-  const keys = Object.keys(a.extra) as ExtraKey[];
-  for (const key in b.extra) if (!(key in a.extra)) keys.push(key as ExtraKey);
-  return keys;
-}
-
 const NONE: readonly never[] = [];
 
-type Weighed = StepSettings & { calibrated?: Spread | null };
-
-/** The two sides as they are called, and whether what they set may differ by their arms. */
+/** The two sides as they are called, whether the second is the first's plan, and whether their arms may set them apart. */
 interface Sides {
   a: string;
   b: string;
+  against: Against;
   otherArms: boolean;
   name: Names;
 }
 
-/** Whether two doses are the same to the letter, which most are. */
-function sameDose(a: StepSettings, b: StepSettings): boolean {
-  if (a.dose === b.dose) return a.dose?.kind !== 'unknown' || a.dose === null;
-  return (
-    a.dose?.kind === 'exact' &&
-    b.dose?.kind === 'exact' &&
-    a.dose.amount === b.dose.amount &&
-    a.dose.measure === b.dose.measure &&
-    a.dose.per === b.dose.per &&
-    (a.dose.per === 'head' || a.sections === b.sections)
-  );
+const named = (table: Readonly<Record<string, { label: string }>>, key: string | null) =>
+  key === null ? 'not recorded' : (table[key]?.label ?? key);
+
+/** How the slip calls a setting that differs. */
+function kindOf({ setting, extra, verdict }: SettingFact): DifferenceKind {
+  if (setting === 'dose') return verdict === 'departed' ? 'dose' : 'dose-unsure';
+  if (verdict === 'cannot show') return 'not-recorded';
+  if (setting === 'productId') return 'product';
+  if (setting === 'extra') return extra === 'stopAt' ? 'dry-fraction' : 'setting';
+  return setting;
 }
 
-/** What differs between two sides' settings of one step; only what is set on both counts. */
+/** A side's own setting in words. */
+function wordsOf({ setting, extra }: SettingFact, own: StepSettings, name: Names): string {
+  const choice = CHOICES.find(([key]) => key === setting);
+  if (choice) return named(choice[1], own[choice[0]]);
+  switch (setting) {
+    case 'productId':
+      return own.productId === null ? 'no product' : name(own.productId);
+    case 'dose':
+      return doseLabel(own.dose);
+    case 'minutes':
+      return own.minutes === null ? 'minutes not recorded' : `${round(own.minutes)} min`;
+    case 'sections':
+      return `${own.sections} sections`;
+    default: {
+      const value = own.extra[extra!];
+      if (value === undefined || value === false) return `not ${extraWords(extra!, true)}`;
+      return extraWords(extra!, value);
+    }
+  }
+}
+
+/** What differs between two sides' settings of one step. */
 function settingDifferences(
   slot: Slot,
-  a: Weighed,
-  b: Weighed,
+  a: Measured,
+  b: Measured,
   tolerance: number,
+  against: Against,
   sides: Sides,
   found: Difference[],
 ): void {
-  const { name } = sides;
-  const differ = (
-    kind: DifferenceKind,
-    of: string,
-    words: (settings: StepSettings) => string,
-    size = 1,
-    detail: ExtraKey | null = null,
-  ) =>
+  for (const fact of compareSettings(a, b, tolerance, against)) {
+    const kind = kindOf(fact);
+    const of =
+      fact.setting === 'extra' ? fact.extra! : kind === 'not-recorded' ? `${kind} ${fact.setting}` : kind;
     found.push({
       kind,
       key: `${of} ${slot}`,
-      says: () => `${SLOTS[slot].label}: ${words(a)} ${at(sides.a)}, ${words(b)} ${at(sides.b)}.`,
-      size,
+      says: () =>
+        `${SLOTS[slot].label}: ${wordsOf(fact, a, sides.name)} ${at(sides.a)}, ${wordsOf(fact, b, sides.name)} ${at(sides.b)}.`,
+      size: fact.off,
       slot,
-      detail,
+      detail: fact.extra,
       ofArm: sides.otherArms && kind === 'minutes' && ARM_TIMED.includes(slot),
     });
-  if (a.productId !== b.productId)
-    differ('product', 'product', (s) => (s.productId === null ? 'no product' : name(s.productId)));
-  if (!sameDose(a, b)) {
-    const oneWay = doseHeld(b, a, tolerance);
-    const held = oneWay === 'held' && doseHeld(a, b, tolerance) === 'cannot show' ? 'cannot show' : oneWay;
-    if (held !== 'held') {
-      const [x, y] = [doseInMl(a.dose, a.sections, a.calibrated), doseInMl(b.dose, b.sections, b.calibrated)];
-      const ratio = x && y ? Math.max(x.usual / y.usual, y.usual / x.usual) - 1 : 0;
-      const kind = held === 'departed' ? 'dose' : 'dose-unsure';
-      differ(kind, kind, (s) => doseLabel(s.dose), ratio);
-    }
-  }
-  if (a.minutes !== null && b.minutes !== null) {
-    const ratio = Math.max(a.minutes / b.minutes, b.minutes / a.minutes) - 1;
-    if (ratio > tolerance + 1e-9) differ('minutes', 'minutes', (s) => `${round(s.minutes!)} min`, ratio);
-  }
-  for (const [kind, table] of CHOICES)
-    if (a[kind] !== null && b[kind] !== null && a[kind] !== b[kind])
-      differ(kind, kind, (s) => named(table, s[kind]!));
-  if (a.sections !== null && b.sections !== null && a.sections !== b.sections)
-    differ('sections', 'sections', (s) => `${s.sections} sections`);
-  for (const key of a.extra === b.extra ? NONE : extraKeys(a, b)) {
-    if (a.extra[key] === b.extra[key]) continue;
-    const [x, y] = [a.extra[key], b.extra[key]];
-    // A tick left out says as much as one that is set; of other settings only what both sides tell is compared.
-    const told = EXTRAS[key].kind === 'tick' ? x !== y : x !== undefined && y !== undefined;
-    if (!told || sameExtra(key, x, y, tolerance)) continue;
-    const words = ({ extra: { [key]: value } }: StepSettings) =>
-      value === undefined ? `not ${extraWords(key, true)}` : extraWords(key, value);
-    const size = typeof x === 'number' && typeof y === 'number' ? Math.abs(x - y) : 1;
-    differ(key === 'stopAt' ? 'dry-fraction' : 'setting', key, words, size, key);
   }
 }
 
@@ -160,8 +130,8 @@ export function alignSteps(a: readonly RunStep[], b: readonly RunStep[]): Alignm
 }
 
 /** Steps: missing, added, moved, or done otherwise. */
-export function stepDifferences(a: Run, b: Run, name: Names): Difference[] {
-  const sides: Sides = { a: a.name, b: b.name, otherArms: a.arm !== b.arm, name };
+export function stepDifferences(a: Run, b: Run, name: Names, against: Against = 'peer'): Difference[] {
+  const sides: Sides = { a: a.name, b: b.name, against, otherArms: a.arm !== b.arm, name };
   const found: Difference[] = [];
   const { head, tail } = alikeEnds(a.steps, b.steps);
   for (let i = 0; i < head; i++) pairDifferences(a.steps[i]!, b.steps[i]!, sides, found);
@@ -242,11 +212,11 @@ function pairDifferences(x: RunStep, y: RunStep, sides: Sides, found: Difference
   markDifferences(x, y, sides, found);
   const tolerance = Math.min(x.tolerance, y.tolerance);
   if (!sides.otherArms || (x.part !== 'tested' && y.part !== 'tested')) {
-    settingDifferences(x.slot, x, y, tolerance, sides, found);
+    settingDifferences(x.slot, x, y, tolerance, sides.against, sides, found);
     return;
   }
   // What the arms set is the question itself; a side that strayed from its own plan is not.
   const own = { ...sides, b: 'its own plan', otherArms: false };
-  if (x.planned) settingDifferences(x.slot, x, x.planned, tolerance, own, found);
-  if (y.planned) settingDifferences(y.slot, y, y.planned, tolerance, { ...own, a: sides.b }, found);
+  if (x.planned) settingDifferences(x.slot, x, x.planned, tolerance, 'plan', own, found);
+  if (y.planned) settingDifferences(y.slot, y, y.planned, tolerance, 'plan', { ...own, a: sides.b }, found);
 }

@@ -8,6 +8,8 @@ export interface PricedUse {
   sizeMl: number | null;
   dose: Dose | null;
   sections: number | null;
+  /** One of the dose's measure in ml, where this product's was weighed. */
+  calibrated?: Spread | null;
 }
 
 export interface WashCost {
@@ -24,7 +26,7 @@ export function washCost(uses: readonly PricedUse[]): WashCost {
   const cost: Spread = { low: 0, usual: 0, high: 0 };
   const currencies = new Set<string>();
   for (const use of uses) {
-    const ml = doseInMl(use.dose, use.sections);
+    const ml = doseInMl(use.dose, use.sections, use.calibrated);
     if (use.price === null || use.currency === null || use.sizeMl === null) {
       gaps.push(`${use.productName} has no price or size.`);
       continue;

@@ -47,7 +47,7 @@ describe('departures from the plan', () => {
       '15 min instead of 10.',
       'damp instead of wet.',
       'scrunch instead of rake.',
-      'not set instead of fingers.',
+      'Not recorded whether fingers.',
       'high instead of low.',
     ]);
   });

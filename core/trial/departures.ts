@@ -1,12 +1,15 @@
 import { MARK_REASONS, MARKS, type Mark, type MarkReason } from '../basin/marks.ts';
-import { DOSE_TOLERANCE, doseHeld, doseLabel } from '../doses/dose.ts';
-import { type ExtraKey, extraWords, sameExtra } from '../routine/extras.ts';
-import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '../routine/settings.ts';
+import { DOSE_TOLERANCE, doseLabel } from '../doses/dose.ts';
+import { type ExtraKey, extraWords } from '../routine/extras.ts';
 import type { StepSettings } from '../routine/step.ts';
+import { CHOICES, compareSettings, type SettingFact } from '../step/compare.ts';
+import { calibratedFor, NEVER_WEIGHED, type Weighed } from '../step/weighed.ts';
 
 /** A held setting that was not held, or cannot be shown to have been. */
 export interface Departure {
   setting: keyof StepSettings | 'step';
+  /** Which of the extra settings, or what happened at the step; null for a setting every step has. */
+  detail: ExtraKey | Mark | null;
   kind: 'departed' | 'cannot show';
   says: string;
 }
@@ -34,88 +37,87 @@ export interface PlannedSettings extends StepSettings {
   tolerance?: number;
 }
 
-const named = (table: Readonly<Record<string, { label: string }>>, key: string | null) =>
-  key === null ? 'not set' : (table[key]?.label ?? key);
-
 /** Every departure of a step from its plan, in a sentence each. `productName` turns a product's id into its name. */
-export function departures(step: StepRecord, productName: (id: string) => string): Departure[] {
+export function departures(
+  step: StepRecord,
+  productName: (id: string) => string,
+  weighed: Weighed = NEVER_WEIGHED,
+): Departure[] {
   if (step.status === 'waiting') return [];
   const { planned } = step;
-  if (planned === null)
-    return step.status === 'done'
-      ? [{ setting: 'step', kind: 'departed', says: 'Added: not in the plan.' }]
-      : [];
+  const whole = (says: string): Departure[] => [{ setting: 'step', detail: null, kind: 'departed', says }];
+  if (planned === null) return step.status === 'done' ? whole('Added: not in the plan.') : [];
   if (planned.part === 'free') return [];
-  if (step.status === 'skipped')
-    return planned.optional || planned.skipped
-      ? []
-      : [{ setting: 'step', kind: 'departed', says: 'Skipped.' }];
-  if (planned.skipped)
-    return [{ setting: 'step', kind: 'departed', says: 'Done, though this arm leaves it out.' }];
+  if (step.status === 'skipped') return planned.optional || planned.skipped ? [] : whole('Skipped.');
+  if (planned.skipped) return whole('Done, though this arm leaves it out.');
   const tolerance = planned.tolerance ?? DOSE_TOLERANCE;
-  const found: Departure[] = [];
+  const measured = (settings: StepSettings) => ({
+    ...settings,
+    calibrated: calibratedFor(weighed, settings.productId, settings.dose),
+  });
+  const facts = compareSettings(measured(step), measured(planned), tolerance, 'plan');
+  return [
+    ...facts.map(
+      (fact): Departure => ({
+        setting: fact.setting,
+        detail: fact.extra,
+        kind: fact.verdict,
+        says: saysOf(fact, step, planned, tolerance, productName),
+      }),
+    ),
+    ...(step.marks ?? []).map(({ mark, reason }): Departure => {
+      const { label } = MARKS[mark];
+      const why = reason === 'untold' ? '' : ` (${MARK_REASONS[reason].label})`;
+      return {
+        setting: 'step',
+        detail: mark,
+        kind: 'departed',
+        says: `${label[0]!.toUpperCase()}${label.slice(1)}${why}.`,
+      };
+    }),
+  ];
+}
+
+const rounded = (minutes: number) => Math.round(minutes * 10) / 10;
+
+/** One departure in a sentence. */
+function saysOf(
+  { setting, extra, verdict }: SettingFact,
+  step: StepSettings,
+  planned: StepSettings,
+  tolerance: number,
+  productName: (id: string) => string,
+): string {
   const product = (id: string | null) => (id === null ? 'no product' : productName(id));
-  if (planned.productId !== step.productId)
-    found.push({
-      setting: 'productId',
-      kind: 'departed',
-      says: `${product(step.productId)} instead of ${product(planned.productId)}.`,
-    });
-  const dose = doseHeld(planned, step, tolerance);
-  if (dose !== 'held')
-    found.push({
-      setting: 'dose',
-      kind: dose,
-      says:
-        dose === 'departed'
-          ? `${doseLabel(step.dose)} instead of ${doseLabel(planned.dose)}.`
-          : `${doseLabel(step.dose)} cannot show that ${doseLabel(planned.dose)} was held within ${Math.round(tolerance * 100)} %.`,
-    });
-  if (planned.minutes !== null && planned.minutes > 0) {
-    if (step.minutes === null)
-      found.push({
-        setting: 'minutes',
-        kind: 'cannot show',
-        says: `Minutes not recorded; ${planned.minutes} planned.`,
-      });
-    else if (Math.abs(step.minutes / planned.minutes - 1) > tolerance + 1e-9)
-      found.push({
-        setting: 'minutes',
-        kind: 'departed',
-        says: `${Math.round(step.minutes * 10) / 10} min instead of ${planned.minutes}.`,
-      });
+  const choice = CHOICES.find(([key]) => key === setting);
+  if (choice) {
+    const [key, table] = choice;
+    const named = (value: string | null) =>
+      value === null ? 'not set' : ((table as Record<string, { label: string }>)[value]?.label ?? value);
+    return verdict === 'departed'
+      ? `${named(step[key])} instead of ${named(planned[key])}.`
+      : `Not recorded whether ${named(planned[key])}.`;
   }
-  const choices = [
-    ['wetness', WETNESS],
-    ['technique', TECHNIQUES],
-    ['tool', TOOLS],
-    ['heat', HEATS],
-  ] as const;
-  for (const [setting, table] of choices)
-    if (planned[setting] !== null && planned[setting] !== step[setting])
-      found.push({
-        setting,
-        kind: 'departed',
-        says: `${named(table, step[setting])} instead of ${named(table, planned[setting])}.`,
-      });
-  for (const key of Object.keys(planned.extra) as ExtraKey[])
-    if (!sameExtra(key, planned.extra[key], step.extra[key], tolerance))
-      found.push({
-        setting: 'extra',
-        kind: 'departed',
-        says:
-          step.extra[key] === undefined
-            ? `Not ${extraWords(key, planned.extra[key])}.`
-            : `${extraWords(key, step.extra[key])} instead of ${extraWords(key, planned.extra[key])}.`,
-      });
-  for (const { mark, reason } of step.marks ?? []) {
-    const { label } = MARKS[mark];
-    const why = reason === 'untold' ? '' : ` (${MARK_REASONS[reason].label})`;
-    found.push({
-      setting: 'step',
-      kind: 'departed',
-      says: `${label[0]!.toUpperCase()}${label.slice(1)}${why}.`,
-    });
+  switch (setting) {
+    case 'productId':
+      return `${product(step.productId)} instead of ${product(planned.productId)}.`;
+    case 'dose':
+      return verdict === 'departed'
+        ? `${doseLabel(step.dose)} instead of ${doseLabel(planned.dose)}.`
+        : `${doseLabel(step.dose)} cannot show that ${doseLabel(planned.dose)} was held within ${Math.round(tolerance * 100)} %.`;
+    case 'minutes':
+      return step.minutes === null
+        ? `Minutes not recorded; ${planned.minutes} planned.`
+        : `${rounded(step.minutes)} min instead of ${planned.minutes}.`;
+    case 'sections':
+      return `${step.sections} sections instead of ${planned.sections}.`;
+    default: {
+      const [x, y] = [step.extra[extra!], planned.extra[extra!]];
+      if (verdict === 'cannot show') return `Not recorded: ${extraWords(extra!, y)}.`;
+      if (y === undefined || y === false) return `${extraWords(extra!, x)}, which was not planned.`;
+      return x === undefined || x === false
+        ? `Not ${extraWords(extra!, y)}.`
+        : `${extraWords(extra!, x)} instead of ${extraWords(extra!, y)}.`;
+    }
   }
-  return found;
 }

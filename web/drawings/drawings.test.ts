@@ -2,6 +2,7 @@ import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { STANDARD_ZONES } from '@sabor/core/hair/zones';
 import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { NEVER_WEIGHED } from '@sabor/core/step/weighed';
 import { describe, expect, it } from 'vitest';
 import { ARM_STYLES } from './arm-style.ts';
 import { listDepartures } from './departure-list.ts';
@@ -195,7 +196,7 @@ describe('ribbons', () => {
   });
 
   it('mark and number every departure', () => {
-    const rows = washDayRows(trial, [day], columns, name, () => 'today');
+    const rows = washDayRows(trial, [day], columns, name, () => 'today', NEVER_WEIGHED);
     expect(rows[0]!.cells.map(({ kind }) => kind)).toEqual(['skipped', 'tested', 'departed', 'departed']);
     const listed = listDepartures(columns, rows);
     expect(listed.map(({ n, says }) => `${n} ${says}`)).toEqual([

@@ -5,6 +5,7 @@ import { outOfOrder } from '@sabor/core/fairness/align';
 import { type ExtraKey, extraWords } from '@sabor/core/routine/extras';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
+import type { Weighed } from '@sabor/core/step/weighed';
 import { departures } from '@sabor/core/trial/departures';
 import { armsOfDay } from './arms-of-day.ts';
 
@@ -121,13 +122,14 @@ export function washDayRows(
   columns: readonly RibbonColumn[],
   name: Names,
   date: (washDay: WashDay) => string,
+  weighed: Weighed,
 ): RibbonRow[] {
   return washDays.map((day) => {
     const arms = armsOfDay(trial, day);
     const moved = movedSteps(day);
     const cellOf = (step: WashStep, tested: boolean): RibbonCell => {
       if (step.status === 'waiting') return { kind: 'waiting', text: '', notes: [] };
-      const found = departures(step, name);
+      const found = departures(step, name, weighed);
       const notes = [
         ...found.map(({ says }) => says),
         ...(moved.has(step.id) ? ['Done out of its order.'] : []),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { crossSection, densityClass } from './density.ts';
 import { readMeasure } from './kinds.ts';
-import { readShed } from './shed.ts';
+import { readShed, shedSinceDetangle } from './shed.ts';
 import { strandClass } from './strand.ts';
 import { extension, readStretch, recovery } from './stretch.ts';
 
@@ -70,6 +70,25 @@ describe('the stretch test', () => {
 });
 
 describe('shed hairs', () => {
+  // The basin and the hair file once judged apart: 60 hairs in three days, loose, were "few" in one and ordinary in the other.
+  it.each([
+    [60, 1, 'ordinary'],
+    [60, 3, 'ordinary'],
+    [10, 1, 'under'],
+    [150, 1, 'above'],
+    [201, 1, 'far above'],
+    [400, 7, 'ordinary'],
+    [60, 0, 'ordinary'],
+    [1000, 30, 'ordinary'],
+  ] as const)(
+    '%i on a wash day %s days after the last detangle: %s, as everywhere',
+    (hairs, days, verdict) => {
+      expect(shedSinceDetangle(hairs, days).verdict).toBe(verdict);
+      if (days >= 1 && days <= 14)
+        expect(readShed(hairs, hairs, days, 'loose')).toEqual(shedSinceDetangle(hairs, days));
+    },
+  );
+
   it('by hand: a week in braids leaves 280 to 700, a loose day 15 to 100', () => {
     expect(readShed(500, 500, 7, 'braids')).toEqual({
       expected: { low: 280, high: 700 },

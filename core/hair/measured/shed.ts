@@ -15,10 +15,18 @@ export type WornMeanwhile = keyof typeof WORN_MEANWHILE;
 /** From so many times the ordinary most, a count is "far above". Model assumption. */
 export const FAR_ABOVE = 2;
 
+/** How a count stands to what is ordinary. */
+export const SHED_VERDICTS = {
+  under: { label: 'few', says: 'Few' },
+  ordinary: { label: 'ordinary', says: 'Ordinary' },
+  above: { label: 'many', says: 'Many' },
+  'far above': { label: 'far over', says: 'Far over' },
+} as const;
+
 export interface ShedReading {
   /** Hairs that are ordinary since the last detangle. */
   expected: { low: number; high: number };
-  verdict: 'under' | 'ordinary' | 'above' | 'far above';
+  verdict: keyof typeof SHED_VERDICTS;
 }
 
 /**
@@ -39,3 +47,13 @@ export function readShed(from: number, to: number, days: number, worn: WornMeanw
   if (from > expected.high) return { expected, verdict: 'above' };
   return { expected, verdict: to < expected.low ? 'under' : 'ordinary' };
 }
+
+/** Beyond this many days of hair held back, days are not added up further. Model assumption. */
+const MOST_DAYS = 14;
+
+/**
+ * Shed hairs of one wash day by what is ordinary since the last detangle, as {@link readShed} has it for hair worn loose:
+ * how it was worn meanwhile is not known there. `days` count as one at least.
+ */
+export const shedSinceDetangle = (hairs: number, days: number): ShedReading =>
+  readShed(hairs, hairs, Math.min(MOST_DAYS, Math.max(1, days)), 'loose');

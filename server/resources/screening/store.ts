@@ -1,7 +1,9 @@
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
-import { type Dose, doseGrams } from '@sabor/core/doses/dose';
+import type { Dose } from '@sabor/core/doses/dose';
+import type { Measure } from '@sabor/core/doses/measures';
 import type { Extra } from '@sabor/core/routine/extras';
 import { productsUsed } from '@sabor/core/routine/mix';
+import { doseGrams, weighedBy } from '@sabor/core/step/weighed';
 import type { Client } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
 import { doseOf } from '../routines/step-sql.ts';
@@ -63,10 +65,18 @@ export async function readLedgerDays(db: Client, wearerId: string): Promise<Ledg
      where t.wearer_id = $1 and d.washed_at is not null order by d.started_at`,
     [wearerId],
   );
+  const weighings = await db.query<{ id: string; calibrations: { measure: Measure; grams: number[] }[] }>(
+    `select product_id as id, json_agg(json_build_object('measure', measure, 'grams', grams)) as calibrations
+     from calibration group by product_id`,
+  );
+  const weighed = weighedBy(weighings.rows);
   return rows.map(({ steps, ...day }) => ({
     ...day,
     steps: steps.flatMap(({ sections, ...step }) =>
-      productsUsed(step).map(({ productId, dose }) => ({ productId, grams: doseGrams(dose, sections) })),
+      productsUsed(step).map(({ productId, dose }) => ({
+        productId,
+        grams: doseGrams(weighed, productId, dose, sections),
+      })),
     ),
   }));
 }

@@ -9,6 +9,7 @@ import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import { brokenDays, type SlipItem, slipOfTrial } from '@sabor/core/fairness/slip';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { stakeDisclosure } from '@sabor/core/shelf/products';
+import { weighedBy } from '@sabor/core/step/weighed';
 import { isComparison } from '@sabor/core/trial/designs';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
@@ -151,7 +152,14 @@ function ComparisonSheet({
   const notAtDose = useNotAtDose(trial.wearerId, [...compared]);
   const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
   const columns = ribbonColumns(trial, trial.washDayRecords, name);
-  const rows = washDayRows(trial, trial.washDayRecords, columns, name, (day) => showDate(day.localDate));
+  const rows = washDayRows(
+    trial,
+    trial.washDayRecords,
+    columns,
+    name,
+    (day) => showDate(day.localDate),
+    weighedBy(products),
+  );
   const { state } = comparison.primary;
   return (
     <>

@@ -3,11 +3,12 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial';
 import { routineMinutes, startBy, thingsNeeded } from '@sabor/core/basin/lay-out';
 import { minutesByPhase } from '@sabor/core/basin/minutes';
-import { type Dose, doseGrams, doseLabel } from '@sabor/core/doses/dose';
+import { type Dose, doseLabel } from '@sabor/core/doses/dose';
 import { GRAVITIES } from '@sabor/core/fairness/gravity';
 import { judge } from '@sabor/core/fairness/slip';
 import { productsUsed } from '@sabor/core/routine/mix';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
+import { doseGrams, weighedBy } from '@sabor/core/step/weighed';
 import { bottleLasts } from '@sabor/core/trial/ahead';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { useQuery } from '@tanstack/react-query';
@@ -149,6 +150,7 @@ export function Screen() {
   const minutes = routineMinutes(plan, earlier);
   const start = startBy(doneBy, minutes);
   const things = [...thingsNeeded(plan), PHONE];
+  const weighed = weighedBy(shelf.data.products);
   const used = (productId: string, from: string | null) =>
     (ledger.data ?? [])
       .filter(({ on }) => from === null || on >= from)
@@ -190,7 +192,7 @@ export function Screen() {
           )}
           <ul className="divide-y divide-rule border-y border-rule">
             {laid.map((one) => {
-              const grams = doseGrams(one.dose, one.sections);
+              const grams = doseGrams(weighed, one.product.id, one.dose, one.sections);
               const { product } = one;
               const lasts =
                 product.sizeMl === null || grams === null

@@ -5,10 +5,11 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { dewPointBand } from '@sabor/core/climate/dew-point-bands';
-import { doseGrams } from '@sabor/core/doses/dose';
 import { CARE, careStatus } from '@sabor/core/hair/care';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { productsUsed } from '@sabor/core/routine/mix';
 import { SLOTS } from '@sabor/core/routine/slots';
+import { doseGrams, type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { bottleLasts, type Dated, revertedOn, trialAhead } from '@sabor/core/trial/ahead';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { useQuery } from '@tanstack/react-query';
@@ -35,22 +36,32 @@ interface Finding {
   says: string;
 }
 
-/** Grams each product takes on a wash day of an arm; halves take half of each arm. */
-function gramsPerDay(value: TrialInput): Map<string, number> {
+/** What a step of the plan puts on the head in one arm: products and home mixes, each with its grams; nothing where it is left out. */
+function usedInArm(
+  step: TrialInput['plan'][number],
+  arm: TrialInput['arms'][number],
+  weighed: Weighed,
+): { productId: string; grams: number | null }[] {
+  const own = step.part === 'tested' ? arm.steps.find(({ stepId }) => stepId === step.id) : undefined;
+  if (own?.skipped) return [];
+  const used = productsUsed({
+    productId: own?.productId ?? step.productId,
+    dose: own?.dose ?? step.dose,
+    extra: { ...step.extra, ...own?.settings?.extra },
+  });
+  return used.map(({ productId, dose }) => ({
+    productId,
+    grams: doseGrams(weighed, productId, dose, step.sections),
+  }));
+}
+
+/** Grams each product takes on a wash day, on average over the arms; halves take half of each arm. */
+function gramsPerDay(value: TrialInput, weighed: Weighed): Map<string, number> {
   const grams = new Map<string, number>();
-  const add = (id: string | null, amount: number | null) => {
-    if (id && amount !== null) grams.set(id, (grams.get(id) ?? 0) + amount);
-  };
-  for (const step of value.plan) {
-    if (step.part !== 'tested') add(step.productId, doseGrams(step.dose, step.sections));
-    else
-      for (const arm of value.arms) {
-        const own = arm.steps.find(({ stepId }) => stepId === step.id);
-        const dose = doseGrams(own?.dose ?? step.dose, step.sections);
-        if (!own?.skipped)
-          add(own?.productId ?? step.productId, dose === null ? null : dose / value.arms.length);
-      }
-  }
+  for (const step of value.plan)
+    for (const arm of value.arms)
+      for (const { productId, grams: amount } of usedInArm(step, arm, weighed))
+        if (amount !== null) grams.set(productId, (grams.get(productId) ?? 0) + amount / value.arms.length);
   return grams;
 }
 
@@ -58,6 +69,7 @@ function gramsPerDay(value: TrialInput): Map<string, number> {
 function useGroundAhead(value: TrialInput, products: readonly Product[]) {
   const own = useOwnIngredients();
   const { market } = useSettings();
+  const weighed = useMemo(() => weighedBy(products), [products]);
   const every = value.cadenceDays ?? value.wearDays;
   const days = value.arms.length < 2 ? 0 : Math.min(12, value.washDays);
   return useQuery({
@@ -71,13 +83,7 @@ function useGroundAhead(value: TrialInput, products: readonly Product[]) {
           armId: arm.id,
           trialId: '',
           planned: false,
-          steps: value.plan.flatMap((step) => {
-            const mine =
-              step.part === 'tested' ? arm.steps.find(({ stepId }) => stepId === step.id) : undefined;
-            const productId = mine?.productId ?? step.productId;
-            if (!productId || mine?.skipped) return [];
-            return { productId, grams: doseGrams(mine?.dose ?? step.dose, step.sections) };
-          }),
+          steps: value.plan.flatMap((step) => usedInArm(step, arm, weighed)),
         };
       });
       const byArm = value.arms.map((_, a) =>
@@ -178,7 +184,7 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
       `“${other.question}” is ${other.status === 'running' ? 'under way' : 'planned'} on this head with ${other.washDaysLeft} wash days left. Run both at once and each one’s products (${[...tested].join(', ') || 'held steps'}) become the other’s ground.`,
     );
 
-  const grams = gramsPerDay(value);
+  const grams = gramsPerDay(value, weighedBy(products));
   for (const [id, perDay] of grams) {
     const product = shelf.data?.products.find((known) => known.id === id);
     if (!product?.sizeMl) continue;

@@ -2,10 +2,12 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import { productsUsed } from '@sabor/core/routine/mix';
 import { washCost } from '@sabor/core/shelf/wash-cost';
+import { calibratedFor, weighedBy } from '@sabor/core/step/weighed';
 
 /** What the plan's wash days cost in product, in words; null where prices are missing or mixed. */
 export function costOfPlan(value: TrialInput, products: readonly Product[]): string | null {
   const shelf = new Map(products.map((product) => [product.id, product]));
+  const weighed = weighedBy(products);
   const perArm = value.arms.map((arm) =>
     washCost(
       value.plan.flatMap((step) => {
@@ -20,7 +22,8 @@ export function costOfPlan(value: TrialInput, products: readonly Product[]): str
           const product = shelf.get(productId);
           if (!product) return [];
           const { name, price, currency, sizeMl } = product;
-          return { productName: name, price, currency, sizeMl, dose, sections: step.sections };
+          const calibrated = calibratedFor(weighed, productId, dose);
+          return { productName: name, price, currency, sizeMl, dose, sections: step.sections, calibrated };
         });
       }),
     ),

@@ -1,5 +1,6 @@
 import { TRIAL_STATUSES, type TrialDetail } from '@sabor/contract/trial';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
@@ -27,16 +28,30 @@ export function Screen() {
   if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   const names = new Map(shelf.data.products.map((product) => [product.id, product.name]));
-  return <TrialPage trial={trial.data} name={(product) => names.get(product) ?? 'a product'} />;
+  return (
+    <TrialPage
+      trial={trial.data}
+      name={(product) => names.get(product) ?? 'a product'}
+      weighed={weighedBy(shelf.data.products)}
+    />
+  );
 }
 
-function TrialPage({ trial, name }: { trial: TrialDetail; name: (id: string) => string }) {
+function TrialPage({
+  trial,
+  name,
+  weighed,
+}: {
+  trial: TrialDetail;
+  name: (id: string) => string;
+  weighed: Weighed;
+}) {
   const wearer = useWearer(trial.wearerId);
   const washDays = trial.washDayRecords;
   const columns = ribbonColumns(trial, washDays, name);
   const rows = [
     ...planRows(trial, columns, name),
-    ...washDayRows(trial, washDays, columns, name, (day) => showDate(day.localDate)),
+    ...washDayRows(trial, washDays, columns, name, (day) => showDate(day.localDate), weighed),
   ];
   const open = washDays.find((day) => day.status === 'under way' || day.status === 'worn');
   return (

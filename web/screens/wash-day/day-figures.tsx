@@ -2,11 +2,11 @@ import type { Product } from '@sabor/contract/shelf';
 import { airOf, type WashDay } from '@sabor/contract/wash-day';
 import { EFFORT, type Effort } from '@sabor/core/basin/effort';
 import { minutesByPhase, minutesSpent, PHASES, type Phase } from '@sabor/core/basin/minutes';
-import { shedAgainst } from '@sabor/core/basin/shed';
 import { dewPoint } from '@sabor/core/climate/dew-point';
-import { doseGrams } from '@sabor/core/doses/dose';
+import { SHED_A_DAY, SHED_VERDICTS, shedSinceDetangle } from '@sabor/core/hair/measured/shed';
 import { productsUsed } from '@sabor/core/routine/mix';
 import { washCost } from '@sabor/core/shelf/wash-cost';
+import { calibratedFor, doseGrams, weighedBy } from '@sabor/core/step/weighed';
 import { departures } from '@sabor/core/trial/departures';
 import { useSettings } from '../../api/queries.ts';
 import { showTemperature } from '../../ui/show.ts';
@@ -53,25 +53,31 @@ export function DayFigures({
       return product ? { product, dose, sections: step.sections } : [];
     }),
   );
-  const grams = used.reduce((all, { dose, sections }) => all + (doseGrams(dose, sections) ?? 0), 0);
+  const weighed = weighedBy(products);
+  const grams = used.reduce(
+    (all, { product, dose, sections }) => all + (doseGrams(weighed, product.id, dose, sections) ?? 0),
+    0,
+  );
   const { cost, currency } = washCost(
-    used.map(({ product: { name, price, currency: of, sizeMl }, dose, sections }) => ({
+    used.map(({ product: { id, name, price, currency: of, sizeMl }, dose, sections }) => ({
       productName: name,
       price,
       currency: of,
       sizeMl,
       dose,
       sections,
+      calibrated: calibratedFor(weighed, id, dose),
     })),
   );
   const departed = day.steps.reduce(
-    (all, step) => all + departures(step, (id) => shelf.get(id)?.name ?? 'a product').length,
+    (all, step) => all + departures(step, (id) => shelf.get(id)?.name ?? 'a product', weighed).length,
     0,
   );
   const air = airOf(day);
   const dew =
     air.temperatureC !== null && air.humidity !== null ? dewPoint(air.temperatureC, air.humidity) : null;
-  const shed = day.shedHairs === null || daysSince === null ? null : shedAgainst(day.shedHairs, daysSince);
+  const shed =
+    day.shedHairs === null || daysSince === null ? null : shedSinceDetangle(day.shedHairs, daysSince);
   const soft = dark ? 'text-paper/80' : 'text-soft';
   const rows: [string, string][] = [
     ['Hands-on', minutes(sum('handsOn'))],
@@ -99,7 +105,7 @@ export function DayFigures({
       : [
           [
             'Shed hairs',
-            `${day.shedCounted ? '' : 'about '}${day.shedHairs}${shed ? `, ${shed.says} (${shed.low}–${shed.high} since the last detangle)` : ' (50–100 a day are ordinary)'}`,
+            `${day.shedCounted ? '' : 'about '}${day.shedHairs}${shed ? `, ${SHED_VERDICTS[shed.verdict].label} (${shed.expected.low}–${shed.expected.high} since the last detangle)` : ` (${SHED_A_DAY.low}–${SHED_A_DAY.high} a day are ordinary)`}`,
           ] as [string, string],
         ]),
     ...(Object.keys(EFFORT) as Effort[]).flatMap((field): [string, string][] => {

@@ -2,6 +2,7 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
+import { weighedBy } from '@sabor/core/step/weighed';
 import { Link } from 'react-router';
 import { patch } from '../../api/http.ts';
 import { useWashDayChange } from '../../api/queries.ts';
@@ -73,7 +74,7 @@ export function DayPage({
   const abandon = useAbandon(day.id);
   const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
   const columns = ribbonColumns(trial, [day], name);
-  const rows = washDayRows(trial, [day], columns, name, () => STATUS[day.status].label);
+  const rows = washDayRows(trial, [day], columns, name, () => STATUS[day.status].label, weighedBy(products));
   const arms = armsOfDay(trial, day);
   const open = day.status === 'worn' && !trial.endedAt;
   return (

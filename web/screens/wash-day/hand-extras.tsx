@@ -1,7 +1,7 @@
 import { localToday } from '@sabor/contract/fields';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
-import { SHED_PER_DAY, shedAgainst } from '@sabor/core/basin/shed';
 import { DRY_STOPS } from '@sabor/core/basin/take-down';
+import { SHED_A_DAY, SHED_VERDICTS, shedSinceDetangle } from '@sabor/core/hair/measured/shed';
 import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
 import { v7 } from 'uuid';
 import type { NewTap } from '../../basin/outbox.ts';
@@ -49,7 +49,7 @@ const MORE = [1, 5, 20] as const;
 /** Shed hairs, counted one by one or estimated in handfuls, against what is ordinary since the last detangle. */
 export function Shed({ day, daysSince, tell }: { day: WashDay; daysSince: number | null; tell: Tell }) {
   const hairs = day.shedHairs;
-  const found = hairs === null || daysSince === null ? null : shedAgainst(hairs, daysSince);
+  const found = hairs === null || daysSince === null ? null : shedSinceDetangle(hairs, daysSince);
   const set = (shedHairs: number | null, shedCounted: boolean): NewTap => ({
     kind: 'day',
     set: { shedHairs, shedCounted },
@@ -88,18 +88,19 @@ export function Shed({ day, daysSince, tell }: { day: WashDay; daysSince: number
       </div>
       {hairs !== null && found === null && (
         <p role="status" className="text-lg">
-          {SHED_PER_DAY.low}–{SHED_PER_DAY.high} a day are ordinary; how long ago it was last detangled is not
+          {SHED_A_DAY.low}–{SHED_A_DAY.high} a day are ordinary; how long ago it was last detangled is not
           known here.
         </p>
       )}
       {found && (
         <p
           role="status"
-          className={`text-lg ${found.says === 'far over' ? 'font-semibold text-[#F2B765]' : ''}`}
+          className={`text-lg ${found.verdict === 'far above' ? 'font-semibold text-[#F2B765]' : ''}`}
         >
-          {found.says[0]!.toUpperCase() + found.says.slice(1)}: {found.low}–{found.high} are ordinary for{' '}
-          {daysSince === 1 ? 'one day' : `${daysSince} days`} since the last detangle .
-          {found.says === 'far over' && ' Should it stay so, or come out in patches, see a dermatologist.'}
+          {SHED_VERDICTS[found.verdict].says}: {found.expected.low}–{found.expected.high} are ordinary for{' '}
+          {daysSince === 1 ? 'one day' : `${daysSince} days`} since the last detangle.
+          {found.verdict === 'far above' &&
+            ' Should it stay so, or come out in patches, see a dermatologist.'}
         </p>
       )}
     </fieldset>

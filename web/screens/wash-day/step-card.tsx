@@ -7,6 +7,7 @@ import { doseLabel } from '@sabor/core/doses/dose';
 import { type ExtraKey, extraWords } from '@sabor/core/routine/extras';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
+import { weighedBy } from '@sabor/core/step/weighed';
 import { departures } from '@sabor/core/trial/departures';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
@@ -101,7 +102,7 @@ export function StepCard({
     ...Object.entries(step.extra).map(([key, value]) => extraWords(key as ExtraKey, value)),
   ].filter(Boolean);
   const names = (id: string) => products.find((known) => known.id === id)?.name ?? 'a product';
-  const departed = departures(step, names);
+  const departed = departures(step, names, weighedBy(products));
   return (
     <section className="flex flex-1 flex-col" aria-labelledby="step">
       <div className="flex-1">

@@ -1,7 +1,7 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { WashStep } from '@sabor/contract/wash-day';
 import { gramsUsed } from '@sabor/core/basin/stable-reading';
-import { doseGrams } from '@sabor/core/doses/dose';
+import { doseGrams, weighedBy } from '@sabor/core/step/weighed';
 import type { NewTap } from '../../basin/outbox.ts';
 import { ScaleFace } from '../../basin/scale-face.tsx';
 import { useScale } from '../../basin/use-scale.ts';
@@ -50,7 +50,13 @@ export function Weigh({
       );
   };
   const full = bottleGrams(product);
-  const planned = doseGrams(step.planned?.dose ?? step.dose, step.sections) ?? 10;
+  const planned =
+    doseGrams(
+      weighedBy(product ? [product] : []),
+      product?.id ?? null,
+      step.planned?.dose ?? step.dose,
+      step.sections,
+    ) ?? 10;
   return (
     <div className="space-y-3">
       <ScaleFace
