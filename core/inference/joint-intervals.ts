@@ -138,5 +138,10 @@ export function jointIntervals(
       { exact: true, count: reference.exact ? reference.count : reference.count + 1 },
       most + (reference.exact ? 0 : 1),
     );
-  return contrasts.map((_, k) => ({ low: low[k]!, high: high[k]!, level }));
+  // A set that rejects no shift says nothing of that pair.
+  return contrasts.map((_, k) =>
+    low[k] === Number.NEGATIVE_INFINITY && high[k] === Number.POSITIVE_INFINITY
+      ? null
+      : { low: low[k]!, high: high[k]!, level },
+  );
 }
