@@ -23,6 +23,14 @@ const reading = (
 });
 
 describe('humidity from a dew point', () => {
+  it('bears a dew point under −45 °C, as very cold dry air has', () => {
+    // −40 °C at 37 %: the dew point lies near −48 °C.
+    expect(humidityFromDewPoint(-40, -48)).toBeGreaterThan(30);
+    expect(humidityFromDewPoint(-40, -48)).toBeLessThan(45);
+    expect(() => humidityFromDewPoint(-40, -90)).toThrow(RangeError);
+    expect(() => humidityFromDewPoint(-50, -60)).toThrow(RangeError);
+  });
+
   it('is the dew point turned round', () => {
     fc.assert(
       fc.property(

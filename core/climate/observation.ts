@@ -1,5 +1,5 @@
 import { dewPoint } from './dew-point.ts';
-import { vapourPressure } from './saturation.ts';
+import { pressureAtDewPoint, saturationPressure } from './saturation.ts';
 
 /** The air at one place and moment. `at` is ISO 8601 in UTC; wind and gusts in m/s where they were read. */
 export interface Observation {
@@ -21,7 +21,7 @@ export function humidityFromDewPoint(celsius: number, dewPointC: number): number
     throw new RangeError('A dew point cannot lie above the air temperature. Check which is which.');
   return Math.min(
     100,
-    (100 * vapourPressure(Math.min(dewPointC, celsius), 100)) / vapourPressure(celsius, 100),
+    (100 * pressureAtDewPoint(Math.min(dewPointC, celsius))) / saturationPressure(celsius),
   );
 }
 

@@ -65,7 +65,7 @@ export function readMeasure(result: MeasureResult): MeasureReading {
       const { index, coil, waves50, types, doubt } = readCurl(result);
       return {
         says: `${Number(result.diameterMm.toFixed(1))} mm across, index ${index.toFixed(1)}, type ${types.join(' or ')}`,
-        because: `${waves50.toFixed(1)} waves in 50 mm. Eight types by diameter and index, after Loussouarn et al. 2007; their limits are from memory and uncertain.${
+        because: `${waves50.toFixed(1)} waves in 50 mm. Eight types by diameter and index, after Loussouarn et al. 2007; their limits are unchecked and uncertain.${
           doubt
             ? ` These measures do not belong to one even coil: its width and waves would make an index of ${coil.toFixed(1)}. Measure again.`
             : ''

@@ -68,7 +68,7 @@ describe('a measured curl', () => {
     const { says, because } = readMeasure({ kind: 'curl', ...curl });
     expect(says).toBe('15 mm across, index 1.9, type IV');
     expect(because).toContain('1.7 waves in 50 mm');
-    expect(because).toContain('from memory');
+    expect(because).toContain('unchecked');
   });
 
   it('refuses a curl shorter stretched than at rest', () => {

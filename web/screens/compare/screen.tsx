@@ -149,6 +149,10 @@ function ComparisonSheet({
   );
   const stakes = stakeDisclosure(products.filter(({ id }) => compared.has(id)));
   const compares = isComparison(trial.design);
+  const broken = brokenDays(items);
+  const brokenCounted = trial.washDayRecords
+    .filter(({ id }) => broken.has(id))
+    .map(({ position }) => position + 1);
   const notAtDose = useNotAtDose(trial.wearerId, [...compared]);
   const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
   const columns = ribbonColumns(trial, trial.washDayRecords, name);
@@ -190,6 +194,13 @@ function ComparisonSheet({
             `Not yet at its dose on this head: ${notAtDose.map(name).join(', ')}.`}{' '}
           Seen on {wearer.name}’s hair alone.
         </p>
+        {brokenCounted.length > 0 && (
+          <p className="mb-1 text-mango-deep">
+            {brokenCounted.length === 1 ? 'Wash day' : 'Wash days'} {brokenCounted.join(', ')}{' '}
+            {brokenCounted.length === 1 ? 'is' : 'are'} broken by what went otherwise and{' '}
+            {brokenCounted.length === 1 ? 'counts' : 'count'} here all the same, as run; the slip says why.
+          </p>
+        )}
         <p className="mt-2 flex items-center gap-3">
           {compares ? 'The comparison is' : 'As they were run these wash days are'}{' '}
           <StandingTag items={items} />
