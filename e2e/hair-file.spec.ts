@@ -200,7 +200,13 @@ test('wishes are weighed, checked and kept', async ({ page }) => {
   await page.getByRole('button', { name: 'Save the wishes' }).click();
   await expect(page.getByText('The line cannot be over 10.').first()).toBeVisible();
   await page.getByLabel('Line', { exact: true }).fill('5.5');
-  await page.getByLabel('Ingredient, as labels write it').fill('Linalool');
+  await page.getByLabel('Ingredient or group').fill('zorblax');
+  await page.getByRole('button', { name: 'Add to the list' }).click();
+  await expect(page.getByText(/Sabor does not know this word: it will match nothing yet/)).toBeVisible();
+  await page.getByLabel('Ingredient or group').fill('PPD');
+  await page.getByRole('button', { name: 'Add to the list' }).click();
+  await expect(page.getByText('read as hair dye')).toBeVisible();
+  await page.getByLabel('Ingredient or group').fill('Linalool');
   await page.getByRole('button', { name: 'Add to the list' }).click();
   await page.getByRole('button', { name: 'Save the wishes' }).click();
   await expect(

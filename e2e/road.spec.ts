@@ -69,7 +69,7 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
   await expect(armB.getByLabel('It goes by')).toHaveValue('Dune Gel');
   await page.getByLabel('Wash days, all arms together').selectOption('4 wash days');
   await expect(page.getByRole('region', { name: 'What this plan can show' })).toContainText(
-    'it can describe, not decide',
+    '4 wash days can only hint: an option has fewer than three of them.',
   );
   await page.getByLabel('Days of wear after each').fill('1');
   await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
@@ -87,12 +87,14 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
   }
   await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('button', { name: 'Show the outcomes' }).click();
-  await expect(page.getByRole('heading', { name: 'This trial can describe, not decide.' })).toBeVisible();
-  await expect(page.getByText(/Dune Gel less Marsh Gel|Marsh Gel less Dune Gel/).first()).toBeVisible();
+  await expect(page.getByRole('heading', {
+      name: 'These wash days can only hint at which gives more definition.',
+    })).toBeVisible();
+  await expect(page.getByText(/Dune Gel scored 3\.0 higher than Marsh Gel in definition on day 1/).first()).toBeVisible();
   const definition = page.getByRole('row', { name: /^Definition/ }).first();
   await expect(definition).toContainText('5.0');
   await expect(definition).toContainText('8.0');
   await expect(definition).toContainText('+3.0');
   await expect(page.getByRole('row', { name: /^▲? ?Dune Gel/ })).toContainText('EUR 1.00');
-  await expect(page.getByText('The smallest p this plan could reach is .33.')).toBeVisible();
+  await expect(page.getByText('This plan could not settle it: an option has fewer than 3 wash days.')).toBeVisible();
 });

@@ -101,7 +101,9 @@ test('a trial is ended early with its reason, and described without a p', async 
   await expect(page.getByText(/whole heads, complete” from seed \d+/)).toBeVisible();
   await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('button', { name: 'Show the outcomes' }).click();
-  await expect(page.getByRole('heading', { name: 'This trial can describe, not decide.' })).toBeVisible();
+  await expect(page.getByRole('heading', {
+      name: 'These wash days can only hint at which gives more definition.',
+    })).toBeVisible();
   await expect(
     page.getByText('The trial ended before its planned wash days, so no p is given.'),
   ).toBeVisible();

@@ -160,9 +160,9 @@ export function panelTest(
     effects.indexOf(effect),
   ) as [number, number];
   const at = { ...nothing, means: effects.map((effect) => level + effect), tested: { named, over } };
+  if (!panelReach(arms, rows.length, alpha).decides) return { ...at, describes: 'plan' };
   if (whole.length < Math.max(FEWEST, LEAST_SHARE * rows.length))
     return { ...at, describes: 'too few heads' };
-  if (!panelReach(arms, rows.length, alpha).decides) return { ...at, describes: 'plan' };
   const p = pOfPanel(known, whole, most - least, arms, rows.length, seededRandom(SAMPLING_SEED), samples);
   if (p <= alpha && whole.length < rows.length && !holdsAtWorst(rows, values, arms, { named, over }, better))
     return { ...at, describes: 'missing heads could turn it' };

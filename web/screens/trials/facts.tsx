@@ -26,7 +26,7 @@ export function reachSentences({ last, first }: Reach): string[] {
 
 /** The figures behind {@link reachSentences}. */
 export function reachNumbers({ sequences, smallestP, last }: Reach): string {
-  return `The options can fall in ${sequences.toLocaleString('en')} orders. The smallest p any ratings could give is ${smallP(smallestP)}; with one option apart from equal others and no noise at all, p is ${smallP(last.oneApartP)}, against ${level(last.alpha)}.`;
+  return `The options can fall in ${sequences.toLocaleString('en')} orders. The smallest p any ratings could give is ${smallP(smallestP)}; ${last.oneApartP < 1 ? `with one option apart from equal others and no noise at all, p is ${smallP(last.oneApartP)}, against ${level(last.alpha)}` : `the level is ${level(last.alpha)}`}.`;
 }
 
 /** What was promised before the first wash day. */
