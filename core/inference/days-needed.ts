@@ -1,5 +1,5 @@
 import { daysOffered, MOST_DAYS } from '../trial/designs.ts';
-import { type PowerPlan, type SetLimits, simulatePower } from './power.ts';
+import { type PowerPlan, reachesPower, type SetLimits } from './power.ts';
 import { reach } from './reach.ts';
 
 /** Power that a number of wash days is to reach. */
@@ -22,8 +22,7 @@ function fewest(plan: PowerPlan, difference: number): number | null {
   const offered = daysOffered(plan.design, plan.arms).filter(
     (days) => reach(plan.design, plan.arms, days, plan.looks, plan.alpha).decides,
   );
-  const enough = (days: number) =>
-    simulatePower({ ...plan, days }, [difference], TRIALS, SEED, undefined, LIMITS)[0]!.power >= POWER;
+  const enough = (days: number) => reachesPower({ ...plan, days }, difference, POWER, TRIALS, SEED, LIMITS);
   let [low, high] = [0, offered.length];
   while (low < high) {
     const middle = (low + high) >> 1;

@@ -81,12 +81,13 @@ export function jointIntervals(
     let observed = 0;
     for (let k = 0; k < K; k++)
       observed = Math.max(observed, Math.abs(estimate[k]! - u * direction[k]![0] - v * direction[k]![1]));
+    const bound = observed - TIES;
     let extreme = always;
     for (let s = 0; s < told; s++) {
       for (let k = 0; k < K; k++) {
         const at = (s * K + k) * 3;
         const shown = linear[at]! - u * linear[at + 1]! - v * linear[at + 2]!;
-        if (!(Math.abs(shown) < observed - TIES)) {
+        if (!(Math.abs(shown) < bound)) {
           extreme++;
           break;
         }

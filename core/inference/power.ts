@@ -183,6 +183,28 @@ export function simulatePower(
   });
 }
 
+/**
+ * Whether a plan finds `difference` with at least `power` in `trials` made-up trials: as {@link simulatePower}, but it stops
+ * as soon as the rest cannot change the answer. Throws as that does.
+ */
+export function reachesPower(
+  plan: PowerPlan,
+  difference: number,
+  power: number,
+  trials: number,
+  seed: number,
+  limits = USUAL_LIMITS,
+): boolean {
+  const run = simulator(plan, seededRandom(seed), limits);
+  const enough = Math.ceil(power * trials);
+  let hits = 0;
+  for (let trial = 0; trial < trials; trial++) {
+    if (run(difference)) hits++;
+    if (hits >= enough || hits + trials - trial - 1 < enough) break;
+  }
+  return hits >= enough;
+}
+
 /** The smallest difference a plan sees with this power, between the simulated ones; null where none reaches it. */
 export function detectable(points: readonly PowerPoint[], power = 0.8): number | null {
   const sorted = points.toSorted((a, b) => a.difference - b.difference);

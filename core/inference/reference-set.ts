@@ -62,9 +62,10 @@ export function extremes(
   observed: number,
   most = Number.POSITIVE_INFINITY,
 ): number {
+  const bound = observed - TIES;
   let found = 0;
   for (let s = 0; s < reference.count; s++)
-    if (!(reckoning.statistic(values, reference, s) < observed - TIES) && ++found > most) break;
+    if (!(reckoning.statistic(values, reference, s) < bound) && ++found > most) break;
   return found;
 }
 
