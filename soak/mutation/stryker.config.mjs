@@ -15,6 +15,8 @@ export default {
   // Wording is read in the browser; a sentence with another letter in it is no fault of the logic.
   mutator: { excludedMutations: ['StringLiteral'] },
   ignorePatterns: ['web/dist', 'bench/dist', 'docs', 'e2e', 'soak/mutation/node_modules'],
+  // What runs once at import cannot be told apart test by test; the rules' own tables are broken one by one in every-rule.test.ts.
+  ignoreStatic: true,
   concurrency: 2,
   timeoutMS: 20_000,
   reporters: ['clear-text', 'json'],
