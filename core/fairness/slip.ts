@@ -2,6 +2,7 @@ import type { Outcome } from '../outcomes/outcomes.ts';
 import type { Difference } from './difference.ts';
 import { departuresOf, differencesOf } from './differences.ts';
 import { GRAVITIES, type Gravity } from './gravity.ts';
+import { groundDifferences } from './ground-differences.ts';
 import { type FairnessRule, speaksOf } from './rule.ts';
 import { FAIRNESS_RULES } from './rules.ts';
 import { HAIR_STATES, type HairState, type Run, type RunPlan } from './run.ts';
@@ -209,16 +210,20 @@ export function slipOfTrial(
             ),
           );
       }
-  } else {
-    const [a, b] = arms.map(({ id }) => days.find(({ run }) => run.arm === id)?.run);
-    if (a && b && a.stake !== b.stake)
-      for (const difference of differencesOf(
-        { ...a, steps: [], name: arms[0]!.name },
-        { ...b, steps: [], name: arms[1]!.name },
-        name,
-      ).filter(({ kind }) => kind === 'stake'))
-        items.push(item(difference, null, outcome, false, overrulings));
-  }
+  } else
+    for (const [i, one] of arms.entries())
+      for (const other of arms.slice(i + 1)) {
+        const [a, b] = [one, other].map(({ id }) => days.find(({ run }) => run.arm === id)?.run);
+        if (!a || !b) continue;
+        // Everything but the tester's stake is told of each wash day's own halves.
+        const stakes = groundDifferences({ ...a, name: one.name }, { ...b, name: other.name }, name).filter(
+          ({ kind }) => kind === 'stake',
+        );
+        for (const stake of stakes) {
+          const key = arms.length > 2 ? `stake ${one.id} ${other.id}` : stake.key;
+          items.push(item({ ...stake, key }, null, outcome, false, overrulings));
+        }
+      }
   const whole = days.filter(({ run }) => run.half !== 'right').map(({ run }) => run);
   for (const { washDayId, difference } of changedUnderWay(whole, split))
     items.push(item(difference, washDayId, outcome, split, overrulings));
