@@ -13,6 +13,9 @@ export const EFFECTS = {
 } as const;
 export type Effect = keyof typeof EFFECTS;
 
+/** Cautions that no wearer's own weight turns down or off. */
+export const alwaysOn = (effect: Effect): boolean => effect === 'forbids' || effect === 'professional';
+
 /** When a rule speaks. Everything that is named must hold; what is left out does not matter. */
 export interface Condition {
   /** Ingredients that must be there; at least this expected share of them together, in %. */

@@ -7,7 +7,7 @@ import { type Ban, bansOf, cited } from '../bans.ts';
 import type { Formula, FormulaItem, Market } from '../formula.ts';
 import { HAZARDS, hazardsIn } from './hazards.ts';
 import { nounOf } from './nouns.ts';
-import { type Condition, type Effect, lackedIn, type Rule } from './rule.ts';
+import { alwaysOn, type Condition, type Effect, lackedIn, type Rule } from './rule.ts';
 import { indexSelectors, type Selector, shareOf } from './select.ts';
 
 /** Whether a role stays on the hair. */
@@ -129,7 +129,7 @@ function liveRules(rules: readonly Rule[], screen: ScreenFor): LiveRule[] {
   const [head, ...zones] = screen.parts;
   return rules.flatMap((rule): LiveRule[] => {
     const own = screen.weights[rule.id] ?? 1;
-    if ((own === 0 && rule.effect !== 'forbids') || !suits(rule.when, screen)) return [];
+    if ((own === 0 && !alwaysOn(rule.effect)) || !suits(rule.when, screen)) return [];
     let where: string[] = [];
     if (asksTrait(rule.when) && (!head || !fitsTraits(rule.when, head.traits))) {
       where = zones.filter(({ traits }) => fitsTraits(rule.when, traits)).map((zone) => zone.where ?? '');

@@ -1,5 +1,5 @@
 import { SCHOOLS } from '@sabor/core/hair/wishes';
-import { EFFECTS } from '@sabor/core/ingredients/judge/rule';
+import { alwaysOn, EFFECTS } from '@sabor/core/ingredients/judge/rule';
 import type { Reason } from '@sabor/core/ingredients/judge/screen';
 import { shareWords } from '../../drawings/share-bars.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -62,7 +62,7 @@ export function Reasons({
               {reason.schools && `${reason.schools.map((school) => SCHOOLS[school].label).join(', ')} · `}
               {reason.source}
             </span>
-            {weigh && reason.effect !== 'forbids' && (
+            {weigh && !alwaysOn(reason.effect) && (
               <span className="flex gap-x-4">
                 {reason.effect !== 'note' && (
                   <Button

@@ -1,6 +1,6 @@
 import type { Wearer } from '@sabor/contract/wearer';
 import { SCHOOLS } from '@sabor/core/hair/wishes';
-import { EFFECTS } from '@sabor/core/ingredients/judge/rule';
+import { alwaysOn, EFFECTS } from '@sabor/core/ingredients/judge/rule';
 import { useQuery } from '@tanstack/react-query';
 import { useHairFile } from '../../api/queries.ts';
 import { ChoiceField } from '../../ui/inputs.tsx';
@@ -43,12 +43,12 @@ export function RulesTable({ wearer }: { wearer: Wearer }) {
                 {says.replace('{what}', '…')}
                 <span className="block text-sm text-soft">
                   {EFFECTS[effect].label}
-                  {effect !== 'note' && effect !== 'forbids' && `, strength ${strength} of 3`} ·{' '}
+                  {effect !== 'note' && !alwaysOn(effect) && `, strength ${strength} of 3`} ·{' '}
                   {schools ? schools.map((school) => SCHOOLS[school].label).join(', ') : 'everybody’s'} ·{' '}
                   {source}
                 </span>
               </span>
-              {effect === 'forbids' ? (
+              {alwaysOn(effect) ? (
                 <span className="text-sm text-soft">always on</span>
               ) : (
                 <ChoiceField
