@@ -7,7 +7,6 @@ import { dewPoint } from '@sabor/core/climate/dew-point';
 import { dewPointBand } from '@sabor/core/climate/dew-point-bands';
 import { CARE, careStatus } from '@sabor/core/hair/care';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
-import { productsUsed } from '@sabor/core/routine/mix';
 import { SLOTS } from '@sabor/core/routine/slots';
 import { doseGrams, type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { bottleLasts, type Dated, revertedOn, trialAhead } from '@sabor/core/trial/ahead';
@@ -27,6 +26,7 @@ import {
 import { showDate } from '../../ui/show.ts';
 import { screeningWorker } from '../../workers/screening.ts';
 import { placeNow } from '../screen/start-asked.ts';
+import { usedInArm } from './used-in-arm.ts';
 
 /** Grams between the arms' starting ground from which it is called unequal. Model assumption. */
 const UNEQUAL = 0.5;
@@ -36,31 +36,23 @@ interface Finding {
   says: string;
 }
 
-/** What a step of the plan puts on the head in one arm: products and home mixes, each with its grams; nothing where it is left out. */
-function usedInArm(
+/** What a step of the plan puts on the head in one arm, in grams; null where a dose cannot be told in them. */
+const gramsInArm = (
   step: TrialInput['plan'][number],
   arm: TrialInput['arms'][number],
   weighed: Weighed,
-): { productId: string; grams: number | null }[] {
-  const own = step.part === 'tested' ? arm.steps.find(({ stepId }) => stepId === step.id) : undefined;
-  if (own?.skipped) return [];
-  const used = productsUsed({
-    productId: own?.productId ?? step.productId,
-    dose: own?.dose ?? step.dose,
-    extra: { ...step.extra, ...own?.settings?.extra },
-  });
-  return used.map(({ productId, dose }) => ({
+): { productId: string; grams: number | null }[] =>
+  usedInArm(step, arm).map(({ productId, dose }) => ({
     productId,
     grams: doseGrams(weighed, productId, dose, step.sections),
   }));
-}
 
 /** Grams each product takes on a wash day, on average over the arms; halves take half of each arm. */
 function gramsPerDay(value: TrialInput, weighed: Weighed): Map<string, number> {
   const grams = new Map<string, number>();
   for (const step of value.plan)
     for (const arm of value.arms)
-      for (const { productId, grams: amount } of usedInArm(step, arm, weighed))
+      for (const { productId, grams: amount } of gramsInArm(step, arm, weighed))
         if (amount !== null) grams.set(productId, (grams.get(productId) ?? 0) + amount / value.arms.length);
   return grams;
 }
@@ -83,7 +75,7 @@ function useGroundAhead(value: TrialInput, products: readonly Product[]) {
           armId: arm.id,
           trialId: '',
           planned: false,
-          steps: value.plan.flatMap((step) => usedInArm(step, arm, weighed)),
+          steps: value.plan.flatMap((step) => gramsInArm(step, arm, weighed)),
         };
       });
       const byArm = value.arms.map((_, a) =>

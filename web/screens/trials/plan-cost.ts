@@ -1,8 +1,8 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
-import { productsUsed } from '@sabor/core/routine/mix';
 import { washCost } from '@sabor/core/shelf/wash-cost';
 import { calibratedFor, weighedBy } from '@sabor/core/step/weighed';
+import { usedInArm } from './used-in-arm.ts';
 
 /** What the plan's wash days cost in product, in words; null where prices are missing or mixed. */
 export function costOfPlan(value: TrialInput, products: readonly Product[]): string | null {
@@ -11,14 +11,7 @@ export function costOfPlan(value: TrialInput, products: readonly Product[]): str
   const perArm = value.arms.map((arm) =>
     washCost(
       value.plan.flatMap((step) => {
-        const own = step.part === 'tested' ? arm.steps.find(({ stepId }) => stepId === step.id) : undefined;
-        if (own?.skipped) return [];
-        const used = productsUsed({
-          productId: own?.productId ?? step.productId,
-          dose: own?.dose ?? step.dose,
-          extra: { ...step.extra, ...own?.settings?.extra },
-        });
-        return used.flatMap(({ productId, dose }) => {
+        return usedInArm(step, arm).flatMap(({ productId, dose }) => {
           const product = shelf.get(productId);
           if (!product) return [];
           const { name, price, currency, sizeMl } = product;
