@@ -46,7 +46,7 @@ export function AirReading({ temperatureC, humidity, windMs }: Air) {
             {regain === null
               ? 'over 70 % it takes up water steeply'
               : `about ${regain.toFixed(0)} % of its own weight in water`}{' '}
-            (Robbins, from memory).
+            (Robbins, unchecked).
           </p>
         </>
       )}
