@@ -97,6 +97,29 @@ describe('what is for a licensed professional', () => {
     expect(hazardsIn(readFormula(parseLabel(list).items, { leaveOn: false }))).toEqual([]);
   });
 
+  it('is lye up to the eighth place, told with the relaxer it stands beside', () => {
+    const kinds = (list: string) =>
+      hazardsIn(readFormula(parseLabel(list).items, { leaveOn: false })).map(
+        ({ kind, items }) => `${kind}: ${items.map(({ name }) => name).join(', ')}`,
+      );
+    const base = ['Aqua', 'Petrolatum', 'Cetearyl Alcohol', 'Glycerin', 'Panthenol', 'Urea', 'Sorbitol'];
+    const lye = 'Sodium Hydroxide';
+    expect(kinds([...base, lye].join(', '))).toEqual([`relaxer: ${lye}`]);
+    expect(kinds([...base, 'Betaine', lye].join(', '))).toEqual([]);
+    expect(kinds(`${lye}, Aqua, Petrolatum`)).toEqual([`relaxer: ${lye}`]);
+    // Something kept or scented before it means a pH set at the end; behind it does not.
+    expect(kinds(`Aqua, Petrolatum, Phenoxyethanol, ${lye}`)).toEqual([]);
+    expect(kinds(`Phenoxyethanol, Petrolatum, ${lye}`)).toEqual([]);
+    expect(kinds(`Aqua, Petrolatum, Parfum, ${lye}`)).toEqual([]);
+    expect(kinds(`Aqua, Petrolatum, ${lye}, Phenoxyethanol, Parfum`)).toEqual([`relaxer: ${lye}`]);
+    expect(kinds(`Aqua, Petrolatum, ${lye}, Lactic Acid`)).toEqual([]);
+    expect(kinds(`Aqua, Lithium Hydroxide, ${lye}, Hydrogen Peroxide`)).toEqual([
+      `relaxer: Lithium Hydroxide, ${lye}`,
+      'bleach: Hydrogen Peroxide',
+    ]);
+    expect(kinds(`Aqua, Zorblax, Petrolatum, ${lye}`)).toEqual([`relaxer: ${lye}`]);
+  });
+
   it('cannot be outweighed or switched off', () => {
     const weights = Object.fromEntries(RULES.map(({ id }) => [id, 3]));
     expect(screen(hazards[1]![1], { weights }).verdict).toBe('professional');
@@ -129,7 +152,14 @@ describe('what a market keeps out', () => {
 
   it('is told of isothiazolinones that stay on in every market, to a child and a sensitive scalp too', () => {
     const list = 'Water, Glycerin, Cetearyl Alcohol, Methylchloroisothiazolinone, Methylisothiazolinone';
-    expect(screen(list, {}, 'leave-in').verdict).toBe('never');
+    const eu = screen(list, {}, 'leave-in');
+    expect(eu.verdict).toBe('never');
+    expect(eu.reasons[0]!.says).toMatch(/: not allowed in what stays on in the EU since \d{4}\.$/);
+    expect(
+      screen(list, {}, 'shampoo')
+        .reasons.map(({ says }) => says)
+        .join(),
+    ).not.toContain('what stays on in');
     const us = screen(list, { market: 'us', child: true, scalp: ['sensitive'] }, 'leave-in');
     expect(us.reasons.map(({ ruleId }) => ruleId)).toEqual(
       expect.arrayContaining(['isothiazolinone-leave', 'isothiazolinone-child', 'isothiazolinone-sensitive']),
