@@ -1,0 +1,453 @@
+import { describe, expect, it, vi } from 'vitest';
+import { compareTrial, daysNeededAfter } from './comparison.ts';
+import { madeUpTrial, wornDay } from './made-up.fixture.ts';
+import { noiseOf, pooledSd } from './noise.ts';
+import { panelHeadline } from './panel-headline.ts';
+import { readPrimary } from './sentences.ts';
+import type { TrialPromise, TrialRecord } from './trial-record.ts';
+import { outcomeByDay, ratingsOn, shrinkageByDay, unratedZones } from './wash-day-record.ts';
+import { lastingOf, moneyOf } from './wear.ts';
+
+vi.setConfig({ testTimeout: 60_000 });
+
+const ORDER = [0, 1, 1, 0, 1, 0, 0, 1];
+const APART = [5.0, 8.0, 8.4, 5.6, 8.2, 5.2, 5.4, 8.8];
+const whole = (
+  numbers: readonly (number | null)[],
+  promise: Partial<TrialPromise> = {},
+  to: Partial<TrialRecord> = {},
+) => madeUpTrial('complete', ORDER.slice(0, numbers.length), numbers, promise, to);
+const read = (record: TrialRecord) => readPrimary(record, compareTrial(record));
+const said = (record: TrialRecord) => read(record).because.join(' ');
+
+describe('what is said of the interval', () => {
+  it('goes by where it lies against what is worth switching for', () => {
+    expect(said(whole(APART))).toContain('The whole interval is at least the 1.0 worth switching for.');
+    expect(said(whole(APART, { matters: 3 }))).toContain(
+      'Whether it is the 3.0 worth switching for stays open.',
+    );
+    expect(said(whole(APART, { matters: 9 }))).toContain(
+      'Even so, all of the interval is under the 9.0 worth switching for.',
+    );
+  });
+
+  it('is the same where less is wanted, with the arms turned', () => {
+    const { headline, because } = read(
+      whole(
+        APART,
+        { primary: 'frizz' },
+        {
+          washDays: whole(APART).washDays.map((day) => ({
+            ...day,
+            checkIns: day.checkIns.map((look) => ({
+              ...look,
+              ratings: look.ratings.map((rating) => ({ ...rating, outcome: 'frizz' as const })),
+            })),
+          })),
+        },
+      ),
+    );
+    expect(headline).toBe('Anvil gave less frizz than Kelp.');
+    expect(because[0]).toContain('Kelp scored 3.0 higher than Anvil in frizz');
+    expect(because).toContain('The whole interval is at least the 1.0 worth switching for.');
+  });
+
+  it('says nothing of a difference that rounds to nought but that', () => {
+    const level = ORDER.map((arm, day) => 6 + 0.02 * arm + (day % 4 === 0 ? 0.5 : day % 4 === 1 ? -0.5 : 0));
+    expect(said(whole(level))).toMatch(
+      /(Kelp and Anvil|Anvil and Kelp) scored the same in definition on day 1 \(97\.1 % interval: /,
+    );
+  });
+});
+
+describe('why a trial can only hint', () => {
+  const because = (promise: Partial<TrialPromise>, to: Partial<TrialRecord>) =>
+    read(whole(APART, promise, to)).because[0];
+
+  it('is said first', () => {
+    expect(because({}, { ended: 'early' })).toBe(
+      'The trial ended before its planned wash days, so no p is given.',
+    );
+    expect(because({}, { changed: ['onDay'] })).toBe(
+      'What the result hangs on was changed after the first check-in, so no p is given.',
+    );
+    expect(because({}, { abandoned: [{ position: 1, reason: 'r', revealed: true }] })).toBe(
+      'A wash day was run again after its hair had been finished, so no p is given.',
+    );
+    expect(because({}, { leftOut: [2] })).toBe(
+      'Wash days are left aside here; only all of them, as run, can settle anything.',
+    );
+    expect(read(madeUpTrial('before-after', [0, 0, 0, 1, 1, 1], [5, 5, 5, 8, 8, 8])).because[0]).toBe(
+      'Before and after has no random order: season, hair and expectation changed as well, so no p is given.',
+    );
+  });
+
+  it('has an order: what the tester did before what the plan could', () => {
+    const six = (to: Partial<TrialRecord>) => read(whole(APART.slice(0, 6), {}, to)).because[0];
+    expect(six({})).toContain('This plan could not settle it');
+    expect(six({ ended: 'early' })).toContain('ended before');
+    expect(six({ ended: 'early', leftOut: [0] })).toContain('left aside');
+  });
+
+  it('is that an option has fewer than three wash days', () => {
+    expect(read(madeUpTrial('complete', [0, 1, 1, 0], [5, 8, 8, 5])).because[0]).toBe(
+      'This plan could not settle it: an option has fewer than 3 wash days.',
+    );
+  });
+
+  it('is the first look of a plan too small for it, or of missing days', () => {
+    const codes = [...ORDER, 0, 1, 1, 0];
+    const first = madeUpTrial(
+      'complete',
+      codes,
+      APART.slice(0, 6),
+      { looks: 2 },
+      { ended: 'look', allocation: codes.slice(0, 6) },
+    );
+    expect(read(first).because[0]).toBe(
+      'At half-way this plan cannot settle anything at .01, however large the difference. The last look is at .04.',
+    );
+    expect(read(first).because.at(-1)).toBe('This is the first of two promised looks, taken at α .01.');
+    const [a, b] = [
+      [5, 8, 8.4, 5.6, null, null, null, 8.8],
+      [5, 8, 5.4, 7.6, 6.2, 5.2, null, null],
+    ];
+    expect(read(whole(a!)).because[0]).toBe(
+      'Too few wash days with a rating on day 1: Anvil has under three, or under three quarters of what was planned.',
+    );
+    expect(read(whole([5, null, null, null, null, 5.2, 5.4, 8.8])).because[0]).toMatch(
+      /: Kelp has under three/,
+    );
+    expect(read(whole([5, null, null, null, null, null, 5.4, 8.8])).because[0]).toMatch(
+      /: Anvil and Kelp have under three/,
+    );
+    expect(read(whole(b!)).because[0]).toBe(
+      'With the wash days that are missing no difference, however large, could settle it at .05.',
+    );
+  });
+});
+
+describe('what is told besides', () => {
+  it('is the last of two looks, at its own level', () => {
+    const codes = [...ORDER, 0, 1];
+    const record = madeUpTrial('complete', codes, [...APART, 5.1, 8.1], { looks: 2 });
+    expect(said(record)).toContain('This was the last of two promised looks, taken at α .04.');
+    expect(said(record)).toContain('(96 % interval: 2.6 to 3.5 higher)');
+    expect(said(whole(APART))).not.toContain('promised looks');
+  });
+
+  it('is what was changed, and what was given up, on the way', () => {
+    expect(said(whole(APART, {}, { changed: ['line', 'matters'] }))).toContain(
+      'Changed after the first check-in: what is good enough and the difference worth switching for.',
+    );
+    expect(said(whole(APART))).not.toContain('Changed after');
+    expect(said(whole(APART))).not.toContain('open to see');
+  });
+
+  it('is where the scale ran out, at the end that did, from a tenth of the ratings on', () => {
+    expect(said(whole([0, 8.0, 8.4, 5.6, 8.2, 0, 5.4, 8.8]))).toContain(
+      'The scale ran out for Anvil: 50 % of its ratings are at 0.',
+    );
+    const { atEnds } = compareTrial(whole([0, 10, 8.4, 5.6, 8.2, 5.2, 5.4, 8.8]));
+    expect(atEnds).toEqual([
+      { low: 0.25, high: 0 },
+      { low: 0, high: 0.25 },
+    ]);
+    // Ended early there is no interval the scale could have cut.
+    expect(said(whole([5, 10, 10, 5.6, 10, 5.2, 5.4, 10], {}, { ended: 'early' }))).not.toContain(
+      'scale ran out',
+    );
+  });
+
+  it('is the side’s own bias in half-heads', () => {
+    const codes = [0, 1, 1, 0, 1, 0, 0, 1];
+    const numbers = codes.map((code, day): [number, number] => {
+      const kelp = 7 + 0.1 * (day % 3);
+      return code === 0 ? [5.4, kelp] : [kelp + 0.4, 5];
+    });
+    expect(said(madeUpTrial('half', codes, numbers))).toContain(
+      'Left was rated +0.4 against right whatever stood there; sides were balanced.',
+    );
+    expect(said(madeUpTrial('half', codes, numbers))).toContain(
+      'It rests on these wash days with both sides rated: 8 of Anvil and 8 of Kelp.',
+    );
+  });
+});
+
+describe('a design that tests no product', () => {
+  const codes = [0, 0, 0, 0];
+
+  it('tells how much wash days differ, and how uncertain that is', () => {
+    expect(read(madeUpTrial('repeat-same', codes, [4, 6, 4, 6]))).toEqual({
+      headline: 'Wash days differ by 1.2 points of definition by themselves.',
+      because: [
+        'A standard deviation from 4 wash days is uncertain: 95 % interval 0.7 to 4.3.',
+        'Plans for this wearer take this noise over; it tests no product.',
+      ],
+    });
+    expect(read(madeUpTrial('repeat-same', codes, [4]))).toEqual({
+      headline: 'Too early: 1 of 4 wash days are in.',
+      because: ['Noise takes two wash days at least, and four or more to be of use.'],
+    });
+  });
+
+  it('tells of halves how much left and right differ, with the side’s own bias', () => {
+    const halves = madeUpTrial('halves-same', codes, [
+      [6, 5],
+      [6, 6],
+      [7, 5],
+      [5, 4],
+    ]);
+    expect(read(halves)).toMatchObject({
+      headline: 'Left and right differ by 0.8 points of definition by themselves.',
+      because: [
+        expect.any(String),
+        'On average the left is rated +1.0 against the right: the side’s own bias.',
+        expect.any(String),
+      ],
+    });
+  });
+});
+
+describe('noise', () => {
+  it('of half-heads is that of left less right, with the side’s bias and where the ratings lie', () => {
+    const record = madeUpTrial(
+      'half',
+      [0, 1, 0, 1],
+      [
+        [6, 5],
+        [5, 6],
+        [8, 5],
+        [5, 4],
+      ],
+    );
+    const { noise } = compareTrial(record).primary;
+    // Left less right: 1 and 3 with one arm on the left, −1 and 1 with the other.
+    expect(noise!.sd).toBeCloseTo(Math.SQRT2, 12);
+    expect(noise).toMatchObject({ freedom: 2, bias: 1, level: 5.5 });
+  });
+
+  it('is none without two wash days of an arm, or without any', () => {
+    expect(
+      pooledSd(
+        [
+          { arm: 0, value: 1 },
+          { arm: 1, value: 2 },
+        ],
+        2,
+      ),
+    ).toBeNull();
+    expect(
+      pooledSd(
+        [
+          { arm: 0, value: 1 },
+          { arm: 0, value: null },
+          { arm: 1, value: 3 },
+          { arm: 1, value: 5 },
+        ],
+        2,
+      ),
+    ).toEqual({
+      sd: Math.SQRT2,
+      freedom: 1,
+    });
+    const empty = whole([null, null]);
+    expect(noiseOf(empty, compareTrial(empty).outcomes.definition)).toBeNull();
+    expect(daysNeededAfter(empty, compareTrial(empty))).toBeNull();
+    const same = whole([5, 5, 5, 5, 5, 5, 5, 5]);
+    expect(daysNeededAfter(same, compareTrial(same))).toBeNull();
+  });
+});
+
+describe('what an arm stands at', () => {
+  it('on half-heads is the mean of the days with both sides, and its effect on it', () => {
+    const record = madeUpTrial(
+      'half',
+      [0, 1, 0, 1],
+      [
+        [6, 8],
+        [7, 5],
+        [null, 10],
+        [9, 6],
+      ],
+    );
+    const { means, differences, looks, due, units } = compareTrial(record).outcomes.definition;
+    expect(units).toEqual([-2, 2, null, 3]);
+    // Days with both: 6 8 7 5 9 6, mean 41/6; effect (D₀ − D₁)/4 with D₀ = −2, D₁ = 2.5.
+    expect(means[0]).toBeCloseTo(41 / 6 - 1.125, 9);
+    expect(means[1]).toBeCloseTo(41 / 6 + 1.125, 9);
+    expect(differences[0]!.difference).toBeCloseTo(2.25, 9);
+    expect([looks, due]).toEqual([
+      [3, 3],
+      [4, 4],
+    ]);
+  });
+
+  it('of more than three arms is set against the first, without intervals', () => {
+    const codes = [0, 1, 2, 3, 3, 2, 1, 0, 0, 1, 2, 3];
+    const record = madeUpTrial(
+      'complete',
+      codes,
+      codes.map((arm, day) => 4 + arm + 0.1 * (day % 2)),
+    );
+    const { differences } = compareTrial(record).outcomes.definition;
+    expect(differences.map(({ arm, from, interval }) => [arm, from, interval])).toEqual([
+      [1, 0, null],
+      [2, 0, null],
+      [3, 0, null],
+    ]);
+  });
+
+  it('has no difference from an arm without a number', () => {
+    const record = whole(APART.map((value, i) => (ORDER[i] === 0 ? null : value)));
+    const { differences, means } = compareTrial(record).outcomes.definition;
+    expect(means[0]).toBeNull();
+    expect(differences[0]).toMatchObject({ difference: null, interval: null });
+    expect(said(record)).not.toContain('scored');
+  });
+});
+
+describe('wear and money', () => {
+  const price = (usual: number, currency = 'EUR', gaps: string[] = []) => ({
+    cost: { low: usual, usual, high: usual },
+    currency,
+    gaps,
+  });
+
+  it('costs are means by arm, and none in two currencies', () => {
+    const day = (usual: number, currency = 'EUR', gaps: string[] = []) =>
+      wornDay(0, 0, null, [7], {
+        cost: price(usual, currency, gaps),
+        testedCost: price(usual / 2, currency),
+      });
+    const of = (...washDays: ReturnType<typeof wornDay>[]) =>
+      madeUpTrial('complete', [0, 1], [], {}, { washDays: [...washDays, wornDay(1, 1, null, [7])] });
+    expect(moneyOf(of(day(2), day(4, 'EUR', ['Mist'])), 0, 2)).toEqual({
+      costPerWash: 3,
+      testedCostPerWash: 1.5,
+      costPerGoodDay: 1.5,
+      currency: 'EUR',
+      gaps: ['Mist'],
+    });
+    expect(moneyOf(of(day(2)), 0, null).costPerGoodDay).toBeNull();
+    expect(moneyOf(of(day(2)), 0, 0).costPerGoodDay).toBeNull();
+    expect(moneyOf(of(day(2), day(4, 'GBP')), 0, 2)).toMatchObject({ costPerWash: null, currency: null });
+    expect(moneyOf(of(), 0, 2)).toMatchObject({ costPerWash: null, currency: null, gaps: [] });
+  });
+
+  it('good days are told where no more than half of the wears were cut short', () => {
+    const wear = (from: number, to: number | null, arm = 0) => ({
+      position: 0,
+      half: null,
+      arm,
+      seen: { from, to, toldBy: 'look' as const, recovered: false },
+    });
+    expect(lastingOf([wear(2, 3), wear(1, null)], 0, 5)).toMatchObject({ wears: 2, cut: 1 });
+    expect(lastingOf([wear(2, 3), wear(1, null), wear(1, null)], 0, 5)).toBeNull();
+    expect(lastingOf([wear(2, 3), wear(5, null), wear(5, null)], 0, 5)).toMatchObject({ wears: 3, cut: 0 });
+    expect(lastingOf([wear(2, 3, 1)], 0, 5)).toBeNull();
+  });
+
+  it('curves are means of the wash days that were looked at, by day', () => {
+    const washDays = [wornDay(0, 0, null, [8, 6]), wornDay(1, 0, null, [7]), wornDay(2, 1, null, [null, 3])];
+    const { curves, wear } = compareTrial(madeUpTrial('complete', [0, 0, 1, 1], [], {}, { washDays }));
+    expect(curves.definition[0]!.mean).toEqual([
+      { day: 1, value: 7.5, count: 2 },
+      { day: 2, value: 6, count: 1 },
+    ]);
+    expect(curves.definition[1]!.mean).toEqual([{ day: 2, value: 3, count: 1 }]);
+    expect(curves.frizz[0]!.mean).toEqual([]);
+    expect(wear.map(({ position, arm }) => [position, arm])).toEqual([
+      [0, 0],
+      [1, 0],
+      [2, 1],
+    ]);
+  });
+
+  it('washed for its looks without a date it ended the day after the last look', () => {
+    const [first] = compareTrial(
+      madeUpTrial(
+        'complete',
+        [0, 1],
+        [],
+        {},
+        {
+          washDays: [wornDay(0, 0, null, [8, 7], { wearEnd: 'washed-looks' }), wornDay(1, 1, null, [8])],
+        },
+      ),
+    ).wear;
+    expect(first!.seen).toMatchObject({ from: 2, to: 3, toldBy: 'wash' });
+  });
+});
+
+describe('a wash day’s own numbers', () => {
+  const day = wornDay(0, 0, null, [], {
+    checkIns: [
+      { stage: 'wet', day: null, ratings: [{ outcome: 'definition', zoneId: 'crown', value: 1 }], curls: [] },
+      {
+        stage: 'wear',
+        day: 2,
+        ratings: [
+          { outcome: 'definition', zoneId: 'crown', value: 6 },
+          { outcome: 'frizz', zoneId: 'crown', value: 3 },
+        ],
+        curls: [
+          { curlId: 'a', restingMm: 100, stretchedMm: 200 },
+          { curlId: 'b', restingMm: 150, stretchedMm: 200 },
+        ],
+      },
+      { stage: 'wear', day: 1, ratings: [{ outcome: 'definition', zoneId: 'crown', value: 8 }], curls: [] },
+    ],
+  });
+  const weights = new Map([
+    ['crown', 2],
+    ['nape', 1],
+  ]);
+
+  it('are one a day, in order, of looks in wear alone', () => {
+    expect(outcomeByDay(day, 'definition', new Map([['crown', 1]]))).toEqual([
+      { day: 1, value: 8 },
+      { day: 2, value: 6 },
+    ]);
+    expect(ratingsOn(day, 'definition', 2).map(({ value }) => value)).toEqual([6]);
+    expect(ratingsOn(day, 'definition', 3)).toEqual([]);
+    expect(unratedZones(day, 'definition', weights, 1)).toEqual(['nape']);
+    expect(shrinkageByDay(day)).toEqual([{ day: 2, value: 0.375 }]);
+  });
+});
+
+describe('a panel’s headline', () => {
+  const base = {
+    means: [],
+    wearers: 4,
+    p: 0.03,
+    looked: 4999,
+    tested: { named: 1, over: 0 },
+    describes: null,
+  };
+  const two = ['Anvil', 'Kelp'];
+
+  it('names the tested arm, by the way the outcome is wanted', () => {
+    expect(panelHeadline(base, two, 'definition', 0.05)).toBe('Kelp gave more definition than Anvil.');
+    expect(panelHeadline(base, two, 'frizz', 0.05)).toBe('Kelp gave less frizz than Anvil.');
+    expect(
+      panelHeadline({ ...base, tested: { named: 2, over: 0 } }, [...two, 'Quay'], 'definition', 0.05),
+    ).toBe('The options differ in definition: Quay had the most, Anvil the least.');
+    expect(panelHeadline({ ...base, tested: { named: 2, over: 0 } }, [...two, 'Quay'], 'frizz', 0.05)).toBe(
+      'The options differ in frizz: Quay had the least, Anvil the most.',
+    );
+  });
+
+  it('names none over its level, or where it can only hint', () => {
+    expect(panelHeadline({ ...base, p: 0.05 }, two, 'definition', 0.05)).toContain('Kelp gave more');
+    expect(panelHeadline({ ...base, p: 0.051 }, two, 'definition', 0.05)).toBe(
+      'Cannot tell which gives more definition.',
+    );
+    expect(panelHeadline({ ...base, p: null }, two, 'frizz', 0.05)).toBe(
+      'Cannot tell which gives less frizz.',
+    );
+    expect(panelHeadline({ ...base, tested: null }, two, 'frizz', 0.05)).toContain('Cannot tell');
+    for (const describes of ['too few heads', 'plan', 'missing heads could turn it'] as const)
+      expect(panelHeadline({ ...base, describes }, two, 'definition', 0.05)).toContain('can only hint');
+  });
+});
