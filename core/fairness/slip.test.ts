@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { Run } from './run.ts';
+import type { Run, RunStep } from './run.ts';
 import { g, name, run, second, step } from './runs.fixture.ts';
 import { judge, type Overruling, slipOfPair, slipOfTrial, standing } from './slip.ts';
+import { alignSteps } from './step-differences.ts';
 
 const ARMS = [
   { id: 'a', name: 'Gel' },
@@ -242,6 +243,28 @@ describe('steps', () => {
     expect(swap(['cleanse', 'hold'], ['cleanse', 'condition', 'hold'])).toEqual([
       'missing condition: Condition stands on wash day 2 and not on wash day 1.',
     ]);
+  });
+
+  it('stand beside each other by the plan’s step, else by their place and product, else not at all', () => {
+    const one = (slot: RunStep['slot'], key: string | null, productId: string | null = null) =>
+      step(slot, { key, productId });
+    const pairs = (a: RunStep[], b: RunStep[]) =>
+      alignSteps(a, b).map((pair) => `${pair.a ?? '-'}${pair.b ?? '-'}`);
+    const day = [one('cleanse', 'p1'), one('condition', 'p2'), one('hold', 'p3'), one('dry', 'p4')];
+    expect(pairs(day, day)).toEqual(['00', '11', '22', '33']);
+    expect(pairs(day, [day[0]!, day[2]!, day[3]!])).toEqual(['00', '1-', '21', '32']);
+    expect(pairs([day[0]!, day[3]!], day)).toEqual(['00', '-1', '-2', '13']);
+    // Nobody planned these: the same slot pairs them, the same product pairs them rather, another slot never.
+    expect(pairs([one('hold', null)], [one('hold', null)])).toEqual(['00']);
+    expect(pairs([one('hold', null)], [one('dry', null)])).toEqual(['0-', '-0']);
+    const gel = one('hold', null, 'gel');
+    expect(pairs([gel], [one('hold', null, 'foam'), one('hold', null, 'gel')])).toEqual(['-0', '01']);
+    expect(pairs([gel], [one('hold', null, 'gel'), one('hold', null, 'foam')])).toEqual(['00', '-1']);
+    expect(pairs([one('hold', 'p3', 'gel')], [one('hold', null, 'gel'), one('hold', 'p3', 'foam')])).toEqual([
+      '-0',
+      '01',
+    ]);
+    expect(pairs([one('hold', null)], [one('hold', null, 'x'), one('hold', null)])).toHaveLength(2);
   });
 
   it('a mark is told of its own side', () => {
