@@ -79,6 +79,59 @@ describe('departures from the plan', () => {
   });
 });
 
+describe('what the plan asks of a step', () => {
+  const as = (to: Partial<StepRecord['planned'] & object>, done_: Partial<StepRecord> = {}) =>
+    told(done({ planned: { ...plan, ...to }, ...done_ }));
+
+  it('is nothing of a free step, and nothing of an optional one left out', () => {
+    expect(as({ part: 'free' }, { minutes: 99 })).toEqual([]);
+    expect(as({ part: 'held' }, { minutes: 99 })).toEqual(['99 min instead of 10.']);
+    expect(as({ optional: true }, { status: 'skipped' })).toEqual([]);
+    expect(as({ skipped: true }, { status: 'skipped' })).toEqual([]);
+    expect(as({ skipped: true })).toEqual(['Done, though this arm leaves it out.']);
+  });
+
+  it('goes by the plan’s own tolerance', () => {
+    expect(as({ tolerance: 0.5 }, { minutes: 15 })).toEqual([]);
+    expect(as({ tolerance: 0.1 }, { minutes: 11.5 })).toEqual(['11.5 min instead of 10.']);
+    expect(as({ tolerance: 0.1 }, { dose: { kind: 'unknown' } })).toEqual([
+      'don’t remember cannot show that 10 g was held within 10 %.',
+    ]);
+  });
+
+  it('is told in words of each setting', () => {
+    expect(as({}, { productId: null })).toEqual(['no product instead of Kelp Gel.']);
+    expect(as({ productId: null })).toEqual(['Kelp Gel instead of no product.']);
+    expect(as({}, { sections: 8 })).toEqual(['8 sections instead of 4.']);
+    expect(as({}, { minutes: null })).toEqual(['Minutes not recorded; 10 planned.']);
+    const extra = (planned: StepSettings['extra'], was: StepSettings['extra']) =>
+      as({ extra: planned }, { extra: was });
+    expect(extra({ stopAt: 100 }, { stopAt: 75 })).toEqual([
+      expect.stringMatching(/75.* instead of .*100.*\.$/),
+    ]);
+    expect(extra({ stopAt: 100 }, {})).toEqual([expect.stringMatching(/^Not recorded: .*100.*\.$/)]);
+  });
+
+  it('says which setting it was, and whether it departed or cannot be shown', () => {
+    const [minutes, tool] = departures(done({ minutes: 30, tool: null }), names);
+    expect(minutes).toMatchObject({ setting: 'minutes', detail: null, kind: 'departed' });
+    expect(tool).toMatchObject({ setting: 'tool', detail: null, kind: 'cannot show' });
+    const marked = departures(done({ marks: [{ mark: 'ran-out', reason: 'empty' }] }), names);
+    expect(marked).toEqual([
+      { setting: 'step', detail: 'ran-out', kind: 'departed', says: 'Ran out (not enough left).' },
+    ]);
+    expect(departures(done({ status: 'skipped' }), names)).toEqual([
+      { setting: 'step', detail: null, kind: 'departed', says: 'Skipped.' },
+    ]);
+  });
+
+  it('reads a measured pump by what this product’s pump was weighed at', () => {
+    const pump = (amount: number) => ({ kind: 'exact', amount, measure: 'pump', per: 'head' }) as const;
+    const step = done({ dose: pump(7), planned: { ...plan, dose: pump(5) } });
+    expect(departures(step, names).map(({ kind }) => kind)).toEqual(['departed']);
+  });
+});
+
 describe('departures told in one tap', () => {
   it('are also what went otherwise and was told in one tap, with its reason where there is one', () => {
     const step = { ...EMPTY_SETTINGS, status: 'done' as const, planned: { ...EMPTY_SETTINGS } };

@@ -144,3 +144,59 @@ describe('the lot of each design', () => {
     expect(isComparison('dose-run-in')).toBe(false);
   });
 });
+
+describe('what a design refuses', () => {
+  it.each([
+    ['blocks', 2, 10, '10 wash days do not fill blocks of 4. Plan 8 or 12.'],
+    ['blocks', 2, 3, '3 wash days do not fill blocks of 4. Plan 4 or 8.'],
+    ['walk', 3, 12, '3 arms, each after each other equally often, take 7 or 13 wash days.'],
+    ['walk', 3, 5, '3 arms, each after each other equally often, take 7 or 13 wash days.'],
+    ['half-three', 3, 8, 'A three-arm half-head goes in rounds of six wash days. Plan 6 or 12.'],
+    ['half-three', 3, 4, 'A three-arm half-head goes in rounds of six wash days. Plan 6 or 12.'],
+    ['half', 3, 8, 'The design “half-head, sides balanced” has two arms.'],
+    ['complete', 7, 14, 'The design “whole heads, complete” has 2 to 6 arms.'],
+    ['complete', 1, 8, 'The design “whole heads, complete” has 2 to 6 arms.'],
+    ['complete', 2, 42, 'Plan from 2 to 40 wash days.'],
+    ['complete', 2, 1, 'Plan from 2 to 40 wash days.'],
+    ['complete', 2, 8.5, 'Plan from 2 to 40 wash days.'],
+  ] as const)('%s of %d arms over %d wash days: %s', (design, arms, days, sentence) => {
+    expect(designProblem(design, arms, days)).toBe(sentence);
+  });
+
+  it('is nothing it can draw, and it offers just those', () => {
+    expect(designProblem('complete', 2, 40)).toBeNull();
+    expect(daysOffered('walk', 3)).toEqual([7, 13, 19, 25, 31, 37]);
+    expect(daysOffered('half-three', 3)).toEqual([6, 12, 18, 24, 30, 36]);
+    expect(daysOffered('complete', 2).slice(0, 3)).toEqual([2, 4, 6]);
+    expect(daysOffered('complete', 2).at(-1)).toBe(40);
+    expect(daysOffered('half', 3)).toEqual([]);
+  });
+
+  it('its usual days are those it decides with', () => {
+    const usual = (design: Design, arms: number) => usualDays(design, arms);
+    expect(usual('repeat-same', 1)).toBe(4);
+    expect([usual('walk', 3), usual('walk', 4)]).toEqual([13, 13]);
+    expect([usual('half', 2), usual('refresh', 2)]).toEqual([10, 10]);
+    expect([usual('complete', 2), usual('complete', 3), usual('complete', 5)]).toEqual([12, 12, 15]);
+    expect([usual('blocks', 2), usual('factorial', 4), usual('half-three', 3)]).toEqual([12, 12, 12]);
+  });
+
+  it('before and after draws nothing: the first half is before', () => {
+    expect(schemeOf('before-after', 2, 5).draw(9)).toEqual([0, 0, 1, 1, 1]);
+    expect(schemeOf('repeat-same', 1, 3).draw(9)).toEqual([0, 0, 0]);
+  });
+
+  it('codes and arms on halves go both ways', () => {
+    for (const [design, codes] of [
+      ['half', 2],
+      ['refresh', 2],
+      ['half-three', 6],
+      ['complete', 4],
+    ] as const)
+      for (let code = 0; code < codes; code++) {
+        const { left, right } = armsOfCode(design, code);
+        expect(codeOfArms(design, left, right), design).toBe(code);
+        expect(left === right).toBe(design === 'complete');
+      }
+  });
+});
