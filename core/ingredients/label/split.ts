@@ -1,10 +1,16 @@
+const isDigit = (c: string | undefined) => c !== undefined && c >= '0' && c <= '9';
+const isNos = (c: string | undefined) => c === 'N' || c === 'O' || c === 'S';
+
 /** A comma between the letters of a name such as `N,N-Dimethylglycine`. */
 const withinLetters = (text: string, at: number): boolean =>
+  isNos(text[at - 1]) &&
+  isNos(text[at + 1]) &&
   /(?<![\p{L}\d])[NOS]$/u.test(text.slice(Math.max(0, at - 2), at)) &&
   /^[NOS]'?[,-]/.test(text.slice(at + 1, at + 4));
 
 /** A comma inside a percentage, or between the ascending places of a name such as `1,2-Hexanediol`. */
 function withinNumber(text: string, at: number): boolean {
+  if (!isDigit(text[at - 1]) || !isDigit(text[at + 1])) return false;
   const before = /(?<!\d)\d{1,3}$/.exec(text.slice(Math.max(0, at - 4), at));
   const after = /^(\d+)(?:([,-])|\s*%)/.exec(text.slice(at + 1, at + 8));
   if (!before || !after) return false;
