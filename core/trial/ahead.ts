@@ -53,6 +53,6 @@ export function bottleLasts(
 ): { needed: number; left: number; runsOutOn: number | null } {
   const left = Math.max(0, sizeMl - used);
   const needed = perWashDay * washDays;
-  const full = perWashDay > 0 ? Math.floor(left / perWashDay + 1e-9) : washDays;
-  return { needed, left, runsOutOn: full >= washDays ? null : full + 1 };
+  const full = Math.floor(left / perWashDay + 1e-9);
+  return { needed, left, runsOutOn: needed === 0 || full >= washDays ? null : full + 1 };
 }

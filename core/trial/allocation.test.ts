@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { balancedComplete } from './allocation.ts';
-import { seededRandom, shuffled } from './random.ts';
+import { blocksOf } from './blocks.ts';
+import { closedWalk } from './closed-walk.ts';
+import { normals, seededRandom, shuffled, standardNormal } from './random.ts';
 
 describe('balanced complete randomisation', () => {
   it.each([
@@ -57,7 +59,39 @@ describe('balanced complete randomisation', () => {
   });
 });
 
+describe('blocks and walks', () => {
+  it('refuse no wash days at all, blocks of two, and a walk of one day', () => {
+    expect(() => blocksOf(4, 0)).toThrow('Plan 4 or 8.');
+    expect(() => blocksOf(4, Number.NaN)).toThrow();
+    expect(() => blocksOf(2, 8)).toThrow('A block holds four wash days or more.');
+    expect(() => blocksOf(5, 10)).toThrow('A block holds four wash days or more.');
+    expect(blocksOf(4, 4).size).toBe(6);
+    expect(blocksOf(6, 12).size).toBe(400);
+    expect(() => closedWalk(3, 1)).toThrow('take 7 or 13 wash days');
+    expect(() => closedWalk(2, 3)).toThrow('three to six arms');
+    expect(() => closedWalk(7, 43)).toThrow('three to six arms');
+  });
+});
+
 describe('seeded random', () => {
+  it('gives normal numbers: mean, variance, skew and kurtosis within four standard errors', () => {
+    const n = 40_000;
+    const random = seededRandom(8);
+    const pairs = normals(random);
+    for (const draw of [pairs, () => standardNormal(random)]) {
+      const values = Array.from({ length: n }, draw);
+      const moment = (k: number) => values.reduce((sum, x) => sum + x ** k, 0) / n;
+      // Standard errors of the raw moments of a normal: √(1, 2, 15, 96 / n).
+      expect(Math.abs(moment(1))).toBeLessThan(4 * Math.sqrt(1 / n));
+      expect(Math.abs(moment(2) - 1)).toBeLessThan(4 * Math.sqrt(2 / n));
+      expect(Math.abs(moment(3))).toBeLessThan(4 * Math.sqrt(15 / n));
+      expect(Math.abs(moment(4) - 3)).toBeLessThan(4 * Math.sqrt(96 / n));
+    }
+    // The two of a pair hang on nothing of each other.
+    const twos = Array.from({ length: n }, () => pairs() * pairs());
+    expect(Math.abs(twos.reduce((sum, x) => sum + x, 0) / n)).toBeLessThan(4 / Math.sqrt(n));
+  });
+
   it('shuffles without losing anything, and leaves its input alone', () => {
     const items = [1, 2, 3, 4, 5, 6];
     const out = shuffled(items, seededRandom(5));

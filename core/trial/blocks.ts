@@ -8,10 +8,10 @@ import { type Random, seededRandom } from './random.ts';
  */
 export function blocksOf(block: number, units: number): AllocationScheme {
   if (block < 4 || block % 2 !== 0) throw new AllocationError('A block holds four wash days or more.');
-  if (!Number.isInteger(units) || units < block || units % block !== 0) {
+  if (!(units >= block) || units % block !== 0) {
     const lower = Math.max(block, units - (units % block));
     throw new AllocationError(
-      `${units} wash days do not fill blocks of ${block}. Plan ${lower === units ? block : lower} or ${lower + block}.`,
+      `${units} wash days do not fill blocks of ${block}. Plan ${lower} or ${lower + block}.`,
     );
   }
   const one = balancedComplete(2, block);

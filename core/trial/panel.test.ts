@@ -84,6 +84,47 @@ describe('a panel over several wearers', () => {
     expect(panelTest(rows, like, 2, 'higher').p).toBeLessThan(0.05);
   });
 
+  it('counts the panels at least as far apart, its own among them', () => {
+    const rows = drawPanel(4, 8, 3);
+    const values = rows.map((row) => row.map((arm) => (arm === 2 ? 5 : 0) + arm / 10));
+    const strong = panelTest(rows, values, 4, 'higher', 0.05, 199);
+    expect(strong).toMatchObject({ p: 1 / 200, looked: 199, tested: { named: 2, over: 0 }, describes: null });
+    const same = rows.map((row) => row.map(() => 4));
+    expect(panelTest(rows, same, 4, 'higher', 0.05, 199).p).toBe(1);
+  });
+
+  it('needs three quarters of its heads, and three', () => {
+    const rows = drawPanel(2, 12, 5);
+    const missing = (n: number) =>
+      panelTest(
+        rows,
+        rows.map((row, w) => row.map((arm) => (w < n ? null : 5 + 2 * arm))),
+        2,
+        'higher',
+      );
+    expect(missing(3)).toMatchObject({ wearers: 9 });
+    expect(missing(3).describes).not.toBe('too few heads');
+    expect(missing(4)).toMatchObject({ wearers: 8, describes: 'too few heads', p: null });
+  });
+
+  it('only cannot tell where it would not have told, whatever is missing', () => {
+    const rows = drawPanel(2, 12, 5);
+    const values = rows.map((row, w) =>
+      row.map((arm, day): number | null => (w === 11 ? null : 5 + ((w + day) % 5) - (arm === w % 2 ? 1 : 0))),
+    );
+    const { p, describes } = panelTest(rows, values, 2, 'higher');
+    expect(p).toBeGreaterThan(0.05);
+    expect(describes).toBeNull();
+    expect(
+      panelTest(
+        rows,
+        rows.map((row) => row.map((arm) => arm)),
+        2,
+        'higher',
+      ).describes,
+    ).toBeNull();
+  });
+
   it('rejects no more than it says under no effect, with a trend over the wash days', () => {
     const random = seededRandom(12);
     let hits = 0;

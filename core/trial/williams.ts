@@ -17,7 +17,7 @@ export function williamsSquare(arms: number): number[][] {
 /** A square with its rows in random order and its arms' names shuffled: a row each for so many wearers. */
 export function williamsRows(arms: number, wearers: number, random: Random): number[][] {
   const square = williamsSquare(arms);
-  if (!Number.isInteger(wearers) || wearers < 1 || wearers % square.length !== 0)
+  if (!(wearers >= 1) || wearers % square.length !== 0)
     throw new AllocationError(
       `${arms} arms take ${square.length} wearers, or a multiple of that, so that every arm stands everywhere equally often.`,
     );
