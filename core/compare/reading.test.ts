@@ -60,6 +60,83 @@ describe('what is said of the interval', () => {
   });
 });
 
+describe('what scored higher', () => {
+  it('is said the same way round whichever arm it was', () => {
+    const turned = madeUpTrial(
+      'complete',
+      ORDER.map((arm) => 1 - arm),
+      APART,
+    );
+    const [kelp] = read(whole(APART)).because;
+    const [anvil] = read(turned).because;
+    expect(kelp).toMatch(
+      /^Kelp scored 3\.0 higher than Anvil in definition on day 1 \(97\.1 % interval: (\d\.\d) to (\d\.\d) higher\)\.$/,
+    );
+    expect(anvil).toBe(kelp!.replace(/Kelp|Anvil/g, (name) => (name === 'Kelp' ? 'Anvil' : 'Kelp')));
+    expect(read(turned).headline).toBe('Anvil gave more definition than Kelp.');
+  });
+
+  it('has an interval that names both ways where it crosses nought', () => {
+    const mixed = [5.0, 8.0, 5.4, 7.6, 6.2, 5.2, 7.4, 6.8];
+    expect(said(whole(mixed))).toMatch(/interval: \d\.\d lower to \d\.\d higher\)/);
+    const { interval, difference } = compareTrial(whole(mixed)).outcomes.definition.differences[0]!;
+    const end = (x: number) => Math.abs(x).toFixed(1);
+    const [low, high] = difference! < 0 ? [-interval!.high, -interval!.low] : [interval!.low, interval!.high];
+    expect(said(whole(mixed))).toContain(`${end(low)} lower to ${end(high)} higher`);
+  });
+
+  it('is judged on the promised day alone', () => {
+    const washDays = ORDER.map((arm, position) =>
+      wornDay(position, arm, null, [9 - 3 * arm, APART[position]!]),
+    );
+    const record = madeUpTrial('complete', ORDER, [], { onDay: 2 }, { washDays });
+    expect(compareTrial(record).outcomes.definition.byWashDay.map(({ value }) => value)).toEqual(APART);
+    expect(read(record).because[0]).toContain('Kelp scored 3.0 higher than Anvil in definition on day 2');
+    expect(read({ ...record, promise: { ...record.promise, onDay: 1 } }).headline).toBe(
+      'Anvil gave more definition than Kelp.',
+    );
+  });
+
+  it('is told of two factors with how much one hangs on the other', () => {
+    const codes = [0, 1, 2, 3, 3, 2, 1, 0, 0, 1, 2, 3];
+    const at = (means: readonly number[]) =>
+      said(
+        madeUpTrial(
+          'factorial',
+          codes,
+          codes.map((code, day) => means[code]! + [0.2, -0.2, 0][day % 3]!),
+        ),
+      );
+    expect(at([4, 4, 7, 9])).toMatch(
+      /hangs on the other: \+1\.0 points \([\d.]+ % interval .*\); this was not tested\./,
+    );
+    expect(at([4, 6, 7, 7])).toMatch(/hangs on the other: −1\.0 points/);
+    expect(at([4, 5, 7, 8])).toMatch(/hangs on the other: 0\.0 points/);
+    expect(at([4, 4, 7, 9])).toContain(
+      'Quay and Dune scored 3.9 higher than Anvil and Kelp in definition on day 1',
+    );
+    expect(at([4, 6, 7, 9])).toMatch(
+      /Kelp and Dune scored 2\.\d higher than Anvil and Quay in definition on day 1/,
+    );
+  });
+});
+
+describe('wash days that are due', () => {
+  it('are those begun while it runs, and all that were planned once it ended', () => {
+    const due = (to: Partial<TrialRecord>) =>
+      compareTrial({
+        ...whole(APART.slice(0, 3), {}, { allocation: ORDER.slice(0, 3), ...to }),
+        promise: { ...whole(APART).promise },
+      }).outcomes.definition.due;
+    expect(due({ ended: 'no' })).toEqual([1, 2]);
+    const all = compareTrial(
+      whole([...APART.slice(0, 3), null, null, null, null, null], {}, { ended: 'early' }),
+    );
+    expect(all.outcomes.definition.due).toEqual([4, 4]);
+    expect(all.outcomes.definition.looks).toEqual([1, 2]);
+  });
+});
+
 describe('why a trial can only hint', () => {
   const because = (promise: Partial<TrialPromise>, to: Partial<TrialRecord>) =>
     read(whole(APART, promise, to)).because[0];
