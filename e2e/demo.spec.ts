@@ -4,13 +4,17 @@ test('a newcomer reads the demo trial’s comparison from the first screen', asy
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
   await page.getByRole('link', { name: 'Read the comparison' }).first().click();
-  await expect(page.getByRole('heading', { name: 'Kelp Fold Gel gave more definition than Anvil Gel.' })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: 'Kelp Fold Gel gave more definition than Anvil Gel.' }),
+  ).toBeVisible();
   await expect(
     page.getByText(
       /Of the 70 orders that could have been drawn, 2\.9 % show a difference at least this wide: p = \.029\./,
     ),
   ).toBeVisible();
-  await expect(page.getByText('It rests on these wash days: 4 of Anvil Gel and 4 of Kelp Fold Gel.')).toBeVisible();
+  await expect(
+    page.getByText('It rests on these wash days: 4 of Anvil Gel and 4 of Kelp Fold Gel.'),
+  ).toBeVisible();
   await expect(page.getByText('still good on day 6, no longer on day 7').first()).toBeVisible();
   await expect(page.getByText(/Stake: Kelp Fold Gel \(gift\)/)).toBeVisible();
   await expect(page.getByRole('img', { name: /^Definition by day of wear/ })).toBeVisible();
@@ -42,7 +46,9 @@ test('a plan that can only describe is called that', async ({ page }) => {
   const trial = page.getByRole('listitem').filter({ hasText: 'Heron Mist weigh Pip' });
   await expect(trial.getByText('can only hint')).toBeVisible();
   await trial.getByRole('link', { name: /Heron Mist/ }).click();
-  await expect(page.getByText('6 wash days can only hint, however large the difference. More wash days change that.')).toBeVisible();
+  await expect(
+    page.getByText('6 wash days can only hint, however large the difference. More wash days change that.'),
+  ).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'Caution' })).toContainText('under age');
 });
 

@@ -159,7 +159,9 @@ test('a trial is run on several heads as a panel, and put together when all are 
   await page.getByRole('button', { name: 'Draw the panel for 3 heads' }).click();
   await expect(page.getByText(/2 arms take 2 wearers, or a multiple of that/)).toBeVisible();
   await page.getByLabel('Pip Marlowe-Okoro').uncheck();
-  await expect(page.getByText('2 heads can only hint, however large the difference. More heads change that.')).toBeVisible();
+  await expect(
+    page.getByText('2 heads can only hint, however large the difference. More heads change that.'),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Draw the panel for 2 heads' }).click();
   await page.getByRole('link', { name: 'To the panel' }).click();
   await expect(page.getByText('A panel over 2 heads')).toBeVisible();

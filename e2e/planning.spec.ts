@@ -20,9 +20,9 @@ test('three arms are planned, told what they can reach, and drawn as three ribbo
   const table = page.getByRole('table', { name: 'Planned and actual wash days' });
   for (const name of ['Anvil Gel, 12 g', 'Kelp Fold Gel, 12 g', 'Sedge Jelly, 12 g'])
     await expect(table).toContainText(name);
-  await expect(page.getByRole('list', { name: '0 of 12 wash days opened' }).getByRole('listitem')).toHaveCount(
-    12,
-  );
+  await expect(
+    page.getByRole('list', { name: '0 of 12 wash days opened' }).getByRole('listitem'),
+  ).toHaveCount(12);
 });
 
 test('a plan can be changed until it begins: dose against dose, zones, outcome', async ({ page }) => {

@@ -87,14 +87,20 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
   }
   await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('button', { name: 'Show the outcomes' }).click();
-  await expect(page.getByRole('heading', {
+  await expect(
+    page.getByRole('heading', {
       name: 'These wash days can only hint at which gives more definition.',
-    })).toBeVisible();
-  await expect(page.getByText(/Dune Gel scored 3\.0 higher than Marsh Gel in definition on day 1/).first()).toBeVisible();
+    }),
+  ).toBeVisible();
+  await expect(
+    page.getByText(/Dune Gel scored 3\.0 higher than Marsh Gel in definition on day 1/).first(),
+  ).toBeVisible();
   const definition = page.getByRole('row', { name: /^Definition/ }).first();
   await expect(definition).toContainText('5.0');
   await expect(definition).toContainText('8.0');
   await expect(definition).toContainText('+3.0');
   await expect(page.getByRole('row', { name: /^▲? ?Dune Gel/ })).toContainText('EUR 1.00');
-  await expect(page.getByText('This plan could not settle it: an option has fewer than 3 wash days.')).toBeVisible();
+  await expect(
+    page.getByText('This plan could not settle it: an option has fewer than 3 wash days.'),
+  ).toBeVisible();
 });

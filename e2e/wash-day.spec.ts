@@ -101,9 +101,11 @@ test('a trial is ended early with its reason, and described without a p', async 
   await expect(page.getByText(/whole heads, complete” from seed \d+/)).toBeVisible();
   await page.getByRole('link', { name: 'Compare', exact: true }).click();
   await page.getByRole('button', { name: 'Show the outcomes' }).click();
-  await expect(page.getByRole('heading', {
+  await expect(
+    page.getByRole('heading', {
       name: 'These wash days can only hint at which gives more definition.',
-    })).toBeVisible();
+    }),
+  ).toBeVisible();
   await expect(
     page.getByText('The trial ended before its planned wash days, so no p is given.'),
   ).toBeVisible();
