@@ -197,9 +197,25 @@ function apply({ rule, where, weight }: LiveRule, formula: Formula, pick: Lookup
 }
 
 /** A reason that weighs in every school and holds for the whole head. */
-const plainReason = (
-  to: Pick<Reason, 'ruleId' | 'says' | 'effect' | 'strength' | 'items' | 'source'>,
-): Reason => ({ ...to, weight: to.strength, where: [], sure: true, schools: null });
+const plainReason = ({
+  ruleId,
+  says,
+  effect,
+  strength,
+  items,
+  source,
+}: Pick<Reason, 'ruleId' | 'says' | 'effect' | 'strength' | 'items' | 'source'>): Reason => ({
+  ruleId,
+  says,
+  effect,
+  weight: strength,
+  strength,
+  items,
+  where: [],
+  sure: true,
+  schools: null,
+  source,
+});
 
 const namesOf = (items: readonly FormulaItem[]) => [...new Set(items.map(({ name }) => name))].join(', ');
 

@@ -42,8 +42,9 @@ function itemsOf(list: LabelList, find: Lookup): { items: LabelItem[]; notes: st
   const notes: string[] = [];
   const known = (name: string) => find(bare(name)) !== null;
   const keep = (read: ReadItem, section: Section, inside: number | null) => {
-    const { inner, ...item } = read;
-    items.push({ ...item, section, inside });
+    // Field by field: records put together by spreading took a third of a label's time.
+    const { text, name, ingredient, percent, marks, inner } = read;
+    items.push({ text, name, ingredient, section, percent, inside, marks });
     const place = items.length - 1;
     for (const part of inner) keep(part, section, inside ?? place);
   };

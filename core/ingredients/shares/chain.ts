@@ -36,9 +36,13 @@ function priorOf(typical: Typical): Prior {
 
 /** The cell a share lies in. */
 function cellOf(share: number): number {
-  let g = 0;
-  while (g < CELLS - 1 && EDGES[g + 1]! <= share) g++;
-  return g;
+  let [low, high] = [0, CELLS - 1];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (EDGES[middle + 1]! <= share) low = middle + 1;
+    else high = middle;
+  }
+  return low;
 }
 
 /** A density that is even within bounds. */
@@ -62,7 +66,8 @@ export function densityOf({ low, high }: Bounds, typical: Typical | null): Densi
   if (!typical) return flat(low, high);
   const prior = priorOf(typical);
   const first = cellOf(low);
-  const last = Math.max(first, cellOf(high) - (EDGES[cellOf(high)]! >= high ? 1 : 0));
+  const top = cellOf(high);
+  const last = Math.max(first, top - (EDGES[top]! >= high ? 1 : 0));
   const mass = new Float64Array(CELLS);
   for (let g = first; g <= last; g++) mass[g] = prior.cells[g]!;
   const from = Math.max(low, EDGES[first]!);

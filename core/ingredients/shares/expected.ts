@@ -2,36 +2,47 @@ import { chainMeans, type Density, densityOf } from './chain.ts';
 import type { Bounds } from './intervals.ts';
 import type { Typical } from './typical.ts';
 
-/** Halvings by which a tilt is found, and how near to its sum in % it comes. */
-const HALVINGS = 30;
+/** Steps by which a tilt is found, and how near to its sum in % it comes. */
+const STEPS = 40;
 const CLOSE = 0.01;
 /** Largest tilt, for each % of a share. */
 const STEEPEST = 64;
 
 const sumOf = (shares: readonly number[]) => shares.reduce((sum, share) => sum + share, 0);
 
-/** The tilt at which shares add up to `target`, or as near to it as bounds and order let them. */
-function tiltTo(sumAt: (theta: number) => number, target: number): number {
-  let [low, high] = sumAt(0) > target ? [-STEEPEST, 0] : [0, STEEPEST];
+/**
+ * The tilt at which shares add up to `target`, or as near to it as bounds and order let them. Regula falsi with the weight of
+ * an end that stays halved (Dowell & Jarratt 1971, BIT 11, 168–174), halving outright where that is slow.
+ */
+function tiltTo(sumAt: (theta: number) => number, target: number, atNought: number): number {
+  const way = atNought > target ? -1 : 1;
+  // How far each end is from the target; the near one starts without a tilt.
+  let [near, off] = [0, atNought - target];
+  let [far, over] = [way * STEEPEST, Number.NaN];
   // Gentle tilts are far the commonest: feel for the scale first.
-  for (let near = 0.01; near < STEEPEST; near *= 4) {
-    if (low < 0 && sumAt(-near) <= target) {
-      low = -near;
+  for (let theta = 0.02; theta < STEEPEST; theta *= 4) {
+    const gap = sumAt(way * theta) - target;
+    if (Math.abs(gap) < CLOSE) return way * theta;
+    if (Math.sign(gap) === way || gap === 0) {
+      [far, over] = [way * theta, gap];
       break;
     }
-    if (high > 0 && sumAt(near) >= target) {
-      high = near;
-      break;
+    [near, off] = [way * theta, gap];
+  }
+  for (let i = 0; i < STEPS; i++) {
+    const straight = near - (off * (far - near)) / (over - off);
+    const theta = Number.isNaN(straight) || i % 3 === 2 ? (near + far) / 2 : straight;
+    const gap = sumAt(theta) - target;
+    if (Math.abs(gap) < CLOSE) return theta;
+    if (Math.sign(gap) === Math.sign(off)) {
+      [near, off] = [theta, gap];
+      over /= 2;
+    } else {
+      [far, over] = [theta, gap];
+      off /= 2;
     }
   }
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2;
-    const sum = sumAt(middle);
-    if (Math.abs(sum - target) < CLOSE) return middle;
-    if (sum < target) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
+  return (near + far) / 2;
 }
 
 /**
@@ -62,14 +73,12 @@ export function expectedShares(
   if (!first) return found.apart;
   const sum = sumOf(found.means) + sumOf(found.apart);
   const least = Math.max(first.low, found.means[0] !== undefined && found.means[0] > 1 ? found.means[0] : 0);
-  if (total - sum > first.high + CLOSE) found = at(tiltTo(sumAt, total - first.high));
+  if (total - sum > first.high + CLOSE) found = at(tiltTo(sumAt, total - first.high, sum));
   else if (total - sum < least - CLOSE) {
     // The first needs its least, or its lead: what it keeps moves with the second.
-    const over = (theta: number) => {
-      const { means } = at(theta);
-      return sumAt(theta) + Math.max(first.low, (means[0] ?? 0) > 1 ? means[0]! : 0);
-    };
-    found = at(tiltTo(over, total));
+    const withFirst = ({ means, apart }: typeof found) =>
+      sumOf(means) + sumOf(apart) + Math.max(first.low, (means[0] ?? 0) > 1 ? means[0]! : 0);
+    found = at(tiltTo((theta) => withFirst(at(theta)), total, withFirst(found)));
   }
   return [total - sumOf(found.means) - sumOf(found.apart), ...found.means, ...found.apart];
 }
