@@ -1,10 +1,13 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { schemeOf } from '../trial/designs.ts';
 import { seededRandom, standardNormal } from '../trial/random.ts';
 import { type DayNumbers, deciderOf } from './decide.ts';
 import { layOut } from './effects.ts';
 import { jointIntervals } from './joint-intervals.ts';
 import { referenceOf } from './reference-set.ts';
+
+// Joint intervals take their time on a busy machine.
+vi.setConfig({ testTimeout: 60_000 });
 
 const gaps = (values: readonly (number | null)[]) => Float64Array.from(values, (x) => x ?? Number.NaN);
 const CODES = [0, 1, 1, 0, 1, 0, 0, 1];
