@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { ALLERGY_GROUPS, itemsWith, readAllergy } from './allergy.ts';
+import { itemsWith, readAllergy } from './allergy.ts';
+import { ALLERGY_GROUPS } from './allergy-groups.ts';
 import { findIngredient, INGREDIENTS } from './dictionary.ts';
 import { picks } from './judge/select.ts';
 import { parseLabel } from './label/parse-label.ts';

@@ -91,21 +91,18 @@ export function densityOf({ low, high }: Bounds, typical: Typical | null): Densi
 /**
  * Expected shares of items in order, exactly on the grid: over the 1 % line each is at most its forerunner, under it any
  * order goes, and none comes back over it. Every place of the line counts at once. Each density is tilted by
- * exp(θ·weight·share), which conditions the chain on its weighted sum. Forward and backward sums, as for a hidden Markov
+ * exp(θ·share), which conditions the chain on its sum. Forward and backward sums, as for a hidden Markov
  * chain. `line` is the cell from which order counts; 0 keeps it throughout.
  */
-export function chainMeans(
-  densities: readonly Density[],
-  theta = 0,
-  weights: readonly number[] = [],
-  line = LINE_CELL,
-): number[] {
+export function chainMeans(densities: readonly Density[], theta = 0, line = LINE_CELL): number[] {
   const n = densities.length;
-  const tilted = densities.map(({ mass, at }, i) => {
+  // Most cells stand for their middle: one tilt for all items, and their own only at their bounds.
+  const usual = MIDDLES.map((share) => Math.exp(theta * share));
+  const tilted = densities.map(({ mass, at }) => {
     if (theta === 0) return mass;
-    const by = theta * (weights[i] ?? 1);
     const out = new Float64Array(CELLS);
-    for (let g = 0; g < CELLS; g++) if (mass[g]! > 0) out[g] = mass[g]! * Math.exp(by * at[g]!);
+    for (let g = 0; g < CELLS; g++)
+      if (mass[g]! > 0) out[g] = mass[g]! * (at[g] === MIDDLES[g] ? usual[g]! : Math.exp(theta * at[g]!));
     return out;
   });
   const forward = new Array<Float64Array>(n);

@@ -38,14 +38,14 @@ describe('expected shares', () => {
   // sum. S is 10 here, so that the grid's end at 100 is far.
   it.each([2, 3, 5, 10])('of %i flat items in order, tilted to their sum, are the broken stick', (n) => {
     const flat = Array.from({ length: n }, () => densityOf(free, null));
-    const sumAt = (theta: number) => chainMeans(flat, theta, [], 0).reduce((a, b) => a + b, 0);
+    const sumAt = (theta: number) => chainMeans(flat, theta, 0).reduce((a, b) => a + b, 0);
     let [low, high] = [-4, 4];
     for (let i = 0; i < 60; i++) {
       const middle = (low + high) / 2;
       if (sumAt(middle) < 10) low = middle;
       else high = middle;
     }
-    const means = chainMeans(flat, low, [], 0);
+    const means = chainMeans(flat, low, 0);
     for (let j = 0; j < n; j++) {
       let stick = 0;
       for (let i = j + 1; i <= n; i++) stick += 1 / i;

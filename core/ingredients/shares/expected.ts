@@ -11,12 +11,13 @@ const STEEPEST = 64;
 const sumOf = (shares: readonly number[]) => shares.reduce((sum, share) => sum + share, 0);
 
 /**
- * The tilt at which shares add up to `target`, or as near to it as bounds and order let them. Regula falsi with the weight of
- * an end that stays halved (Dowell & Jarratt 1971, BIT 11, 168–174), halving outright where that is slow.
+ * The tilt at which shares add up to `target`, or as near to it as bounds and order let them; `atNought` is their sum
+ * without one. Regula falsi with the weight of an end that stays twice halved (the Illinois rule: Dowell & Jarratt 1971,
+ * BIT 11, 168–174, from memory), halving the stretch outright every third step.
  */
 function tiltTo(sumAt: (theta: number) => number, target: number, atNought: number): number {
   const way = atNought > target ? -1 : 1;
-  // How far each end is from the target; the near one starts without a tilt.
+  // Both ends, and how far each is from the target; the near one starts without a tilt.
   let [near, off] = [0, atNought - target];
   let [far, over] = [way * STEEPEST, Number.NaN];
   // Gentle tilts are far the commonest: feel for the scale first.
@@ -29,6 +30,7 @@ function tiltTo(sumAt: (theta: number) => number, target: number, atNought: numb
     }
     [near, off] = [way * theta, gap];
   }
+  let stayed: 'near' | 'far' | null = null;
   for (let i = 0; i < STEPS; i++) {
     const straight = near - (off * (far - near)) / (over - off);
     const theta = Number.isNaN(straight) || i % 3 === 2 ? (near + far) / 2 : straight;
@@ -36,10 +38,12 @@ function tiltTo(sumAt: (theta: number) => number, target: number, atNought: numb
     if (Math.abs(gap) < CLOSE) return theta;
     if (Math.sign(gap) === Math.sign(off)) {
       [near, off] = [theta, gap];
-      over /= 2;
+      if (stayed === 'far') over /= 2;
+      stayed = 'far';
     } else {
       [far, over] = [theta, gap];
-      off /= 2;
+      if (stayed === 'near') off /= 2;
+      stayed = 'near';
     }
   }
   return (near + far) / 2;
