@@ -97,7 +97,8 @@ export function densityOf({ low, high }: Bounds, typical: Typical | null): Densi
 export function chainMeans(densities: readonly Density[], theta = 0, line = LINE_CELL): number[] {
   const n = densities.length;
   // Most cells stand for their middle: one tilt for all items, and their own only at their bounds.
-  const usual = MIDDLES.map((share) => Math.exp(theta * share));
+  const usual = new Float64Array(CELLS);
+  if (theta !== 0) for (let g = 0; g < CELLS; g++) usual[g] = Math.exp(theta * MIDDLES[g]!);
   const tilted = densities.map(({ mass, at }) => {
     if (theta === 0) return mass;
     const out = new Float64Array(CELLS);
