@@ -92,6 +92,23 @@ test('a list is edited item by item, with undo', async ({ page }) => {
   await expect(list).toHaveValue(/Glycerin 5%, Panthenol\nMay contain: CI 19140/);
 });
 
+test('two edits in one breath, before the list is read again, both stand', async ({ page }) => {
+  await page.goto('/screen/label');
+  const list = page.getByLabel('Ingredient list');
+  await list.fill('Aqua, Glycerin, Panthenol');
+  await page.getByText('Edit item by item').click();
+  await expect(page.getByRole('button', { name: 'Move Panthenol up' })).toBeEnabled();
+  // Both clicks within one task of the page, which may draw between them: no reading can arrive.
+  await page.evaluate(async () => {
+    for (let i = 0; i < 2; i++) {
+      document.querySelector<HTMLButtonElement>('button[aria-label="Move Panthenol up"]')!.click();
+      for (let turn = 0; turn < 20; turn++) await Promise.resolve();
+    }
+  });
+  await expect(list).toHaveValue('Panthenol, Aqua, Glycerin');
+  await expect(page.getByLabel('Item 1', { exact: true })).toHaveValue('Panthenol');
+});
+
 test('a rule is switched off for a wearer, and brought back', async ({ page }) => {
   await page.goto('/screen');
   const list = page.getByRole('list', { name: 'Products screened' });

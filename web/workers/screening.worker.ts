@@ -72,6 +72,8 @@ export interface ShelfScreening extends Pick<Screening, 'verdict' | 'reasons' | 
 }
 
 export interface LabelReading {
+  /** The text that was read. */
+  text: string;
   parsed: ParsedLabel & { lists: string[] };
   formula: Formula;
   claims: ClaimReading[];
@@ -134,6 +136,7 @@ const screening = {
       ...new Set(parsed.items.filter(({ ingredient }) => !ingredient).map(({ name }) => name)),
     ];
     return {
+      text,
       parsed,
       formula,
       claims: readClaims(formula),

@@ -14,10 +14,17 @@ const HEADINGS: Record<Section, string> = {
 export const writtenItems = (items: readonly LabelItem[]): WrittenItem[] =>
   items.filter(({ inside }) => inside === null).map(({ text, section }) => ({ text, section }));
 
+const PARTS = ['active', 'main', 'may contain'] as const satisfies readonly Section[];
+
+/** Items in the order of a label's parts, those without a name left out: as they stand once written. */
+export const asWritten = (items: readonly WrittenItem[]): WrittenItem[] =>
+  PARTS.flatMap((section) => items.filter((item) => item.section === section && item.text.trim() !== ''));
+
 /** Items as one text that reads back as the same items, in the order of a label's parts. */
 export function writeLabel(items: readonly WrittenItem[]): string {
-  const parts = (['active', 'main', 'may contain'] satisfies Section[]).flatMap((section) => {
-    const names = items.filter((item) => item.section === section && item.text.trim() !== '');
+  const ordered = asWritten(items);
+  const parts = PARTS.flatMap((section) => {
+    const names = ordered.filter((item) => item.section === section);
     return names.length ? [{ section, list: names.map(({ text }) => text.trim()).join(', ') }] : [];
   });
   const active = parts.some(({ section }) => section === 'active');

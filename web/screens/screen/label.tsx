@@ -1,10 +1,7 @@
 import { localToday } from '@sabor/contract/fields';
 import { type Product, ProductInput, type Shelf } from '@sabor/contract/shelf';
 import type { Wearer } from '@sabor/contract/wearer';
-import { SCHOOLS } from '@sabor/core/hair/wishes';
-import { CLAIMS } from '@sabor/core/ingredients/claims';
 import { MARKETS, type Market } from '@sabor/core/ingredients/formula';
-import { VERDICTS } from '@sabor/core/ingredients/judge/screen';
 import { ROLES, type Role } from '@sabor/core/shelf/products';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -23,16 +20,17 @@ import { ShareBars } from '../../drawings/share-bars.tsx';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField, TextField, TicksField } from '../../ui/inputs.tsx';
 import { showShare } from '../../ui/show.ts';
-import { Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
+import { Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
 import type { LabelReading } from '../../workers/screening.worker.ts';
 import { AskedFields } from './asked-fields.tsx';
+import { Claims } from './claims.tsx';
 import { ItemEditor } from './item-editor.tsx';
-import { Reasons } from './reasons.tsx';
+import { Judged } from './judged.tsx';
 import { dewPointAhead, placeNow } from './start-asked.ts';
 import { UnknownNames } from './unknown-names.tsx';
-import { type Asked, useWeigh, useWhom } from './use-whom.ts';
+import { type Asked, useWhom } from './use-whom.ts';
 
 export function Screen() {
   const [search] = useSearchParams();
@@ -266,44 +264,15 @@ function Found({
                 How much of what
               </h2>
               <ShareBars items={formula.items} line={formula.line} />
-              {parsed.lists.length <= 1 && <ItemEditor items={parsed.items} setText={setText} text={text} />}
+              {parsed.lists.length <= 1 && (
+                <ItemEditor items={parsed.items} read={reading.text} setText={setText} text={text} />
+              )}
             </section>
             <UnknownNames suggestions={reading.suggestions} text={text} setText={setText} />
           </div>
           <div className="min-w-0 space-y-8">
             {screening && wearer && <Judged screening={screening} wearer={wearer} />}
-            <section aria-labelledby="claims">
-              <h2 id="claims" className="mb-2 text-xl">
-                Claims against the list
-              </h2>
-              <ul className="grid gap-x-6 sm:grid-cols-2">
-                {claims.map(({ claim, holds, items }) => (
-                  <li key={claim} className="border-b border-rule py-1 text-[0.95rem]">
-                    <details className="inline-block align-top">
-                      <summary className="cursor-pointer font-semibold underline decoration-rule decoration-2 underline-offset-4">
-                        {CLAIMS[claim].label}
-                      </summary>
-                      <p className="max-w-72 text-sm text-soft">{CLAIMS[claim].says}</p>
-                    </details>{' '}
-                    <span
-                      className={
-                        holds === 'true' ? 'text-leaf' : holds === 'false' ? 'text-brick' : 'text-mango-deep'
-                      }
-                    >
-                      {holds}
-                    </span>
-                    {items.length > 0 && (
-                      <span className="block text-sm text-soft">
-                        {items
-                          .slice(0, 3)
-                          .map(({ name }) => name)
-                          .join(', ')}
-                      </span>
-                    )}
-                  </li>
-                ))}
-              </ul>
-            </section>
+            <Claims claims={claims} />
             {alike.length > 0 && (
               <section aria-labelledby="alike">
                 <h2 id="alike" className="mb-2 text-xl">
@@ -332,56 +301,5 @@ function Found({
         </div>
       )}
     </div>
-  );
-}
-
-function Judged({
-  screening,
-  wearer,
-}: {
-  screening: NonNullable<LabelReading['screening']>;
-  wearer: Wearer;
-}) {
-  const weigh = useWeigh(wearer);
-  const { verdict, reasons, others, unknown } = screening;
-  return (
-    <>
-      <section aria-labelledby="judged">
-        <h2 id="judged" className="mb-2 text-xl">
-          For {wearer.name}: <Tag tone={VERDICTS[verdict].tone}>{VERDICTS[verdict].label}</Tag>
-        </h2>
-        <Reasons reasons={reasons} weigh={weigh} />
-        {unknown.length > 0 && (
-          <p className="mt-2 text-soft">Not judged, because unknown: {unknown.join(', ')}.</p>
-        )}
-      </section>
-      {others.length > 0 && (
-        <section aria-labelledby="schools">
-          <h2 id="schools" className="mb-2 text-xl">
-            Where schools differ
-          </h2>
-          <ul className="grid gap-4 sm:grid-cols-2">
-            {others.map((other) => (
-              <li key={other.school} className="border-t-2 border-rule pt-2">
-                <p className="font-semibold">
-                  {SCHOOLS[other.school].label}:{' '}
-                  <Tag tone={VERDICTS[other.verdict].tone}>{VERDICTS[other.verdict].label}</Tag>
-                </p>
-                <ul className="mt-1 text-sm">
-                  {other.reasons.map(({ ruleId, says, effect }) => (
-                    <li key={ruleId}>
-                      <span aria-hidden="true">
-                        {effect === 'for' ? '+' : effect === 'against' ? '−' : '·'}
-                      </span>{' '}
-                      {says}
-                    </li>
-                  ))}
-                </ul>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-    </>
   );
 }
