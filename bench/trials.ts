@@ -3,26 +3,23 @@ import { differencesOf } from '../core/fairness/differences.ts';
 import { type Run, type RunStep, runStepOf } from '../core/fairness/run.ts';
 import { deciderOf } from '../core/inference/decide.ts';
 import { layOut } from '../core/inference/effects.ts';
-import { type PowerPlan, simulatePower } from '../core/inference/power.ts';
+import { NOISE_ALONE, type PowerPlan, simulatePower } from '../core/inference/power.ts';
 import { referenceOf } from '../core/inference/reference-set.ts';
 import { EMPTY_SETTINGS } from '../core/routine/step.ts';
 import { schemeOf } from '../core/trial/designs.ts';
 import { seededRandom } from '../core/trial/random.ts';
 
 const plan: PowerPlan = {
+  ...NOISE_ALONE,
   design: 'complete',
   arms: 2,
   days: 12,
   looks: 1,
   alpha: 0.05,
   better: 'higher',
-  scale: null,
   noise: { sd: 1, freedom: 4 },
   weatherSd: 0.3,
   drift: 0.5,
-  bias: 0,
-  lag: 0,
-  carryOver: 0,
   missing: 0.05,
 };
 

@@ -1,4 +1,5 @@
 import { type DaysNeeded, daysNeeded } from '../inference/days-needed.ts';
+import { NOISE_ALONE } from '../inference/power.ts';
 import type { DayValue } from '../outcomes/good-days.ts';
 import { OUTCOMES, type Outcome, RATING_RANGE } from '../outcomes/outcomes.ts';
 import { DESIGNS } from '../trial/designs.ts';
@@ -112,6 +113,7 @@ export function daysNeededAfter(record: TrialRecord, { primary, outcomes }: Comp
   const zones = promise.weights.size / (halves ? 2 : 1);
   return daysNeeded(
     {
+      ...NOISE_ALONE,
       design: promise.design,
       arms: promise.arms.length,
       looks: promise.looks,
@@ -119,11 +121,7 @@ export function daysNeededAfter(record: TrialRecord, { primary, outcomes }: Comp
       better: OUTCOMES[promise.primary].better,
       noise: { sd: noise.sd, freedom: noise.freedom },
       scale: { step: stepOf(record), zones: Math.max(1, Math.round(zones)), level: noise.level },
-      weatherSd: 0,
-      drift: 0,
       bias: noise.bias ?? 0,
-      lag: 0,
-      carryOver: 0,
       missing: 1 - seen,
     },
     promise.matters,

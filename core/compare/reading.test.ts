@@ -110,6 +110,19 @@ describe('what scored higher', () => {
     expect(at([4, 4, 7, 9])).toMatch(
       /hangs on the other: \+1\.0 points \([\d.]+ % interval .*\); this was not tested\./,
     );
+    // Joint intervals of two factors are open over twelve days, and closed over sixteen.
+    expect(at([4, 4, 7, 9])).toContain('No interval is given: over these wash days');
+    const sixteen = [...codes, 2, 0, 3, 1];
+    expect(
+      said(
+        madeUpTrial(
+          'factorial',
+          sixteen,
+          sixteen.map((code, day) => [4, 4, 7, 9][code]! + [0.2, -0.2, 0][day % 3]!),
+        ),
+      ),
+    ).not.toContain('No interval');
+    expect(said(whole(APART))).not.toContain('No interval');
     expect(at([4, 6, 7, 7])).toMatch(/hangs on the other: −1\.0 points/);
     expect(at([4, 5, 7, 8])).toMatch(/hangs on the other: 0\.0 points/);
     expect(at([4, 4, 7, 9])).toContain(

@@ -122,6 +122,18 @@ function differences(record: TrialRecord, comparison: Comparison): string[] {
   );
 }
 
+/** Why a tested difference stands without an interval, where the joint ones are open on both sides. */
+function withoutInterval({ promise, ended }: TrialRecord, { primary, outcomes }: Comparison): string[] {
+  const factorial = promise.design === 'factorial';
+  if (ended !== 'as planned' || primary.test === null || (!factorial && promise.arms.length !== 3)) return [];
+  const intervals = factorial
+    ? primary.factors.filter(({ which }) => which !== 'interaction')
+    : outcomes[promise.primary].differences;
+  return intervals.some(({ interval }) => interval !== null)
+    ? []
+    : ['No interval is given: over these wash days the joint one is open on both sides.'];
+}
+
 /** What became of the plan on the way, which a reader has to know. */
 function onTheWay({ abandoned, changed, openedEarly }: TrialRecord): string[] {
   const told = abandoned.map(
@@ -225,7 +237,11 @@ export function readPrimary(
       because: ['The test waits until the planned wash days are done; looking at it early would spend it.'],
     };
   const contrast = comparison.outcomes[promise.primary];
-  const because = [...differences(record, comparison), restsOn(record, comparison)];
+  const because = [
+    ...differences(record, comparison),
+    ...withoutInterval(record, comparison),
+    restsOn(record, comparison),
+  ];
   if (primary.state === 'describes') because.unshift(whySentence(primary.why!, record, comparison));
   because.push(...onTheWay(record));
   if (contrast.differences.some(({ interval }) => interval) || primary.test)

@@ -2,26 +2,20 @@ import { jStat } from 'jstat';
 import { describe, expect, it, vi } from 'vitest';
 import type { Design } from '../trial/designs.ts';
 import { daysNeeded } from './days-needed.ts';
-import { detectable, differenceFound, type PowerPlan, simulatePower, wilson } from './power.ts';
+import { detectable, differenceFound, NOISE_ALONE, type PowerPlan, simulatePower, wilson } from './power.ts';
 
 // Simulations take their time on a busy machine.
 vi.setConfig({ testTimeout: 60_000 });
 
 const plan = (to: Partial<PowerPlan> = {}): PowerPlan => ({
+  ...NOISE_ALONE,
   design: 'complete',
   arms: 2,
   days: 12,
   looks: 1,
   alpha: 0.05,
   better: 'higher',
-  scale: null,
   noise: { sd: 1, freedom: null },
-  weatherSd: 0,
-  drift: 0,
-  bias: 0,
-  lag: 0,
-  carryOver: 0,
-  missing: 0,
   ...to,
 });
 const powerAt = (of: PowerPlan, difference: number, trials = 3000, seed = 11) =>

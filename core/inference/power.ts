@@ -44,6 +44,17 @@ export interface PowerPlan {
   missing: number;
 }
 
+/** A world in which wash days differ by their noise alone, and every one gets its number, on a scale without steps or ends. */
+export const NOISE_ALONE = {
+  scale: null,
+  weatherSd: 0,
+  drift: 0,
+  bias: 0,
+  lag: 0,
+  carryOver: 0,
+  missing: 0,
+} as const satisfies Partial<PowerPlan>;
+
 export interface PowerPoint {
   difference: number;
   /** Share of simulated trials that named an arm. */
@@ -235,8 +246,8 @@ export function differenceFound(
 ): number | null {
   if (!reach(design, arms, days, looks, alpha).decides) return null;
   const plan: PowerPlan = {
-    ...{ design, arms, days, looks, alpha, better: 'higher', scale: null },
-    ...{ weatherSd: 0, drift: 0, bias: 0, lag: 0, carryOver: 0, missing: 0 },
+    ...NOISE_ALONE,
+    ...{ design, arms, days, looks, alpha, better: 'higher' },
     noise: { sd: 1, freedom: null },
   };
   const run = simulator(plan, seededRandom(11));
