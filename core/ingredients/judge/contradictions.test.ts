@@ -7,8 +7,9 @@ import { INGREDIENTS } from '../dictionary.ts';
 import type { Ingredient } from '../facts.ts';
 import { readFormula } from '../formula.ts';
 import { parseLabel } from '../label/parse-label.ts';
+import type { Reason } from './reason.ts';
 import { RULES } from './rules/all.ts';
-import { type Reason, type ScreenFor, screenFormula, staysOn } from './screen.ts';
+import { type ScreenFor, screenFormula, staysOn } from './screen.ts';
 
 /* All rules over the whole demo shelf and 500 made lists, on many heads and in many airs: no two may say what cannot both
    be true, and none may deny what stands on the list. */

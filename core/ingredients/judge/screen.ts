@@ -2,11 +2,10 @@ import type { Traits } from '../../hair/traits.ts';
 import type { School } from '../../hair/wishes.ts';
 import { SCHOOLS } from '../../hair/wishes.ts';
 import type { Role } from '../../shelf/products.ts';
-import { itemsWith } from '../allergy.ts';
-import { type Ban, bansOf, cited } from '../bans.ts';
 import type { Formula, FormulaItem, Market } from '../formula.ts';
-import { HAZARDS, hazardsIn } from './hazards.ts';
+import { cautionsOf } from './cautions.ts';
 import { nounOf } from './nouns.ts';
+import type { Reason } from './reason.ts';
 import { alwaysOn, type Condition, type Effect, lackedIn, type Rule } from './rule.ts';
 import { indexSelectors, type Selector, shareOf } from './select.ts';
 
@@ -60,22 +59,6 @@ export const VERDICTS = {
   never: { label: 'do not use', tone: 'stop' },
 } as const;
 export type Verdict = keyof typeof VERDICTS;
-
-export interface Reason {
-  ruleId: string;
-  says: string;
-  effect: Effect;
-  /** What it weighs in the verdict. */
-  weight: number;
-  strength: 1 | 2 | 3;
-  items: readonly FormulaItem[];
-  /** Zones it holds for; empty for the whole head. */
-  where: readonly string[];
-  /** Whether the list makes sure of the share the rule asks for, or only makes it likely. */
-  sure: boolean;
-  schools: readonly School[] | null;
-  source: string;
-}
 
 export interface Screening {
   verdict: Verdict;
@@ -196,107 +179,6 @@ function apply({ rule, where, weight }: LiveRule, formula: Formula, pick: Lookup
   };
 }
 
-/** A reason that weighs in every school and holds for the whole head. */
-const plainReason = ({
-  ruleId,
-  says,
-  effect,
-  strength,
-  items,
-  source,
-}: Pick<Reason, 'ruleId' | 'says' | 'effect' | 'strength' | 'items' | 'source'>): Reason => ({
-  ruleId,
-  says,
-  effect,
-  weight: strength,
-  strength,
-  items,
-  where: [],
-  sure: true,
-  schools: null,
-  source,
-});
-
-const namesOf = (items: readonly FormulaItem[]) => [...new Set(items.map(({ name }) => name))].join(', ');
-
-/** What the wearer's file keeps away from: forbidden where the list has it, spoken against where a name may hold it. */
-function avoidedReasons(formula: Formula, screen: ScreenFor): Reason[] {
-  return screen.avoided.flatMap(({ ingredient, why }): Reason[] => {
-    const found = itemsWith(formula.items, ingredient);
-    const file = why === 'allergy' ? 'an allergy on this wearer’s file' : 'kept away from this wearer';
-    const reason = (reading: 'has' | 'may have'): Reason[] => {
-      const items = found.flatMap((one) => (one.reading === reading ? one.item : []));
-      if (items.length === 0) return [];
-      return [
-        plainReason({
-          ruleId: `avoided ${ingredient}${reading === 'has' ? '' : ' perhaps'}`,
-          says:
-            reading === 'has'
-              ? `${ingredient}: ${file}.`
-              : `${namesOf(items)} may hold ${ingredient}: ${file}.`,
-          effect: reading === 'has' ? 'forbids' : 'against',
-          strength: 3,
-          items,
-          source: 'the wearer’s own file; a doctor’s word stands over it',
-        }),
-      ];
-    };
-    return [...reason('has'), ...reason('may have')];
-  });
-}
-
-/** What is for a licensed professional, from the names alone; on a child it is forbidden. */
-function hazardReasons(formula: Formula, { child }: ScreenFor): Reason[] {
-  return hazardsIn(formula).map(({ kind, items }) =>
-    plainReason({
-      ruleId: `hazard ${kind}`,
-      says: `${namesOf(items)} ${HAZARDS[kind].says}: for a licensed professional, not for a wash-day trial${child ? ', and never on a child' : ''}.`,
-      effect: child ? 'forbids' : 'professional',
-      strength: 3,
-      items,
-      source: 'caution: licensed professionals, the label and the law; chemistry of the names, unchecked',
-    }),
-  );
-}
-
-const since = (date: string | null) => (date === null ? '' : ` since ${date.slice(0, 4)}`);
-
-/** What a market's law keeps out: forbidden there, told elsewhere. */
-function banReasons(formula: Formula, { market }: ScreenFor): Reason[] {
-  const found = new Map<string, { ban: Ban; items: FormulaItem[] }>();
-  for (const item of formula.items)
-    for (const ban of item.ingredient ? bansOf(item.ingredient.name) : []) {
-      if (ban.of === 'leave-on' && !formula.leaveOn) continue;
-      const key = `${ban.act} ${ban.of} ${ban.market}`;
-      found.set(key, { ban, items: [...(found.get(key)?.items ?? []), item] });
-    }
-  return [...found.values()].map(({ ban, items }) =>
-    plainReason({
-      ruleId: `ban ${ban.act}`,
-      says: `${namesOf(items)}: not allowed in ${ban.of === 'all' ? 'cosmetics' : 'what stays on'} in the EU${since(ban.since)}.`,
-      effect: ban.market === market ? 'forbids' : 'note',
-      strength: 3,
-      items,
-      source: cited(ban),
-    }),
-  );
-}
-
-/** A list whose shares cannot be worked out keeps every rule that asks for an amount silent; the verdict has to say so. */
-const conflictReasons = ({ conflict }: Formula): Reason[] =>
-  conflict === null
-    ? []
-    : [
-        plainReason({
-          ruleId: 'list-conflict',
-          says: 'This list contradicts itself, so no share is known: what hangs on an amount was not judged.',
-          effect: 'note',
-          strength: 3,
-          items: [],
-          source: 'the list itself',
-        }),
-      ];
-
 /** Net weight from which a product is a good bet, and under which it is against the grain. Model assumptions. */
 const LIMITS = { good: 3, against: -2 } as const;
 /** Expected share of unknown ingredients, %, over which no product is called a good bet. Model assumption. */
@@ -341,12 +223,7 @@ export function screenFormulas(screen: ScreenFor, rules: readonly Rule[]): (form
   const index = indexOf(rules);
   return (formula) => {
     const pick = index(formula);
-    const all = [
-      ...avoidedReasons(formula, screen),
-      ...hazardReasons(formula, screen),
-      ...banReasons(formula, screen),
-      ...conflictReasons(formula),
-    ];
+    const all = cautionsOf(formula, screen);
     for (const one of live) {
       const reason = apply(one, formula, pick);
       if (reason) all.push(reason);

@@ -1,6 +1,6 @@
 import { SCHOOLS } from '@sabor/core/hair/wishes';
+import type { Reason } from '@sabor/core/ingredients/judge/reason';
 import { alwaysOn, EFFECTS } from '@sabor/core/ingredients/judge/rule';
-import type { Reason } from '@sabor/core/ingredients/judge/screen';
 import { shareWords } from '../../drawings/share-bars.tsx';
 import { Button } from '../../ui/button.tsx';
 
