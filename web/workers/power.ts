@@ -1,6 +1,7 @@
 import type { PowerPlan } from '@sabor/core/inference/power';
+import type { Reach } from '@sabor/core/inference/reach';
 import type { Design } from '@sabor/core/trial/designs';
-import { proxy, wrap } from 'comlink';
+import { proxy, type Remote, wrap } from 'comlink';
 import type { PowerAnswer, PowerWorker } from './power.worker.ts';
 
 /** A simulation under way off the page's thread; `cancel` ends it at once. */
@@ -24,17 +25,27 @@ export function powerInWorker(
   return { answer, cancel: () => worker.terminate() };
 }
 
-/** The difference a plan finds four times in five, in standard deviations of its noise; null where it finds none. */
-export async function foundInWorker(
-  design: Design,
-  arms: number,
-  days: number,
-  looks: 1 | 2,
-): Promise<number | null> {
+async function inWorker<T>(work: (api: Remote<PowerWorker>) => Promise<T>): Promise<T> {
   const worker = new Worker(new URL('./power.worker.ts', import.meta.url), { type: 'module' });
   try {
-    return await wrap<PowerWorker>(worker).found(design, arms, days, looks);
+    return await work(wrap<PowerWorker>(worker));
   } finally {
     worker.terminate();
   }
 }
+
+/** The difference a plan finds four times in five, in standard deviations of its noise; null where it finds none. */
+export const foundInWorker = (
+  design: Design,
+  arms: number,
+  days: number,
+  looks: 1 | 2,
+): Promise<number | null> => inWorker((api) => api.found(design, arms, days, looks));
+
+/** What a design can reach with each of several numbers of wash days; half a second for the larger ones. */
+export const reachesInWorker = (
+  design: Design,
+  arms: number,
+  days: readonly number[],
+  looks: 1 | 2,
+): Promise<Reach[]> => inWorker((api) => api.reaches(design, arms, days, looks));

@@ -1,5 +1,5 @@
 import { differenceFound, type PowerPlan, type PowerPoint, simulatePower } from '@sabor/core/inference/power';
-import { ALPHA } from '@sabor/core/inference/reach';
+import { ALPHA, type Reach, reach } from '@sabor/core/inference/reach';
 import type { Design } from '@sabor/core/trial/designs';
 import { expose } from 'comlink';
 
@@ -47,11 +47,16 @@ function power(
   });
   return { curve, ends: band, byDays };
 }
+
 /** The difference a plan finds four times in five, in standard deviations of its noise. */
 const found = (design: Design, arms: number, days: number, looks: 1 | 2) =>
   differenceFound(design, arms, days, looks, ALPHA);
 
-const api = { power, found };
+/** What a design can reach with each of several numbers of wash days. */
+const reaches = (design: Design, arms: number, days: readonly number[], looks: 1 | 2): Reach[] =>
+  days.map((n) => reach(design, arms, n, looks));
+
+const api = { power, found, reaches };
 export type PowerWorker = typeof api;
 
 expose(api);

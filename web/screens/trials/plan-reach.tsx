@@ -1,8 +1,7 @@
 import type { TrialInput } from '@sabor/contract/trial';
-import { reach } from '@sabor/core/inference/reach';
 import { DESIGNS, type Design, daysOffered, designProblem, isComparison } from '@sabor/core/trial/designs';
 import { useQuery } from '@tanstack/react-query';
-import { foundInWorker } from '../../workers/power.ts';
+import { foundInWorker, reachesInWorker } from '../../workers/power.ts';
 import { reachNumbers, reachSentences } from './facts.tsx';
 
 /** How many numbers of wash days are shown beside each other. */
@@ -16,22 +15,35 @@ export function PlanReach({ value }: { value: TrialInput }) {
   const looks = value.looks ?? 1;
   const fault = Number.isInteger(days) ? designProblem(design, arms, days) : 'Give the number of wash days.';
   const compares = isComparison(design) && design !== 'before-after';
-  const found = fault === null ? reach(design, arms, days, looks) : null;
   const bundle = value.plan.filter(({ part }) => part === 'tested').length > 1;
   const offered = daysOffered(design, arms);
   const from = Math.max(0, Math.min(offered.indexOf(days) - 2, offered.length - SHOWN));
+  const shown = offered.slice(from, from + SHOWN);
+  const reached = useQuery({
+    queryKey: ['reach', design, arms, shown, looks],
+    queryFn: () => reachesInWorker(design, arms, shown, looks),
+    enabled: compares && shown.length > 0,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const able = (n: number) => reached.data?.[shown.indexOf(n)];
+  const found = fault === null ? able(days) : undefined;
   return (
     <section
       aria-labelledby="reach"
       aria-live="polite"
-      className={`rounded-tag border-2 p-5 ${found?.decides ? 'border-leaf/50' : 'border-mango'} bg-sheet`}
+      className={`rounded-tag border-2 p-5 ${found?.decides ? 'border-leaf/50' : found || fault !== null ? 'border-mango' : 'border-rule'} bg-sheet`}
     >
       <h2 id="reach" className="text-xl">
         What this plan can show
       </h2>
-      {found === null && <p className="mt-2 text-mango-deep">{fault}</p>}
-      {found !== null && !compares && <p className="mt-2">{DESIGNS[design].cannot}</p>}
-      {found !== null && compares && (
+      {fault !== null && <p className="mt-2 text-mango-deep">{fault}</p>}
+      {fault === null && !compares && <p className="mt-2">{DESIGNS[design].cannot}</p>}
+      {fault === null && compares && !found && (
+        <p className="mt-2 text-soft">
+          {reached.isError ? reached.error.message : 'Working out what it can show …'}
+        </p>
+      )}
+      {found && (
         <>
           <p className="figure mt-2 text-3xl">{found.decides ? 'Can settle it' : 'Can only hint'}</p>
           {reachSentences(found).map((sentence) => (
@@ -58,13 +70,13 @@ export function PlanReach({ value }: { value: TrialInput }) {
             </tr>
           </thead>
           <tbody>
-            {offered.slice(from, from + SHOWN).map((n) => {
-              const { decides } = reach(design, arms, n, looks);
+            {shown.map((n) => {
+              const decides = able(n)?.decides;
               return (
                 <tr key={n} className={`border-t border-rule ${n === days ? 'font-semibold' : ''}`}>
                   <td>{n}</td>
                   <td className={`pl-4 ${decides ? 'text-leaf' : 'text-mango-deep'}`}>
-                    {decides ? 'settle it' : 'only hint'}
+                    {decides === undefined ? '…' : decides ? 'settle it' : 'only hint'}
                   </td>
                 </tr>
               );
