@@ -95,10 +95,19 @@ const tones = {
   plain: 'bg-sheet text-soft border-rule',
 } as const;
 
-export function Tag({ tone = 'plain', children }: { tone?: keyof typeof tones; children: ReactNode }) {
+/** A word on a label. `wraps` lets a longer one break where its column is narrow. */
+export function Tag({
+  tone = 'plain',
+  wraps = false,
+  children,
+}: {
+  tone?: keyof typeof tones;
+  wraps?: boolean;
+  children: ReactNode;
+}) {
   return (
     <span
-      className={`inline-block whitespace-nowrap rounded-tag border px-2 py-0.5 text-sm font-semibold ${tones[tone]}`}
+      className={`inline-block rounded-tag ${wraps ? 'max-w-full' : 'whitespace-nowrap'} border px-2 py-0.5 text-sm font-semibold ${tones[tone]}`}
     >
       {children}
     </span>

@@ -20,7 +20,10 @@ export function Judged({
     <>
       <section aria-labelledby="judged">
         <h2 id="judged" className="mb-2 text-xl">
-          For {wearer.name}: <Tag tone={VERDICTS[verdict].tone}>{VERDICTS[verdict].label}</Tag>
+          For {wearer.name}:{' '}
+          <Tag wraps tone={VERDICTS[verdict].tone}>
+            {VERDICTS[verdict].label}
+          </Tag>
         </h2>
         <Reasons reasons={reasons} weigh={weigh} />
         {unknown.length > 0 && (
@@ -37,7 +40,9 @@ export function Judged({
               <li key={other.school} className="border-t-2 border-rule pt-2">
                 <p className="font-semibold">
                   {SCHOOLS[other.school].label}:{' '}
-                  <Tag tone={VERDICTS[other.verdict].tone}>{VERDICTS[other.verdict].label}</Tag>
+                  <Tag wraps tone={VERDICTS[other.verdict].tone}>
+                    {VERDICTS[other.verdict].label}
+                  </Tag>
                 </p>
                 <ul className="mt-1 text-sm">
                   {other.reasons.map(({ ruleId, says, effect }) => (

@@ -200,7 +200,9 @@ function Grid({
                 </p>
               </div>
               <div>
-                <Tag tone={VERDICTS[given].tone}>{VERDICTS[given].label}</Tag>
+                <Tag wraps tone={VERDICTS[given].tone}>
+                  {VERDICTS[given].label}
+                </Tag>
               </div>
               <div className="min-w-0">
                 {items === 0 ? (
