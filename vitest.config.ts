@@ -18,7 +18,7 @@ export default defineConfig({
       {
         test: {
           name: 'server',
-          include: ['server/**/*.test.ts', 'scripts/start/**/*.test.ts'],
+          include: ['server/**/*.test.ts', 'scripts/{start,postgres}/**/*.test.ts'],
           globalSetup: ['server/testing/throwaway-cluster.ts'],
           testTimeout: 30_000,
           hookTimeout: 60_000,

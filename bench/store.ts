@@ -115,7 +115,7 @@ export async function benchStore(): Promise<void> {
     );
   } finally {
     await db.end();
-    cluster.stop();
+    await cluster.stop();
     rmSync(folder, { recursive: true, force: true });
   }
 }

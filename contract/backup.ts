@@ -17,3 +17,31 @@ export const Backup = v.object(
   'This backup is not whole: a part of it is missing.',
 );
 export type Backup = v.InferOutput<typeof Backup>;
+
+/** Where nightly backups go; null for none. */
+export const BackupFolder = v.object({
+  folder: v.nullable(
+    v.pipe(
+      v.string('Give the folder.'),
+      v.trim(),
+      v.nonEmpty('Give the folder.'),
+      v.maxLength(1000, 'This path is too long.'),
+    ),
+  ),
+});
+
+/** The nightly backups as they stand. */
+export interface NightlyBackup {
+  folder: string | null;
+  /** The newest that was written, read back and found the same. */
+  last: { at: string; bytes: number } | null;
+  kept: number;
+  /** What went wrong the last time; null when it went well. */
+  problem: string | null;
+}
+
+export interface BackupState {
+  /** Nothing is stored yet: a backup may be read in. */
+  empty: boolean;
+  nightly: NightlyBackup;
+}

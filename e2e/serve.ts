@@ -28,7 +28,7 @@ async function stop() {
   server.closeAllConnections();
   server.close();
   await db.end();
-  cluster.stop();
+  await cluster.stop();
   rmSync(folder, { recursive: true, force: true });
   process.exit(0);
 }

@@ -1,5 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
+import os from 'node:os';
 import path from 'node:path';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
@@ -8,6 +9,7 @@ import { pinoHttp } from 'pino-http';
 import type { Db } from './db/pool.ts';
 import { sendProblem, unknownRoute } from './http/problems.ts';
 import { sameOriginOnly } from './http/same-origin.ts';
+import type { Nightly } from './resources/backup/nightly.ts';
 import { backupRoutes } from './resources/backup/routes.ts';
 import { checkInRoutes } from './resources/check-ins/routes.ts';
 import { hairFileRoutes } from './resources/hair-files/routes.ts';
@@ -28,6 +30,9 @@ export interface AppOptions {
   log: Logger;
   /** Folder of the built web application; null serves the interface to programs alone. */
   webRoot: string | null;
+  /** Where uploads wait on the disk; the system’s own place when left out. */
+  scratch?: string;
+  nightly?: Nightly;
 }
 
 const NONCE = '__SABOR_NONCE__';
@@ -50,7 +55,7 @@ function servePages(app: Express, webRoot: string) {
 }
 
 /** The whole server as an Express application, without a port. */
-export function createApp({ db, log, webRoot }: AppOptions): Express {
+export function createApp({ db, log, webRoot, scratch = os.tmpdir(), nightly }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => request.url === '/healthz' } }));
@@ -87,16 +92,17 @@ export function createApp({ db, log, webRoot }: AppOptions): Express {
   app.get('/healthz', async (_request, response) => {
     try {
       await db.query('select 1');
-      response.json({ status: 'ok' });
+      response.json({ program: 'Sabor', status: 'ok' });
     } catch {
-      response.status(503).json({ status: 'database unreachable' });
+      response.status(503).json({ program: 'Sabor', status: 'database unreachable' });
     }
   });
   app.use('/api', (_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
   });
-  app.use('/api/import', express.json({ limit: '64mb' }));
+  // A backup is streamed, whatever it says it is.
+  app.use('/api', backupRoutes(db, scratch, nightly));
   app.use('/api', express.json({ limit: '1mb' }));
   for (const routes of [
     shelfRoutes,
@@ -111,7 +117,6 @@ export function createApp({ db, log, webRoot }: AppOptions): Express {
     weatherRoutes,
     screeningRoutes,
     settingsRoutes,
-    backupRoutes,
   ])
     app.use('/api', routes(db));
   app.use('/api', scaleRoutes());

@@ -6,24 +6,28 @@ import { Stop } from '../stages.mjs';
 
 const BASE = '/usr/lib/postgresql';
 
-function newest(): string | null {
-  if (!existsSync(BASE)) return null;
-  const versions = readdirSync(BASE)
+/** Major versions of PostgreSQL on this machine, newest first. */
+export function installedVersions(): string[] {
+  if (!existsSync(BASE)) return [];
+  return readdirSync(BASE)
     .filter((version) => existsSync(path.join(BASE, version, 'bin', 'initdb')))
     .sort((a, b) => Number(b) - Number(a));
-  return versions[0] ? path.join(BASE, versions[0], 'bin') : null;
 }
 
 /** Installs Debian's PostgreSQL when it is missing; says which it found. */
 export function ensurePostgres(): string {
-  const said = installDebian('postgresql', () => newest() !== null);
+  const said = installDebian('postgresql', () => installedVersions().length > 0);
   return `${said}, ${binaries()}`;
 }
 
-export function binaries(): string {
-  const found = newest();
-  if (!found) throw new Stop('PostgreSQL is missing.', 'Install it:  sudo apt-get install -y postgresql');
-  return found;
+/** The folder of PostgreSQL's programs, of the newest version or the one asked for. Throws a Stop without it. */
+export function binaries(version = installedVersions()[0]): string {
+  if (!version || !installedVersions().includes(version))
+    throw new Stop(
+      version ? `PostgreSQL ${version} is missing.` : 'PostgreSQL is missing.',
+      `Install it:  sudo apt-get install -y postgresql${version ? `-${version}` : ''}`,
+    );
+  return path.join(BASE, version, 'bin');
 }
 
 /** The user PostgreSQL runs as: `postgres` when we are root, since it refuses to run as root; else ourselves. */

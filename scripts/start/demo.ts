@@ -1,23 +1,36 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { demoBackup } from '../../demo/scenario.ts';
 import { type Db, transaction } from '../../server/db/pool.ts';
-import { clear, isEmpty, loadBackup, saveBackup } from '../../server/resources/backup/store.ts';
+import { TABLE_NAMES } from '../../server/db/tables.ts';
+import { writeBackup } from '../../server/resources/backup/file.ts';
+import { clear, isEmpty, loadBackup } from '../../server/resources/backup/load.ts';
+import { jsonSource } from '../../server/resources/backup/read-json.ts';
+import type { BackupSource } from '../../server/resources/backup/source.ts';
 import { saveDemoState } from '../../server/resources/settings/store.ts';
+
+/** The demo scenario, dated up to `now`; tables it says nothing of stay empty. */
+export const demoSource = (now: Date): BackupSource => ({
+  ...jsonSource(demoBackup(now)),
+  tables: new Set(TABLE_NAMES),
+});
 
 /** Loads the demo scenario, dated up to now, into an empty database. */
 export async function loadDemo(db: Db): Promise<void> {
-  await loadBackup(db, demoBackup(new Date()));
+  await loadBackup(db, demoSource(new Date()));
   await saveDemoState(db, 'loaded');
 }
+
+/** The moment as part of a file's name. */
+export const stamp = (now: Date): string => now.toISOString().replaceAll(':', '-').slice(0, 19);
 
 /** Replaces everything by a fresh demo; what was there is first written to a file in `folder`, whose name it gives. */
 export async function resetToDemo(db: Db, folder: string | null): Promise<string | null> {
   let kept: string | null = null;
   if (folder && !(await isEmpty(db))) {
     mkdirSync(folder, { recursive: true });
-    kept = path.join(folder, `sabor backup ${new Date().toISOString().replaceAll(':', '-')}.json`);
-    writeFileSync(kept, JSON.stringify(await saveBackup(db)), { mode: 0o600 });
+    kept = path.join(folder, `sabor backup ${stamp(new Date())}.zip`);
+    await writeBackup(db, kept);
   }
   await transaction(db, clear);
   await loadDemo(db);

@@ -1,10 +1,12 @@
-import { createServer, type RequestListener, type Server } from 'node:http';
+import { mkdirSync, rmSync } from 'node:fs';
+import { createServer, get, type RequestListener, type Server } from 'node:http';
+import os from 'node:os';
 import path from 'node:path';
 import { pino } from 'pino';
 import { createApp } from '../../server/app.ts';
-import { migrate } from '../../server/db/migrate.ts';
 import { type Db, openPool } from '../../server/db/pool.ts';
-import { isEmpty } from '../../server/resources/backup/store.ts';
+import { isEmpty } from '../../server/resources/backup/load.ts';
+import { Nightly } from '../../server/resources/backup/nightly.ts';
 import { readDemoState, saveDemoState } from '../../server/resources/settings/store.ts';
 import { readStations } from '../../server/resources/weather/store.ts';
 import { root } from '../install.mjs';
@@ -14,6 +16,7 @@ import { Stop, stage } from '../stages.mjs';
 import { buildWeb, webRoot } from './build.ts';
 import { dataFolder, lockFolder } from './data-folder.ts';
 import { loadDemo, resetToDemo } from './demo.ts';
+import { upgradePostgres, upgradeSchema } from './upgrade.ts';
 
 const DEFAULT_PORT = 4870;
 const USAGE = 'npm start [-- --empty]   ·   npm run dev   ·   npm run demo:reset';
@@ -42,27 +45,46 @@ function portFromEnvironment(): number {
   return port;
 }
 
-function listen(server: Server, port: number): Promise<void> {
-  return new Promise((resolve, reject) => {
-    server.once('error', (error: NodeJS.ErrnoException) => {
-      if (error.code === 'EADDRINUSE')
-        reject(
-          new Stop(
+/** Whether it is a Sabor that answers on this port. */
+function isSabor(port: number): Promise<boolean> {
+  return new Promise((resolve) => {
+    const asking = get({ host: '127.0.0.1', port, path: '/healthz', timeout: 2_000 }, (answer) => {
+      let text = '';
+      answer.on('data', (chunk) => (text += chunk));
+      answer.once('end', () => resolve(text.includes('Sabor')));
+    });
+    asking.once('timeout', () => asking.destroy());
+    asking.once('error', () => resolve(false));
+    asking.once('close', () => resolve(false));
+  });
+}
+
+async function listen(server: Server, port: number): Promise<void> {
+  try {
+    await new Promise<void>((resolve, reject) => {
+      server.once('error', reject);
+      server.listen(port, '127.0.0.1', resolve);
+    });
+  } catch (error) {
+    const { code } = error as NodeJS.ErrnoException;
+    const another = `PORT=${port + 1} SABOR_DATA=<folder> npm start`;
+    if (code === 'EADDRINUSE')
+      throw (await isSabor(port))
+        ? new Stop(
+            `A Sabor is already running on port ${port}:  http://127.0.0.1:${port}`,
+            `Use that one, or start a second with its own port and folder:  ${another}`,
+          )
+        : new Stop(
             `Port ${port} is taken by another program.`,
             `Choose another:  PORT=${port + 1} npm start`,
-          ),
-        );
-      else if (error.code === 'EACCES')
-        reject(
-          new Stop(
-            `Port ${port} needs rights this user does not have.`,
-            'Choose one over 1023:  PORT=4870 npm start',
-          ),
-        );
-      else reject(error);
-    });
-    server.listen(port, '127.0.0.1', resolve);
-  });
+          );
+    if (code === 'EACCES')
+      throw new Stop(
+        `Port ${port} needs rights this user does not have.`,
+        'Choose one over 1023:  PORT=4870 npm start',
+      );
+    throw error;
+  }
 }
 
 /** What is done when Sabor stops, last begun first; each at most once. */
@@ -118,27 +140,16 @@ async function begin(chosen: Options, closing: Closing): Promise<void> {
     await stage('PostgreSQL', () => ensurePostgres());
     await stage('Database', async () => {
       closing.add('lock', lockFolder(folder));
+      const moved = await upgradePostgres(folder);
       const cluster: Cluster = await startCluster(folder);
       closing.add('database', () => cluster.stop());
       url = cluster.url;
-      return `running, data in ${folder}`;
+      return `running, data in ${folder}${moved ? `; ${moved}` : ''}`;
     });
   }
   const db = openPool(url);
   closing.add('connections', () => db.end());
-  await stage('Schema', async () => {
-    try {
-      return `at version ${await migrate(db)}`;
-    } catch (error) {
-      const code = (error as { code?: string }).code;
-      if (code && !/^\d/.test(code))
-        throw new Stop(
-          `The database does not answer: ${(error as Error).message || code}`,
-          'Check DATABASE_URL, or leave it out to use Sabor’s own.',
-        );
-      throw error;
-    }
-  });
+  await stage('Schema', () => upgradeSchema(db, folder ?? dataFolder()));
   await stage('Demo scenario', () => demoData(db, chosen, folder));
   if (chosen.demoReset) return;
   if (!chosen.dev) await stage('Web application', buildWeb);
@@ -147,10 +158,22 @@ async function begin(chosen: Options, closing: Closing): Promise<void> {
   await poll();
   const polling = setInterval(() => void poll(), 10 * 60_000);
   closing.add('weather stations', async () => clearInterval(polling));
-  answer = createApp({ db, log, webRoot: chosen.dev ? null : webRoot });
+  const scratch = folder ? path.join(folder, 'scratch') : os.tmpdir();
+  if (folder) {
+    // An upload that a kill cut short.
+    rmSync(scratch, { recursive: true, force: true });
+    mkdirSync(scratch, { mode: 0o700 });
+  }
+  const nightly = new Nightly(db);
+  const nights = setInterval(() => void nightly.ifDue(), 10 * 60_000);
+  closing.add('nightly backup', () => clearInterval(nights));
+  void nightly.ifDue();
+  answer = createApp({ db, log, webRoot: chosen.dev ? null : webRoot, scratch, nightly });
   closing.add('server', async () => {
     const closed = new Promise((resolve) => server.close(resolve));
     server.closeIdleConnections();
+    // Streams never end by themselves; what is being answered has a moment to be.
+    setTimeout(() => server.closeAllConnections(), 500).unref();
     await closed;
   });
   if (chosen.dev) {

@@ -1,12 +1,15 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { openPool } from '../../server/db/pool.ts';
+import { makeOlder } from '../../server/testing/older-schema.ts';
+import { unzipped } from '../../server/testing/zips.ts';
 import { root } from '../install.mjs';
 import { binaries, owner } from '../postgres/binaries.ts';
-import { freePort } from '../postgres/cluster.ts';
+import { freePort, startCluster } from '../postgres/cluster.ts';
 
 const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-start-'));
 let port = 0;
@@ -120,7 +123,7 @@ describe('npm start', { timeout: 120_000 }, () => {
   });
 
   it('says who has the port, or the folder, and the way out', async () => {
-    const other = createServer();
+    const other = createServer((socket) => socket.destroy());
     await new Promise<void>((resolve) => other.listen(port, '127.0.0.1', resolve));
     const taken = start();
     expect(await taken.exit).toBe(1);
@@ -132,8 +135,76 @@ describe('npm start', { timeout: 120_000 }, () => {
     const second = start([], { PORT: String(await freePort()) });
     expect(await second.exit).toBe(1);
     expect(second.said()).toContain('Another Sabor');
+    const same = start();
+    expect(await same.exit).toBe(1);
+    expect(same.said()).toContain(`A Sabor is already running on port ${port}:  http://127.0.0.1:${port}`);
     first.child.kill('SIGINT');
     await first.exit;
+  });
+
+  it('stops at once with a stream open, and takes over a lock that names a process of another time', async () => {
+    writeFileSync(path.join(folder, 'sabor.pid'), `${process.pid} 1`);
+    const run = start();
+    await ready(run);
+    const stream = await fetch(`http://127.0.0.1:${port}/api/scale/stream`);
+    const reader = stream.body!.getReader();
+    await reader.read();
+    const began = Date.now();
+    run.child.kill('SIGINT');
+    expect(await run.exit).toBe(0);
+    expect(Date.now() - began).toBeLessThan(10_000);
+    expect(clusterRuns()).toBe(false);
+    expect(existsSync(path.join(folder, 'sabor.pid'))).toBe(false);
+    await reader.cancel().catch(() => {});
+  });
+
+  it('goes on when the database is killed under it: 503 in words, then as before', async () => {
+    const run = start();
+    await ready(run);
+    const postmaster = () =>
+      Number(readFileSync(path.join(folder, 'postgres', 'data', 'postmaster.pid'), 'utf8').split('\n')[0]);
+    for (let time = 0; time < 3; time++) {
+      const statuses = new Set<number>();
+      const writing = Array.from({ length: 20 }, (_, i) =>
+        addLine(`${'x'.repeat((i % 9) + 1)}`).then(({ status }) => statuses.add(status)),
+      );
+      process.kill(postmaster(), 'SIGKILL');
+      await Promise.all(writing);
+      expect([...statuses].every((status) => status === 204 || status === 503)).toBe(true);
+      let answer = await fetch(`http://127.0.0.1:${port}/api/shelf`);
+      for (let wait = 0; wait < 200 && answer.status !== 200; wait++) {
+        expect(answer.status).toBe(503);
+        expect(((await answer.json()) as { detail: string }).detail).toContain('not answering just now');
+        await new Promise((resolve) => setTimeout(resolve, 100));
+        answer = await fetch(`http://127.0.0.1:${port}/api/shelf`);
+      }
+      expect(answer.status).toBe(200);
+    }
+    expect(run.child.exitCode).toBe(null);
+    run.child.kill('SIGINT');
+    expect(await run.exit).toBe(0);
+    expect(clusterRuns()).toBe(false);
+  });
+
+  it('brings a folder of an older schema up to date, a backup written first', async () => {
+    const old = mkdtempSync(path.join(os.tmpdir(), 'sabor-older-'));
+    try {
+      const cluster = await startCluster(old);
+      const db = openPool(cluster.url);
+      await makeOlder(db, 8);
+      await db.query("insert into line (id, name) values (gen_random_uuid(), 'Tidewrack')");
+      await db.end();
+      await cluster.stop();
+      const run = start([], { SABOR_DATA: old });
+      await ready(run);
+      const kept = /from version 8 to \d+; what was there is kept in (.*\.zip)/.exec(run.said())![1]!;
+      expect((await unzipped(readFileSync(kept))).get('data/line.csv')!.toString()).toContain(',Tidewrack,');
+      expect(await lines()).toEqual(['Tidewrack']);
+      run.child.kill('SIGINT');
+      await run.exit;
+    } finally {
+      rmSync(old, { recursive: true, force: true });
+    }
   });
 
   it('refuses a port that is none, an option it does not know, and a database that does not answer', async () => {
@@ -178,8 +249,8 @@ describe('npm start', { timeout: 120_000 }, () => {
       await again.exit;
       const reset = start(['--demo-reset'], env);
       expect(await reset.exit).toBe(0);
-      const kept = /kept in (.*\.json)/.exec(reset.said())![1]!;
-      expect(readFileSync(kept, 'utf8')).toContain('"Own"');
+      const kept = /kept in (.*\.zip)/.exec(reset.said())![1]!;
+      expect((await unzipped(readFileSync(kept))).get('data/line.csv')!.toString()).toContain(',Own,');
       const demo = start([], env);
       await ready(demo);
       expect(await lines()).toHaveLength(3);

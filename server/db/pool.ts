@@ -10,26 +10,47 @@ types.setTypeParser(pg.types.builtins.NUMERIC, Number);
 types.setTypeParser(pg.types.builtins.INT8, Number);
 types.setTypeParser(pg.types.builtins.TIMESTAMPTZ, (text) => new Date(text).toISOString());
 
+/** Longest a statement may run, or wait for another's lock, ms; what takes longer by nature lifts it for itself. */
+const STATEMENT_LIMIT = 30_000;
+const LOCK_LIMIT = 10_000;
+const IDLE_LIMIT = 60_000;
+
 /** A pool of connections. Sabor's queries are short: compiling one (JIT) would take longer than running it. */
 export function openPool(connectionString: string): Db {
-  const pool = new pg.Pool({ connectionString, max: 10, types, options: '-c jit=off' });
-  // A connection lost while idle is replaced on the next query; without a listener it would end the process.
+  const pool = new pg.Pool({
+    connectionString,
+    max: 10,
+    types,
+    connectionTimeoutMillis: 10_000,
+    options: `-c jit=off -c statement_timeout=${STATEMENT_LIMIT} -c lock_timeout=${LOCK_LIMIT} -c idle_in_transaction_session_timeout=${IDLE_LIMIT}`,
+  });
+  // A connection lost while idle is replaced on the next query; one lost at work fails that work. Without listeners
+  // either would end the process.
   pool.on('error', () => {});
+  pool.on('connect', (client) => client.on('error', () => {}));
   return pool;
 }
 
-/** Runs `work` in one transaction: committed when it returns, rolled back when it throws. */
+/** Faults of running beside others, which are the database's to undo and ours to try again. Source: PostgreSQL, appendix A. */
+const TRY_AGAIN = new Set(['40001', '40P01']);
+const TRIES = 4;
+
+/** Runs `work` in one transaction: committed when it returns, rolled back when it throws; again after a deadlock. */
 export async function transaction<T>(db: Db, work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
-  const client = await db.connect();
-  try {
-    await client.query('begin');
-    const result = await work(client);
-    await client.query('commit');
-    return result;
-  } catch (error) {
-    await client.query('rollback').catch(() => {});
-    throw error;
-  } finally {
-    client.release();
+  for (let left = TRIES - 1; ; left--) {
+    const client = await db.connect();
+    let lost: Error | undefined;
+    try {
+      await client.query('begin');
+      const result = await work(client);
+      await client.query('commit');
+      return result;
+    } catch (error) {
+      await client.query('rollback').catch((gone: Error) => (lost = gone));
+      if (left <= 0 || !TRY_AGAIN.has((error as { code?: string }).code ?? '')) throw error;
+    } finally {
+      // A connection that cannot roll back is not given to the next.
+      client.release(lost);
+    }
   }
 }

@@ -35,6 +35,7 @@ const TITLES: Record<number, string> = {
   422: 'Not saved',
   500: 'Something broke',
   503: 'Not ready',
+  507: 'No room left',
 };
 
 function problem(status: number, detail: string, fields?: Problem['fields']): Problem {
@@ -48,11 +49,20 @@ function problem(status: number, detail: string, fields?: Problem['fields']): Pr
 }
 
 interface Known {
+  message?: string;
   type?: string;
   code?: string;
   status?: number;
   constraint?: string;
 }
+
+/** Whether an error means that the database is gone, going or coming. Source: PostgreSQL, appendix A, classes 08 and 57P. */
+const isAway = ({ code = '', message = '' }: Known): boolean =>
+  /^(08|57P)/.test(code) ||
+  ['ECONNREFUSED', 'ECONNRESET', 'EPIPE'].includes(code) ||
+  /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error/.test(
+    message,
+  );
 
 function asProblem(error: unknown): Problem {
   if (error instanceof Refusal) return problem(error.status, error.message, error.fields);
@@ -67,6 +77,18 @@ function asProblem(error: unknown): Problem {
     return problem(422, 'These values contradict each other. Check times, lengths and ranges.');
   if (known.code === '22P02' || known.code === '22003')
     return problem(422, 'A value is not of the kind Sabor expects.');
+  if (isAway(known))
+    return problem(
+      503,
+      'The database is not answering just now. What you typed is still here; try again in a moment.',
+    );
+  if (known.code === '53100')
+    return problem(507, 'The disk is full. Make room on it; what is already saved is safe.');
+  if (known.code === '55P03' || known.code === '57014')
+    return problem(
+      503,
+      'Sabor was busy with something long. What you typed is still here; try again in a moment.',
+    );
   if (known.status && known.status >= 400 && known.status < 500)
     return problem(known.status, 'Sabor could not read this request.');
   return problem(500, 'Sabor could not do this. What you typed is still here; try again.');

@@ -12,13 +12,13 @@ declare module 'vitest' {
 }
 
 /** One PostgreSQL for all server tests of a run, gone afterwards. */
-export default async function setup(project: TestProject): Promise<() => void> {
+export default async function setup(project: TestProject): Promise<() => Promise<void>> {
   ensurePostgres();
   const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-test-'));
   const cluster = await startCluster(folder, true);
   project.provide('databaseUrl', cluster.url);
-  return () => {
-    cluster.stop();
+  return async () => {
+    await cluster.stop();
     rmSync(folder, { recursive: true, force: true });
   };
 }

@@ -1,12 +1,12 @@
 import { DEFAULT_SETTINGS, type Settings } from '@sabor/contract/settings';
 import type { Client } from '../../db/pool.ts';
 
-async function readKey<T>(db: Client, key: string): Promise<T | null> {
+export async function readKey<T>(db: Client, key: string): Promise<T | null> {
   const { rows } = await db.query<{ value: T }>('select value from setting where key = $1', [key]);
   return rows[0]?.value ?? null;
 }
 
-async function saveKey(db: Client, key: string, value: unknown): Promise<void> {
+export async function saveKey(db: Client, key: string, value: unknown): Promise<void> {
   await db.query(
     'insert into setting (key, value) values ($1, $2) on conflict (key) do update set value = excluded.value',
     [key, JSON.stringify(value)],

@@ -11,7 +11,6 @@ import { localDate } from '@sabor/core/outcomes/local-date';
 import { dayOfWear, type Stage, stageLabel } from '@sabor/core/outcomes/stages';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import type { Client } from '../../db/pool.ts';
-import { isEmpty } from '../backup/store.ts';
 import { readHairFile } from '../hair-files/store.ts';
 import { readDemoState, readSettings } from '../settings/store.ts';
 import { readShelf } from '../shelf/store.ts';
@@ -19,6 +18,15 @@ import { readTrials } from '../trials/read.ts';
 import { readWashDays } from '../wash-days/read.ts';
 import { readStations, readWeather } from '../weather/store.ts';
 import { airForWashDay } from './air.ts';
+
+/** Whether nothing of the trade is stored yet: the page then says how to begin. */
+async function nothingYet(db: Client): Promise<boolean> {
+  const { rows } = await db.query<{ empty: boolean }>(
+    `select not exists (select from line) and not exists (select from product) and not exists (select from wearer)
+       and not exists (select from routine) and not exists (select from trial) as empty`,
+  );
+  return rows[0]!.empty;
+}
 
 /** Days before a bottle's last good day on which it is first mentioned. */
 const BOTTLE_WARNING_DAYS = 30;
@@ -193,5 +201,5 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
     due.push({ kind: 'bottle', productId: product.id, title: product.name, says });
   }
   due.sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
-  return { date, due, air, empty: await isEmpty(db), demo: (await readDemoState(db)) === 'loaded' };
+  return { date, due, air, empty: await nothingYet(db), demo: (await readDemoState(db)) === 'loaded' };
 }

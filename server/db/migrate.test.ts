@@ -1,0 +1,194 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { v7 } from 'uuid';
+import { afterEach, describe, expect, inject, it } from 'vitest';
+import { MIGRATIONS, makeOlder, md5 } from '../testing/older-schema.ts';
+import { migrate, SCHEMA, SchemaError, STATES, schemaOf } from './migrate.ts';
+import { type Db, openPool } from './pool.ts';
+
+const here = (folder: string) => new URL(`./${folder}/`, import.meta.url);
+const files = Object.keys(STATES);
+/** States of migration files that were committed once and edited later. */
+const FORMER = readdirSync(here('former')).map((name) => ({
+  version: Number(name.split('.')[0]),
+  sql: readFileSync(new URL(name, here('former')), 'utf8'),
+}));
+
+const open: Db[] = [];
+async function emptyDatabase(): Promise<Db> {
+  const server = new URL(inject('databaseUrl'));
+  const name = `test_${v7().replaceAll('-', '')}`;
+  const admin = openPool(server.href);
+  await admin.query(`create database ${name}`);
+  await admin.end();
+  server.pathname = `/${name}`;
+  const db = openPool(server.href);
+  open.push(db);
+  return db;
+}
+afterEach(async () => {
+  for (const db of open.splice(0)) await db.end();
+});
+
+async function older(version: number, sql = MIGRATIONS[version - 1]!, recorded = true): Promise<Db> {
+  const db = await emptyDatabase();
+  await makeOlder(db, version, sql, recorded);
+  return db;
+}
+
+const LINE = '0192d5a0-0000-7000-8000-000000000001';
+const WEARER = '0192d5a0-0000-7000-8000-000000000002';
+/** Rows that every schema since the first one can hold. */
+async function fill(db: Db): Promise<void> {
+  await db.query("insert into line (id, name) values ($1, 'Tidewrack')", [LINE]);
+  await db.query(
+    "insert into product (id, line_id, name, roles, label_hold, stake) values (gen_random_uuid(), $1, 'Gel', '{gel,spray}', 'light', 'gift')",
+    [LINE],
+  );
+  await db.query("insert into wearer (id, name, time_zone, porosity) values ($1, 'Una', 'UTC', 'low')", [
+    WEARER,
+  ]);
+}
+const rows = async (db: Db) => [
+  ...(await db.query('select name from line')).rows,
+  ...(await db.query('select name, roles::text from product')).rows,
+  ...(await db.query('select name, porosity::text from wearer')).rows,
+];
+const FILLED = [
+  { name: 'Tidewrack' },
+  { name: 'Gel', roles: '{gel,spray}' },
+  { name: 'Una', porosity: 'low' },
+];
+
+/** What a database is made of, by its own catalogue. */
+async function structure(db: Db): Promise<unknown> {
+  const [columns, constraints, functions, indexes, triggers] = await Promise.all([
+    db.query(
+      "select table_name, column_name, udt_name, domain_name, is_nullable, column_default from information_schema.columns where table_schema = 'public' order by 1, 2",
+    ),
+    db.query(
+      "select coalesce(conrelid::regclass::text, '') as t, conname, pg_get_constraintdef(oid) as def from pg_constraint where connamespace = 'public'::regnamespace order by 1, 2",
+    ),
+    db.query(
+      "select proname, pg_get_functiondef(oid) as def from pg_proc where pronamespace = 'public'::regnamespace order by 1, 2",
+    ),
+    db.query("select indexdef from pg_indexes where schemaname = 'public' order by 1"),
+    db.query('select pg_get_triggerdef(oid) as def from pg_trigger where not tgisinternal order by 1'),
+  ]);
+  return [columns, constraints, functions, indexes, triggers].map(({ rows }) => rows);
+}
+let canonical: unknown;
+async function asNew(): Promise<unknown> {
+  if (canonical) return canonical;
+  const db = await emptyDatabase();
+  await migrate(db);
+  canonical = await structure(db);
+  return canonical;
+}
+
+describe('migration files', () => {
+  it('are never edited: each is still as it was last committed. Add a new one, and its checksum to states.json', () => {
+    expect(
+      readdirSync(here('migrations'))
+        .filter((name) => name.endsWith('.sql'))
+        .sort(),
+    ).toEqual(files);
+    expect(files.map((name) => STATES[name]!.at(-1))).toEqual(MIGRATIONS.map(md5));
+    // Since migration 12 none has a second state.
+    expect(files.slice(11).every((name) => STATES[name]!.length === 1)).toBe(true);
+  });
+
+  it('have every former state kept for these tests', () => {
+    expect(FORMER.map(({ sql }) => md5(sql)).sort()).toEqual(
+      Object.values(STATES)
+        .flatMap((states) => states.slice(0, -1))
+        .sort(),
+    );
+  });
+});
+
+describe('an older folder', { timeout: 60_000 }, () => {
+  it.each(files.map((_, i) => i + 1))('of schema %i comes up to date, nothing lost', async (version) => {
+    const db = await older(version);
+    await fill(db);
+    const kept: number[] = [];
+    const done = await migrate(db, async (from) => {
+      kept.push(from);
+      return 'a file';
+    });
+    expect(done).toEqual({ from: version, to: SCHEMA, kept: version === SCHEMA ? null : 'a file' });
+    expect(kept).toEqual(version === SCHEMA ? [] : [version]);
+    expect(await structure(db)).toEqual(await asNew());
+    expect(await rows(db)).toEqual(FILLED);
+  });
+
+  it.each(FORMER)(
+    'made by a former state of migration $version comes up to date',
+    async ({ version, sql }) => {
+      const db = await older(version, sql);
+      await fill(db);
+      const kept: number[] = [];
+      await migrate(db, async (from) => {
+        kept.push(from);
+        return null;
+      });
+      expect(kept).toEqual([version]);
+      expect(await structure(db)).toEqual(await asNew());
+      expect(await rows(db)).toEqual(FILLED);
+      expect((await migrate(db)).from).toBe(SCHEMA);
+    },
+  );
+
+  it.each(files.slice(0, 11).map((_, i) => i + 1))(
+    'that a kill left between migration %i and its record is finished',
+    async (version) => {
+      const db = await older(version, MIGRATIONS[version - 1], false);
+      await fill(db);
+      let kept = 0;
+      await migrate(db, async () => {
+        kept++;
+        return null;
+      });
+      expect(kept).toBe(1);
+      expect(await structure(db)).toEqual(await asNew());
+      expect(await rows(db)).toEqual(FILLED);
+    },
+  );
+
+  it('stays as it is when a migration fails, and is not touched when the backup before it fails', async () => {
+    const db = await older(8);
+    await fill(db);
+    const before = await structure(db);
+    await expect(
+      migrate(db, async () => {
+        throw new Error('no space left');
+      }),
+    ).rejects.toThrow('no space left');
+    expect(await structure(db)).toEqual(before);
+    // Something in the way of the last migrations: those before it must go back too.
+    await db.query('create domain angle_key as text');
+    await expect(migrate(db)).rejects.toThrow('already exists');
+    expect(await schemaOf(db)).toBe(8);
+    await db.query('drop domain angle_key');
+    expect(await structure(db)).toEqual(before);
+    expect(await rows(db)).toEqual(FILLED);
+  });
+
+  it('of a newer schema, or of unknown make, is refused in words and left alone', async () => {
+    const newer = await older(SCHEMA);
+    await newer.query('insert into schemaversion values ($1, $2, $3, now())', [SCHEMA + 1, 'x', 'y']);
+    await expect(migrate(newer)).rejects.toThrow(SchemaError);
+    await expect(migrate(newer)).rejects.toThrow(`newer Sabor (schema ${SCHEMA + 1}`);
+    const strange = await older(4);
+    await strange.query("update schemaversion set md5 = 'other' where version = 3");
+    await expect(migrate(strange)).rejects.toThrow('never given out (003.do.wind.sql');
+    expect(await schemaOf(strange)).toBe(4);
+  });
+
+  it('is brought up once when two start at the same time', async () => {
+    const db = await older(3);
+    await fill(db);
+    const done = await Promise.all([migrate(db), migrate(db)]);
+    expect(done.map(({ from }) => from).sort((a, b) => a - b)).toEqual([3, SCHEMA]);
+    expect(await rows(db)).toEqual(FILLED);
+  });
+});

@@ -1,0 +1,76 @@
+/**
+ * Every table, each after those it refers to, with the schema it came with. A table that came while its schema's number
+ * stood may be missing from folders and backups of that number; it is expected from the next one on.
+ */
+export const TABLES = {
+  setting: 1,
+  line: 1,
+  product: 1,
+  bottle: 1,
+  wearer: 1,
+  zone: 1,
+  curl: 1,
+  routine: 1,
+  step: 1,
+  trial: 1,
+  trial_zone: 1,
+  arm: 1,
+  arm_step: 1,
+  allocation: 1,
+  wash_day: 1,
+  wash_step: 1,
+  check_in: 1,
+  reading: 1,
+  event: 1,
+  event_zone: 8,
+  blind_guess: 8,
+  wash_tap: 11,
+  step_pause: 11,
+  step_mark: 11,
+  in_hand_reading: 11,
+  idea: 11,
+  weighing: 11,
+  calibration: 12,
+  photograph: 12,
+  photograph_piece: 12,
+  amendment: 8,
+  overrule: 8,
+  hair_test: 2,
+  hair_event: 2,
+  hair_event_zone: 2,
+  hair_measure: 3,
+  care_cadence: 3,
+  locality: 4,
+  month_normal: 4,
+  weather_batch: 4,
+  weather_reading: 4,
+  stay: 4,
+  day_outdoors: 4,
+  wearer_wish: 5,
+  wearer_weight: 5,
+  wearer_avoided: 5,
+  own_ingredient: 6,
+  rule_weight: 6,
+} as const;
+
+export type Table = keyof typeof TABLES;
+export const TABLE_NAMES = Object.keys(TABLES) as Table[];
+
+/** What older schemas called things, as expressions over a row's JSON `o`: for rows of a schema before the number. */
+const BROUGHT: { table: Table; before: number; as: string }[] = [
+  {
+    table: 'trial',
+    before: 8,
+    as: `case when o->>'design' = 'balanced complete' then jsonb_set(o, '{design}', '"complete"') else o end`,
+  },
+  // Half a photograph was kept in place; its phone sends it again.
+  {
+    table: 'photograph',
+    before: 12,
+    as: `case when length(o->>'bytes') < 2 + 2 * (o->>'size')::int then o - 'bytes' else o end`,
+  },
+];
+
+/** The expression that brings a row's JSON `o` of an older schema to today's names. */
+export const broughtFrom = (table: Table, schema: number): string =>
+  BROUGHT.find((one) => one.table === table && schema < one.before)?.as ?? 'o';
