@@ -1,10 +1,10 @@
 import { describe, expect, it, vi } from 'vitest';
 import { schemeOf } from '../trial/designs.ts';
 import { seededRandom, standardNormal } from '../trial/random.ts';
-import { type DayNumbers, deciderOf } from './decide.ts';
-import { layOut } from './effects.ts';
+import { type DayNumbers, daysOf, deciderOf, dueBy } from './decide.ts';
+import { layOut, reckoningOf } from './effects.ts';
 import { jointIntervals } from './joint-intervals.ts';
-import { referenceOf } from './reference-set.ts';
+import { referenceOf, shareOf } from './reference-set.ts';
 
 // Joint intervals take their time on a busy machine.
 vi.setConfig({ testTimeout: 60_000 });
@@ -99,6 +99,112 @@ describe('out of reach', () => {
 
   it('is never said where nothing is missing', () => {
     expect(half(days([5, 6, 4, 5, 6, 4, 5, 6], 0)).standing).toBe('open');
+  });
+});
+
+describe('days of each arm', () => {
+  // Day 1 has arm 0 against 1, day 2 arm 1 on both halves, day 3 arm 2 against 0, day 4 is a whole head of arm 1.
+  const own = { count: 1, days: 4, plus: Int8Array.of(0, 1, 2, 1), minus: Int8Array.of(1, 1, 0, -1) };
+
+  it('count a day for both its arms, once where both halves had the same', () => {
+    expect(daysOf(own, 3, 4, () => true)).toEqual([2, 3, 1]);
+    expect(daysOf(own, 3, 4, (day) => day !== 1)).toEqual([2, 2, 1]);
+    expect(dueBy(own, 3, 2)).toEqual([1, 2, 0]);
+  });
+});
+
+describe('too few looks', () => {
+  const whole = (codes: readonly number[], arms: number, values: readonly (number | null)[]) => {
+    const reference = referenceOf('complete', arms, codes.length);
+    return deciderOf('complete', arms, reference, 'higher')(
+      layOut('complete', [codes]),
+      { left: gaps(values), right: null },
+      codes.length,
+      0.4,
+    );
+  };
+
+  it('are two an arm, though none is missing', () => {
+    expect(whole([0, 1, 0, 1], 2, [1, 9, 2, 8])).toEqual({
+      standing: 'too few looks',
+      p: null,
+      tested: { contrast: 0, value: 7, named: [1], over: [0] },
+      looks: [2, 2],
+      due: [2, 2],
+    });
+    expect(whole([0, 1, 0, 1, 0, 1], 2, [1, 9, 2, 8, 1, 9]).standing).toBe('decided');
+  });
+
+  it('are none of one arm of three: nothing is tested', () => {
+    const codes = [0, 1, 2, 0, 1, 2, 0, 1, 2];
+    expect(
+      whole(
+        codes,
+        3,
+        codes.map((code, day) => (code === 2 ? null : day)),
+      ),
+    ).toEqual({ standing: 'too few looks', p: null, tested: null, looks: [3, 3, 0], due: [3, 3, 3] });
+  });
+});
+
+describe('a look with days still to come', () => {
+  it('fills the missing ones among those due alone', () => {
+    const codes = schemeOf('complete', 2, 20).draw(4);
+    const gone = codes.findIndex((code, day) => code === 1 && day > 2);
+    const numbers = gaps(
+      codes.map((arm, day) => (day < 12 && day !== gone ? 3 + 4 * arm + 0.01 * day : null)),
+    );
+    const decide = deciderOf('complete', 2, referenceOf('complete', 2, 20), 'higher');
+    const own = layOut('complete', [codes]);
+    const look = (upTo: number) => decide(own, { left: numbers, right: null }, upTo, 0.05).standing;
+    expect(look(12)).toBe('decided');
+    // Were the other eight due as well, too many would be missing.
+    expect(look(20)).toBe('too few looks');
+  });
+});
+
+describe('what two factors and three arms could still reach', () => {
+  /** The least p with these days missing, over what may stand apart alone. */
+  function least(
+    design: 'factorial' | 'complete',
+    arms: number,
+    codes: readonly number[],
+    missing: number,
+    kinds: readonly ((code: number) => number)[],
+  ) {
+    const { statistic } = reckoningOf(design, arms);
+    const reference = referenceOf(design, arms, codes.length);
+    return Math.min(
+      ...kinds.map((acts) => {
+        const apart = gaps(codes.map((code, day) => (day === missing ? null : acts(code))));
+        const own = statistic(apart, layOut(design, [codes]), 0);
+        let extreme = 0;
+        for (let s = 0; s < reference.count; s++)
+          if (!(statistic(apart, reference, s) < own - 1e-9)) extreme++;
+        return shareOf(reference, extreme);
+      }),
+    );
+  }
+
+  it.each([
+    ['factorial', 4, 16, [(code: number) => Number(code >= 2), (code: number) => code % 2]],
+    ['complete', 3, 12, [0, 1, 2].map((arm) => (code: number) => Number(code === arm))],
+  ] as const)('is what one factor alone, or one arm alone, would give: %s', (design, arms, days, kinds) => {
+    const codes = schemeOf(design, arms, days).draw(2);
+    const reference = referenceOf(design, arms, days);
+    const reachable = codes.map((_, missing) => least(design, arms, codes, missing, kinds));
+    // A level that some of them reach and others do not, where they differ.
+    const level = Math.min(...reachable) + 1e-9;
+    const random = seededRandom(3);
+    const noise = codes.map(() => standardNormal(random));
+    reachable.forEach((p, missing) => {
+      const left = gaps(noise.map((x, day) => (day === missing ? null : x)));
+      const decide = deciderOf(design, arms, reference, 'higher');
+      const look = (alpha: number) =>
+        decide(layOut(design, [codes]), { left, right: null }, days, alpha).standing;
+      expect(look(level)).toBe(p <= level ? 'open' : 'out of reach');
+      expect(look(p * 0.99)).toBe('out of reach');
+    });
   });
 });
 

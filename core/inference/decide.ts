@@ -84,7 +84,7 @@ function holdsAtWorst(
   return sign * contrastOf(weights, reckoning.effects(units, own, 0)) > 1e-9;
 }
 
-/** The least p a trial could still reach with the days it has: one arm apart from the others, without noise. */
+/** The least p a trial could still reach with the days it has: one arm apart from the others (two factors: one of them acts), without noise. */
 function leastReachable(
   reckoning: Reckoning,
   units: Float64Array,
@@ -94,10 +94,11 @@ function leastReachable(
   design: Design,
 ): number {
   let least = 1;
-  for (let arm = 0; arm < arms; arm++) {
+  const factors = design === 'factorial' ? [(code: number) => code >> 1, (code: number) => code & 1] : null;
+  for (let one = 0; one < (factors?.length ?? arms); one++) {
+    const on = factors?.[one] ?? ((code: number) => Number(code === one));
     const apart = units.map((value, day) => {
       if (Number.isNaN(value)) return Number.NaN;
-      const on = (code: number) => (design === 'factorial' ? (code >= 2 ? 1 : 0) : code === arm ? 1 : 0);
       return on(own.plus[day]!) - (own.minus[day]! >= 0 ? on(own.minus[day]!) : 0);
     });
     const observed = reckoning.statistic(apart, own, 0);

@@ -75,8 +75,8 @@ export function pairInterval(
   reference: Reference = referenceOf(design, 2, codes.length),
 ): Interval | null {
   if (design === 'before-after') return null;
+  // Each arm takes half of the shift, on whole heads as on halves.
   const [first, second] = [armPattern(design, codes, 0), armPattern(design, codes, 1)];
-  // On whole heads the second arm takes the shift; on halves each side takes half of it.
-  const pattern = reference.minus[0] === -1 ? second : second.map((x, day) => (x - first[day]!) / 2);
+  const pattern = second.map((x, day) => (x - first[day]!) / 2);
   return inversionInterval(design, reference, layOut(design, [codes]), values, [-1, 1], pattern, alpha);
 }
