@@ -2,7 +2,7 @@ import { EVENTS } from '@sabor/core/outcomes/events';
 import { OUTCOMES, RATING_RANGE } from '@sabor/core/outcomes/outcomes';
 import { STAGES } from '@sabor/core/outcomes/stages';
 import * as v from 'valibot';
-import { id, note, number, oneOf, pastDate, pastMoment, positive, whole } from './fields.ts';
+import { eachOnce, id, note, number, oneOf, pastDate, pastMoment, positive, whole } from './fields.ts';
 import type { AttachedAir } from './weather.ts';
 
 export const RatingInput = v.object({
@@ -12,6 +12,13 @@ export const RatingInput = v.object({
   value: v.nullable(number('A rating', RATING_RANGE.lowest, RATING_RANGE.highest)),
 });
 export type RatingInput = v.InferInput<typeof RatingInput>;
+
+/** Ratings of one look, each zone and outcome once. */
+export const Ratings = v.pipe(
+  v.array(RatingInput),
+  v.maxLength(400),
+  eachOnce(({ outcome, zoneId }) => `${outcome} ${zoneId}`, 'Rate each outcome of a zone once.'),
+);
 
 export const CurlReadingInput = v.object({
   curlId: id,
@@ -32,8 +39,15 @@ export const CheckInInput = v.pipe(
     note: v.optional(note),
     /** Who rated, where it was not the tester. Left out, it stays. */
     rater: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(80, 'Keep the name under 80 characters.'))),
-    ratings: v.optional(v.pipe(v.array(RatingInput), v.maxLength(400)), []),
-    curls: v.optional(v.pipe(v.array(CurlReadingInput), v.maxLength(12)), []),
+    ratings: v.optional(Ratings, []),
+    curls: v.optional(
+      v.pipe(
+        v.array(CurlReadingInput),
+        v.maxLength(12),
+        eachOnce(({ curlId }) => curlId, 'Measure each curl once.'),
+      ),
+      [],
+    ),
   }),
   v.forward(
     v.partialCheck(
@@ -53,7 +67,7 @@ export const EventInput = v.object({
   on: pastDate,
   note: v.optional(note, ''),
   /** Zones it happened to, where not the whole head: a spot refresh ends the wash-day product's test there. */
-  zoneIds: v.optional(v.array(id), []),
+  zoneIds: v.optional(v.pipe(v.array(id), v.maxLength(60)), []),
 });
 export type EventInput = v.InferInput<typeof EventInput>;
 

@@ -66,7 +66,7 @@ const doneAt = (step: WashStep) =>
 function since(file: FairnessSources['file'], date: string): Run['since'] {
   const found: Partial<Record<HairState, number>> = {};
   for (const { kind, on } of [...file.events, ...file.washCare]) {
-    if (!(kind in HAIR_STATES) || on >= date) continue;
+    if (!Object.hasOwn(HAIR_STATES, kind) || on >= date) continue;
     const state = kind as HairState;
     const days = daysBetween(on, date);
     found[state] = Math.min(found[state] ?? days, days);

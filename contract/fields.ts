@@ -63,7 +63,11 @@ export function localToday(now = new Date()): string {
   return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
 }
 
+/** Years that a date or moment may lie in. */
+const YEARS = { first: 1900, last: 2199 };
+
 function isDate(text: string): boolean {
+  if (!(Number(text.slice(0, 4)) >= YEARS.first)) return false;
   const parsed = new Date(`${text}T00:00:00Z`);
   return !Number.isNaN(parsed.getTime()) && parsed.toISOString().startsWith(text);
 }
@@ -72,6 +76,7 @@ export const date = v.pipe(
   v.string('Give a date.'),
   v.regex(/^\d{4}-\d{2}-\d{2}$/, 'Give a date as year, month and day.'),
   v.check(isDate, 'There is no such day.'),
+  v.check((text) => Number(text.slice(0, 4)) <= YEARS.last, 'This date is too far ahead. Check the year.'),
 );
 
 /** A date that has come: today at the latest. */
@@ -89,14 +94,20 @@ export const nearDate = v.pipe(
   ),
 );
 
+/** Date, time, an offset of fourteen hours at most. Source: RFC 3339, 5.6; widest offset in force: UTC+14 (tz database). */
+const MOMENT =
+  /^\d{4}-\d\d-\d\dT([01]\d|2[0-3]):[0-5]\d(:[0-5]\d(\.\d{1,9})?)?(Z|[+-](0\d|1[0-3]):[0-5]\d|[+-]14:00)$/;
+
 /** A moment with its offset, ISO 8601. */
 export const moment = v.pipe(
   v.string('Give a time.'),
-  v.check(
-    (text) => /T.*(Z|[+-]\d\d:\d\d)$/.test(text) && !Number.isNaN(Date.parse(text)),
-    'Give a date and time.',
-  ),
+  v.check((text) => MOMENT.test(text) && isDate(text.slice(0, 10)), 'Give a date and time.'),
+  v.check((text) => Number(text.slice(0, 4)) <= YEARS.last, 'This time is in the future. Give now or earlier.'),
 );
+
+/** Lists in which nothing may stand twice, told apart by `key`. */
+export const eachOnce = <T>(key: (item: T) => unknown, message: string) =>
+  v.check<T[], string>((items) => new Set(items.map(key)).size === items.length, message);
 
 /** A moment that has come, allowing two minutes for clocks that differ. */
 export const pastMoment = v.pipe(

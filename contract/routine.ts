@@ -4,7 +4,7 @@ import { EXTRAS, type Extra, type ExtraKey, extraProblem } from '@sabor/core/rou
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
 import { SLOTS } from '@sabor/core/routine/slots';
 import * as v from 'valibot';
-import { id, name, note, oneOf, positive, whole } from './fields.ts';
+import { eachOnce, id, name, note, oneOf, positive, whole } from './fields.ts';
 
 const amount = positive('The dose', 500);
 const measured = {
@@ -33,8 +33,9 @@ const extra = v.pipe(
   v.rawCheck(({ dataset, addIssue }) => {
     if (!dataset.typed) return;
     for (const [key, value] of Object.entries(dataset.value)) {
-      const message =
-        key in EXTRAS ? extraProblem(key as ExtraKey, value) : 'Sabor knows no such setting. Leave it out.';
+      const message = Object.hasOwn(EXTRAS, key)
+        ? extraProblem(key as ExtraKey, value)
+        : 'Sabor knows no such setting. Leave it out.';
       if (message)
         addIssue({
           message,
@@ -69,7 +70,11 @@ export const RoutineInput = v.object({
   wearerId: v.nullable(id),
   name: name('A routine'),
   note: v.optional(note, ''),
-  steps: v.pipe(v.array(StepInput), v.maxLength(60, 'Sixty steps are the most a wash day can hold.')),
+  steps: v.pipe(
+    v.array(StepInput),
+    v.maxLength(60, 'Sixty steps are the most a wash day can hold.'),
+    eachOnce(({ id }) => id, 'Each step stands once.'),
+  ),
 });
 export type RoutineInput = v.InferInput<typeof RoutineInput>;
 

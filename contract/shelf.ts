@@ -1,7 +1,7 @@
 import type { Measure } from '@sabor/core/doses/measures';
 import { LABEL_HOLDS, ROLES, STAKES } from '@sabor/core/shelf/products';
 import * as v from 'valibot';
-import { id, name, note, number, oneOf, pastDate, positive, whole } from './fields.ts';
+import { eachOnce, id, name, note, number, oneOf, pastDate, positive, whole } from './fields.ts';
 
 export const LineInput = v.object({
   id,
@@ -56,6 +56,7 @@ export const ShelfImport = v.object({
   products: v.pipe(
     v.array(v.intersect([ProductInput, v.object({ line: v.nullable(name('A line')) })])),
     v.maxLength(500, 'Send at most 500 products at once.'),
+    eachOnce(({ id }) => id, 'Each product stands once.'),
   ),
 });
 export type ShelfImport = v.InferInput<typeof ShelfImport>;

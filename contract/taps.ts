@@ -6,7 +6,7 @@ import { STAGES } from '@sabor/core/outcomes/stages';
 import { SLOTS } from '@sabor/core/routine/slots';
 import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
 import * as v from 'valibot';
-import { RatingInput } from './check-in.ts';
+import { Ratings } from './check-in.ts';
 import { id, moment, note, number, oneOf, pastDate, pastMoment, whole } from './fields.ts';
 import { settings } from './routine.ts';
 import { NOTHING_TOLD, STEP_STATUSES, type WashDay, WashDayChange, type WashStep } from './wash-day.ts';
@@ -24,7 +24,7 @@ export const StepSet = v.partial(
 );
 export type StepSet = v.InferInput<typeof StepSet>;
 
-const tap = { id, at: moment };
+const tap = { id, at: pastMoment };
 const ofStep = { ...tap, stepId: id };
 
 /**
@@ -91,7 +91,10 @@ export const Tap = v.variant('kind', [
       stage: oneOf(STAGES, 'a stage'),
       day: v.nullable(whole('The day of wear', 1, 60)),
       lookedAt: pastMoment,
-      ratings: v.pipe(v.array(RatingInput), v.maxLength(400)),
+      ratings: Ratings,
+      /** Left out, they stay as they were. */
+      note: v.optional(note),
+      rater: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(80, 'Keep the name under 80 characters.'))),
     }),
     v.check(
       ({ stage, day }) => (stage === 'wear') === (day !== null),
@@ -112,11 +115,22 @@ export const Tap = v.variant('kind', [
 export type Tap = v.InferInput<typeof Tap>;
 export type HeardTap = v.InferOutput<typeof Tap>;
 
+type Said<T> = T extends { id: string; at: string } ? Omit<T, 'id' | 'at'> & { at?: string } : never;
+/** A tap before it has its id and, usually, its moment. */
+export type NewTap = Said<Tap>;
+
 export const TAP_LIMIT = 500;
 
 /** What a device sends: its taps in their order. Each is checked by itself, so that a bad one holds up no other. */
 export const TapsInput = v.object({
-  device: v.pipe(v.string('Say which device this is.'), v.minLength(1), v.maxLength(60)),
+  device: v.pipe(
+    v.string('Say which device this is.'),
+    v.regex(/^[\w -]{1,60}$/, 'A device’s name is letters, numbers and hyphens.'),
+  ),
+  /** The device's own time as it sends, so that a clock that is wrong is noticed. */
+  now: v.optional(moment),
+  /** The database the taps were made for. */
+  database: v.optional(id),
   taps: v.pipe(v.array(v.unknown()), v.maxLength(TAP_LIMIT, `Send at most ${TAP_LIMIT} taps at once.`)),
 });
 
@@ -125,6 +139,8 @@ export interface TapsHeard {
   /** Taps that are stored or were refused; the device need not send them again. */
   heard: string[];
   refused: { id: string; detail: string }[];
+  /** By how much the device's clock is ahead, ms; 0 where it is right. */
+  clockAheadMs: number;
 }
 
 /** A tap the server could not take, and why. */

@@ -4,7 +4,7 @@ import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import type { Slot } from '@sabor/core/routine/slots';
 import { DESIGNS, designProblem } from '@sabor/core/trial/designs';
 import * as v from 'valibot';
-import { id, name, note, number, oneOf, positive, whole } from './fields.ts';
+import { eachOnce, id, name, note, number, oneOf, positive, whole } from './fields.ts';
 import type { Amendment, Overrule } from './promise.ts';
 import { Dose, StepInput, settings } from './routine.ts';
 import type { DoseFelt, WashDay } from './wash-day.ts';
@@ -34,15 +34,18 @@ export const ArmInput = v.object({
   id,
   name: name('An arm'),
   /** What this arm uses in each tested step; a null product or dose keeps the plan's. */
-  steps: v.array(
-    v.object({
-      stepId: id,
-      productId: v.nullable(id),
-      dose: v.nullable(Dose),
-      /** This arm leaves the step out. */
-      skipped: v.optional(v.boolean(), false),
-      settings: v.optional(ArmSettings, {}),
-    }),
+  steps: v.pipe(
+    v.array(
+      v.object({
+        stepId: id,
+        productId: v.nullable(id),
+        dose: v.nullable(Dose),
+        /** This arm leaves the step out. */
+        skipped: v.optional(v.boolean(), false),
+        settings: v.optional(ArmSettings, {}),
+      }),
+    ),
+    eachOnce(({ stepId }) => stepId, 'An arm sets each step once.'),
   ),
 });
 
@@ -57,11 +60,17 @@ export const fields = v.object({
   ),
   design: v.optional(oneOf(DESIGNS, 'a design'), 'complete'),
   routineName: name('The routine'),
-  plan: v.pipe(v.array(PlanStepInput), v.minLength(1, 'Choose a routine with at least one step.')),
+  plan: v.pipe(
+    v.array(PlanStepInput),
+    v.minLength(1, 'Choose a routine with at least one step.'),
+    v.maxLength(60, 'Sixty steps are the most a wash day can hold.'),
+    eachOnce(({ id }) => id, 'Each step stands once.'),
+  ),
   arms: v.pipe(
     v.array(ArmInput),
     v.minLength(1, 'A trial needs an arm.'),
     v.maxLength(6, 'Six arms are the most one head can carry.'),
+    eachOnce(({ id }) => id, 'Each arm stands once.'),
   ),
   primary: oneOf(OUTCOMES, 'the primary outcome'),
   /** Day of wear on which the outcomes are compared. */
@@ -82,6 +91,7 @@ export const fields = v.object({
   weights: v.pipe(
     v.array(v.object({ zoneId: id, weight: positive('A zone’s weight', 100) })),
     v.minLength(1, 'Choose at least one zone that counts.'),
+    eachOnce(({ zoneId }) => zoneId, 'Weigh each zone once.'),
   ),
 });
 
@@ -227,7 +237,11 @@ export interface Lot {
 /** Heads that run the same trial beside its own wearer. */
 export const PanelInput = v.object({
   id,
-  wearerIds: v.pipe(v.array(id), v.minLength(1, 'Choose the other heads of the panel.')),
+  wearerIds: v.pipe(
+    v.array(id),
+    eachOnce((one) => one, 'Choose each head once.'),
+    v.minLength(1, 'Choose the other heads of the panel.'),
+  ),
 });
 export type PanelInput = v.InferInput<typeof PanelInput>;
 

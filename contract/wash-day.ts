@@ -123,6 +123,8 @@ export type WashStep = v.InferOutput<typeof WashStepInput> &
 
 export interface WashDay {
   id: string;
+  /** The database it stands in. */
+  database: string;
   trialId: string;
   wearerId: string;
   position: number;

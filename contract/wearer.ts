@@ -2,7 +2,7 @@ import { DAMAGE, DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/ha
 import { CUTS, PARTINGS, SCALPS } from '@sabor/core/hair/wishes';
 import { PLACES, SIDES } from '@sabor/core/hair/zones';
 import * as v from 'valibot';
-import { id, name, note, oneOf, pastDate, positive, timeZone } from './fields.ts';
+import { eachOnce, id, name, note, oneOf, pastDate, positive, timeZone } from './fields.ts';
 
 const traits = {
   porosity: v.nullable(oneOf(POROSITIES, 'a porosity')),
@@ -66,8 +66,17 @@ export const WearerInput = v.pipe(
     scalp: v.optional(v.array(oneOf(SCALPS, 'what the scalp is like')), []),
     ...traits,
     note: v.optional(note, ''),
-    zones: v.pipe(v.array(ZoneInput), v.minLength(1, 'A head needs at least one zone.')),
-    curls: v.pipe(v.array(CurlInput), v.maxLength(6, 'Six tagged curls are plenty. Remove one first.')),
+    zones: v.pipe(
+      v.array(ZoneInput),
+      v.minLength(1, 'A head needs at least one zone.'),
+      v.maxLength(60, 'Sixty zones are plenty.'),
+      eachOnce(({ id }) => id, 'Each zone stands once.'),
+    ),
+    curls: v.pipe(
+      v.array(CurlInput),
+      v.maxLength(6, 'Six tagged curls are plenty. Remove one first.'),
+      eachOnce(({ id }) => id, 'Each curl stands once.'),
+    ),
   }),
   v.forward(
     v.partialCheck(

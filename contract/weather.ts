@@ -3,7 +3,7 @@ import type { AirSummary, Observation } from '@sabor/core/climate/observation';
 import { SCENARIOS, type WeatherSource } from '@sabor/core/climate/places';
 import { AIR_RANGE_C } from '@sabor/core/climate/saturation';
 import * as v from 'valibot';
-import { date, id, moment, name, note, number, oneOf, timeZone, whole } from './fields.ts';
+import { date, eachOnce, id, moment, name, note, number, oneOf, timeZone, whole } from './fields.ts';
 
 const temperature = (what: string) => number(what, AIR_RANGE_C.lowest, AIR_RANGE_C.highest);
 
@@ -39,6 +39,7 @@ export const PlaceInput = v.object({
       (months) => months.length === 0 || new Set(months.map(({ month }) => month)).size === 12,
       'Give all twelve months, or none.',
     ),
+    eachOnce(({ month }) => month, 'Give each month once.'),
   ),
   note: v.optional(note, ''),
 });

@@ -9,7 +9,7 @@ const sameZone = (a: { outcome: Outcome; zoneId: string | null }, b: typeof a) =
 /** The day as it will be once the ratings given are stored. */
 export function withRatings(
   day: WashDay,
-  input: Pick<CheckInInput, 'id' | 'stage' | 'day' | 'at' | 'ratings'>,
+  input: Pick<CheckInInput, 'id' | 'stage' | 'day' | 'at' | 'ratings' | 'note' | 'rater'>,
 ): WashDay {
   const old = day.checkIns.find((known) => known.stage === input.stage && known.day === input.day);
   const base: CheckIn = old ?? {
@@ -28,6 +28,8 @@ export function withRatings(
   const kept = base.ratings.filter((rating) => !given.some((one) => sameZone(rating, one)));
   const checkIn = {
     ...base,
+    note: input.note ?? base.note,
+    rater: input.rater ?? base.rater,
     ratings: [...kept, ...given.filter((one): one is Rating => one.value !== null)],
   };
   return { ...day, checkIns: [...day.checkIns.filter((known) => known !== old), checkIn] };

@@ -67,11 +67,15 @@ export async function runByApi(
   const day = await (
     await page.request.put(`/api/wash-days/${id}`, { data: { trialId, startedAt: moment() } })
   ).json();
-  for (const { planStepId: _, planned: __, ...step } of day.steps)
-    await page.request.put(`/api/wash-days/${id}/steps/${step.id}`, {
-      data: { ...step, ...departures[step.slot], status: 'done', doneAt: moment() },
-    });
-  await page.request.post(`/api/wash-days/${id}/finish`, { data: {} });
+  const taps: object[] = day.steps.map((step: { id: string; slot: string }) => ({
+    id: v7(),
+    at: moment(),
+    kind: 'step',
+    stepId: step.id,
+    set: { ...departures[step.slot], status: 'done', doneAt: moment() },
+  }));
+  taps.push({ id: v7(), at: moment(), kind: 'finish' });
+  await page.request.post(`/api/wash-days/${id}/taps`, { data: { device: 'phone', taps } });
   return id;
 }
 

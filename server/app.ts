@@ -7,7 +7,7 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Db } from './db/pool.ts';
-import { sendProblem, unknownRoute } from './http/problems.ts';
+import { Refusal, sendProblem, unknownRoute } from './http/problems.ts';
 import { sameOriginOnly } from './http/same-origin.ts';
 import type { Nightly } from './resources/backup/nightly.ts';
 import { backupRoutes } from './resources/backup/routes.ts';
@@ -89,6 +89,10 @@ export function createApp({ db, log, webRoot, scratch = os.tmpdir(), nightly }: 
     }),
   );
   app.use(sameOriginOnly);
+  app.use((request, _response, next) => {
+    // A name that no database text can hold is nobody’s.
+    next(/%00/.test(request.url) ? new Refusal(404, 'Sabor has nothing of this name.') : undefined);
+  });
   app.get('/healthz', async (_request, response) => {
     try {
       await db.query('select 1');

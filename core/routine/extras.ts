@@ -185,11 +185,13 @@ export function extraProblem(key: ExtraKey, value: unknown): string | null {
     case 'mix':
       return mixProblem(value);
     case 'choice':
-      return typeof value === 'string' && value in setting.options
+      return typeof value === 'string' && Object.hasOwn(setting.options, value)
         ? null
         : `Choose ${setting.label.toLowerCase()} from the list.`;
     case 'several':
-      return Array.isArray(value) && value.length > 0 && value.every((one) => one in setting.options)
+      return Array.isArray(value) &&
+        value.length > 0 &&
+        value.every((one) => Object.hasOwn(setting.options, one))
         ? null
         : `Choose ${setting.label.toLowerCase()} from the list, one at least.`;
   }

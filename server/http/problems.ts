@@ -1,4 +1,5 @@
 import { fieldsOf, type Problem } from '@sabor/contract/problem';
+import { storable } from '@sabor/contract/storable';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import * as v from 'valibot';
 
@@ -20,6 +21,13 @@ export const atField = (path: string, message: string) => new Refusal(422, messa
 
 /** The parsed input, or a Refusal that names every field at fault. */
 export function parse<S extends v.GenericSchema>(schema: S, input: unknown): v.InferOutput<S> {
+  const clean = storable(input ?? {});
+  if (clean.problem !== null) throw new Refusal(422, clean.problem);
+  return parseAsIs(schema, clean.value);
+}
+
+/** {@link parse} for what holds parts that stand or fall alone. */
+export function parseAsIs<S extends v.GenericSchema>(schema: S, input: unknown): v.InferOutput<S> {
   const result = v.safeParse(schema, input ?? {});
   if (result.success) return result.output;
   const fields = fieldsOf(result.issues);

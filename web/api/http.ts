@@ -1,4 +1,5 @@
 import type { Problem } from '@sabor/contract/problem';
+import { v7 } from 'uuid';
 
 /** What the server refused, with its sentence and the fields at fault. */
 export class Refused extends Error {
@@ -16,15 +17,30 @@ const OFFLINE = 'Sabor’s server does not answer. Is it still running? What you
 /** Small changes outlive the page that sent them, should it be reloaded or closed on the way. */
 const small = (body: unknown) => body !== undefined && JSON.stringify(body).length < 30_000;
 
+/** This device's own name on the server: made once and kept. */
+export function deviceName(): string {
+  try {
+    const known = localStorage.getItem('sabor device');
+    if (known) return known;
+    const made = v7();
+    localStorage.setItem('sabor device', made);
+    return made;
+  } catch {
+    return 'a private window';
+  }
+}
+
 async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       keepalive: small(body),
-      ...(body === undefined
-        ? {}
-        : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) }),
+      headers: {
+        'Sabor-Device': deviceName(),
+        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
   } catch {
     throw new Refused({ status: 0, detail: OFFLINE });

@@ -7,6 +7,8 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 export interface KeptTap {
   place: number;
   washDayId: string;
+  /** The database the wash day was read from; its taps are for no other. */
+  database: string | null;
   tap: Tap;
 }
 
@@ -26,7 +28,7 @@ export interface KeptPhoto {
 interface Kept extends DBSchema {
   days: { key: string; value: WashDay };
   photos: { key: string; value: KeptPhoto };
-  taps: { key: number; value: { washDayId: string; tap: Tap } };
+  taps: { key: number; value: Omit<KeptTap, 'place'> };
   refused: { key: string; value: RefusedHere };
 }
 
@@ -44,10 +46,10 @@ const open = () => {
 };
 
 /** Keeps a tap, down to the disk, and gives its place. */
-export async function keepTap(washDayId: string, tap: Tap): Promise<number> {
+export async function keepTap(one: Omit<KeptTap, 'place'>): Promise<number> {
   const db = await open();
   const writing = db.transaction('taps', 'readwrite', { durability: 'strict' });
-  const place = await writing.store.add({ washDayId, tap });
+  const place = await writing.store.add(one);
   await writing.done;
   return place;
 }
@@ -56,7 +58,7 @@ export async function keepTap(washDayId: string, tap: Tap): Promise<number> {
 export async function keptTaps(): Promise<KeptTap[]> {
   const reading = (await open()).transaction('taps');
   const [places, values] = await Promise.all([reading.store.getAllKeys(), reading.store.getAll()]);
-  return values.map((value, i) => ({ ...value, place: places[i]! }));
+  return values.map((value, i) => ({ ...value, database: value.database ?? null, place: places[i]! }));
 }
 
 /** Lets go of taps the server has; those it refused stay as sentences. */

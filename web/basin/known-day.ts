@@ -17,6 +17,9 @@ export function newestOf(day: WashDay, askedAt: number): WashDay {
   return day;
 }
 
+/** The database a wash day was last read from; null where this page has not read it. */
+export const databaseOf = (washDayId: string): string | null => known.get(washDayId)?.day.database ?? null;
+
 /** A wash day from the server; without it, the last that this device knows. */
 export async function readDay(id: string): Promise<WashDay> {
   const askedAt = performance.now();
@@ -26,6 +29,7 @@ export async function readDay(id: string): Promise<WashDay> {
     if (error instanceof Refused && error.status > 0 && error.status < 500) throw error;
     const kept = known.get(id)?.day ?? (await keptDay(id).catch(() => undefined));
     if (!kept) throw error;
+    known.set(id, { day: kept, heardAt: known.get(id)?.heardAt ?? askedAt });
     return kept;
   }
 }

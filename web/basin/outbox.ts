@@ -1,8 +1,9 @@
-import type { Tap, TapsHeard } from '@sabor/contract/taps';
+import { storable } from '@sabor/contract/storable';
+import type { NewTap, Tap, TapsHeard } from '@sabor/contract/taps';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { useSyncExternalStore } from 'react';
 import { v7 } from 'uuid';
-import { post, Refused } from '../api/http.ts';
+import { deviceName, post, Refused } from '../api/http.ts';
 import {
   forgetRefused,
   type KeptTap,
@@ -12,6 +13,7 @@ import {
   type RefusedHere,
   refusedHere,
 } from './kept.ts';
+import { databaseOf } from './known-day.ts';
 
 /**
  * Taps of the basin on their way to the server. Each is shown at once, kept on this device before anything else, and
@@ -27,9 +29,21 @@ export interface Outbox {
   reached: boolean;
   /** This device could not write a tap down; it is sent all the same while the page is open. */
   noStore: boolean;
+  /** Why the server did not take the taps of a wash day, though it answered; they stay here. */
+  held: Readonly<Record<string, string>>;
+  /** By how much this device's clock is ahead of the server's, ms; 0 where it is right. */
+  clockAheadMs: number;
 }
 
-let state: Outbox = { waiting: [], unwritten: 0, refused: [], reached: true, noStore: false };
+let state: Outbox = {
+  waiting: [],
+  unwritten: 0,
+  refused: [],
+  reached: true,
+  noStore: false,
+  held: {},
+  clockAheadMs: 0,
+};
 const listeners = new Set<() => void>();
 const set = (to: Partial<Outbox>) => {
   state = { ...state, ...to };
@@ -45,19 +59,6 @@ export const useOutbox = (): Outbox =>
     () => state,
   );
 
-/** This device's own name on the server: made once and kept. */
-export function deviceName(): string {
-  try {
-    const known = localStorage.getItem('sabor device');
-    if (known) return known;
-    const made = v7();
-    localStorage.setItem('sabor device', made);
-    return made;
-  } catch {
-    return 'a private window';
-  }
-}
-
 let dayHeard: (day: WashDay) => void = () => {};
 /** Where a wash day goes that the server has answered with. */
 export const onDayHeard = (take: (day: WashDay) => void): void => {
@@ -71,10 +72,6 @@ function momentNow(): string {
   return new Date(lastMoment).toISOString();
 }
 
-type Said<T> = T extends { id: string; at: string } ? Omit<T, 'id' | 'at'> & { at?: string } : never;
-/** A tap before it has its id and, usually, its moment. */
-export type NewTap = Said<Tap>;
-
 /** Places of taps that are shown but not yet written down: below every written one's successor, never sent twice. */
 let unwrittenPlace = Number.MAX_SAFE_INTEGER / 2;
 
@@ -82,10 +79,14 @@ let unwrittenPlace = Number.MAX_SAFE_INTEGER / 2;
 export async function makeTap(washDayId: string, said: NewTap): Promise<void> {
   const start = performance.now();
   const at = momentNow();
-  const tap = { ...said, id: v7({ msecs: Date.parse(at) }), at } as Tap;
-  const shown: KeptTap = { place: ++unwrittenPlace, washDayId, tap };
+  // A note cut in the middle of an emoji becomes one that can be stored.
+  const clean = storable({ ...said, id: v7({ msecs: Date.parse(at) }), at });
+  if (clean.problem !== null) throw new Error(clean.problem);
+  const tap = clean.value as Tap;
+  const database = databaseOf(washDayId);
+  const shown: KeptTap = { place: ++unwrittenPlace, washDayId, database, tap };
   // The writing is under way before the page is drawn again.
-  const keeping = keepTap(washDayId, tap);
+  const keeping = keepTap({ washDayId, database, tap });
   set({ waiting: [...state.waiting, shown], unwritten: state.unwritten + 1 });
   try {
     const place = await keeping;
@@ -101,46 +102,59 @@ export async function makeTap(washDayId: string, said: NewTap): Promise<void> {
   send();
 }
 
-const byDay = (taps: readonly KeptTap[]): Map<string, KeptTap[]> => {
+/** Taps by their wash day and the database it was read from. */
+const byDay = (taps: readonly KeptTap[]): KeptTap[][] => {
   const days = new Map<string, KeptTap[]>();
-  for (const one of taps) days.set(one.washDayId, [...(days.get(one.washDayId) ?? []), one]);
-  return days;
+  for (const one of taps) {
+    const key = `${one.washDayId} ${one.database ?? ''}`;
+    days.set(key, [...(days.get(key) ?? []), one]);
+  }
+  return [...days.values()];
 };
 
 const BATCH = 200;
 
-/** Sends one wash day's taps; true when the server has heard them. */
-async function sendDay(washDayId: string, taps: readonly KeptTap[]): Promise<boolean> {
-  const batch = taps.slice(0, BATCH);
-  let answer: TapsHeard | null = null;
-  let refused: RefusedHere[];
+/**
+ * Sends one wash day's taps; true when the server has heard them all. Only what it names as heard is let go: whatever
+ * else it answers, the taps stay.
+ */
+async function sendDay(taps: readonly KeptTap[], most = BATCH): Promise<boolean> {
+  const batch = taps.slice(0, most);
+  const [{ washDayId, database }] = batch as [KeptTap];
+  let answer: TapsHeard;
   try {
     answer = await post<TapsHeard>(`/wash-days/${washDayId}/taps`, {
       device: deviceName(),
+      now: new Date().toISOString(),
+      ...(database ? { database } : {}),
       taps: batch.map(({ tap }) => tap),
     });
-    refused = answer.refused.map((one) => ({ ...one, washDayId }));
   } catch (error) {
-    if (!(error instanceof Refused) || error.status === 0 || error.status >= 500) {
-      set({ reached: false });
-      return false;
-    }
-    // The whole wash day is gone or closed: its taps cannot be stored any more, and it is said so.
-    refused = batch.map(({ tap }) => ({ id: tap.id, washDayId, detail: error.message }));
+    if (!(error instanceof Refused)) throw error;
+    if (error.status === 413 && batch.length > 1) return sendDay(taps, Math.ceil(batch.length / 2));
+    const reached = error.status !== 0 && error.status < 500;
+    set({ reached, held: reached ? { ...state.held, [washDayId]: error.message } : state.held });
+    // One that is too large alone holds up no other.
+    if (error.status === 413 && taps.length > 1) await sendDay(taps.slice(1), most);
+    return false;
   }
-  const done = new Set([...(answer?.heard ?? []), ...refused.map(({ id }) => id)]);
+  const refused = answer.refused.map((one) => ({ ...one, washDayId }));
+  const done = new Set(answer.heard);
   const gone = batch.filter(({ tap }) => done.has(tap.id));
   await letGo(
     gone.map(({ place }) => place),
     refused,
   ).catch(() => {});
+  const { [washDayId]: _, ...held } = state.held;
   set({
     reached: true,
+    held,
+    clockAheadMs: answer.clockAheadMs,
     waiting: state.waiting.filter(({ tap }) => !done.has(tap.id)),
     refused: [...state.refused.filter(({ id }) => !done.has(id)), ...refused],
   });
-  if (answer) dayHeard(answer.day);
-  return taps.length <= BATCH || sendDay(washDayId, taps.slice(BATCH));
+  dayHeard(answer.day);
+  return taps.length <= most || sendDay(taps.slice(most), most);
 }
 
 const WAITS = [500, 1000, 2000, 5000, 10_000];
@@ -163,8 +177,7 @@ export function send(): void {
     const known = new Set(kept.map(({ tap }) => tap.id));
     const here = state.noStore ? state.waiting.filter(({ tap }) => !known.has(tap.id)) : [];
     let well = true;
-    for (const [washDayId, taps] of byDay([...kept, ...here]))
-      well = (await sendDay(washDayId, taps)) && well;
+    for (const taps of byDay([...kept, ...here])) well = (await sendDay(taps)) && well;
     return well;
   };
   const locked = navigator.locks ? navigator.locks.request('sabor outbox', round) : round();

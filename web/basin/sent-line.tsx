@@ -1,5 +1,6 @@
 import type { WashDay } from '@sabor/contract/wash-day';
-import { deviceName, readRefused, send, useOutbox } from './outbox.ts';
+import { deviceName } from '../api/http.ts';
+import { readRefused, send, useOutbox } from './outbox.ts';
 
 const taps = (n: number) => (n === 1 ? '1 tap' : `${n} taps`);
 const ago = (at: string) => {
@@ -16,7 +17,7 @@ export function SentLine({
   /** On paper, and silent while there is nothing to say. */
   quiet?: boolean;
 }) {
-  const { waiting, unwritten, refused, reached, noStore } = useOutbox();
+  const { waiting, unwritten, refused, reached, noStore, held, clockAheadMs } = useOutbox();
   const mine = waiting.filter(({ washDayId }) => washDayId === day.id).length;
   const others = day.devices.filter(
     ({ device, at }) => device !== deviceName() && Date.now() - Date.parse(at) < 3_600_000,
@@ -24,11 +25,25 @@ export function SentLine({
   const against = refused.filter(({ washDayId }) => washDayId === day.id);
   const warn = quiet ? 'font-semibold text-mango-deep' : 'font-semibold text-[#F2B765]';
   const calm = quiet ? 'text-soft' : 'text-paper/75';
-  if (quiet && (mine === 0 || reached) && !noStore && against.length === 0) return null;
+  const why = mine > 0 ? held[day.id] : undefined;
+  const clockOff = clockAheadMs !== 0;
+  if (quiet && (mine === 0 || (reached && !why)) && !noStore && !clockOff && against.length === 0)
+    return null;
   return (
     <div className="text-sm" role="status" aria-label="What is sent">
       {mine === 0 ? (
-        <p className={calm}>All of it is on the server.</p>
+        <p className={calm}>
+          {against.length === 0
+            ? 'All of it is on the server.'
+            : 'All but what stands below is on the server.'}
+        </p>
+      ) : why && reached ? (
+        <p className={warn}>
+          {taps(mine)} kept on this phone, not taken yet: {why}{' '}
+          <button type="button" className="min-h-8 underline underline-offset-4" onClick={send}>
+            Try now
+          </button>
+        </p>
       ) : (
         <p className={reached ? calm : warn}>
           {reached
@@ -44,6 +59,12 @@ export function SentLine({
       )}
       {noStore && (
         <p className={warn}>This browser keeps nothing: leave the page open until all is on the server.</p>
+      )}
+      {clockOff && (
+        <p className={warn}>
+          This phone’s clock is {Math.round(Math.abs(clockAheadMs) / 60_000)} minutes{' '}
+          {clockAheadMs > 0 ? 'ahead' : 'behind'}. Its times were set right here; set the clock.
+        </p>
       )}
       {others.map(({ device, at }) => (
         <p key={device} className={calm}>

@@ -4,26 +4,15 @@ import { localDate } from '@sabor/core/outcomes/local-date';
 import { dayOfWear } from '@sabor/core/outcomes/stages';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
-import { atField, notFound, Refusal } from '../../http/problems.ts';
+import { mustStore } from '../../db/stored.ts';
+import { atField, notFound } from '../../http/problems.ts';
 import { readWashDay } from '../wash-days/read.ts';
-
-async function openFor(client: Client, washDayId: string): Promise<{ day: WashDay; timeZone: string }> {
-  const day = await readWashDay(client, washDayId);
-  const { rows } = await client.query<{ time_zone: string; ended: boolean; blind: boolean }>(
-    `select w.time_zone, t.ended_at is not null as ended, t.blind from trial t join wearer w on w.id = t.wearer_id where t.id = $1`,
-    [day.trialId],
-  );
-  const [trial] = rows;
-  if (!trial || trial.ended) throw new Refusal(409, 'This trial is over; its readings are closed.');
-  if (day.status === 'abandoned')
-    throw new Refusal(409, 'This wash day was abandoned; it takes no more readings.');
-  if (trial.blind && day.status === 'finished')
-    throw new Refusal(409, 'Ratings of a blind trial are locked when the wear of their wash day ends.');
-  return { day, timeZone: trial.time_zone };
-}
+import { holdWashDay, mustTakeReadings, type Standing } from '../wash-days/standing.ts';
+import { recordAsTap } from '../wash-days/tap-record.ts';
 
 /** Refuses a look at the hair that cannot have been: before the wash day, or on another day of wear than it says. */
-function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: WashDay, timeZone: string): void {
+function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: Standing): void {
+  const { timeZone } = day;
   const at = Date.parse(input.at);
   if (at < Date.parse(day.startedAt))
     throw atField('at', 'This look at the hair is before its wash day began.');
@@ -40,24 +29,51 @@ function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: WashDa
 }
 
 /** Saves a check-in and the readings given with it; a reading without a value is taken away. May be sent twice. */
-export async function saveCheckIn(db: Db, input: v.InferOutput<typeof CheckInInput>): Promise<WashDay> {
+export async function saveCheckIn(
+  db: Db,
+  input: v.InferOutput<typeof CheckInInput>,
+  device: string,
+): Promise<WashDay> {
   return transaction(db, async (client) => {
-    await checkInInto(client, input);
+    await checkInInto(client, await holdWashDay(client, input.washDayId), input);
+    const { id: checkInId, washDayId, stage, day, at: lookedAt, ratings, note, rater } = input;
+    const said = { checkInId, stage, day, lookedAt, ratings, note, rater };
+    await recordAsTap(client, washDayId, device, { kind: 'rate', ...said });
     return readWashDay(client, input.washDayId);
   });
 }
 
-/** {@link saveCheckIn} within a transaction under way. */
-export async function checkInInto(client: Client, input: v.InferOutput<typeof CheckInInput>): Promise<void> {
-  const { day, timeZone } = await openFor(client, input.washDayId);
-  refuseImpossible(input, day, timeZone);
+/**
+ * {@link saveCheckIn} within a transaction under way, without its record. `overtaken`: a later word on this look is known
+ * already; its moment, note and rater stay.
+ */
+export async function checkInInto(
+  client: Client,
+  day: Standing,
+  input: v.InferOutput<typeof CheckInInput>,
+  overtaken: { look: boolean; note: boolean; rater: boolean } = { look: false, note: false, rater: false },
+): Promise<void> {
+  mustTakeReadings(day);
+  refuseImpossible(input, day);
   const { rows } = await client.query<{ id: string }>(
     `insert into check_in (id, wash_day_id, stage, day, at, note, rater)
        values ($1, $2, $3, $4, $5, coalesce($6, ''), coalesce($7, ''))
-       on conflict (wash_day_id, stage, day) do update set at = excluded.at, note = coalesce($6, check_in.note),
-         rater = coalesce($7, check_in.rater)
+       on conflict (wash_day_id, stage, day) do update set at = case when $8 then check_in.at else excluded.at end,
+         note = case when $9 then check_in.note else coalesce($6, check_in.note) end,
+         rater = case when $10 then check_in.rater else coalesce($7, check_in.rater) end
        returning id`,
-    [input.id, input.washDayId, input.stage, input.day, input.at, input.note ?? null, input.rater ?? null],
+    [
+      input.id,
+      input.washDayId,
+      input.stage,
+      input.day,
+      input.at,
+      input.note ?? null,
+      input.rater ?? null,
+      overtaken.look,
+      overtaken.note,
+      overtaken.rater,
+    ],
   );
   const checkInId = rows[0]!.id;
   const zoneIds = input.ratings.flatMap(({ zoneId }) => zoneId ?? []);
@@ -118,22 +134,38 @@ async function refuseLongRest(client: Client, checkInId: string): Promise<void> 
     );
 }
 
-export async function saveEvent(db: Db, input: v.InferOutput<typeof EventInput>): Promise<WashDay> {
+export async function saveEvent(
+  db: Db,
+  input: v.InferOutput<typeof EventInput>,
+  device: string,
+): Promise<WashDay> {
   return transaction(db, async (client) => {
-    await eventInto(client, input);
+    await eventInto(client, await holdWashDay(client, input.washDayId), input);
+    const said = { eventId: input.id, event: input.kind, on: input.on, gone: false };
+    await recordAsTap(client, input.washDayId, device, { kind: 'event', ...said });
     return readWashDay(client, input.washDayId);
   });
 }
 
-/** {@link saveEvent} within a transaction under way. */
-export async function eventInto(client: Client, input: v.InferOutput<typeof EventInput>): Promise<void> {
-  const { day } = await openFor(client, input.washDayId);
-  if (input.on < day.localDate) throw atField('on', 'This happened before the wash day. Check the date.');
-  await client.query(
-    `insert into event (id, wash_day_id, kind, happened_on, note) values ($1, $2, $3, $4, $5)
-       on conflict (id) do update set kind = excluded.kind, happened_on = excluded.happened_on, note = excluded.note`,
-    [input.id, input.washDayId, input.kind, input.on, input.note],
+/** {@link saveEvent} within a transaction under way, without its record. What is left out stays as it was. */
+export async function eventInto(
+  client: Client,
+  day: Standing,
+  input: Omit<v.InferOutput<typeof EventInput>, 'note' | 'zoneIds'> & { note?: string; zoneIds?: string[] },
+): Promise<void> {
+  mustTakeReadings(day);
+  if (input.on < localDate(day.startedAt, day.timeZone))
+    throw atField('on', 'This happened before the wash day. Check the date.');
+  mustStore(
+    await client.query(
+      `insert into event (id, wash_day_id, kind, happened_on, note) values ($1, $2, $3, $4, coalesce($5, ''))
+       on conflict (id) do update set kind = excluded.kind, happened_on = excluded.happened_on,
+         note = coalesce($5, event.note) where event.wash_day_id = excluded.wash_day_id`,
+      [input.id, day.id, input.kind, input.on, input.note ?? null],
+    ),
+    'event',
   );
+  if (!input.zoneIds) return;
   await client.query('delete from event_zone where event_id = $1', [input.id]);
   const zones = await client.query(
     `insert into event_zone (event_id, zone_id) select $1, z.id from zone z
@@ -145,20 +177,21 @@ export async function eventInto(client: Client, input: v.InferOutput<typeof Even
 }
 
 /** Takes an event of a wash day away; one that is not there is gone already. */
-export async function eventGone(client: Client, washDayId: string, id: string): Promise<void> {
-  await openFor(client, washDayId);
-  await client.query('delete from event where id = $1 and wash_day_id = $2', [id, washDayId]);
+export async function eventGone(client: Client, day: Standing, id: string): Promise<void> {
+  mustTakeReadings(day);
+  await client.query('delete from event where id = $1 and wash_day_id = $2', [id, day.id]);
 }
 
-export async function removeEvent(db: Db, id: string): Promise<WashDay> {
+export async function removeEvent(db: Db, id: string, device: string): Promise<WashDay> {
   return transaction(db, async (client) => {
     const { rows } = await client.query<{ wash_day_id: string }>(
       'select wash_day_id from event where id = $1',
       [id],
     );
     if (!rows[0]) throw notFound('event');
-    await openFor(client, rows[0].wash_day_id);
-    await client.query('delete from event where id = $1', [id]);
-    return readWashDay(client, rows[0].wash_day_id);
+    const washDayId = rows[0].wash_day_id;
+    await eventGone(client, await holdWashDay(client, washDayId), id);
+    await recordAsTap(client, washDayId, device, { kind: 'event', eventId: id, gone: true });
+    return readWashDay(client, washDayId);
   });
 }

@@ -4,6 +4,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
 import { sampleBench, sampleProduct, sampleWearer } from '../../testing/samples.ts';
+import { tapStep } from '../../testing/tapping.ts';
 
 let bench: TestBench;
 let wearer: ReturnType<typeof sampleWearer>;
@@ -130,9 +131,8 @@ describe('the hair file', () => {
     await bench.ask('PUT', `/api/products/${clarifier.id}`, clarifier);
     const start = { trialId: trial.id, startedAt: new Date().toISOString() };
     const day = (await bench.ask<WashDay>('PUT', `/api/wash-days/${v7()}`, start)).body;
-    const { planStepId: _, planned: __, ...step } = day.steps[0]!;
-    const done = { ...step, productId: clarifier.id, status: 'done', doneAt: new Date().toISOString() };
-    await bench.ask('PUT', `/api/wash-days/${day.id}/steps/${step.id}`, done);
+    const done = { productId: clarifier.id, status: 'done', doneAt: new Date().toISOString() } as const;
+    await tapStep(bench, day.id, day.steps[0]!.id, done);
     const { body } = await bench.ask<HairFile>('GET', `/api/wearers/${head.id}/file`);
     expect(body.washedOn).toEqual([day.localDate]);
     expect(body.washCare).toEqual([{ kind: 'clarify', on: day.localDate }]);
@@ -255,8 +255,7 @@ describe('drying, read from wash days', () => {
     });
     const { body: day } = await bench.ask<WashDay>('GET', `/api/wash-days/${id}`);
     for (const step of day.steps.filter(({ slot }) => slot === 'dry' || slot === 'hold'))
-      await bench.ask('PUT', `/api/wash-days/${id}/steps/${step.id}`, {
-        ...step,
+      await tapStep(bench, id, step.id, {
         status: 'done',
         technique: step.slot === 'hold' ? 'scrunch' : null,
         doneAt: at('11:05'),

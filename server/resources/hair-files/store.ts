@@ -4,6 +4,7 @@ import type { CareKind } from '@sabor/core/hair/care';
 import { excludedBy, HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { mustStore } from '../../db/stored.ts';
 import { atField, notFound } from '../../http/problems.ts';
 import { readDrying } from './drying.ts';
 import { readWishes } from './wishes.ts';
@@ -88,13 +89,16 @@ async function refuseStrangeZones(
 export async function saveHairTest(db: Db, test: v.InferOutput<typeof HairTestInput>): Promise<HairFile> {
   return transaction(db, async (client) => {
     if (test.zoneId) await refuseStrangeZones(client, test.wearerId, [test.zoneId], 'zoneId');
-    await client.query(
-      `insert into hair_test (id, wearer_id, zone_id, kind, value, outcome, tested_on, note)
+    mustStore(
+      await client.query(
+        `insert into hair_test (id, wearer_id, zone_id, kind, value, outcome, tested_on, note)
        values ($1, $2, $3, $4, $5, $6, $7, $8)
        on conflict (id) do update set zone_id = excluded.zone_id, kind = excluded.kind, value = excluded.value,
          outcome = excluded.outcome, tested_on = excluded.tested_on, note = excluded.note
        where hair_test.wearer_id = excluded.wearer_id`,
-      [test.id, test.wearerId, test.zoneId, test.kind, test.value, test.outcome, test.on, test.note],
+        [test.id, test.wearerId, test.zoneId, test.kind, test.value, test.outcome, test.on, test.note],
+      ),
+      'test',
     );
     return readHairFile(client, test.wearerId);
   });
@@ -106,21 +110,24 @@ export async function saveHairMeasure(
 ): Promise<HairFile> {
   return transaction(db, async (client) => {
     if (measure.zoneId) await refuseStrangeZones(client, measure.wearerId, [measure.zoneId], 'zoneId');
-    await client.query(
-      `insert into hair_measure (id, wearer_id, zone_id, kind, result, measured_on, note)
+    mustStore(
+      await client.query(
+        `insert into hair_measure (id, wearer_id, zone_id, kind, result, measured_on, note)
        values ($1, $2, $3, $4, $5, $6, $7)
        on conflict (id) do update set zone_id = excluded.zone_id, kind = excluded.kind, result = excluded.result,
          measured_on = excluded.measured_on, note = excluded.note
        where hair_measure.wearer_id = excluded.wearer_id`,
-      [
-        measure.id,
-        measure.wearerId,
-        measure.zoneId,
-        measure.result.kind,
-        JSON.stringify(measure.result),
-        measure.on,
-        measure.note,
-      ],
+        [
+          measure.id,
+          measure.wearerId,
+          measure.zoneId,
+          measure.result.kind,
+          JSON.stringify(measure.result),
+          measure.on,
+          measure.note,
+        ],
+      ),
+      'measurement',
     );
     return readHairFile(client, measure.wearerId);
   });
@@ -142,11 +149,14 @@ export async function saveHairEvent(db: Db, event: v.InferOutput<typeof HairEven
         'kind',
         `${HAIR_EVENTS[event.kind].label} and ${HAIR_EVENTS[other].label.toLowerCase()} exclude each other on one day. Change one of the dates.`,
       );
-    await client.query(
-      `insert into hair_event (id, wearer_id, kind, happened_on, note) values ($1, $2, $3, $4, $5)
+    mustStore(
+      await client.query(
+        `insert into hair_event (id, wearer_id, kind, happened_on, note) values ($1, $2, $3, $4, $5)
        on conflict (id) do update set kind = excluded.kind, happened_on = excluded.happened_on, note = excluded.note
        where hair_event.wearer_id = excluded.wearer_id`,
-      [event.id, event.wearerId, event.kind, event.on, event.note],
+        [event.id, event.wearerId, event.kind, event.on, event.note],
+      ),
+      'event',
     );
     await client.query('delete from hair_event_zone where event_id = $1', [event.id]);
     await client.query(

@@ -3,7 +3,7 @@ import express, { Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { parse, Refusal } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
-import { addPiece, announce, readGhosts, readImage, removePhotograph } from './store.ts';
+import { addPiece, announce, hasImage, readGhosts, readImage, removePhotograph } from './store.ts';
 
 export function photographRoutes(db: Db): Router {
   const router = Router();
@@ -21,8 +21,14 @@ export function photographRoutes(db: Db): Router {
     },
   );
   router.get('/photographs/:id/image', async (request, response) => {
-    const { type, bytes } = await readImage(db, pathId(request, 'photograph'));
-    response.set('Cache-Control', 'private, max-age=31536000, immutable').type(type).send(bytes);
+    const id = pathId(request, 'photograph');
+    // Kept by the browser, but asked for each time: one that was taken away is gone there too.
+    const tag = `"${id}"`;
+    response.set({ 'Cache-Control': 'private, no-cache', ETag: tag });
+    if (request.headers['if-none-match'] === tag && (await hasImage(db, id)))
+      return void response.status(304).end();
+    const { type, bytes } = await readImage(db, id);
+    response.type(type).send(bytes);
   });
   router.delete('/photographs/:id', async (request, response) => {
     await removePhotograph(db, pathId(request, 'photograph'));

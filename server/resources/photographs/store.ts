@@ -1,100 +1,136 @@
 import type { Ghosts, PhotographInput, PhotographReceived } from '@sabor/contract/photograph';
 import type { Angle } from '@sabor/core/basin/angles';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { mustStore } from '../../db/stored.ts';
 import { notFound, Refusal } from '../../http/problems.ts';
+import { holdWashDay, mustBeOpen } from '../wash-days/standing.ts';
+import { barePicture, NotAPicture } from './bare-picture.ts';
 
 async function received(db: Client, id: string): Promise<PhotographReceived> {
   const { rows } = await db.query<PhotographReceived>(
-    'select length(bytes) as received, size from photograph where id = $1',
+    `select case when p.bytes is not null then p.size
+       else (select coalesce(sum(length(b.bytes)), 0) from photograph_piece b where b.photograph_id = p.id) end as received,
+       p.size from photograph p where p.id = $1`,
     [id],
   );
   if (!rows[0]) throw notFound('photograph');
   return rows[0];
 }
 
-/** Announces a photograph; told again, it says how much of it has come. */
-export async function announce(db: Client, photo: PhotographInput): Promise<PhotographReceived> {
-  const day = await db.query<{ abandoned: boolean }>(
-    'select abandoned_at is not null as abandoned from wash_day where id = $1',
-    [photo.washDayId],
-  );
-  if (!day.rows[0]) throw notFound('wash day');
-  if (day.rows[0].abandoned)
-    throw new Refusal(409, 'This wash day was abandoned; it takes no more photographs.');
-  await db.query(
-    `insert into photograph (id, wash_day_id, stage, day, angle, taken_at, type, width, height, size)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) on conflict (id) do nothing`,
-    [
-      photo.id,
-      photo.washDayId,
-      photo.stage,
-      photo.day,
-      photo.angle,
-      photo.takenAt,
-      photo.type,
-      photo.width,
-      photo.height,
-      photo.size,
-    ],
-  );
-  return received(db, photo.id);
+/** Announces a photograph of an open wash day; told again, it says how much of it has come. */
+export async function announce(db: Db, photo: PhotographInput): Promise<PhotographReceived> {
+  return transaction(db, async (client) => {
+    mustBeOpen(await holdWashDay(client, photo.washDayId));
+    mustStore(
+      await client.query(
+        `insert into photograph (id, wash_day_id, stage, day, angle, taken_at, type, width, height, size)
+         values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
+         on conflict (id) do update set size = photograph.size
+           where photograph.wash_day_id = excluded.wash_day_id and photograph.size = excluded.size`,
+        [
+          photo.id,
+          photo.washDayId,
+          photo.stage,
+          photo.day,
+          photo.angle,
+          photo.takenAt,
+          photo.type,
+          photo.width,
+          photo.height,
+          photo.size,
+        ],
+      ),
+      'photograph',
+    );
+    return received(client, photo.id);
+  });
 }
 
-const SIGNS: Record<string, (bytes: Buffer) => boolean> = {
-  'image/jpeg': (bytes) => bytes[0] === 0xff && bytes[1] === 0xd8,
-  'image/png': (bytes) => bytes.subarray(1, 4).toString('latin1') === 'PNG',
-  'image/webp': (bytes) => bytes.subarray(8, 12).toString('latin1') === 'WEBP',
-};
-
-/** Whether an image carries Exif data, in which phones write where it was taken. Source: Exif 2.32, 4.7.2 (APP1). */
-export const carriesExif = (bytes: Buffer): boolean =>
-  bytes.includes(Buffer.from('Exif\0\0', 'latin1')) || bytes.includes(Buffer.from('eXIf', 'latin1'));
+/** Puts a photograph's pieces together once they are all there, without what it says of place and maker. */
+async function complete(client: Client, id: string, type: string): Promise<void> {
+  const { rows } = await client.query<{ bytes: Buffer }>(
+    'select bytes from photograph_piece where photograph_id = $1 order by from_byte',
+    [id],
+  );
+  const { bytes, width, height } = barePicture(Buffer.concat(rows.map((row) => row.bytes)), type);
+  await client.query('update photograph set bytes = $2, width = $3, height = $4 where id = $1', [
+    id,
+    bytes,
+    width,
+    height,
+  ]);
+  await client.query('delete from photograph_piece where photograph_id = $1', [id]);
+}
 
 /**
  * Adds the piece that begins at byte `from`. One that was stored before, or comes too early, changes nothing; the answer
- * says where to go on.
+ * says where to go on. A photograph that is whole and no picture is taken away again.
  */
 export async function addPiece(db: Db, id: string, from: number, piece: Buffer): Promise<PhotographReceived> {
-  return transaction(db, async (client) => {
-    const { rows } = await client.query<{ length: number; size: number; type: string }>(
-      'select length(bytes) as length, size, type from photograph where id = $1 for update',
+  const refusal = await transaction(db, async (client) => {
+    const { rows } = await client.query<{ size: number; type: string; washDayId: string }>(
+      'select size, type, wash_day_id as "washDayId" from photograph where id = $1 for update',
       [id],
     );
     const [known] = rows;
     if (!known) throw notFound('photograph');
-    if (known.length !== from) return { received: known.length, size: known.size };
+    mustBeOpen(await holdWashDay(client, known.washDayId));
+    const before = await received(client, id);
+    if (before.received !== from || before.received === known.size) return null;
     if (from + piece.length > known.size)
       throw new Refusal(422, 'This piece runs over the end of its photograph. Take it again.');
-    if (from === 0 && !SIGNS[known.type]!(piece))
-      throw new Refusal(422, 'This is not the kind of picture it says it is.');
-    if (carriesExif(piece))
-      throw new Refusal(
-        422,
-        'This picture still carries data about where and how it was taken. Sabor does not store that.',
-      );
-    await client.query('update photograph set bytes = bytes || $2 where id = $1', [id, piece]);
-    return { received: from + piece.length, size: known.size };
+    if (piece.length === 0) throw new Refusal(422, 'This piece of the photograph is empty.');
+    await client.query('insert into photograph_piece (photograph_id, from_byte, bytes) values ($1, $2, $3)', [
+      id,
+      from,
+      piece,
+    ]);
+    if (from + piece.length < known.size) return null;
+    try {
+      await complete(client, id, known.type);
+      return null;
+    } catch (error) {
+      if (!(error instanceof NotAPicture)) throw error;
+      await client.query('delete from photograph where id = $1', [id]);
+      return new Refusal(422, `${error.message} It was not kept; take it again.`);
+    }
   });
+  if (refusal) throw refusal;
+  return received(db, id);
+}
+
+/** Whether a photograph is there and whole. */
+export async function hasImage(db: Client, id: string): Promise<boolean> {
+  const { rowCount } = await db.query('select from photograph where id = $1 and bytes is not null', [id]);
+  return rowCount === 1;
 }
 
 export async function readImage(db: Client, id: string): Promise<{ type: string; bytes: Buffer }> {
-  const { rows } = await db.query<{ type: string; bytes: Buffer; size: number }>(
-    'select type, bytes, size from photograph where id = $1',
+  const { rows } = await db.query<{ type: string; bytes: Buffer }>(
+    'select type, bytes from photograph where id = $1 and bytes is not null',
     [id],
   );
-  const [photo] = rows;
-  if (!photo || photo.bytes.length < photo.size) throw notFound('photograph');
-  return photo;
+  if (!rows[0]) throw notFound('photograph');
+  return rows[0];
 }
 
-export async function removePhotograph(db: Client, id: string): Promise<void> {
-  await db.query('delete from photograph where id = $1', [id]);
+/** Takes a photograph of an open wash day away; one that is not there is gone already. */
+export async function removePhotograph(db: Db, id: string): Promise<void> {
+  await transaction(db, async (client) => {
+    const { rows } = await client.query<{ washDayId: string }>(
+      'select wash_day_id as "washDayId" from photograph where id = $1',
+      [id],
+    );
+    if (!rows[0]) return;
+    mustBeOpen(await holdWashDay(client, rows[0].washDayId));
+    await client.query('delete from photograph where id = $1', [id]);
+  });
 }
 
 export async function readGhosts(db: Client, wearerId: string): Promise<Ghosts> {
   const { rows } = await db.query<{ angle: Angle; id: string }>(
     `select distinct on (p.angle) p.angle, p.id from photograph p join wash_day d on d.id = p.wash_day_id
-     join trial t on t.id = d.trial_id where t.wearer_id = $1 and length(p.bytes) = p.size
+     join trial t on t.id = d.trial_id where t.wearer_id = $1 and p.bytes is not null
      order by p.angle, p.taken_at desc`,
     [wearerId],
   );

@@ -2,6 +2,7 @@ import type { Routine, RoutineInput, Step } from '@sabor/contract/routine';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
+import { mustKnowMixes } from './mixes.ts';
 import { DOSE_COLUMN_NAMES, doseColumns, stepJson } from './step-sql.ts';
 
 const ROUTINES = `
@@ -25,6 +26,10 @@ export async function replaceSteps(
   routineId: string,
   steps: readonly (Step & { part?: string; optional?: boolean; tolerance?: number })[],
 ): Promise<void> {
+  await mustKnowMixes(
+    client,
+    steps.map(({ extra }) => extra),
+  );
   await client.query('delete from step where routine_id = $1', [routineId]);
   await client.query(
     `insert into step (id, routine_id, position, slot, part, product_id, ${DOSE_COLUMN_NAMES}, sections, wetness,

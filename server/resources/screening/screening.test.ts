@@ -8,6 +8,7 @@ import { v7 } from 'uuid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
 import { sampleBench, sampleProduct, sampleWearer } from '../../testing/samples.ts';
+import { tapStep } from '../../testing/tapping.ts';
 
 let bench: TestBench;
 beforeEach(async () => {
@@ -58,11 +59,7 @@ describe('the ledger’s wash days', () => {
     await bench.ask('PUT', `/api/wash-days/${id}`, { trialId: trial.id, startedAt: '2026-11-10T09:00:00Z' });
     const { body: day } = await bench.ask<WashDay>('GET', `/api/wash-days/${id}`);
     for (const step of day.steps.filter(({ productId }) => productId))
-      await bench.ask('PUT', `/api/wash-days/${id}/steps/${step.id}`, {
-        ...step,
-        status: 'done',
-        doneAt: '2026-11-10T09:30:00Z',
-      });
+      await tapStep(bench, id, step.id, { status: 'done', doneAt: '2026-11-10T09:30:00Z' });
     const { body } = await bench.ask<LedgerWashDay[]>('GET', `/api/wearers/${wearer.id}/ledger`);
     expect(body).toHaveLength(1);
     expect(body[0]).toMatchObject({ on: '2026-11-10', trialId: trial.id });

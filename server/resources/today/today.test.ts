@@ -5,6 +5,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
 import { sampleBench, sampleProduct, sampleWearer } from '../../testing/samples.ts';
+import { tapFinish } from '../../testing/tapping.ts';
 import { readToday } from './store.ts';
 
 let bench: TestBench;
@@ -40,7 +41,7 @@ describe('Today', () => {
     ]);
     const id = await begin(hours(-6));
     expect(await due()).toMatchObject([{ kind: 'continue wash day', washDayId: id }]);
-    await bench.ask('POST', `/api/wash-days/${id}/finish`);
+    await tapFinish(bench, id);
     expect(await due()).toMatchObject([{ kind: 'check-in', stage: 'wet', day: null }]);
     await look(id, 'wet', null, hours(-5));
     expect(await due()).toEqual([]);
@@ -89,7 +90,7 @@ describe('Today', () => {
 
   it('does not nag about looks that were missed', async () => {
     const id = await begin(hours(-80));
-    await bench.ask('POST', `/api/wash-days/${id}/finish`);
+    await tapFinish(bench, id);
     await change(id, { washedAt: hours(-79).toISOString(), revealAt: hours(-26).toISOString() });
     const [one, ...rest] = await due();
     expect(one).toMatchObject({ kind: 'check-in', day: 2 });
@@ -101,7 +102,7 @@ describe('Today', () => {
       sample.wearer.id,
     ]);
     const id = await begin(new Date(Date.UTC(2026, 2, 10, 8)));
-    await bench.ask('POST', `/api/wash-days/${id}/finish`);
+    await tapFinish(bench, id);
     await change(id, {
       washedAt: '2026-03-10T08:30:00Z',
       dryAt: '2026-03-10T09:00:00Z',

@@ -4,6 +4,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
 import { sampleBench, sampleProduct } from '../../testing/samples.ts';
+import { tapFinish, tapStep } from '../../testing/tapping.ts';
 
 let bench: TestBench;
 beforeAll(async () => {
@@ -22,13 +23,8 @@ async function run(trialId: string, hours: number): Promise<WashDay> {
     startedAt: ago(hours),
   });
   for (const step of body.steps.filter(({ status }) => status === 'waiting'))
-    await bench.ask('PUT', `/api/wash-days/${id}/steps/${step.id}`, {
-      ...step,
-      status: 'done',
-      startedAt: null,
-      doneAt: ago(hours - 0.2),
-    });
-  await bench.ask('POST', `/api/wash-days/${id}/finish`);
+    await tapStep(bench, id, step.id, { status: 'done', startedAt: null, doneAt: ago(hours - 0.2) });
+  await tapFinish(bench, id);
   await bench.ask('PATCH', `/api/wash-days/${id}`, { dryAt: ago(hours - 0.5), revealAt: ago(hours - 0.6) });
   const ended = await bench.ask<WashDay>('POST', `/api/wash-days/${id}/end-wear`, {
     kind: 'washed-schedule',
@@ -391,7 +387,7 @@ describe('a refresh trial', () => {
     expect(saved.status, JSON.stringify(saved.body)).toBe(200);
     const id = v7();
     await bench.ask('PUT', `/api/wash-days/${id}`, { trialId: made.id, startedAt: ago(30) });
-    const through = (await bench.ask<WashDay>('POST', `/api/wash-days/${id}/finish`)).body;
+    const through = await tapFinish(bench, id);
     const ofRefresh = (day: WashDay) =>
       day.steps.filter(({ slot }) => slot === 'refresh').map(({ status }) => status);
     expect(ofRefresh(through).sort()).toEqual(['skipped', 'waiting']);

@@ -5,6 +5,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
 import { sampleBench } from '../../testing/samples.ts';
+import { tapFinish } from '../../testing/tapping.ts';
 
 let bench: TestBench;
 beforeAll(async () => {
@@ -147,7 +148,7 @@ describe('the lot', () => {
   it('keeps a wash day whose hair was finished: it is not given up and run again', async () => {
     const { trial } = await sampleBench(bench);
     const first = (await start(trial.id)).body;
-    await bench.ask('POST', `/api/wash-days/${first.id}/finish`);
+    await tapFinish(bench, first.id);
     const at = new Date().toISOString();
     await bench.ask('PATCH', `/api/wash-days/${first.id}`, { dryAt: at, revealAt: at });
     const refused = await bench.ask('POST', `/api/wash-days/${first.id}/abandon`, {

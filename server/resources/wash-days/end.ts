@@ -3,18 +3,13 @@ import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, Refusal } from '../../http/problems.ts';
 import { finishIfComplete } from '../trials/finish.ts';
-import { openWashDay, readWashDay } from './read.ts';
+import { readWashDay } from './read.ts';
+import { holdWashDay, openWashDay } from './standing.ts';
 
-/** Ends the routine; what was never reached counts as skipped, but for a refresh, whose day is still to come. The wash time falls back to the first cleanse or rinse. */
-export async function finishRoutine(db: Db, id: string): Promise<WashDay> {
-  return transaction(db, async (client) => {
-    await openWashDay(client, id);
-    await finishInto(client, id, new Date().toISOString());
-    return readWashDay(client, id);
-  });
-}
-
-/** {@link finishRoutine} within a transaction under way, at the moment it was said. */
+/**
+ * Ends the routine at the moment it was said; what was never reached counts as skipped, but for a refresh, whose day is
+ * still to come. The wash time falls back to the first cleanse or rinse.
+ */
 export async function finishInto(client: Client, id: string, at: string): Promise<void> {
   await client.query(
     `update wash_step set status = 'skipped' where wash_day_id = $1 and status = 'waiting' and slot <> 'refresh'`,
@@ -36,7 +31,8 @@ export async function abandonWashDay(db: Db, id: string, reason: string): Promis
     const day = await openWashDay(client, id);
     if (day.status === 'finished')
       throw new Refusal(409, 'This wash day was worn to its end and cannot be abandoned.');
-    if (day.revealAt !== null || day.checkIns.some(({ stage }) => stage === 'wear'))
+    const worn = await client.query(`select 1 from check_in where wash_day_id = $1 and stage = 'wear'`, [id]);
+    if (day.revealAt !== null || worn.rowCount)
       throw new Refusal(
         409,
         'The hair is finished, so this wash day counts. Say how its wear ended; a day is not run again once its result was seen.',
@@ -76,7 +72,7 @@ export async function endWear(db: Db, id: string, end: v.InferOutput<typeof Wear
 /** Takes back an ending entered by mistake: before the next wash day, and soon where it closed the trial. */
 export async function reopenWear(db: Db, id: string): Promise<WashDay> {
   return transaction(db, async (client) => {
-    const day = await readWashDay(client, id);
+    const day = await holdWashDay(client, id);
     const later = await client.query('select 1 from wash_day where trial_id = $1 and started_at > $2', [
       day.trialId,
       day.startedAt,

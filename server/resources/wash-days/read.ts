@@ -1,12 +1,12 @@
 import type { WashDay } from '@sabor/contract/wash-day';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import type { Client } from '../../db/pool.ts';
-import { notFound, Refusal } from '../../http/problems.ts';
+import { notFound } from '../../http/problems.ts';
 import { doseOf, settingsOf } from '../routines/step-sql.ts';
 import { type BareDay, withWeather } from '../weather/attach.ts';
 
 const WASH_DAYS = `
-  select d.id, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone", d.position,
+  select d.id, (select value #>> '{}' from setting where key = 'database') as database, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone", d.position,
     d.arm_id as "armId", d.right_arm_id as "rightArmId", d.dose_felt as "doseFelt", d.strain, d.patience, d.shed_hairs as "shedHairs", d.shed_counted as "shedCounted",
     d.started_at as "startedAt", d.washed_at as "washedAt", d.dry80_at as "dry80At", d.dry90_at as "dry90At", d.dry_at as "dryAt",
     d.reveal_at as "revealAt", d.routine_done_at as "routineDoneAt", d.temperature_c as "temperatureC", d.humidity,
@@ -57,7 +57,8 @@ const WASH_DAYS = `
       from (select device, max(at) as at from wash_tap where wash_day_id = d.id group by device) x) as devices,
     (select count(*)::int from wash_tap where wash_day_id = d.id) as "tapsHeard",
     (select coalesce(json_agg(json_build_object('id', p.id, 'stage', p.stage, 'day', p.day, 'angle', p.angle,
-        'takenAt', p.taken_at, 'width', p.width, 'height', p.height, 'size', p.size, 'received', length(p.bytes))
+        'takenAt', p.taken_at, 'width', p.width, 'height', p.height, 'size', p.size, 'received', case when p.bytes is not null then p.size else
+          (select coalesce(sum(length(b.bytes)), 0) from photograph_piece b where b.photograph_id = p.id) end)
         order by p.taken_at, p.id), '[]') from photograph p where p.wash_day_id = d.id) as photographs
   from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id`;
 
@@ -91,18 +92,5 @@ export async function readWashDay(db: Client, id: string): Promise<WashDay> {
   const { rows } = await db.query<Row>(`${WASH_DAYS} where d.id = $1`, [id]);
   const [day] = await whole(db, rows);
   if (!day) throw notFound('wash day');
-  return day;
-}
-
-/** Refuses changes to a wash day whose trial is over, or that was abandoned. */
-export async function openWashDay(client: Client, id: string): Promise<WashDay> {
-  await client.query('select 1 from wash_day where id = $1 for update', [id]);
-  const day = await readWashDay(client, id);
-  const { rows } = await client.query<{ ended: boolean }>(
-    'select ended_at is not null as ended from trial where id = $1',
-    [day.trialId],
-  );
-  if (rows[0]?.ended) throw new Refusal(409, 'This trial is over; its wash days are closed.');
-  if (day.status === 'abandoned') throw new Refusal(409, 'This wash day was abandoned and stays as it was.');
   return day;
 }

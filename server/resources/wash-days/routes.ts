@@ -1,17 +1,12 @@
 import { TapsInput } from '@sabor/contract/taps';
-import {
-  AbandonInput,
-  StartWashDay,
-  WashDayChange,
-  WashStepInput,
-  WearEndInput,
-} from '@sabor/contract/wash-day';
+import { AbandonInput, StartWashDay, WashDayChange, WearEndInput } from '@sabor/contract/wash-day';
 import { Router } from 'express';
 import type { Db } from '../../db/pool.ts';
-import { parse } from '../../http/problems.ts';
+import { deviceOf } from '../../http/device.ts';
+import { parse, parseAsIs } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
-import { changeWashDay, removeAddedStep, saveWashStep } from './change.ts';
-import { abandonWashDay, endWear, finishRoutine, reopenWear } from './end.ts';
+import { changeWashDay } from './change.ts';
+import { abandonWashDay, endWear, reopenWear } from './end.ts';
 import { readWashDay } from './read.ts';
 import { startWashDay } from './start.ts';
 import { hearTaps } from './taps.ts';
@@ -25,21 +20,17 @@ export function washDayRoutes(db: Db): Router {
     response.json(await readWashDay(db, pathId(request, 'wash day')));
   });
   router.patch('/wash-days/:id', async (request, response) => {
-    response.json(await changeWashDay(db, pathId(request, 'wash day'), parse(WashDayChange, request.body)));
-  });
-  router.put('/wash-days/:id/steps/:stepId', async (request, response) => {
-    const body: unknown = request.body;
-    const step = { ...(body as object), id: pathId(request, 'step', 'stepId') };
-    response.json(await saveWashStep(db, pathId(request, 'wash day'), parse(WashStepInput, step)));
-  });
-  router.delete('/wash-days/:id/steps/:stepId', async (request, response) => {
-    response.json(await removeAddedStep(db, pathId(request, 'wash day'), pathId(request, 'step', 'stepId')));
+    response.json(
+      await changeWashDay(
+        db,
+        pathId(request, 'wash day'),
+        deviceOf(request),
+        parse(WashDayChange, request.body),
+      ),
+    );
   });
   router.post('/wash-days/:id/taps', async (request, response) => {
-    response.json(await hearTaps(db, pathId(request, 'wash day'), parse(TapsInput, request.body)));
-  });
-  router.post('/wash-days/:id/finish', async (request, response) => {
-    response.json(await finishRoutine(db, pathId(request, 'wash day')));
+    response.json(await hearTaps(db, pathId(request, 'wash day'), parseAsIs(TapsInput, request.body)));
   });
   router.post('/wash-days/:id/abandon', async (request, response) => {
     const { reason } = parse(AbandonInput, request.body);

@@ -1,13 +1,17 @@
-import { type HeardTap, type RefusedTap, Tap, type TapsHeard } from '@sabor/contract/taps';
+import { storable } from '@sabor/contract/storable';
+import { type HeardTap, type RefusedTap, Tap, type TapsHeard, type TapsInput } from '@sabor/contract/taps';
 import type * as v from 'valibot';
 import { safeParse } from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { mustStore } from '../../db/stored.ts';
 import { Refusal } from '../../http/problems.ts';
 import { checkInInto, eventGone, eventInto } from '../check-ins/store.ts';
+import { mustKnowMixes } from '../routines/mixes.ts';
 import { doseColumns } from '../routines/step-sql.ts';
 import { CLOCKS, changeInto } from './change.ts';
 import { finishInto } from './end.ts';
-import { openWashDay, readWashDay } from './read.ts';
+import { readWashDay } from './read.ts';
+import { holdWashDay, mustBeOpen, type Standing } from './standing.ts';
 
 type Of<K extends HeardTap['kind']> = Extract<HeardTap, { kind: K }>;
 
@@ -91,17 +95,29 @@ async function overtaken(client: Client, washDayId: string, tap: HeardTap): Prom
   return rowCount !== 0;
 }
 
-/** The ratings of a tap that no later one of the same look has rated again. */
-async function stillOwn(client: Client, washDayId: string, tap: Of<'rate'>): Promise<Of<'rate'>['ratings']> {
-  const { rows } = await client.query<{ outcome: string; zone: string | null }>(
-    `select distinct r->>'outcome' as outcome, r->>'zoneId' as zone
-     from wash_tap t, jsonb_array_elements(t.body->'ratings') r
+/** What no later tap of the same look has said again: its ratings, and whether its moment, note and rater still count. */
+async function stillOwn(client: Client, washDayId: string, tap: Of<'rate'>) {
+  const { rows } = await client.query<{
+    ratings: { outcome: string; zoneId: string | null }[];
+    note: boolean;
+    rater: boolean;
+  }>(
+    `select t.body->'ratings' as ratings, t.body ? 'note' as note, t.body ? 'rater' as rater from wash_tap t
      where t.wash_day_id = $1 and t.kind = 'rate' and t.refused is null and (t.at, t.id) > ($2, $3)
-       and t.body->>'stage' = $4 and t.body->>'day' is not distinct from $5`,
+       and t.body->>'stage' = $4 and (t.body->>'day')::int is not distinct from $5`,
     [washDayId, tap.at, tap.id, tap.stage, tap.day],
   );
-  const later = new Set(rows.map(({ outcome, zone }) => `${outcome} ${zone}`));
-  return tap.ratings.filter(({ outcome, zoneId }) => !later.has(`${outcome} ${zoneId}`));
+  const later = new Set(
+    rows.flatMap(({ ratings }) => ratings.map(({ outcome, zoneId }) => `${outcome} ${zoneId}`)),
+  );
+  return {
+    ratings: tap.ratings.filter(({ outcome, zoneId }) => !later.has(`${outcome} ${zoneId}`)),
+    overtaken: {
+      look: rows.length > 0,
+      note: rows.some(({ note }) => note),
+      rater: rows.some(({ rater }) => rater),
+    },
+  };
 }
 
 /** Whether a step was taken out by a tap, so that others about it have nothing to hold on to. */
@@ -121,7 +137,9 @@ const passOver = (client: Client, washDayId: string, tap: Of<'step'> | Of<'add-s
     [washDayId, tap.stepId, tap.at, tap.id],
   );
 
-async function apply(client: Client, washDayId: string, tap: HeardTap): Promise<void> {
+async function apply(client: Client, day: Standing, tap: HeardTap): Promise<void> {
+  const washDayId = day.id;
+  mustBeOpen(day);
   const row = (sql: string, values: unknown[]) => client.query(sql, values);
   if ('stepId' in tap && tap.kind !== 'add-step' && tap.kind !== 'take-out') {
     const { rowCount } = await row('select 1 from wash_step where id = $1 and wash_day_id = $2', [
@@ -137,6 +155,7 @@ async function apply(client: Client, washDayId: string, tap: HeardTap): Promise<
   switch (tap.kind) {
     case 'step': {
       const set = without(tap.set, await saidLater(client, washDayId, tap));
+      await mustKnowMixes(client, [set.extra]);
       await row(SET_STEP, [tap.stepId, JSON.stringify(set)]);
       await passOver(client, washDayId, tap);
       await row(CLOCKS, [washDayId]);
@@ -159,19 +178,22 @@ async function apply(client: Client, washDayId: string, tap: HeardTap): Promise<
       return;
     case 'day': {
       const set = without(tap.set, await saidLater(client, washDayId, tap));
-      await changeInto(client, await readWashDay(client, washDayId), set);
+      await changeInto(client, washDayId, set);
       return;
     }
     case 'pause':
-      await row(
-        `insert into step_pause (id, wash_step_id, paused_at, resumed_at, reason) values ($1, $2, $3, $4, $5)
-         on conflict (id) do update set paused_at = excluded.paused_at, resumed_at = excluded.resumed_at,
-           reason = excluded.reason`,
-        [tap.pauseId, tap.stepId, tap.from, tap.to, tap.reason],
+      mustStore(
+        await row(
+          `insert into step_pause (id, wash_step_id, paused_at, resumed_at, reason) values ($1, $2, $3, $4, $5)
+           on conflict (id) do update set paused_at = excluded.paused_at, resumed_at = excluded.resumed_at,
+             reason = excluded.reason where step_pause.wash_step_id = excluded.wash_step_id`,
+          [tap.pauseId, tap.stepId, tap.from, tap.to, tap.reason],
+        ),
+        'pause',
       );
       return;
     case 'mark':
-      await row('delete from step_mark where id = $1', [tap.markId]);
+      await row('delete from step_mark where id = $1 and wash_step_id = $2', [tap.markId, tap.stepId]);
       if (!tap.gone)
         await row(
           'insert into step_mark (id, wash_step_id, mark, reason, note, at) values ($1, $2, $3, $4, $5, $6)',
@@ -191,7 +213,7 @@ async function apply(client: Client, washDayId: string, tap: HeardTap): Promise<
         ]);
       return;
     case 'idea':
-      await row('delete from idea where id = $1', [tap.ideaId]);
+      await row('delete from idea where id = $1 and wash_step_id = $2', [tap.ideaId, tap.stepId]);
       if (!tap.gone)
         await row('insert into idea (id, wash_step_id, idea, at) values ($1, $2, $3, $4)', [
           tap.ideaId,
@@ -209,28 +231,20 @@ async function apply(client: Client, washDayId: string, tap: HeardTap): Promise<
           tap.grams,
         ]);
       return;
-    case 'rate':
-      await checkInInto(client, {
-        id: tap.checkInId,
-        washDayId,
-        stage: tap.stage,
-        day: tap.day,
-        at: tap.lookedAt,
-        ratings: await stillOwn(client, washDayId, tap),
-        curls: [],
-      });
+    case 'rate': {
+      const { ratings, overtaken } = await stillOwn(client, washDayId, tap);
+      const { checkInId: id, stage, lookedAt: at, note, rater } = tap;
+      await checkInInto(
+        client,
+        day,
+        { id, washDayId, stage, day: tap.day, at, ratings, curls: [], note, rater },
+        overtaken,
+      );
       return;
+    }
     case 'event':
-      if (tap.gone) await eventGone(client, washDayId, tap.eventId);
-      else
-        await eventInto(client, {
-          id: tap.eventId,
-          washDayId,
-          kind: tap.event,
-          on: tap.on,
-          note: '',
-          zoneIds: [],
-        });
+      if (tap.gone) await eventGone(client, day, tap.eventId);
+      else await eventInto(client, day, { id: tap.eventId, washDayId, kind: tap.event, on: tap.on });
       return;
     case 'finish':
       await finishInto(client, washDayId, tap.at);
@@ -250,68 +264,132 @@ async function apply(client: Client, washDayId: string, tap: HeardTap): Promise<
   }
 }
 
-/** A sentence for what the tables themselves refuse (SQLSTATE classes 22 and 23); null for any other failure. */
+/** A sentence for what the tables themselves refuse (SQLSTATE classes 21 to 23); null for any other failure. */
 function impossible(error: unknown): string | null {
   const code = (error as { code?: unknown } | null)?.code;
-  return typeof code === 'string' && /^2[23]/.test(code)
+  return typeof code === 'string' && /^2[123]/.test(code)
     ? 'This does not fit what is stored: a product, a step or an amount in it is not known.'
     : null;
 }
 
-/** A tap that cannot be read, by its id where it has one. */
-const unread = (raw: unknown, detail: string): RefusedTap => ({
-  id: String((raw as { id?: unknown } | null)?.id ?? ''),
-  detail,
-});
+/** Clocks differ by less than this without being wrong, ms. */
+const CLOCK_SLACK = 120_000;
+
+/** Fields of taps that hold moments of the device's clock. */
+const MOMENTS = new Set([
+  'at',
+  'startedAt',
+  'doneAt',
+  'washedAt',
+  'dry80At',
+  'dry90At',
+  'dryAt',
+  'revealAt',
+  'from',
+  'to',
+  'lookedAt',
+]);
+
+/** The tap as a right clock would have made it. */
+const setRight = (value: unknown, aheadMs: number): unknown => {
+  if (Array.isArray(value) || typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(
+    Object.entries(value).map(([key, item]) => {
+      if (!MOMENTS.has(key) || typeof item !== 'string') return [key, setRight(item, aheadMs)];
+      const ms = Date.parse(item);
+      return [key, Number.isNaN(ms) ? item : new Date(ms - aheadMs).toISOString()];
+    }),
+  );
+};
+
+/** A tap read from what a device sent, or what is wrong with it; its id where it has one. */
+function readTap(raw: unknown, aheadMs: number): { tap: HeardTap } | { id: string; detail: string } {
+  const given = typeof raw === 'object' && raw !== null && 'id' in raw ? raw.id : null;
+  const id = typeof given === 'string' ? given.slice(0, 100) : '';
+  const clean = storable(raw);
+  if (clean.problem !== null) return { id, detail: clean.problem };
+  const read = safeParse(Tap, aheadMs === 0 ? clean.value : setRight(clean.value, aheadMs));
+  return read.success ? { tap: read.output } : { id, detail: read.issues[0].message };
+}
+
+/** By how much a device's clock is ahead of this one, ms; 0 where that is no more than clocks differ. */
+function aheadOf(now: string | undefined): number {
+  const ahead = now === undefined ? 0 : Date.parse(now) - Date.now();
+  return Math.abs(ahead) < CLOCK_SLACK ? 0 : Math.round(ahead);
+}
+
+/** Refuses taps that a device kept for another database. */
+async function mustBeHere(client: Client, database: string | undefined): Promise<void> {
+  if (database === undefined) return;
+  const { rows } = await client.query(
+    `select from setting where key = 'database' and value = to_jsonb($1::text)`,
+    [database],
+  );
+  if (rows.length === 0)
+    throw new Refusal(
+      421,
+      'These taps belong to another Sabor’s data. They stay on this device until that one answers.',
+    );
+}
 
 /**
- * Takes a device's taps, in their order, each once. One that cannot stand is refused with its sentence and holds up no
- * other; sending it again changes nothing.
+ * Takes a device's taps, in their order, each once. One that cannot stand, or cannot be stored, is refused with its
+ * sentence and holds up no other; sending it again changes nothing. Moments of a clock that is minutes wrong are set
+ * right by the device's own time of sending, and it is said so.
  */
 export async function hearTaps(
   db: Db,
   washDayId: string,
-  { device, taps }: { device: string; taps: readonly unknown[] },
+  { device, taps, now, database }: v.InferOutput<typeof TapsInput>,
 ): Promise<TapsHeard> {
   return transaction(db, async (client) => {
-    await client.query('select 1 from wash_day where id = $1 for update', [washDayId]);
-    await readWashDay(client, washDayId);
+    await mustBeHere(client, database);
+    const aheadMs = aheadOf(now);
+    let day = await holdWashDay(client, washDayId);
     const heard: string[] = [];
     const refused: RefusedTap[] = [];
     for (const raw of taps) {
-      const read: v.SafeParseResult<typeof Tap> = safeParse(Tap, raw);
-      if (!read.success) {
-        refused.push(unread(raw, read.issues[0].message));
-        heard.push(unread(raw, '').id);
+      const read = readTap(raw, aheadMs);
+      if (!('tap' in read)) {
+        refused.push(read);
+        heard.push(read.id);
         continue;
       }
-      const tap = read.output;
-      heard.push(tap.id);
-      const known = await client.query<{ refused: string | null }>(
-        'select refused from wash_tap where id = $1',
-        [tap.id],
-      );
-      if (known.rows[0]) {
-        if (known.rows[0].refused) refused.push({ id: tap.id, detail: known.rows[0].refused });
-        continue;
-      }
-      let against: string | null = null;
+      const { id, at, kind, ...body } = read.tap;
+      heard.push(id);
       await client.query('savepoint tap');
       try {
-        await openWashDay(client, washDayId);
-        await apply(client, washDayId, tap);
-      } catch (error) {
-        against = error instanceof Refusal ? error.message : impossible(error);
-        if (against === null) throw error;
-        await client.query('rollback to savepoint tap');
-        refused.push({ id: tap.id, detail: against });
+        const known = await client.query<{ refused: string | null; elsewhere: boolean }>(
+          'select refused, wash_day_id <> $2 as elsewhere from wash_tap where id = $1',
+          [id, washDayId],
+        );
+        if (known.rows[0]) {
+          const { refused: detail, elsewhere } = known.rows[0];
+          if (elsewhere) refused.push({ id, detail: 'A tap of another wash day has this id.' });
+          else if (detail) refused.push({ id, detail });
+          continue;
+        }
+        let against: string | null = null;
+        try {
+          await apply(client, day, read.tap);
+        } catch (error) {
+          against = error instanceof Refusal ? error.message : impossible(error);
+          if (against === null) throw error;
+          await client.query('rollback to savepoint tap');
+          refused.push({ id, detail: against });
+        }
+        await client.query(
+          `insert into wash_tap (id, wash_day_id, device, at, kind, body, refused, clock_ahead_ms)
+           values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+          [id, washDayId, device, at, kind, JSON.stringify(body), against, aheadMs],
+        );
+        // What others of these taps are held to: whether the hair was revealed.
+        if (kind === 'day' || kind === 'step' || kind === 'finish')
+          day = await holdWashDay(client, washDayId);
+      } finally {
+        await client.query('release savepoint tap').catch(() => {});
       }
-      const { id, at, kind, ...body } = tap;
-      await client.query(
-        'insert into wash_tap (id, wash_day_id, device, at, kind, body, refused) values ($1, $2, $3, $4, $5, $6, $7)',
-        [id, washDayId, device, at, kind, JSON.stringify(body), against],
-      );
     }
-    return { day: await readWashDay(client, washDayId), heard, refused };
+    return { day: await readWashDay(client, washDayId), heard, refused, clockAheadMs: aheadMs };
   });
 }

@@ -6,6 +6,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
 import { sampleBench, zoneOfAfternoon } from '../../testing/samples.ts';
+import { tap, tapFinish, tapStep } from '../../testing/tapping.ts';
 
 let bench: TestBench;
 let sample: Awaited<ReturnType<typeof sampleBench>>;
@@ -30,8 +31,9 @@ async function begin(startedAt = now()): Promise<WashDay> {
   return body;
 }
 
-const sendStep = (day: WashDay, { planStepId: _, planned: __, ...step }: WashStep, to: Partial<WashStep>) =>
-  bench.ask<WashDay>('PUT', `/api/wash-days/${day.id}/steps/${step.id}`, { ...step, ...to });
+const sendStep = async (day: WashDay, step: WashStep, to: Parameters<typeof tapStep>[3]) => ({
+  body: await tapStep(bench, day.id, step.id, to),
+});
 
 async function wear(startedAt = ago(5)): Promise<WashDay> {
   const day = await begin(startedAt);
@@ -40,7 +42,7 @@ async function wear(startedAt = ago(5)): Promise<WashDay> {
       status: 'done',
       doneAt: new Date(Math.min(Date.now(), Date.parse(startedAt) + 60_000)).toISOString(),
     });
-  return (await bench.ask<WashDay>('POST', `/api/wash-days/${day.id}/finish`)).body;
+  return tapFinish(bench, day.id);
 }
 
 const look = (day: WashDay, to: Partial<CheckInInput> = {}) => {
@@ -106,15 +108,9 @@ describe('a wash day', () => {
 
   it('takes steps the plan does not have, at their place, and lets them go again', async () => {
     const day = await begin();
-    const extra = {
-      ...day.steps[2]!,
-      id: v7(),
-      slot: 'second-coat' as const,
-      position: 1.5,
-      planStepId: null,
-      planned: null,
-    };
-    const { body } = await sendStep(day, extra, { status: 'done', doneAt: now() });
+    const stepId = v7();
+    const added = await tap(bench, day.id, { kind: 'add-step', stepId, slot: 'second-coat', position: 1.5 });
+    const body = added.body.day;
     expect(body.steps.map(({ slot }) => slot)).toEqual([
       'cleanse',
       'hold',
@@ -123,15 +119,15 @@ describe('a wash day', () => {
       'break-cast',
     ]);
     expect(body.steps[2]).toMatchObject({ planStepId: null, planned: null });
-    const without = await bench.ask<WashDay>('DELETE', `/api/wash-days/${day.id}/steps/${extra.id}`);
-    expect(without.body.steps).toHaveLength(4);
-    const planned = await bench.ask<WashDay>('DELETE', `/api/wash-days/${day.id}/steps/${day.steps[0]!.id}`);
-    expect(planned.body.steps).toHaveLength(4);
+    const without = await tap(bench, day.id, { kind: 'take-out', stepId });
+    expect(without.body.day.steps).toHaveLength(4);
+    const planned = await tap(bench, day.id, { kind: 'take-out', stepId: day.steps[0]!.id });
+    expect(planned.body.day.steps).toHaveLength(4);
   });
 
   it('finished early counts the rest as skipped', async () => {
     const day = await begin();
-    const { body } = await bench.ask<WashDay>('POST', `/api/wash-days/${day.id}/finish`);
+    const body = await tapFinish(bench, day.id);
     expect(body.status).toBe('worn');
     expect(new Set(body.steps.map(({ status }) => status))).toEqual(new Set(['skipped']));
   });
@@ -170,12 +166,8 @@ describe('a wash day', () => {
 
   it('refuses a dose of “abc”', async () => {
     const day = await begin();
-    const { planStepId: _, planned: __, ...step } = day.steps[0]!;
-    const { body } = await bench.ask('PUT', `/api/wash-days/${day.id}/steps/${step.id}`, {
-      ...step,
-      dose: { kind: 'exact', amount: 'abc', measure: 'pump', per: 'head' },
-    });
-    expect(body.fields).toContainEqual({ path: 'dose.amount', message: 'The dose must be a number.' });
+    const dose = { kind: 'exact', amount: 'abc' as unknown as number, measure: 'pump', per: 'head' } as const;
+    await expect(tapStep(bench, day.id, day.steps[0]!.id, { dose })).rejects.toThrow('must be a number');
   });
 });
 

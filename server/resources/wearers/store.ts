@@ -1,6 +1,7 @@
 import type { Wearer, WearerInput } from '@sabor/contract/wearer';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { mustStore } from '../../db/stored.ts';
 import { atField, notFound } from '../../http/problems.ts';
 
 const WEARERS = `
@@ -71,8 +72,9 @@ export async function saveWearer(db: Db, wearer: v.InferOutput<typeof WearerInpu
       ])
       .catch(refuseInUse('curls', 'tagged curl'));
     const place = (row: object, position: number) => ({ ...row, position });
-    await client.query(
-      `insert into zone (id, wearer_id, place, side, own_name, porosity, density, strand, pattern, damage, note, position)
+    mustStore(
+      await client.query(
+        `insert into zone (id, wearer_id, place, side, own_name, porosity, density, strand, pattern, damage, note, position)
        select z.id, $1, z.place, z.side, z."ownName", z.porosity, z.density, z.strand, z.pattern, z.damage, z.note, z.position
        from jsonb_to_recordset($2::jsonb) as z(id uuid, place text, side text, "ownName" text, porosity text,
          density text, strand text, pattern text, damage text, note text, position int)
@@ -80,17 +82,24 @@ export async function saveWearer(db: Db, wearer: v.InferOutput<typeof WearerInpu
          density = excluded.density, strand = excluded.strand, pattern = excluded.pattern, damage = excluded.damage, note = excluded.note,
          position = excluded.position
        where zone.wearer_id = excluded.wearer_id`,
-      [wearer.id, JSON.stringify(wearer.zones.map(place))],
+        [wearer.id, JSON.stringify(wearer.zones.map(place))],
+      ),
+      'zone',
+      wearer.zones.length,
     );
-    await client.query(
-      `insert into curl (id, wearer_id, zone_id, name, stretched_mm, resting_mm, position)
+    mustStore(
+      await client.query(
+        `insert into curl (id, wearer_id, zone_id, name, stretched_mm, resting_mm, position)
        select c.id, $1, c."zoneId", c.name, c."stretchedMm", c."restingMm", c.position
        from jsonb_to_recordset($2::jsonb) as c(id uuid, "zoneId" uuid, name text, "stretchedMm" numeric,
          "restingMm" numeric, position int)
        on conflict (id) do update set zone_id = excluded.zone_id, name = excluded.name,
          stretched_mm = excluded.stretched_mm, resting_mm = excluded.resting_mm, position = excluded.position
        where curl.wearer_id = excluded.wearer_id`,
-      [wearer.id, JSON.stringify(wearer.curls.map(place))],
+        [wearer.id, JSON.stringify(wearer.curls.map(place))],
+      ),
+      'curl',
+      wearer.curls.length,
     );
     await client
       .query('delete from zone where wearer_id = $1 and id <> all($2::uuid[])', [

@@ -14,8 +14,10 @@ import type { Observation } from '@sabor/core/climate/observation';
 import type { Scenario } from '@sabor/core/climate/places';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { mustStore } from '../../db/stored.ts';
 import { simulatedStation } from '../../devices/weather-station.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
+import { openWashDay } from '../wash-days/standing.ts';
 import { readReports } from './metar.ts';
 
 const PLACES = `
@@ -196,8 +198,9 @@ export async function readPlaceWeather(
 }
 
 export async function saveStay(db: Client, stay: v.InferOutput<typeof StayInput>): Promise<void> {
+  let stored: { rowCount: number | null };
   try {
-    await db.query(
+    stored = await db.query(
       `insert into stay (id, wearer_id, locality_id, from_on) values ($1, $2, $3, $4)
        on conflict (id) do update set locality_id = excluded.locality_id, from_on = excluded.from_on
        where stay.wearer_id = excluded.wearer_id`,
@@ -210,6 +213,7 @@ export async function saveStay(db: Client, stay: v.InferOutput<typeof StayInput>
     if (code === '23503') throw notFound('wearer or place');
     throw error;
   }
+  mustStore(stored, 'stay');
 }
 
 export async function removeStay(db: Client, id: string): Promise<void> {
@@ -217,18 +221,20 @@ export async function removeStay(db: Client, id: string): Promise<void> {
   if (rowCount === 0) throw notFound('stay');
 }
 
+/** Sets the hours out of doors and indoors on one day of an open wash day's wear. */
 export async function saveOutdoors(
-  db: Client,
+  db: Db,
   washDayId: string,
   on: string,
   hours: OutdoorsInput,
 ): Promise<void> {
-  const { rowCount } = await db.query(
-    `insert into day_outdoors (wash_day_id, on_date, outdoor_hours, indoor_hours)
-     select id, $2, $3, $4 from wash_day where id = $1
-     on conflict (wash_day_id, on_date) do update set outdoor_hours = excluded.outdoor_hours,
-       indoor_hours = excluded.indoor_hours`,
-    [washDayId, on, hours.outdoorHours, hours.indoorHours],
-  );
-  if (rowCount === 0) throw notFound('wash day');
+  await transaction(db, async (client) => {
+    await openWashDay(client, washDayId);
+    await client.query(
+      `insert into day_outdoors (wash_day_id, on_date, outdoor_hours, indoor_hours) values ($1, $2, $3, $4)
+       on conflict (wash_day_id, on_date) do update set outdoor_hours = excluded.outdoor_hours,
+         indoor_hours = excluded.indoor_hours`,
+      [washDayId, on, hours.outdoorHours, hours.indoorHours],
+    );
+  });
 }

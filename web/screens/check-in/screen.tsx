@@ -8,7 +8,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { put } from '../../api/http.ts';
-import { useChange, useTrial, useWashDay, useWashDayChange, useWearer } from '../../api/queries.ts';
+import { useTrial, useWashDay, useWashDayChange, useWearer } from '../../api/queries.ts';
 import { makeTap } from '../../basin/outbox.ts';
 import { SentLine } from '../../basin/sent-line.tsx';
 import { HeadMap, type MapZone } from '../../drawings/head-map.tsx';
@@ -69,7 +69,7 @@ function CheckInSheet({
   const save = useWashDayChange(washDay.id, (input: CheckInInput) =>
     put<WashDay>(`/check-ins/${input.id}`, input),
   );
-  const tapRatings = (ratings: RatingInput[]) =>
+  const tapRatings = (ratings: RatingInput[], words: { note?: string; rater?: string } = {}) =>
     makeTap(washDay.id, {
       kind: 'rate',
       checkInId: taken?.id ?? fresh.current,
@@ -77,6 +77,7 @@ function CheckInSheet({
       day: n,
       lookedAt: at,
       ratings,
+      ...words,
     });
   const send = (part: Pick<CheckInInput, 'curls'> & { at?: string }) =>
     save.mutateAsync({
@@ -88,10 +89,6 @@ function CheckInSheet({
       ...part,
     });
 
-  // A note goes out on its own at once, not behind the taps before it.
-  const jot = useChange((words: { note: string } | { rater: string }) =>
-    put(`/check-ins/${taken?.id ?? fresh.current}`, { washDayId: washDay.id, stage, day: n, at, ...words }),
-  );
   const ratings = (taken?.ratings ?? []).filter((rating) => rating.outcome === outcome);
   const ratingOf = (zoneId: string) => ratings.find((rating) => rating.zoneId === zoneId)?.value ?? null;
   const rate = (value: number | null) => {
@@ -240,13 +237,13 @@ function CheckInSheet({
             label="Note"
             rows={2}
             words={taken?.note ?? ''}
-            save={(note) => jot.mutateAsync({ note })}
+            save={(note) => tapRatings([], { note })}
           />
           <JotField
             key={`rater ${taken?.id}`}
             label="Rated by, where it was not you"
             words={taken?.rater ?? ''}
-            save={(rater) => jot.mutateAsync({ rater })}
+            save={(rater) => tapRatings([], { rater })}
           />
         </section>
       </div>

@@ -1,4 +1,5 @@
 import type { Product } from '@sabor/contract/shelf';
+import type { NewTap } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { IDEAS, type Idea } from '@sabor/core/basin/ideas';
 import { IN_THE_HAND, inHandOf, SHED_SLOTS } from '@sabor/core/basin/in-the-hand';
@@ -7,7 +8,6 @@ import { TOOLS, type Tool } from '@sabor/core/routine/settings';
 import { SLOTS, type Slot } from '@sabor/core/routine/slots';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
-import type { NewTap } from '../../basin/outbox.ts';
 import { productChoices } from '../../ui/step-settings.tsx';
 import { chip } from './big.ts';
 import { HowDry, Shed, Tonight } from './hand-extras.tsx';

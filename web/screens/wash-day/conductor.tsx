@@ -1,5 +1,5 @@
 import type { Product } from '@sabor/contract/shelf';
-import type { StepSet } from '@sabor/contract/taps';
+import type { NewTap, StepSet } from '@sabor/contract/taps';
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
@@ -10,7 +10,7 @@ import { useEffect } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useAwake } from '../../basin/awake.ts';
-import { makeTap, type NewTap } from '../../basin/outbox.ts';
+import { makeTap } from '../../basin/outbox.ts';
 import { SentLine } from '../../basin/sent-line.tsx';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { armsOfDay } from '../../drawings/arms-of-day.ts';

@@ -1,6 +1,6 @@
 import { fieldsOf } from '@sabor/contract/problem';
 import type { Product } from '@sabor/contract/shelf';
-import type { StepSet } from '@sabor/contract/taps';
+import type { NewTap, StepSet } from '@sabor/contract/taps';
 import { type WashDay, type WashStep, WashStepInput } from '@sabor/contract/wash-day';
 import { unpausedMs } from '@sabor/core/basin/minutes';
 import { doseLabel } from '@sabor/core/doses/dose';
@@ -12,7 +12,6 @@ import { departures } from '@sabor/core/trial/departures';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import * as v from 'valibot';
-import type { NewTap } from '../../basin/outbox.ts';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { StepSettingsFields } from '../../ui/step-settings.tsx';
 import { Asides } from './asides.tsx';

@@ -1,8 +1,8 @@
 import type { Product } from '@sabor/contract/shelf';
+import type { NewTap } from '@sabor/contract/taps';
 import type { WashStep } from '@sabor/contract/wash-day';
 import { gramsUsed } from '@sabor/core/basin/stable-reading';
 import { doseGrams, weighedBy } from '@sabor/core/step/weighed';
-import type { NewTap } from '../../basin/outbox.ts';
 import { ScaleFace } from '../../basin/scale-face.tsx';
 import { useScale } from '../../basin/use-scale.ts';
 import { chip } from './big.ts';
