@@ -76,7 +76,7 @@ export const date = v.pipe(
   v.string('Give a date.'),
   v.regex(/^\d{4}-\d{2}-\d{2}$/, 'Give a date as year, month and day.'),
   v.check(isDate, 'There is no such day.'),
-  v.check((text) => Number(text.slice(0, 4)) <= YEARS.last, 'This date is too far ahead. Check the year.'),
+  v.check((text) => !(Number(text.slice(0, 4)) > YEARS.last), 'This date is too far ahead. Check the year.'),
 );
 
 /** A date that has come: today at the latest. */
@@ -102,7 +102,10 @@ const MOMENT =
 export const moment = v.pipe(
   v.string('Give a time.'),
   v.check((text) => MOMENT.test(text) && isDate(text.slice(0, 10)), 'Give a date and time.'),
-  v.check((text) => Number(text.slice(0, 4)) <= YEARS.last, 'This time is in the future. Give now or earlier.'),
+  v.check(
+    (text) => !(Number(text.slice(0, 4)) > YEARS.last),
+    'This time is in the future. Give now or earlier.',
+  ),
 );
 
 /** Lists in which nothing may stand twice, told apart by `key`. */
