@@ -11,6 +11,7 @@ import { doseColumns } from '../routines/step-sql.ts';
 import { CLOCKS, changeInto } from './change.ts';
 import { finishInto } from './end.ts';
 import { readWashDay } from './read.ts';
+import { SaidBefore } from './said-before.ts';
 import { holdWashDay, mustBeOpen, type Standing } from './standing.ts';
 
 type Of<K extends HeardTap['kind']> = Extract<HeardTap, { kind: K }>;
@@ -43,224 +44,182 @@ const SET_STEP = `
       .join(', ')}
   from given, dose d where s.id = $1`;
 
-/** Fields of what a tap sets that a later tap on the same thing has already said. */
-async function saidLater(
-  client: Client,
-  washDayId: string,
-  tap: Of<'step'> | Of<'day'>,
-): Promise<Set<string>> {
-  const { rows } = await client.query<{ field: string }>(
-    `select distinct jsonb_object_keys(t.body->'set') as field from wash_tap t
-     where t.wash_day_id = $1 and t.kind = $2 and t.refused is null and (t.at, t.id) > ($3, $4)
-       and t.body->>'stepId' is not distinct from $5`,
-    [washDayId, tap.kind, tap.at, tap.id, tap.kind === 'step' ? tap.stepId : null],
-  );
-  return new Set(rows.map(({ field }) => field));
-}
-
 const without = <T extends object>(set: T, fields: ReadonlySet<string>): Partial<T> =>
   Object.fromEntries(
     Object.entries(set).filter(([field, value]) => value !== undefined && !fields.has(field)),
   ) as Partial<T>;
 
-/** What a tap is about, by which a later one about the same replaces it; null where each stands for itself. */
-function subject(tap: HeardTap): Record<string, unknown> | null {
-  switch (tap.kind) {
-    case 'pause':
-      return { pauseId: tap.pauseId };
-    case 'mark':
-      return { markId: tap.markId };
-    case 'idea':
-      return { ideaId: tap.ideaId };
-    case 'event':
-      return { eventId: tap.eventId };
-    case 'in-hand':
-      return { stepId: tap.stepId, quality: tap.quality };
-    case 'weighing':
-      return { stepId: tap.stepId, phase: tap.phase };
-    default:
-      return null;
+/** A wash day while its taps are heard. What the steps tell of its clocks is worked out when somebody needs it. */
+class Hearing {
+  private stale = false;
+  private readonly client: Client;
+  readonly said: SaidBefore;
+  private day: Standing;
+  constructor(client: Client, said: SaidBefore, day: Standing) {
+    this.client = client;
+    this.said = said;
+    this.day = day;
   }
-}
 
-/** Whether a later tap about the same has already been heard. */
-async function overtaken(client: Client, washDayId: string, tap: HeardTap): Promise<boolean> {
-  const about = subject(tap);
-  if (about === null) return false;
-  const { rowCount } = await client.query(
-    `select 1 from wash_tap where wash_day_id = $1 and kind = $2 and refused is null and (at, id) > ($3, $4)
-       and body @> $5::jsonb limit 1`,
-    [washDayId, tap.kind, tap.at, tap.id, JSON.stringify(about)],
-  );
-  return rowCount !== 0;
-}
-
-/** What no later tap of the same look has said again: its ratings, and whether its moment, note and rater still count. */
-async function stillOwn(client: Client, washDayId: string, tap: Of<'rate'>) {
-  const { rows } = await client.query<{
-    ratings: { outcome: string; zoneId: string | null }[];
-    note: boolean;
-    rater: boolean;
-  }>(
-    `select t.body->'ratings' as ratings, t.body ? 'note' as note, t.body ? 'rater' as rater from wash_tap t
-     where t.wash_day_id = $1 and t.kind = 'rate' and t.refused is null and (t.at, t.id) > ($2, $3)
-       and t.body->>'stage' = $4 and (t.body->>'day')::int is not distinct from $5`,
-    [washDayId, tap.at, tap.id, tap.stage, tap.day],
-  );
-  const later = new Set(
-    rows.flatMap(({ ratings }) => ratings.map(({ outcome, zoneId }) => `${outcome} ${zoneId}`)),
-  );
-  return {
-    ratings: tap.ratings.filter(({ outcome, zoneId }) => !later.has(`${outcome} ${zoneId}`)),
-    overtaken: {
-      look: rows.length > 0,
-      note: rows.some(({ note }) => note),
-      rater: rows.some(({ rater }) => rater),
-    },
-  };
-}
-
-/** Whether a step was taken out by a tap, so that others about it have nothing to hold on to. */
-async function takenOut(client: Client, washDayId: string, stepId: string): Promise<boolean> {
-  const { rowCount } = await client.query(
-    `select 1 from wash_tap where wash_day_id = $1 and kind = 'take-out' and body->>'stepId' = $2`,
-    [washDayId, stepId],
-  );
-  return rowCount !== 0;
-}
-
-/** A step heard of late that still waits, although the routine was ended after the moment of its tap, was passed over. */
-const passOver = (client: Client, washDayId: string, tap: Of<'step'> | Of<'add-step'>) =>
-  client.query(
-    `update wash_step set status = 'skipped' where id = $2 and status = 'waiting' and slot <> 'refresh' and exists (
-       select 1 from wash_tap where wash_day_id = $1 and kind = 'finish' and refused is null and (at, id) > ($3, $4))`,
-    [washDayId, tap.stepId, tap.at, tap.id],
-  );
-
-async function apply(client: Client, day: Standing, tap: HeardTap): Promise<void> {
-  const washDayId = day.id;
-  mustBeOpen(day);
-  const row = (sql: string, values: unknown[]) => client.query(sql, values);
-  if ('stepId' in tap && tap.kind !== 'add-step' && tap.kind !== 'take-out') {
-    const { rowCount } = await row('select 1 from wash_step where id = $1 and wash_day_id = $2', [
-      tap.stepId,
-      washDayId,
-    ]);
-    if (rowCount === 0) {
-      if (await takenOut(client, washDayId, tap.stepId)) return;
-      throw new Refusal(404, 'There is no such step on this wash day.');
-    }
+  get washDayId(): string {
+    return this.day.id;
   }
-  if (await overtaken(client, washDayId, tap)) return;
-  switch (tap.kind) {
-    case 'step': {
-      const set = without(tap.set, await saidLater(client, washDayId, tap));
-      await mustKnowMixes(client, [set.extra]);
-      await row(SET_STEP, [tap.stepId, JSON.stringify(set)]);
-      await passOver(client, washDayId, tap);
-      await row(CLOCKS, [washDayId]);
-      return;
+
+  row(sql: string, values: unknown[]) {
+    return this.client.query(sql, values);
+  }
+
+  /** Steps, clocks or the end of the routine have changed. */
+  changed(): void {
+    this.stale = true;
+  }
+
+  /** How the day stands now. */
+  async standing(): Promise<Standing> {
+    if (this.stale) {
+      await this.row(CLOCKS, [this.day.id]);
+      this.day = await holdWashDay(this.client, this.day.id);
+      this.stale = false;
     }
-    case 'add-step':
-      if (!(await takenOut(client, washDayId, tap.stepId)))
-        await row(
-          `insert into wash_step (id, wash_day_id, position, slot, status, extra) values ($1, $2, $3, $4, 'waiting', '{}')
-           on conflict (id) do nothing`,
-          [tap.stepId, washDayId, tap.position, tap.slot],
-        );
-      await passOver(client, washDayId, tap);
-      return;
-    case 'take-out':
-      await row('delete from wash_step where id = $1 and wash_day_id = $2 and plan_step_id is null', [
+    return this.day;
+  }
+
+  /** A step heard of late that still waits, although the routine was ended after the moment of its tap, was passed over. */
+  private async passOver(tap: Of<'step'> | Of<'add-step'>): Promise<void> {
+    if (this.said.finishedAfter(tap))
+      await this.row(
+        "update wash_step set status = 'skipped' where id = $1 and status = 'waiting' and slot <> 'refresh'",
+        [tap.stepId],
+      );
+  }
+
+  /** Does what a tap says, where nothing later has said otherwise. Throws a Refusal where it cannot stand. */
+  async apply(tap: HeardTap): Promise<void> {
+    const { client, said, washDayId } = this;
+    mustBeOpen(this.day);
+    const row = (sql: string, values: unknown[]) => this.row(sql, values);
+    if ('stepId' in tap && tap.kind !== 'add-step' && tap.kind !== 'take-out') {
+      const { rowCount } = await row('select 1 from wash_step where id = $1 and wash_day_id = $2', [
         tap.stepId,
         washDayId,
       ]);
-      return;
-    case 'day': {
-      const set = without(tap.set, await saidLater(client, washDayId, tap));
-      await changeInto(client, washDayId, set);
-      return;
+      if (rowCount === 0) {
+        if (said.tookOut(tap.stepId)) return;
+        throw new Refusal(404, 'There is no such step on this wash day.');
+      }
     }
-    case 'pause':
-      mustStore(
-        await row(
-          `insert into step_pause (id, wash_step_id, paused_at, resumed_at, reason) values ($1, $2, $3, $4, $5)
+    if (said.overtakes(tap)) return;
+    switch (tap.kind) {
+      case 'step': {
+        const set = without(tap.set, said.fieldsSince(tap));
+        await mustKnowMixes(client, [set.extra]);
+        await row(SET_STEP, [tap.stepId, JSON.stringify(set)]);
+        await this.passOver(tap);
+        this.changed();
+        return;
+      }
+      case 'add-step':
+        if (!said.tookOut(tap.stepId))
+          await row(
+            `insert into wash_step (id, wash_day_id, position, slot, status, extra) values ($1, $2, $3, $4, 'waiting', '{}')
+           on conflict (id) do nothing`,
+            [tap.stepId, washDayId, tap.position, tap.slot],
+          );
+        await this.passOver(tap);
+        return;
+      case 'take-out':
+        await row('delete from wash_step where id = $1 and wash_day_id = $2 and plan_step_id is null', [
+          tap.stepId,
+          washDayId,
+        ]);
+        return;
+      case 'day': {
+        await this.standing();
+        await changeInto(client, washDayId, without(tap.set, said.fieldsSince(tap)));
+        this.changed();
+        return;
+      }
+      case 'pause':
+        mustStore(
+          await row(
+            `insert into step_pause (id, wash_step_id, paused_at, resumed_at, reason) values ($1, $2, $3, $4, $5)
            on conflict (id) do update set paused_at = excluded.paused_at, resumed_at = excluded.resumed_at,
              reason = excluded.reason where step_pause.wash_step_id = excluded.wash_step_id`,
-          [tap.pauseId, tap.stepId, tap.from, tap.to, tap.reason],
-        ),
-        'pause',
-      );
-      return;
-    case 'mark':
-      await row('delete from step_mark where id = $1 and wash_step_id = $2', [tap.markId, tap.stepId]);
-      if (!tap.gone)
-        await row(
-          'insert into step_mark (id, wash_step_id, mark, reason, note, at) values ($1, $2, $3, $4, $5, $6)',
-          [tap.markId, tap.stepId, tap.mark, tap.reason, tap.note, tap.at],
+            [tap.pauseId, tap.stepId, tap.from, tap.to, tap.reason],
+          ),
+          'pause',
         );
-      return;
-    case 'in-hand':
-      await row('delete from in_hand_reading where wash_step_id = $1 and quality = $2', [
-        tap.stepId,
-        tap.quality,
-      ]);
-      if (tap.value !== null)
-        await row('insert into in_hand_reading (wash_step_id, quality, value) values ($1, $2, $3)', [
+        return;
+      case 'mark':
+        await row('delete from step_mark where id = $1 and wash_step_id = $2', [tap.markId, tap.stepId]);
+        if (!tap.gone)
+          await row(
+            'insert into step_mark (id, wash_step_id, mark, reason, note, at) values ($1, $2, $3, $4, $5, $6)',
+            [tap.markId, tap.stepId, tap.mark, tap.reason, tap.note, tap.at],
+          );
+        return;
+      case 'in-hand':
+        await row('delete from in_hand_reading where wash_step_id = $1 and quality = $2', [
           tap.stepId,
           tap.quality,
-          tap.value,
         ]);
-      return;
-    case 'idea':
-      await row('delete from idea where id = $1 and wash_step_id = $2', [tap.ideaId, tap.stepId]);
-      if (!tap.gone)
-        await row('insert into idea (id, wash_step_id, idea, at) values ($1, $2, $3, $4)', [
-          tap.ideaId,
-          tap.stepId,
-          tap.idea,
-          tap.at,
+        if (tap.value !== null)
+          await row('insert into in_hand_reading (wash_step_id, quality, value) values ($1, $2, $3)', [
+            tap.stepId,
+            tap.quality,
+            tap.value,
+          ]);
+        return;
+      case 'idea':
+        await row('delete from idea where id = $1 and wash_step_id = $2', [tap.ideaId, tap.stepId]);
+        if (!tap.gone)
+          await row('insert into idea (id, wash_step_id, idea, at) values ($1, $2, $3, $4)', [
+            tap.ideaId,
+            tap.stepId,
+            tap.idea,
+            tap.at,
+          ]);
+        return;
+      case 'weighing':
+        await row('delete from weighing where wash_step_id = $1 and phase = $2', [tap.stepId, tap.phase]);
+        if (tap.grams !== null)
+          await row('insert into weighing (wash_step_id, phase, grams) values ($1, $2, $3)', [
+            tap.stepId,
+            tap.phase,
+            tap.grams,
+          ]);
+        return;
+      case 'rate': {
+        const { ratings, overtaken } = said.ownOf(tap);
+        const { checkInId: id, stage, lookedAt: at, note, rater } = tap;
+        await checkInInto(
+          client,
+          await this.standing(),
+          { id, washDayId, stage, day: tap.day, at, ratings, curls: [], note, rater },
+          overtaken,
+        );
+        return;
+      }
+      case 'event':
+        if (tap.gone) await eventGone(client, await this.standing(), tap.eventId);
+        else
+          await eventInto(client, await this.standing(), {
+            id: tap.eventId,
+            washDayId,
+            kind: tap.event,
+            on: tap.on,
+          });
+        return;
+      case 'finish':
+        await this.standing();
+        await finishInto(client, washDayId, tap.at);
+        // A step that was taken up again after this moment, but heard of before it, still waits.
+        await row("update wash_step set status = 'waiting' where wash_day_id = $1 and id = any($2::uuid[])", [
+          washDayId,
+          said.waitingAfter(tap),
         ]);
-      return;
-    case 'weighing':
-      await row('delete from weighing where wash_step_id = $1 and phase = $2', [tap.stepId, tap.phase]);
-      if (tap.grams !== null)
-        await row('insert into weighing (wash_step_id, phase, grams) values ($1, $2, $3)', [
-          tap.stepId,
-          tap.phase,
-          tap.grams,
-        ]);
-      return;
-    case 'rate': {
-      const { ratings, overtaken } = await stillOwn(client, washDayId, tap);
-      const { checkInId: id, stage, lookedAt: at, note, rater } = tap;
-      await checkInInto(
-        client,
-        day,
-        { id, washDayId, stage, day: tap.day, at, ratings, curls: [], note, rater },
-        overtaken,
-      );
-      return;
+        this.changed();
     }
-    case 'event':
-      if (tap.gone) await eventGone(client, day, tap.eventId);
-      else await eventInto(client, day, { id: tap.eventId, washDayId, kind: tap.event, on: tap.on });
-      return;
-    case 'finish':
-      await finishInto(client, washDayId, tap.at);
-      // A step that was taken up again after this moment, but heard of before it, still waits.
-      await row(
-        `update wash_step set status = 'waiting' where wash_day_id = $1 and id in (
-           select step_id from (
-             select distinct on (step_id) step_id, body->'set'->>'status' as status, at, id
-             from (select *, (body->>'stepId')::uuid as step_id from wash_tap) t
-             where wash_day_id = $1 and kind = 'step' and refused is null and body->'set' ? 'status'
-             order by step_id, at desc, id desc) last
-           where status = 'waiting' and (at, id) > ($2, $3) and not exists (
-             select 1 from wash_tap f where f.wash_day_id = $1 and f.kind = 'finish' and f.refused is null
-               and (f.at, f.id) > (last.at, last.id)))`,
-        [washDayId, tap.at, tap.id],
-      );
   }
 }
 
@@ -332,6 +291,69 @@ async function mustBeHere(client: Client, database: string | undefined): Promise
     );
 }
 
+/** A tap as it goes on record, with why it was refused. */
+interface Recorded {
+  tap: HeardTap;
+  refused: string | null;
+}
+
+async function record(
+  client: Client,
+  washDayId: string,
+  device: string,
+  clockAheadMs: number,
+  taps: readonly Recorded[],
+): Promise<void> {
+  if (taps.length === 0) return;
+  await client.query(
+    `insert into wash_tap (id, wash_day_id, device, at, kind, body, refused, clock_ahead_ms)
+     select t.id, $1, $2, t.at, t.kind, t.body, t.refused, $3
+     from jsonb_to_recordset($4::jsonb) as t(id uuid, at timestamptz, kind text, body jsonb, refused text)`,
+    [
+      washDayId,
+      device,
+      clockAheadMs,
+      JSON.stringify(
+        taps.map(({ tap: { id, at, kind, ...body }, refused }) => ({ id, at, kind, body, refused })),
+      ),
+    ],
+  );
+}
+
+/**
+ * Applies taps in their order. Not `carefully`, the first that cannot stand throws, whatever it has done already; else
+ * each is undone alone.
+ */
+async function applyAll(
+  client: Client,
+  washDayId: string,
+  taps: readonly HeardTap[],
+  carefully: boolean,
+): Promise<Recorded[]> {
+  const hearing = new Hearing(
+    client,
+    await SaidBefore.of(client, washDayId),
+    await holdWashDay(client, washDayId),
+  );
+  const recorded: Recorded[] = [];
+  for (const tap of taps) {
+    let refused: string | null = null;
+    if (carefully) await client.query('savepoint tap');
+    try {
+      await hearing.apply(tap);
+      hearing.said.add(tap);
+    } catch (error) {
+      refused = error instanceof Refusal ? error.message : impossible(error);
+      if (refused === null || !carefully) throw error;
+      await client.query('rollback to savepoint tap');
+    }
+    if (carefully) await client.query('release savepoint tap');
+    recorded.push({ tap, refused });
+  }
+  await hearing.standing();
+  return recorded;
+}
+
 /**
  * Takes a device's taps, in their order, each once. One that cannot stand, or cannot be stored, is refused with its
  * sentence and holds up no other; sending it again changes nothing. Moments of a clock that is minutes wrong are set
@@ -345,50 +367,41 @@ export async function hearTaps(
   return transaction(db, async (client) => {
     await mustBeHere(client, database);
     const aheadMs = aheadOf(now);
-    let day = await holdWashDay(client, washDayId);
+    await holdWashDay(client, washDayId);
     const heard: string[] = [];
     const refused: RefusedTap[] = [];
+    const fresh = new Map<string, HeardTap>();
     for (const raw of taps) {
       const read = readTap(raw, aheadMs);
-      if (!('tap' in read)) {
-        refused.push(read);
+      if ('tap' in read) {
+        heard.push(read.tap.id);
+        if (!fresh.has(read.tap.id)) fresh.set(read.tap.id, read.tap);
+      } else {
         heard.push(read.id);
-        continue;
+        refused.push(read);
       }
-      const { id, at, kind, ...body } = read.tap;
-      heard.push(id);
-      await client.query('savepoint tap');
-      try {
-        const known = await client.query<{ refused: string | null; elsewhere: boolean }>(
-          'select refused, wash_day_id <> $2 as elsewhere from wash_tap where id = $1',
-          [id, washDayId],
-        );
-        if (known.rows[0]) {
-          const { refused: detail, elsewhere } = known.rows[0];
-          if (elsewhere) refused.push({ id, detail: 'A tap of another wash day has this id.' });
-          else if (detail) refused.push({ id, detail });
-          continue;
-        }
-        let against: string | null = null;
-        try {
-          await apply(client, day, read.tap);
-        } catch (error) {
-          against = error instanceof Refusal ? error.message : impossible(error);
-          if (against === null) throw error;
-          await client.query('rollback to savepoint tap');
-          refused.push({ id, detail: against });
-        }
-        await client.query(
-          `insert into wash_tap (id, wash_day_id, device, at, kind, body, refused, clock_ahead_ms)
-           values ($1, $2, $3, $4, $5, $6, $7, $8)`,
-          [id, washDayId, device, at, kind, JSON.stringify(body), against, aheadMs],
-        );
-        // What others of these taps are held to: whether the hair was revealed.
-        if (kind === 'day' || kind === 'step' || kind === 'finish')
-          day = await holdWashDay(client, washDayId);
-      } finally {
-        await client.query('release savepoint tap').catch(() => {});
-      }
+    }
+    const known = await client.query<{ id: string; refused: string | null; elsewhere: boolean }>(
+      'select id, refused, wash_day_id <> $2 as elsewhere from wash_tap where id = any($1::uuid[])',
+      [[...fresh.keys()], washDayId],
+    );
+    for (const { id, refused: why, elsewhere } of known.rows) {
+      fresh.delete(id);
+      const detail = elsewhere ? 'A tap of another wash day has this id.' : why;
+      if (detail) refused.push({ id, detail });
+    }
+    if (fresh.size > 0) {
+      const list = [...fresh.values()];
+      await client.query('savepoint taps');
+      const recorded = await applyAll(client, washDayId, list, false).catch(async (error) => {
+        if (!(error instanceof Refusal) && impossible(error) === null) throw error;
+        // Something among them cannot stand: once more, one by one.
+        await client.query('rollback to savepoint taps');
+        return applyAll(client, washDayId, list, true);
+      });
+      await record(client, washDayId, device, aheadMs, recorded);
+      for (const { tap, refused: detail } of recorded)
+        if (detail !== null) refused.push({ id: tap.id, detail });
     }
     return { day: await readWashDay(client, washDayId), heard, refused, clockAheadMs: aheadMs };
   });

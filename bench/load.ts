@@ -1,0 +1,171 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import os from 'node:os';
+import path from 'node:path';
+import { pino } from 'pino';
+import { v7 } from 'uuid';
+import { startCluster } from '../scripts/postgres/cluster.ts';
+import { createApp } from '../server/app.ts';
+import { migrate } from '../server/db/migrate.ts';
+import { type Db, openPool } from '../server/db/pool.ts';
+import { liveTenYears } from './ten-years.ts';
+
+const ms = (x: number) => `${x.toFixed(x < 10 ? 1 : 0)} ms`;
+
+async function times(work: () => Promise<unknown>, n: number): Promise<number[]> {
+  await work();
+  const found: number[] = [];
+  for (let i = 0; i < n; i++) {
+    const began = performance.now();
+    await work();
+    found.push(performance.now() - began);
+  }
+  return found.sort((a, b) => a - b);
+}
+
+const at = (sorted: readonly number[], share: number) =>
+  sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
+
+/** What each page asks for, and the plain select of the same rows it is held against. */
+const asked = (ids: Awaited<ReturnType<typeof liveTenYears>>): [string, string][] => {
+  const day = `where d.id = '${ids.washDayId}'`;
+  const trial = `where d.trial_id = '${ids.trialId}'`;
+  const ofDays = (where: string) =>
+    `select (select json_agg(d) from wash_day d ${where}),
+       (select json_agg(s) from wash_step s join wash_day d on d.id = s.wash_day_id ${where}),
+       (select json_agg(r) from reading r join check_in c on c.id = r.check_in_id join wash_day d on d.id = c.wash_day_id ${where}),
+       (select json_agg(w) from wash_day d join trial t on t.id = d.trial_id join stay y on y.wearer_id = t.wearer_id
+          join weather_reading w on w.locality_id = y.locality_id and w.at between d.started_at - interval '1 day'
+            and least(coalesce(d.wear_ended_at, now()), d.started_at + interval '10 days') + interval '1 day' ${where})`;
+  const all = (tables: string[]) =>
+    `select ${tables.map((t) => `(select json_agg(t) from ${t} t)`).join(', ')}`;
+  return [
+    ['/settings', all(['setting'])],
+    ['/shelf', all(['line', 'product', 'bottle', 'calibration'])],
+    ['/wearers', all(['wearer', 'zone', 'curl'])],
+    [
+      `/wearers/${ids.wearerId}`,
+      `select (select json_agg(z) from zone z where wearer_id = '${ids.wearerId}')`,
+    ],
+    [
+      `/wearers/${ids.wearerId}/file`,
+      `select (select json_agg(t) from hair_test t where wearer_id = '${ids.wearerId}'), (select json_agg(t) from hair_event t where wearer_id = '${ids.wearerId}'),
+         (select json_agg(d) from wash_day d join trial t on t.id = d.trial_id where t.wearer_id = '${ids.wearerId}'),
+         (select json_agg(s) from wash_step s join wash_day d on d.id = s.wash_day_id join trial t on t.id = d.trial_id where t.wearer_id = '${ids.wearerId}')`,
+    ],
+    [
+      `/wearers/${ids.wearerId}/ledger`,
+      `select (select json_agg(s) from wash_step s join wash_day d on d.id = s.wash_day_id join trial t on t.id = d.trial_id where t.wearer_id = '${ids.wearerId}')`,
+    ],
+    [`/wearers/${ids.wearerId}/ghosts`, 'select json_agg(p) from photograph p'],
+    ['/routines', `select (select json_agg(r) from routine r where not is_plan)`],
+    ['/trials', all(['trial', 'arm', 'arm_step', 'trial_zone', 'allocation', 'step'])],
+    [`/trials/${ids.trialId}`, ofDays(trial)],
+    [`/trials/${ids.trialId}/readings.csv`, ofDays(trial)],
+    [`/wash-days/${ids.washDayId}`, ofDays(day)],
+    [
+      '/today',
+      all([
+        'trial',
+        'arm',
+        'arm_step',
+        'trial_zone',
+        'allocation',
+        'step',
+        'product',
+        'bottle',
+        'hair_event',
+      ]),
+    ],
+    ['/weather', all(['locality', 'stay'])],
+    [
+      `/places/${ids.placeId}/weather?from=${new Date(Date.now() - 31 * 86_400_000).toISOString()}&to=${new Date().toISOString()}`,
+      `select json_agg(w) from weather_reading w where locality_id = '${ids.placeId}' and at > now() - interval '31 days'`,
+    ],
+    [
+      `/places/${ids.placeId}/weather?from=2010-01-01T00:00:00Z&to=2190-01-01T00:00:00Z`,
+      `select json_agg(w) from weather_reading w where locality_id = '${ids.placeId}'`,
+    ],
+    ['/shelf.csv', all(['product', 'line'])],
+    ['/own-ingredients', all(['own_ingredient'])],
+    ['/backups', all(['line'])],
+  ];
+};
+
+async function everyGet(url: string, db: Db, ids: Awaited<ReturnType<typeof liveTenYears>>): Promise<void> {
+  for (const [route, sql] of asked(ids)) {
+    const found = await times(async () => {
+      const response = await fetch(`${url}/api${route}`);
+      if (!response.ok) throw new Error(`${route}: ${response.status} ${await response.text()}`);
+      await response.arrayBuffer();
+    }, 20);
+    const peer = await times(() => db.query(sql), 20);
+    // What another page would wait while this one is answered, eight at once.
+    let longest = 0;
+    let going = true;
+    const other = (async () => {
+      while (going) {
+        const began = performance.now();
+        await (await fetch(`${url}/api/settings`)).arrayBuffer();
+        longest = Math.max(longest, performance.now() - began);
+      }
+    })();
+    await Promise.all([1, 2].map(async () => (await fetch(`${url}/api${route}`)).arrayBuffer()));
+    going = false;
+    await other;
+    const name = route
+      .replaceAll(/[0-9a-f]{8}-[0-9a-f-]{27}/g, ':id')
+      .replace(/\?from=20[12]\d-(?!01-01).*/, '?a month')
+      .replace(/\?from=.*/, '?ten years');
+    console.log(
+      `GET ${name.padEnd(40)} p50 ${ms(at(found, 0.5)).padStart(8)}   p95 ${ms(at(found, 0.95)).padStart(8)}   ${(at(found, 0.5) / at(peer, 0.5)).toFixed(1).padStart(6)} × its rows read plainly   another waits ${ms(longest)}`,
+    );
+  }
+}
+
+async function taps(url: string, ids: Awaited<ReturnType<typeof liveTenYears>>): Promise<void> {
+  const day = (await (await fetch(`${url}/api/wash-days/${ids.washDayId}`)).json()) as {
+    steps: { id: string }[];
+  };
+  for (const n of [1, 20, 200, 500]) {
+    const batch = Array.from({ length: n }, () => ({
+      id: v7(),
+      at: new Date().toISOString(),
+      kind: 'step',
+      stepId: day.steps[0]!.id,
+      set: { note: 'x' },
+    }));
+    const began = performance.now();
+    const response = await fetch(`${url}/api/wash-days/${ids.washDayId}/taps`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ device: 'bench', taps: batch }),
+    });
+    await response.json();
+    console.log(`${`${n} taps at once`.padEnd(54)} ${ms(performance.now() - began).padStart(10)}`);
+  }
+}
+
+/** Ten years of data behind the server: every page's question, and taps. */
+export async function benchLoad(): Promise<void> {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-load-'));
+  const cluster = await startCluster(folder, true);
+  const db = openPool(cluster.url);
+  const log = pino({ level: 'silent' });
+  const server = createServer(createApp({ db, log, webRoot: null }));
+  try {
+    await migrate(db);
+    const ids = await liveTenYears(db);
+    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+    const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+    await everyGet(url, db, ids);
+    await taps(url, ids);
+  } finally {
+    server.closeAllConnections();
+    server.close();
+    await db.end();
+    await cluster.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}

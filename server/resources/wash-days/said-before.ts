@@ -1,0 +1,123 @@
+import type { HeardTap } from '@sabor/contract/taps';
+import type { Client } from '../../db/pool.ts';
+
+type Of<K extends HeardTap['kind']> = Extract<HeardTap, { kind: K }>;
+
+/** A tap as it is on record. One that the bench left may say less than a phone's. */
+interface Said {
+  id: string;
+  ms: number;
+  kind: HeardTap['kind'];
+  body: Record<string, unknown>;
+}
+
+/** What a tap is about, by which a later one about the same replaces it; null where each stands for itself. */
+function subject(tap: HeardTap): Record<string, unknown> | null {
+  switch (tap.kind) {
+    case 'pause':
+      return { pauseId: tap.pauseId };
+    case 'mark':
+      return { markId: tap.markId };
+    case 'idea':
+      return { ideaId: tap.ideaId };
+    case 'event':
+      return { eventId: tap.eventId };
+    case 'in-hand':
+      return { stepId: tap.stepId, quality: tap.quality };
+    case 'weighing':
+      return { stepId: tap.stepId, phase: tap.phase };
+    default:
+      return null;
+  }
+}
+
+/** The taps of one wash day that stand, whatever order they came in: what counts is the latest moment, then the id. */
+export class SaidBefore {
+  private readonly said: Said[];
+  private constructor(said: Said[]) {
+    this.said = said;
+  }
+
+  static async of(client: Client, washDayId: string): Promise<SaidBefore> {
+    const { rows } = await client.query<Omit<Said, 'ms'> & { at: string }>(
+      'select id, at, kind, body from wash_tap where wash_day_id = $1 and refused is null',
+      [washDayId],
+    );
+    return new SaidBefore(rows.map(({ at, ...tap }) => ({ ...tap, ms: Date.parse(at) })));
+  }
+
+  add({ id, at, kind, ...body }: HeardTap): void {
+    this.said.push({ id, ms: Date.parse(at), kind, body });
+  }
+
+  private after<T>(tap: Pick<HeardTap, 'id' | 'at'>, kind: HeardTap['kind'], of: (said: Said) => T): T[] {
+    const ms = Date.parse(tap.at);
+    return this.said
+      .filter((one) => one.kind === kind && (one.ms > ms || (one.ms === ms && one.id > tap.id)))
+      .map(of);
+  }
+
+  /** Fields of what a tap sets that a later one on the same thing has already said. */
+  fieldsSince(tap: Of<'step'> | Of<'day'>): Set<string> {
+    const stepId = tap.kind === 'step' ? tap.stepId : undefined;
+    return new Set(
+      this.after(tap, tap.kind, ({ body }) =>
+        body.stepId === stepId ? Object.keys(body.set as object) : [],
+      ).flat(),
+    );
+  }
+
+  /** Whether a later tap about the same has already been heard. */
+  overtakes(tap: HeardTap): boolean {
+    const about = subject(tap);
+    if (about === null) return false;
+    return this.after(tap, tap.kind, ({ body }) =>
+      Object.entries(about).every(([key, value]) => body[key] === value),
+    ).includes(true);
+  }
+
+  /** What no later tap of the same look has said again: its ratings, and whether its moment, note and rater still count. */
+  ownOf(tap: Of<'rate'>) {
+    const later = this.after(tap, 'rate', ({ body }) => body as Partial<Of<'rate'>>).filter(
+      ({ stage, day }) => stage === tap.stage && (day ?? null) === tap.day,
+    );
+    const key = ({ outcome, zoneId }: { outcome: string; zoneId: string | null }) => `${outcome} ${zoneId}`;
+    const rated = new Set(later.flatMap(({ ratings }) => (ratings ?? []).map(key)));
+    return {
+      ratings: tap.ratings.filter((rating) => !rated.has(key(rating))),
+      overtaken: {
+        look: later.length > 0,
+        note: later.some(({ note }) => note !== undefined),
+        rater: later.some(({ rater }) => rater !== undefined),
+      },
+    };
+  }
+
+  /** Whether a step was taken out by a tap, so that others about it have nothing to hold on to. */
+  tookOut(stepId: string): boolean {
+    return this.said.some(({ kind, body }) => kind === 'take-out' && body.stepId === stepId);
+  }
+
+  /** Whether the routine was ended after the moment of this tap. */
+  finishedAfter(tap: Pick<HeardTap, 'id' | 'at'>): boolean {
+    return this.after(tap, 'finish', () => true).length > 0;
+  }
+
+  /** Steps that were taken up again after this end of the routine, and that no later one has passed over. */
+  waitingAfter(tap: Of<'finish'>): string[] {
+    const last = new Map<string, Said>();
+    for (const one of this.said) {
+      if (one.kind !== 'step' || !Object.hasOwn(one.body.set as object, 'status')) continue;
+      const stepId = one.body.stepId as string;
+      const known = last.get(stepId);
+      if (!known || one.ms > known.ms || (one.ms === known.ms && one.id > known.id)) last.set(stepId, one);
+    }
+    const ms = Date.parse(tap.at);
+    return [...last].flatMap(([stepId, one]) => {
+      const waits = (one.body.set as { status: string }).status === 'waiting';
+      const later = one.ms > ms || (one.ms === ms && one.id > tap.id);
+      const at = new Date(one.ms).toISOString();
+      return waits && later && !this.finishedAfter({ id: one.id, at }) ? [stepId] : [];
+    });
+  }
+}
