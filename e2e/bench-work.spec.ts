@@ -1,3 +1,6 @@
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import { expect, test } from './bench.ts';
 
 test('what was typed survives a refusal and a reload', async ({ page }) => {
@@ -109,18 +112,25 @@ test('old links and broken files get a sentence', async ({ page }) => {
   await page.goto('/trials/0192d5a0-0000-7000-8000-000000000000');
   await expect(page.getByText(/Sabor has no such trial/)).toBeVisible();
   await page.goto('/data');
-  const file = (name: string, text: string) => ({
-    name,
-    mimeType: 'application/json',
-    buffer: Buffer.from(text),
-  });
-  await page.getByLabel('Backup file').setInputFiles(file('a.json', 'not json'));
-  await expect(page.getByText(/This file is not JSON/)).toBeVisible();
-  await page.getByLabel('Backup file').setInputFiles(file('b.json', '{"format":"other"}'));
-  await expect(page.getByText(/not whole|not a Sabor backup/)).toBeVisible();
-  const backup = await (await page.request.get('/api/export.json')).text();
-  await page.getByLabel('Backup file').setInputFiles(file('c.json', backup));
-  await expect(page.getByText(/can only be read into an empty Sabor/)).toBeVisible();
+  await expect(page.getByText(/This Sabor holds data already/)).toBeVisible();
+});
+
+test('a nightly backup goes to a folder that is chosen, and is tried out', async ({ page }) => {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-nights-'));
+  await page.goto('/data');
+  await page.getByLabel('Folder for backups').fill('nights');
+  await page.getByRole('button', { name: 'Save folder' }).click();
+  await expect(page.getByText('Give the whole path of the folder, from / on.')).toBeVisible();
+  await page.getByLabel('Folder for backups').fill(folder);
+  await page.getByRole('button', { name: 'Save folder' }).click();
+  await expect(page.getByText(/Nothing written yet/)).toBeVisible();
+  await page.getByRole('button', { name: 'Back up now' }).click();
+  await expect(page.getByText(/read back and found the same. 1 kept/)).toBeVisible({ timeout: 30_000 });
+  expect(readdirSync(folder)).toEqual([expect.stringMatching(/^sabor \d{4}-\d\d-\d\d\.zip$/)]);
+  await page.getByLabel('Folder for backups').fill('');
+  await page.getByRole('button', { name: 'Save folder' }).click();
+  await expect(page.getByText('nothing is backed up by itself')).toBeVisible();
+  rmSync(folder, { recursive: true });
 });
 
 test('the bench is walked by keyboard', async ({ page }) => {

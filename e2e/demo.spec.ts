@@ -52,14 +52,14 @@ test('a plan that can only describe is called that', async ({ page }) => {
   await expect(page.getByRole('complementary', { name: 'Caution' })).toContainText('under age');
 });
 
-test('readings leave as CSV, everything as JSON', async ({ page }) => {
+test('readings leave as CSV, everything as one zip', async ({ page }) => {
   await page.goto('/data');
   const csv = page.waitForEvent('download');
   await page.getByRole('link', { name: /Which gel keeps Ines/ }).click();
   expect((await csv).suggestedFilename()).toMatch(/^sabor readings .*\.csv$/);
-  const json = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Everything, as JSON' }).click();
-  expect((await json).suggestedFilename()).toMatch(/^sabor backup .*\.json$/);
+  const zip = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Everything, as one zip' }).click();
+  expect((await zip).suggestedFilename()).toMatch(/^sabor backup .*\.zip$/);
 });
 
 test('a product is put away and brought back, with undo', async ({ page }) => {

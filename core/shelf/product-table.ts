@@ -1,3 +1,4 @@
+import { unguarded } from '../table/formula-guard.ts';
 import { LABEL_HOLDS, type LabelHold, ROLES, type Role, STAKES, type Stake } from './products.ts';
 
 /** What a column of a product file can hold; the keys are the headings Sabor itself writes. */
@@ -113,8 +114,7 @@ export function readProductRows(
     const line = firstLine + i;
     if (row.every((cell) => cell.trim() === '')) return;
     // A mark in front keeps a spreadsheet from reading a formula; it is not part of the text.
-    const raw = (key: ProductColumn) =>
-      (at(key) < 0 ? '' : (row[at(key)] ?? '')).replace(/^'(?=[=+@\t\r])/, '');
+    const raw = (key: ProductColumn) => unguarded(at(key) < 0 ? '' : (row[at(key)] ?? ''));
     const cell = (key: ProductColumn) => raw(key).trim();
     try {
       const name = cell('name');

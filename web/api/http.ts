@@ -50,6 +50,20 @@ async function send<T>(method: string, path: string, body?: unknown): Promise<T>
   throw new Refused(problem ?? { status: response.status, detail: OFFLINE });
 }
 
+/** Sends a file as it is, streamed from the disk. */
+export async function sendFile(path: string, file: Blob): Promise<void> {
+  const response = await fetch(`/api${path}`, {
+    method: 'POST',
+    headers: { 'Sabor-Device': deviceName(), 'Content-Type': 'application/octet-stream' },
+    body: file,
+  }).catch(() => {
+    throw new Refused({ status: 0, detail: OFFLINE });
+  });
+  if (response.ok) return;
+  const problem = (await response.json().catch(() => null)) as Problem | null;
+  throw new Refused(problem ?? { status: response.status, detail: OFFLINE });
+}
+
 export const get = <T>(path: string) => send<T>('GET', path);
 export const put = <T>(path: string, body: unknown) => send<T>('PUT', path, body);
 export const patch = <T>(path: string, body: unknown) => send<T>('PATCH', path, body);

@@ -1,3 +1,4 @@
+import type { BackupState } from '@sabor/contract/backup';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { OwnIngredient } from '@sabor/contract/ingredients';
 import type { Routine } from '@sabor/contract/routine';
@@ -47,7 +48,7 @@ export const useTrial = (id: string) =>
 export function useWashDay(id: string, live = false) {
   const query = useQuery({
     queryKey: ['wash-days', id],
-    queryFn: () => readDay(id),
+    queryFn: () => readDay(id, live),
     ...(live ? { refetchInterval: 4000, retry: false } : {}),
   });
   const { waiting } = useOutbox();
@@ -76,6 +77,8 @@ export const usePlaceWeather = (id: string, from: number, to: number) => {
     placeholderData: keepPreviousData,
   });
 };
+
+export const useBackups = () => useQuery(resource<BackupState>('/backups'));
 
 const settingsQuery = { ...resource<Settings>('/settings'), staleTime: 60_000 };
 

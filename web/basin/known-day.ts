@@ -20,11 +20,22 @@ export function newestOf(day: WashDay, askedAt: number): WashDay {
 /** The database a wash day was last read from; null where this page has not read it. */
 export const databaseOf = (washDayId: string): string | null => known.get(washDayId)?.day.database ?? null;
 
-/** A wash day from the server; without it, the last that this device knows. */
-export async function readDay(id: string): Promise<WashDay> {
+/** What the server called the state of each wash day when this page last read it. */
+const pulses = new Map<string, string>();
+
+/**
+ * A wash day from the server; without it, the last that this device knows. `live` asks first whether anything has
+ * changed, and fetches the day only then.
+ */
+export async function readDay(id: string, live = false): Promise<WashDay> {
   const askedAt = performance.now();
   try {
-    return newestOf(await get<WashDay>(`/wash-days/${id}`), askedAt);
+    const pulse = live ? (await get<{ pulse: string }>(`/wash-days/${id}/pulse`)).pulse : null;
+    const same = pulse !== null && pulses.get(id) === pulse ? known.get(id) : undefined;
+    if (same) return same.day;
+    const day = newestOf(await get<WashDay>(`/wash-days/${id}`), askedAt);
+    if (pulse !== null) pulses.set(id, pulse);
+    return day;
   } catch (error) {
     if (error instanceof Refused && error.status > 0 && error.status < 500) throw error;
     const kept = known.get(id)?.day ?? (await keptDay(id).catch(() => undefined));

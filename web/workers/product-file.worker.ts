@@ -4,6 +4,7 @@ import {
   type ProductRow,
   readProductRows,
 } from '@sabor/core/shelf/product-table';
+import { BOM, guarded } from '@sabor/core/table/formula-guard';
 import { expose } from 'comlink';
 import Papa from 'papaparse';
 
@@ -14,7 +15,8 @@ let refused: { line: number; reason: string }[] = [];
 const productFile = {
   /** Reads the file's cells; its first row is taken as headings. */
   async open(file: File) {
-    const text = await file.text();
+    // Blob.text() leaves the mark of UTF-8 out of the first heading’s way only where it is taken off.
+    const text = (await file.text()).replace(/^\uFEFF/, '');
     rows = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' }).data;
     const header = rows[0] ?? [];
     return {
@@ -34,7 +36,7 @@ const productFile = {
     };
   },
   part: (from: number, count: number): ProductRow[] => taken.slice(from, from + count),
-  report: () => Papa.unparse(refused),
+  report: () => BOM + Papa.unparse(refused.map(({ line, reason }) => ({ line, reason: guarded(reason) }))),
 };
 export type ProductFile = typeof productFile;
 

@@ -2,6 +2,7 @@ import type { ReadingRow } from '@sabor/contract/weather';
 import { type Columns, guessColumns, isHeader } from '@sabor/core/climate/weather-table/columns';
 import type { DateOrder } from '@sabor/core/climate/weather-table/read-moment';
 import { orderInFile, type ReadTable, readTable } from '@sabor/core/climate/weather-table/read-table';
+import { BOM, guarded } from '@sabor/core/table/formula-guard';
 import { expose } from 'comlink';
 import Papa from 'papaparse';
 
@@ -54,8 +55,9 @@ const weatherFile = {
       .map(({ at, temperatureC, humidity, windMs, gustMs }) => [at, temperatureC, humidity, windMs, gustMs]),
   /** The whole report as CSV: every refused row and every gap. */
   report: () =>
+    BOM +
     Papa.unparse([
-      ...read.refused.map(({ line, reason }) => ({ line, what: 'not taken', reason })),
+      ...read.refused.map(({ line, reason }) => ({ line, what: 'not taken', reason: guarded(reason) })),
       ...read.gaps.map(({ from, to, missing }) => ({
         line: '',
         what: 'gap',

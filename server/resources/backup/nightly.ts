@@ -42,7 +42,9 @@ export async function chooseFolder(db: Client, folder: string | null): Promise<v
   if (folder !== null) {
     if (!path.isAbsolute(folder)) throw atField('folder', 'Give the whole path of the folder, from / on.');
     try {
-      await mkdir(folder, { recursive: true });
+      await mkdir(folder).catch((error: NodeJS.ErrnoException) => {
+        if (error.code !== 'EEXIST') throw error;
+      });
       await access(folder, constants.W_OK);
     } catch {
       throw atField('folder', 'Sabor cannot write in this folder. Choose another, or give it the right to.');

@@ -8,12 +8,17 @@ const PRODUCTS = `
   select p.id, p.line_id as "lineId", p.name, p.roles::text[], p.size_ml as "sizeMl", p.price, p.currency,
     p.label_hold as "labelHold", p.ingredients, p.label_directions as "labelDirections", p.stake,
     b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening", p.note, p.archived_at as "archivedAt",
-    ((select count(*) from step s where s.product_id = p.id)
-      + (select count(*) from arm_step a where a.product_id = p.id)
-      + (select count(*) from wash_step w where w.product_id = p.id)) as uses,
-    (select coalesce(json_agg(json_build_object('measure', c.measure, 'grams', c.grams, 'at', c.at) order by c.measure), '[]')
-      from calibration c where c.product_id = p.id) as calibrations
+    coalesce(u.uses, 0) as uses, coalesce(c.calibrations, '[]') as calibrations
   from product p
+  left join (
+    select product_id, count(*) as uses from (
+      select product_id from step union all select product_id from arm_step union all select product_id from wash_step) s
+    where product_id is not null group by product_id
+  ) u on u.product_id = p.id
+  left join (
+    select product_id, json_agg(json_build_object('measure', measure, 'grams', grams, 'at', at) order by measure) as calibrations
+    from calibration group by product_id
+  ) c on c.product_id = p.id
   left join lateral (
     select opened_on from bottle where product_id = p.id and finished_on is null order by created_at desc limit 1
   ) b on true`;

@@ -1,11 +1,9 @@
 import type { Shelf, ShelfImport } from '@sabor/contract/shelf';
 import { productCells } from '@sabor/core/shelf/product-table';
+import { BOM, guarded } from '@sabor/core/table/formula-guard';
 import Papa from 'papaparse';
 import type * as v from 'valibot';
 import { type Db, transaction } from '../../db/pool.ts';
-
-/** A cell that a spreadsheet would take for a formula is kept from being one; the import takes the mark off again. */
-const plain = (text: string) => (/^[=+@\t\r]/.test(text) ? `'${text}` : text);
 
 /** Every product that is not put away, a row each, with the columns the import knows. */
 export function shelfCsv({ lines, products }: Shelf): string {
@@ -14,9 +12,9 @@ export function shelfCsv({ lines, products }: Shelf): string {
     .filter(({ archivedAt }) => archivedAt === null)
     .map((product) => {
       const cells = productCells({ ...product, line: names.get(product.lineId ?? '') ?? null });
-      return Object.fromEntries(Object.entries(cells).map(([key, text]) => [key, plain(text)]));
+      return Object.fromEntries(Object.entries(cells).map(([key, text]) => [key, guarded(text)]));
     });
-  return Papa.unparse(rows);
+  return BOM + Papa.unparse(rows);
 }
 
 /** Stores products in two statements; a product the shelf already has by line and name is left as it is. */
@@ -25,6 +23,8 @@ export async function importProducts(
   products: v.InferOutput<typeof ShelfImport>['products'],
 ): Promise<{ stored: number; known: number }> {
   return transaction(db, async (client) => {
+    // The same file sent twice at once: the second finds what the first has stored.
+    await client.query("select pg_advisory_xact_lock(hashtext('sabor shelf import'))");
     await client.query(
       `insert into line (id, name)
        select gen_random_uuid(), n.name from (select distinct name from unnest($1::text[]) as name where name is not null) n

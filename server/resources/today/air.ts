@@ -1,9 +1,7 @@
 import type { Settings } from '@sabor/contract/settings';
 import type { AirForWashDay } from '@sabor/contract/today';
-import { airOf, type WashDay } from '@sabor/contract/wash-day';
 import type { Place, Weather } from '@sabor/contract/weather';
 import { airAhead } from '@sabor/core/climate/air-ahead';
-import { dewPoint } from '@sabor/core/climate/dew-point';
 import { nearest, type Observation, summarise } from '@sabor/core/climate/observation';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import { temperatureScale } from '@sabor/core/units/preferences';
@@ -31,13 +29,13 @@ async function readingOf(db: Client, placeId: string, now: Date): Promise<Observ
   return nearest(rows, now.toISOString());
 }
 
-/** What the air means for a wash day that waits or is under way, held against those the trial has had. */
+/** What the air means for a wash day that waits or is under way, held against the dew points (°C) the trial has met. */
 export async function airForWashDay(
   db: Client,
   weather: Weather,
   settings: Settings,
   trial: { id: string; wearerId: string; wearerName: string; question: string },
-  washDays: readonly WashDay[],
+  met: readonly number[],
   now: Date,
 ): Promise<AirForWashDay> {
   const { id: trialId, wearerName, question } = trial;
@@ -50,11 +48,6 @@ export async function airForWashDay(
       says: `Sabor does not know where ${wearerName} is. Say so under Weather, and the air is recorded without asking.`,
     };
   const month = Number(localDate(now.toISOString(), place.timeZone).slice(5, 7));
-  const met = washDays.flatMap((day) => {
-    const { temperatureC, humidity } = airOf(day);
-    const dew = temperatureC === null || humidity === null ? null : dewPoint(temperatureC, humidity);
-    return dew === null || day.status === 'abandoned' ? [] : [dew];
-  });
   const ahead = place.station
     ? simulatedStation({ ...place, station: place.station })
         .forecast(now.getTime())

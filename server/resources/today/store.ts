@@ -1,5 +1,4 @@
 import { localToday } from '@sabor/contract/fields';
-import type { HairFile } from '@sabor/contract/hair-file';
 import type { AirForWashDay, Due, Today } from '@sabor/contract/today';
 import type { Trial } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
@@ -11,11 +10,11 @@ import { localDate } from '@sabor/core/outcomes/local-date';
 import { dayOfWear, type Stage, stageLabel } from '@sabor/core/outcomes/stages';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import type { Client } from '../../db/pool.ts';
-import { readHairFile } from '../hair-files/store.ts';
+import { type CareOf, readCareOfAll } from '../hair-files/care.ts';
 import { readDemoState, readSettings } from '../settings/store.ts';
 import { readShelf } from '../shelf/store.ts';
 import { readTrials } from '../trials/read.ts';
-import { readWashDays } from '../wash-days/read.ts';
+import { readMet, readWashDays } from '../wash-days/read.ts';
 import { readStations, readWeather } from '../weather/store.ts';
 import { airForWashDay } from './air.ts';
 
@@ -133,16 +132,9 @@ const ORDER: Due['kind'][] = [
   'bottle',
 ];
 
-async function careWearers(db: Client): Promise<{ id: string; name: string }[]> {
-  const { rows } = await db.query<{ id: string; name: string }>(
-    'select id, name from wearer where archived_at is null order by created_at',
-  );
-  return rows;
-}
-
 /** What is overdue on a head, most overdue first, in a sentence; the wash itself is left to the trials. */
-function careDue(file: HairFile, today: string): string | null {
-  const overdue = careStatus([...file.events, ...file.washCare], file.washedOn, file.cadence, today).filter(
+function careDue({ events, cadence }: CareOf, today: string): string | null {
+  const overdue = careStatus(events, [], cadence, today).filter(
     ({ kind, over }) => kind !== 'wash' && over !== null && over >= 0,
   );
   if (overdue.length === 0) return null;
@@ -168,25 +160,33 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
   const weather = await readWeather(db);
   const settings = await readSettings(db);
   const due: Due[] = [];
-  const air: AirForWashDay[] = [];
-  const trials = await readTrials(db);
+  const waiting: Trial[] = [];
+  // Trials that ended long ago wait for nothing.
+  const trials = await readTrials(db, { endedAfter: new Date(now.getTime() - READ_DAYS * 86_400_000) });
+  const days = await readWashDays(db, { open: true });
   for (const trial of trials.sort(
     (a, b) => Number(a.status === 'planned') - Number(b.status === 'planned'),
   )) {
     if (trial.archivedAt) continue;
-    const washDays = trial.endedAt ? [] : await readWashDays(db, { trialId: trial.id });
-    const open = washDays.find((day) => day.status === 'under way' || day.status === 'worn');
+    const open = days.find((day) => day.trialId === trial.id && !trial.endedAt);
     const timeZone = zones.get(trial.wearerId) ?? 'UTC';
     const found = dueOfTrial(trial, open, now, timeZone);
     if (found) due.push(found);
     const night = nightDue(trial, open, now, timeZone);
     if (night) due.push(night);
-    if (found?.kind === 'start wash day' || found?.kind === 'continue wash day')
-      air.push(await airForWashDay(db, weather, settings, trial, washDays, now));
+    if (found?.kind === 'start wash day' || found?.kind === 'continue wash day') waiting.push(trial);
   }
-  for (const { id, name } of await careWearers(db)) {
-    const found = careDue(await readHairFile(db, id), date);
-    if (found) due.push({ kind: 'care', wearerId: id, title: `Care for ${name}`, says: found });
+  const met = await readMet(
+    db,
+    waiting.map(({ id }) => id),
+  );
+  const air: AirForWashDay[] = [];
+  for (const trial of waiting)
+    air.push(await airForWashDay(db, weather, settings, trial, met.get(trial.id) ?? [], now));
+  for (const care of await readCareOfAll(db)) {
+    const found = careDue(care, date);
+    if (found)
+      due.push({ kind: 'care', wearerId: care.wearerId, title: `Care for ${care.name}`, says: found });
   }
   const { products } = await readShelf(db);
   for (const product of products) {

@@ -78,8 +78,12 @@ function shown({ arms, ...row }: Row): Trial {
   };
 }
 
-export async function readTrials(db: Client): Promise<Trial[]> {
-  const { rows } = await db.query<Row>(`${TRIALS} order by t.created_at desc`);
+/** Trials, newest first; with `endedAfter` only those that are not over or ended since. */
+export async function readTrials(db: Client, { endedAfter }: { endedAfter?: Date } = {}): Promise<Trial[]> {
+  const { rows } = await db.query<Row>(
+    `${TRIALS} where $1::timestamptz is null or t.ended_at is null or t.ended_at >= $1 order by t.created_at desc`,
+    [endedAfter ?? null],
+  );
   return rows.map(shown);
 }
 

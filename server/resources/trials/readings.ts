@@ -6,10 +6,8 @@ import { dewPoint } from '@sabor/core/climate/dew-point';
 import { zoneLabel } from '@sabor/core/hair/zones';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { stageLabel } from '@sabor/core/outcomes/stages';
+import { BOM, guarded } from '@sabor/core/table/formula-guard';
 import Papa from 'papaparse';
-
-/** A cell that a spreadsheet would take for a formula is kept from being one. */
-const plain = (text: string) => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
 
 /** A trial's readings as CSV, one reading a row, with the wash day's arm and air beside each. */
 export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
@@ -33,8 +31,10 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
       const name = (id: string) => arms.get(id) ?? '';
       const side = where === null ? 'both' : sideOf(where);
       if (day.rightArmId === null || day.rightArmId === day.armId || side === 'left')
-        return plain(name(day.armId));
-      return plain(side === 'right' ? name(day.rightArmId) : `${name(day.armId)} | ${name(day.rightArmId)}`);
+        return guarded(name(day.armId));
+      return guarded(
+        side === 'right' ? name(day.rightArmId) : `${name(day.armId)} | ${name(day.rightArmId)}`,
+      );
     };
     return day.checkIns.flatMap((checkIn) => {
       const look = {
@@ -48,7 +48,7 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
           ...look,
           arm: armAt(rating.zoneId),
           outcome: OUTCOMES[rating.outcome].label,
-          zone: plain(rating.zoneId === null ? 'Whole head' : (zones.get(rating.zoneId) ?? '')),
+          zone: guarded(rating.zoneId === null ? 'Whole head' : (zones.get(rating.zoneId) ?? '')),
           curl: '',
           value: rating.value,
           unit: '0-10',
@@ -59,7 +59,7 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
             arm: armAt(curl.curlId),
             outcome: length === 'restingMm' ? 'Resting length' : 'Stretched length',
             zone: '',
-            curl: plain(curls.get(curl.curlId) ?? ''),
+            curl: guarded(curls.get(curl.curlId) ?? ''),
             value: curl[length],
             unit: 'mm',
           })),
@@ -85,8 +85,11 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer): string {
     'value',
     'unit',
   ];
-  return Papa.unparse({
-    fields: columns,
-    data: rows.map((row) => columns.map((c) => row[c as keyof typeof row])),
-  });
+  return (
+    BOM +
+    Papa.unparse({
+      fields: columns,
+      data: rows.map((row) => columns.map((c) => row[c as keyof typeof row])),
+    })
+  );
 }

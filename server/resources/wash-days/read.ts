@@ -1,9 +1,10 @@
-import type { WashDay } from '@sabor/contract/wash-day';
+import { airOf, type WashDay } from '@sabor/contract/wash-day';
+import { dewPoint } from '@sabor/core/climate/dew-point';
 import { localDate } from '@sabor/core/outcomes/local-date';
 import type { Client } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
 import { doseOf, settingsOf } from '../routines/step-sql.ts';
-import { type BareDay, withWeather } from '../weather/attach.ts';
+import { airAtWash, type BareDay, type WashAir, withWeather } from '../weather/attach.ts';
 
 const WASH_DAYS = `
   select d.id, (select value #>> '{}' from setting where key = 'database') as database, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone", d.position,
@@ -81,11 +82,36 @@ function whole(db: Client, rows: readonly Row[]): Promise<WashDay[]> {
   return withWeather(db, dated, Date.now());
 }
 
-export async function readWashDays(db: Client, of: { trialId: string }): Promise<WashDay[]> {
-  const { rows } = await db.query<Row>(`${WASH_DAYS} where d.trial_id = $1 order by d.started_at`, [
-    of.trialId,
-  ]);
+/** A trial's wash days, or of all trials those under way or worn. */
+export async function readWashDays(db: Client, of: { trialId: string } | { open: true }): Promise<WashDay[]> {
+  const { rows } =
+    'trialId' in of
+      ? await db.query<Row>(`${WASH_DAYS} where d.trial_id = $1 order by d.started_at`, [of.trialId])
+      : await db.query<Row>(
+          `${WASH_DAYS} where d.abandoned_at is null and d.wear_ended_at is null order by d.started_at`,
+        );
   return whole(db, rows);
+}
+
+/** The dew points (°C) that the wash days of these trials have met, abandoned ones left out. */
+export async function readMet(db: Client, trialIds: readonly string[]): Promise<Map<string, number[]>> {
+  const { rows } = await db.query<
+    WashAir & { trialId: string } & Pick<WashDay, 'temperatureC' | 'humidity' | 'windMs'>
+  >(
+    `select d.trial_id as "trialId", t.wearer_id as "wearerId", coalesce(d.washed_at, d.started_at) as at,
+       d.temperature_c as "temperatureC", d.humidity, d.wind_ms as "windMs"
+     from wash_day d join trial t on t.id = d.trial_id
+     where d.trial_id = any($1::uuid[]) and d.abandoned_at is null`,
+    [trialIds],
+  );
+  const met = new Map<string, number[]>(trialIds.map((id) => [id, []]));
+  const airs = await airAtWash(db, rows);
+  rows.forEach((row, i) => {
+    const { temperatureC, humidity } = airOf({ ...row, air: airs[i]! });
+    const dew = temperatureC === null || humidity === null ? null : dewPoint(temperatureC, humidity);
+    if (dew !== null) met.get(row.trialId)!.push(dew);
+  });
+  return met;
 }
 
 export async function readWashDay(db: Client, id: string): Promise<WashDay> {
@@ -93,4 +119,20 @@ export async function readWashDay(db: Client, id: string): Promise<WashDay> {
   const [day] = await whole(db, rows);
   if (!day) throw notFound('wash day');
   return day;
+}
+
+/**
+ * A word that changes whenever something of a wash day does: a page that has it asks for the day again only then. What
+ * the weather adds afterwards does not change it.
+ */
+export async function readPulse(db: Client, id: string): Promise<string> {
+  const { rows } = await db.query<{ pulse: string }>(
+    `select concat_ws(' ', d.xmin, t.xmin, (select count(*) from wash_tap w where w.wash_day_id = d.id),
+       (select string_agg(p.xmin::text, ',' order by p.id) from photograph p where p.wash_day_id = d.id),
+       (select string_agg(o.xmin::text, ',' order by o.on_date) from day_outdoors o where o.wash_day_id = d.id)) as pulse
+     from wash_day d join trial t on t.id = d.trial_id where d.id = $1`,
+    [id],
+  );
+  if (!rows[0]) throw notFound('wash day');
+  return rows[0].pulse;
 }

@@ -7,7 +7,7 @@ import { parse, parseAsIs } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { changeWashDay } from './change.ts';
 import { abandonWashDay, endWear, reopenWear } from './end.ts';
-import { readWashDay } from './read.ts';
+import { readPulse, readWashDay } from './read.ts';
 import { startWashDay } from './start.ts';
 import { hearTaps } from './taps.ts';
 
@@ -18,6 +18,9 @@ export function washDayRoutes(db: Db): Router {
   });
   router.get('/wash-days/:id', async (request, response) => {
     response.json(await readWashDay(db, pathId(request, 'wash day')));
+  });
+  router.get('/wash-days/:id/pulse', async (request, response) => {
+    response.json({ pulse: await readPulse(db, pathId(request, 'wash day')) });
   });
   router.patch('/wash-days/:id', async (request, response) => {
     response.json(

@@ -43,16 +43,21 @@ function endOf(day: BareDay, now: number): number {
 
 type PlacedReading = AttachedAir;
 
-/** Readings of each wash day at the places where its wearer was then, in order of time. */
-async function readingsOf(db: Client, days: readonly BareDay[], now: number): Promise<PlacedReading[][]> {
+/** A stretch of a wearer's time. */
+interface Window {
+  wearerId: string;
+  from: number;
+  to: number;
+}
+
+/** Readings of each stretch at the places where its wearer was then, in order of time. */
+async function readingsOf(db: Client, stretches: readonly Window[]): Promise<PlacedReading[][]> {
   const stays = await readStays(
     db,
-    days.map(({ wearerId }) => wearerId),
+    stretches.map(({ wearerId }) => wearerId),
   );
-  const windows = days.flatMap((day, n) => {
-    const from = Date.parse(day.startedAt) - DAY;
-    const to = endOf(day, now) + DAY;
-    const mine = stays.filter(({ wearerId }) => wearerId === day.wearerId);
+  const windows = stretches.flatMap(({ wearerId, from, to }, n) => {
+    const mine = stays.filter((stay) => stay.wearerId === wearerId);
     return mine.flatMap((stay, i) => {
       const begins = Math.max(from, stay.from);
       const ends = Math.min(to, mine[i + 1]?.from ?? Number.POSITIVE_INFINITY);
@@ -61,7 +66,7 @@ async function readingsOf(db: Client, days: readonly BareDay[], now: number): Pr
         : [];
     });
   });
-  const found: PlacedReading[][] = days.map(() => []);
+  const found: PlacedReading[][] = stretches.map(() => []);
   if (windows.length === 0) return found;
   const { rows } = await db.query<PlacedReading & { n: number }>(
     `select w.n, r.at, r.temperature_c as "temperatureC", r.humidity, r.wind_ms as "windMs", r.gust_ms as "gustMs",
@@ -74,6 +79,25 @@ async function readingsOf(db: Client, days: readonly BareDay[], now: number): Pr
   );
   for (const { n, ...reading } of rows) found[n]!.push(reading);
   return found;
+}
+
+/** When a wash was, and whose. */
+export interface WashAir {
+  wearerId: string;
+  at: string;
+}
+
+/** The air at each wash, where its wearer was; null where no reading tells. */
+export async function airAtWash(db: Client, washes: readonly WashAir[]): Promise<(AttachedAir | null)[]> {
+  const around = await readingsOf(
+    db,
+    washes.map(({ wearerId, at }) => ({
+      wearerId,
+      from: Date.parse(at) - 3 * HOUR,
+      to: Date.parse(at) + 3 * HOUR,
+    })),
+  );
+  return washes.map(({ at }, i) => nearest(around[i]!, at));
 }
 
 function dayAirs(day: BareDay, readings: readonly PlacedReading[], now: number): DayAir[] {
@@ -106,7 +130,14 @@ function dayAirs(day: BareDay, readings: readonly PlacedReading[], now: number):
  * come in later are there the next time.
  */
 export async function withWeather(db: Client, days: readonly BareDay[], now: number): Promise<WashDay[]> {
-  const all = await readingsOf(db, days, now);
+  const all = await readingsOf(
+    db,
+    days.map((day) => ({
+      wearerId: day.wearerId,
+      from: Date.parse(day.startedAt) - DAY,
+      to: endOf(day, now) + DAY,
+    })),
+  );
   return days.map((day, n) => {
     const readings = all[n]!;
     const { timeZone, outdoors, ...rest } = day;

@@ -8,6 +8,9 @@ export interface ReadReport {
   says: string;
 }
 
+/** No report of the code form comes near this length, characters. */
+const LONGEST_REPORT = 1000;
+
 const BEGINS = /^(?:(?:METAR|SPECI)\s+)?(?:(?:COR|AUTO)\s+)?[A-Z][A-Z0-9]{3}\s+\d{6}Z\b/;
 
 /** Reports in a pasted text: each begins with its station and time, may run over lines, and may end with "=". */
@@ -65,6 +68,8 @@ function momentOf(
  */
 function readReport(report: string, month: string | null, now: number): ReadReport {
   const none = (says: string): ReadReport => ({ report, reading: null, says });
+  if (report.length > LONGEST_REPORT)
+    return none('This is too long for one report. Are line ends missing between reports?');
   if (/^TAF\b/.test(report)) return none('This is a forecast (TAF). Sabor stores what was observed.');
   if (!BEGINS.test(report))
     return none(
@@ -101,18 +106,24 @@ function readReport(report: string, month: string | null, now: number): ReadRepo
 export function readReports(text: string, month: string | null, now: number): ReadReport[] {
   const read = splitReports(text).map((report) => readReport(report, month, now));
   const corrects = ({ report }: ReadReport) => /\bCOR\b/.test(report);
+  // Of each moment the one that is taken, its place, and whether there are others.
+  const taken = new Map<string, { best: number; several: boolean }>();
+  read.forEach(({ reading }, i) => {
+    if (!reading) return;
+    const known = taken.get(reading.at);
+    if (!known) return taken.set(reading.at, { best: i, several: false });
+    known.several = true;
+    if (corrects(read[i]!) && !corrects(read[known.best]!)) known.best = i;
+  });
   return read.map((one, i) => {
-    if (!one.reading) return one;
-    const same = read.filter((other) => other.reading?.at === one.reading!.at);
-    const best = same.find(corrects) ?? same[0];
-    return best === one || same.length < 2
-      ? one
-      : {
-          ...one,
-          reading: null,
-          says: corrects(best!)
-            ? 'Corrected by another report here.'
-            : `The same moment as a report above (${i + 1}).`,
-        };
+    const same = one.reading && taken.get(one.reading.at)!;
+    if (!same?.several || same.best === i) return one;
+    return {
+      ...one,
+      reading: null,
+      says: corrects(read[same.best]!)
+        ? 'Corrected by another report here.'
+        : `The same moment as a report above (${i + 1}).`,
+    };
   });
 }

@@ -20,7 +20,20 @@ import {
   storeMetar,
 } from './store.ts';
 
-const Stretch = v.object({ from: moment, to: moment });
+/** The longest stretch of readings that is given at once, days. */
+const LONGEST_STRETCH = 400;
+
+const Stretch = v.pipe(
+  v.object({ from: moment, to: moment }),
+  v.forward(
+    v.partialCheck(
+      [['from'], ['to']],
+      ({ from, to }) => Date.parse(to) - Date.parse(from) <= LONGEST_STRETCH * 86_400_000,
+      'Ask for a year of readings at most.',
+    ),
+    ['to'],
+  ),
+);
 
 export function weatherRoutes(db: Db): Router {
   const router = Router();

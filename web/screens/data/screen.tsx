@@ -1,14 +1,12 @@
 import { Settings, type SettingsChange } from '@sabor/contract/settings';
 import { LENGTH_UNITS, TEMPERATURE_UNITS, VOLUME_UNITS } from '@sabor/core/units/preferences';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import * as v from 'valibot';
-import { patch, post } from '../../api/http.ts';
+import { patch } from '../../api/http.ts';
 import { useChange, useSettings, useTrials } from '../../api/queries.ts';
-import { Field } from '../../ui/field.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { Heading } from '../../ui/states.tsx';
-import { useSay } from '../../ui/undo.tsx';
+import { BringIn, Nightly } from './backups.tsx';
 
 const link = 'underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus';
 
@@ -18,7 +16,8 @@ export function Screen() {
       <Heading title="Data">Everything is yours, on your own machine, in open formats.</Heading>
       <div className="grid gap-x-12 gap-y-10 lg:grid-cols-2">
         <Export />
-        <Import />
+        <BringIn />
+        <Nightly />
         <Units />
       </div>
     </>
@@ -33,11 +32,13 @@ function Export() {
         Take out
       </h2>
       <p className="mt-1 mb-3 text-soft">
-        The whole database as one JSON file; a trial’s readings as CSV, one reading a row.
+        Everything in one zip: a CSV a table and the photographs as they are, described for other programs (a
+        Frictionless data package). It is the backup too. A trial’s readings also come alone, one reading a
+        row.
       </p>
       <p>
-        <a className={`${link} font-semibold`} href="/api/export.json" download>
-          Everything, as JSON
+        <a className={`${link} font-semibold`} href="/api/backup.zip" download>
+          Everything, as one zip
         </a>
       </p>
       <ul className="mt-3 space-y-1">
@@ -51,51 +52,6 @@ function Export() {
             </li>
           ))}
       </ul>
-    </section>
-  );
-}
-
-function Import() {
-  const say = useSay();
-  const navigate = useNavigate();
-  const bring = useChange((backup: unknown) => post('/import', backup));
-  const [error, setError] = useState<string | undefined>();
-  const read = async (file: File | undefined) => {
-    if (!file) return;
-    setError(undefined);
-    let backup: unknown;
-    try {
-      backup = JSON.parse(await file.text());
-    } catch {
-      return setError('This file is not JSON. Choose a file that Sabor wrote under “Everything, as JSON”.');
-    }
-    bring.mutate(backup, {
-      onSuccess: () => {
-        say('The backup is in.');
-        void navigate('/');
-      },
-      onError: (problem) => setError(problem.message),
-    });
-  };
-  return (
-    <section aria-labelledby="import">
-      <h2 id="import" className="text-xl">
-        Bring in
-      </h2>
-      <p className="mt-1 mb-3 text-soft">A backup goes into an empty Sabor, whole or not at all.</p>
-      <Field label="Backup file" error={error}>
-        {(ids) => (
-          <input
-            {...ids}
-            type="file"
-            accept="application/json,.json"
-            className="w-full"
-            disabled={bring.isPending}
-            onChange={(e) => void read(e.target.files?.[0])}
-          />
-        )}
-      </Field>
-      {bring.isPending && <p role="status">Bringing it in …</p>}
     </section>
   );
 }

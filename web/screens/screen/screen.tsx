@@ -196,7 +196,7 @@ function Grid({
                 <p className="text-sm text-soft">
                   {product.roles.map((one) => ROLES[one].label).join(', ')}
                   {per100(product) !== null &&
-                    ` · ${showMoney(per100(product)!, product.currency ?? 'EUR')} per 100 ml`}
+                    ` · ${showMoney(per100(product)!, product.currency!)} per 100 ml`}
                 </p>
               </div>
               <div>

@@ -4,7 +4,7 @@ import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { post } from '../../api/http.ts';
-import { queryClient } from '../../api/queries.ts';
+import { queryClient, useSettings } from '../../api/queries.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { Field, inputLook } from '../../ui/field.tsx';
 import { Heading } from '../../ui/states.tsx';
@@ -27,6 +27,7 @@ function openProductFile(): { file: Remote<ProductFile>; close: () => void } {
 export function Screen() {
   const held = useRef<ReturnType<typeof openProductFile> | null>(null);
   const stopping = useRef(false);
+  const settings = useSettings();
   const [opened, setOpened] = useState<Opened | null>(null);
   const [columns, setColumns] = useState<ProductColumns>([]);
   const [read, setRead] = useState<Read | null>(null);
@@ -70,7 +71,7 @@ export function Screen() {
             ...row,
             id: v7(),
             lineId: null,
-            currency: row.price === null ? null : (row.currency ?? 'EUR'),
+            currency: row.price === null ? null : (row.currency ?? settings.currency),
           })),
         });
         at += rows.length;
