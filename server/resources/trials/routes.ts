@@ -85,7 +85,7 @@ export function trialRoutes(db: Db): Router {
     const trial = await readTrial(db, pathId(request, 'trial'));
     const wearer = await readWearer(db, trial.wearerId);
     response.attachment(`sabor readings ${trial.createdAt.slice(0, 10)}.csv`).type('text/csv; charset=utf-8');
-    response.send(`\uFEFF${readingsCsv(trial, wearer)}`);
+    response.send(readingsCsv(trial, wearer));
   });
   router.use(archiveRoutes(db, 'trial'));
   return router;

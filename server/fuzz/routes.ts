@@ -1,0 +1,86 @@
+import { BackupFolder } from '@sabor/contract/backup';
+import { CheckInInput, EventInput } from '@sabor/contract/check-in';
+import { CadenceInput, HairEventInput, HairTestInput, WishesInput } from '@sabor/contract/hair-file';
+import { HairMeasureInput } from '@sabor/contract/hair-measure';
+import { OwnIngredientInput, RuleWeightInput } from '@sabor/contract/ingredients';
+import { PhotographInput } from '@sabor/contract/photograph';
+import { AmendmentInput, OverruleInput, StepAmendmentInput } from '@sabor/contract/promise';
+import { RoutineInput } from '@sabor/contract/routine';
+import { SettingsChange } from '@sabor/contract/settings';
+import { CalibrationInput, LineInput, ProductInput, ShelfImport } from '@sabor/contract/shelf';
+import { Tap, TapsInput } from '@sabor/contract/taps';
+import { EndTrialInput, GuessInput, PanelInput, TrialInput } from '@sabor/contract/trial';
+import { AbandonInput, StartWashDay, WashDayChange, WearEndInput } from '@sabor/contract/wash-day';
+import { WearerInput } from '@sabor/contract/wearer';
+import { BatchInput, MetarInput, OutdoorsInput, PlaceInput, StayInput } from '@sabor/contract/weather';
+import type { Express } from 'express';
+import * as v from 'valibot';
+
+/** What each route that takes a body is asked with, by its method and path. */
+export const BODIES: Record<string, v.GenericSchema> = {
+  'PUT /lines/:id': LineInput,
+  'PUT /products/:id': ProductInput,
+  'PUT /products/:id/calibrations/:measure': CalibrationInput,
+  'POST /shelf/import': ShelfImport,
+  'PUT /wearers/:id': WearerInput,
+  'PUT /wearers/:id/cadence/:kind': CadenceInput,
+  'PUT /wearers/:id/wishes': WishesInput,
+  'PUT /wearers/:id/rules/:rule': RuleWeightInput,
+  'PUT /hair-tests/:id': HairTestInput,
+  'PUT /hair-events/:id': HairEventInput,
+  'PUT /hair-measures/:id': HairMeasureInput,
+  'PUT /own-ingredients': OwnIngredientInput,
+  'PUT /routines/:id': RoutineInput,
+  'PUT /trials/:id': TrialInput,
+  'PUT /trials/:id/amendments/:amendment': AmendmentInput,
+  'PUT /trials/:id/step-amendments/:amendment': StepAmendmentInput,
+  'PUT /trials/:id/overrules/:overrule': OverruleInput,
+  'PUT /trials/:id/panel': PanelInput,
+  'POST /trials/:id/end': EndTrialInput,
+  'PUT /wash-days/:id': StartWashDay,
+  'PATCH /wash-days/:id': WashDayChange,
+  'POST /wash-days/:id/taps': v.object({ ...TapsInput.entries, taps: v.array(Tap) }),
+  'POST /wash-days/:id/abandon': AbandonInput,
+  'POST /wash-days/:id/end-wear': WearEndInput,
+  'PUT /wash-days/:id/guess': GuessInput,
+  'PUT /wash-days/:id/outdoors/:on': OutdoorsInput,
+  'PUT /check-ins/:id': CheckInInput,
+  'PUT /events/:id': EventInput,
+  'PUT /photographs/:id': PhotographInput,
+  'PUT /places/:id': PlaceInput,
+  'PUT /places/:id/readings/:batchId': BatchInput,
+  'PUT /places/:id/metar/:batchId': MetarInput,
+  'PUT /stays/:id': StayInput,
+  'PATCH /settings': SettingsChange,
+  'PUT /backups': BackupFolder,
+  'POST /scale/put': v.object({ grams: v.number() }),
+  'POST /scale/fault': v.object({ fault: v.string() }),
+};
+
+/** Routes that stream, or take bytes: asked by tests of their own. */
+export const APART = new Set([
+  'GET /scale/stream',
+  'GET /backup.zip',
+  'POST /import',
+  'PUT /photographs/:id/bytes',
+  'POST /backups/now',
+]);
+
+interface Layer {
+  route?: { path: string; methods: Record<string, boolean> };
+  handle?: { stack?: Layer[] };
+}
+
+/** Every route of the application, from the application itself. */
+export function routesOf(app: Express): string[] {
+  const found: string[] = [];
+  const walk = (layers: readonly Layer[]) => {
+    for (const { route, handle } of layers) {
+      if (route && typeof route.path === 'string' && route.path !== '/healthz' && !route.path.includes('{'))
+        for (const method of Object.keys(route.methods)) found.push(`${method.toUpperCase()} ${route.path}`);
+      if (handle?.stack) walk(handle.stack);
+    }
+  };
+  walk((app.router as unknown as { stack: Layer[] }).stack);
+  return [...new Set(found)].sort();
+}
