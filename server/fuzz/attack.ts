@@ -197,9 +197,11 @@ export async function attack(
   const pick = <T>(items: readonly T[]): T => items[random.below(items.length)]!;
   const found: Attack = { requests: 0, byStatus: {}, faults: [] };
   const asked = routes.filter((route) => !APART.has(route));
+  const bodied = asked.filter((route) => BODIES[route]);
   let { bodies, names, ids } = await stored(bench);
   const one = async () => {
-    const route = pick(asked);
+    // Most faults hide behind a body.
+    const route = random.below(5) === 0 ? pick(asked) : pick(bodied);
     const [method, path] = route.split(' ') as [string, string];
     const schema = BODIES[route];
     const resource = path.split('/')[1]!;

@@ -139,6 +139,26 @@ export function generated(
   }
 }
 
+const TEXTS = [
+  'a\u0000b',
+  '\ud83d',
+  '',
+  'x'.repeat(5000),
+  'constructor',
+  '__proto__',
+  "'; drop table wearer; --",
+];
+const TIMES = HOSTILE.filter((one) => typeof one === 'string' && /^[-+(TiN]|^\d{4}-/.test(one));
+const NUMBERS = HOSTILE.filter((one) => typeof one === 'number');
+
+/** A hostile value for a place that held this one: of its own kind as a rule, which comes further than any other. */
+function hostileFor(was: unknown, random: Random): unknown {
+  if (random.below(3) === 0) return pick(HOSTILE, random);
+  if (typeof was === 'number') return pick(NUMBERS, random);
+  if (typeof was !== 'string') return pick(HOSTILE, random);
+  return pick(/^\d{4}-\d\d-\d\d/.test(was) ? TIMES : TEXTS, random);
+}
+
 /** Every place in a body, as the keys that lead there. */
 function placesIn(value: unknown, path: (string | number)[] = []): (string | number)[][] {
   if (typeof value !== 'object' || value === null) return [path];
@@ -167,7 +187,7 @@ export function mutated(body: unknown, ids: readonly string[], random: Random): 
       return copy;
     default:
       Object.defineProperty(holder, last, {
-        value: pick(HOSTILE, random),
+        value: hostileFor(holder[last], random),
         enumerable: true,
         configurable: true,
         writable: true,
