@@ -118,7 +118,7 @@ export const WishesInput = v.pipe(
   ),
 );
 export type WishesInput = v.InferInput<typeof WishesInput>;
-export type Wishes = v.InferOutput<typeof WishesInput>;
+export type Wishes = v.InferOutput<typeof WishesInput> & { version: number };
 
 export const CadenceInput = v.object({
   everyDays: v.nullable(whole('The days between', 1, 730)),

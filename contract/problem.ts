@@ -7,6 +7,8 @@ export const Problem = v.object({
   status: v.number(),
   detail: v.string(),
   fields: v.optional(v.array(v.object({ path: v.string(), message: v.string() }))),
+  /** The record as it is now, where it was changed while it was edited (412). */
+  current: v.optional(v.unknown()),
 });
 export type Problem = v.InferOutput<typeof Problem>;
 

@@ -79,4 +79,4 @@ export const RoutineInput = v.object({
 export type RoutineInput = v.InferInput<typeof RoutineInput>;
 
 export type Step = v.InferOutput<typeof StepInput>;
-export type Routine = v.InferOutput<typeof RoutineInput> & { archivedAt: string | null };
+export type Routine = v.InferOutput<typeof RoutineInput> & { archivedAt: string | null; version: number };

@@ -36,6 +36,7 @@ const wearer = (to: Partial<Wearer> = {}): Wearer => ({
   ],
   curls: [],
   archivedAt: null,
+  version: 1,
   ...to,
 });
 const file = (to: Partial<HairFile> = {}): HairFile => ({
@@ -55,6 +56,7 @@ const file = (to: Partial<HairFile> = {}): HairFile => ({
     school: 'lather',
     dislikes: ['tack'],
     avoided: [],
+    version: 0,
   },
   ruleWeights: { 'heavy-fine': 0 },
   ahead: [],

@@ -72,10 +72,12 @@ export interface Line {
   name: string;
   note: string;
   archivedAt: string | null;
+  version: number;
 }
 
 export type Product = v.InferOutput<typeof ProductInput> & {
   archivedAt: string | null;
+  version: number;
   /** How many trials, routines and wash days name this product. */
   uses: number;
   /** Measures of this product that were weighed: grams of each repeat. */

@@ -279,6 +279,7 @@ export type Trial = Fields & {
   endedAt: string | null;
   endReason: string | null;
   archivedAt: string | null;
+  version: number;
   wearerName: string;
   /** Arms by position; null where still sealed. */
   allocation: (Lot | null)[];

@@ -103,4 +103,4 @@ export type WearerInput = v.InferInput<typeof WearerInput>;
 
 export type Zone = v.InferOutput<typeof ZoneInput>;
 export type Curl = v.InferOutput<typeof CurlInput>;
-export type Wearer = v.InferOutput<typeof WearerInput> & { archivedAt: string | null };
+export type Wearer = v.InferOutput<typeof WearerInput> & { archivedAt: string | null; version: number };

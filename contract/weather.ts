@@ -47,6 +47,7 @@ export type PlaceInput = v.InferInput<typeof PlaceInput>;
 
 export interface Place extends Required<v.InferOutput<typeof PlaceInput>> {
   archivedAt: string | null;
+  version: number;
   /** Readings stored, and the moments of the first and last. */
   readings: number;
   firstAt: string | null;

@@ -115,6 +115,40 @@ test('old links and broken files get a sentence', async ({ page }) => {
   await expect(page.getByText(/This Sabor holds data already/)).toBeVisible();
 });
 
+test('what two tabs change of one record is put together, or chosen side by side', async ({
+  page,
+  context,
+}) => {
+  const open = async (tab: typeof page) => {
+    await tab.goto('/shelf');
+    await tab.getByRole('link', { name: 'Plum Stone Oil' }).click();
+    await expect(tab.getByLabel('Price')).not.toHaveValue('');
+  };
+  const other = await context.newPage();
+  await open(page);
+  await open(other);
+  await other.getByLabel('Price').fill('21');
+  await other.getByLabel('Note').fill('from the market');
+  await other.getByRole('button', { name: 'Save the product' }).click();
+  await expect(other.getByText('Plum Stone Oil is saved.')).toBeVisible();
+  // Another field: put together without a word.
+  await page.getByLabel('Size').fill('80');
+  await page.getByLabel('Price').fill('19');
+  await page.getByRole('button', { name: 'Save the product' }).click();
+  await expect(page.getByText(/Nothing was overwritten/)).toBeVisible();
+  const price = page.getByRole('group', { name: 'Price' });
+  await expect(price.getByRole('radio', { name: 'Yours 19' })).toBeChecked();
+  await price.getByRole('radio', { name: 'Theirs 21' }).check();
+  await page.getByRole('button', { name: 'Take these' }).click();
+  await expect(page.getByLabel('Price')).toHaveValue('21');
+  await page.getByRole('button', { name: 'Save the product' }).click();
+  await expect(page.getByText('Plum Stone Oil is saved.')).toBeVisible();
+  await open(other);
+  await expect(other.getByLabel('Price')).toHaveValue('21');
+  await expect(other.getByLabel('Size')).toHaveValue('80');
+  await expect(other.getByLabel('Note')).toHaveValue('from the market');
+});
+
 test('a nightly backup goes to a folder that is chosen, and is tried out', async ({ page }) => {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-nights-'));
   await page.goto('/data');

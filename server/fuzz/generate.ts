@@ -26,7 +26,7 @@ export const HOSTILE: readonly unknown[] = [
   '\u202e',
   "'; drop table wearer; --",
   '<script>alert(1)</script>',
-  '${7*7}',
+  '{{7*7}}',
   '%00',
   '../../etc/passwd',
   'x'.repeat(5000),

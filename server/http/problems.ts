@@ -7,8 +7,16 @@ import * as v from 'valibot';
 export class Refusal extends Error {
   readonly status: number;
   readonly fields: { path: string; message: string }[];
-  constructor(status: number, detail: string, fields: { path: string; message: string }[] = []) {
+  /** The record as it is now, where an edit began from an older state. */
+  readonly current: unknown;
+  constructor(
+    status: number,
+    detail: string,
+    fields: { path: string; message: string }[] = [],
+    current?: unknown,
+  ) {
     super(detail);
+    this.current = current;
     this.status = status;
     this.fields = fields;
   }
@@ -39,6 +47,7 @@ const TITLES: Record<number, string> = {
   403: 'Not allowed',
   404: 'Not found',
   409: 'In conflict with what is already there',
+  412: 'Changed meanwhile',
   413: 'Too large',
   422: 'Not saved',
   500: 'Something broke',
@@ -73,7 +82,11 @@ const isAway = ({ code = '', message = '' }: Known): boolean =>
   );
 
 function asProblem(error: unknown): Problem {
-  if (error instanceof Refusal) return problem(error.status, error.message, error.fields);
+  if (error instanceof Refusal)
+    return {
+      ...problem(error.status, error.message, error.fields),
+      ...(error.current === undefined ? {} : { current: error.current }),
+    };
   const known = error as Known;
   if (known.type === 'entity.too.large')
     return problem(413, 'This is more than Sabor takes at once. Send less of it.');

@@ -5,8 +5,11 @@ import { v7 } from 'uuid';
 export class Refused extends Error {
   readonly status: number;
   readonly fields: { path: string; message: string }[];
-  constructor(problem: Pick<Problem, 'status' | 'detail' | 'fields'>) {
+  /** The record as it is now, where it was changed elsewhere meanwhile. */
+  readonly current: unknown;
+  constructor(problem: Pick<Problem, 'status' | 'detail' | 'fields' | 'current'>) {
     super(problem.detail);
+    this.current = problem.current;
     this.status = problem.status;
     this.fields = problem.fields ?? [];
   }
@@ -30,7 +33,12 @@ export function deviceName(): string {
   }
 }
 
-async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+async function send<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  version: number | null = null,
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
@@ -39,6 +47,7 @@ async function send<T>(method: string, path: string, body?: unknown): Promise<T>
       headers: {
         'Sabor-Device': deviceName(),
         ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+        ...(version === null ? {} : { 'If-Match': `"${version}"` }),
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
@@ -65,7 +74,9 @@ export async function sendFile(path: string, file: Blob): Promise<void> {
 }
 
 export const get = <T>(path: string) => send<T>('GET', path);
-export const put = <T>(path: string, body: unknown) => send<T>('PUT', path, body);
+/** `version`: the state of the record this began from; refused (412) where it was changed since. */
+export const put = <T>(path: string, body: unknown, version: number | null = null) =>
+  send<T>('PUT', path, body, version);
 export const patch = <T>(path: string, body: unknown) => send<T>('PATCH', path, body);
 export const post = <T>(path: string, body: unknown = {}) => send<T>('POST', path, body);
 export const remove = <T>(path: string) => send<T>('DELETE', path);

@@ -14,7 +14,7 @@ import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } 
 import { useMemo } from 'react';
 import { newestOf, readDay } from '../basin/known-day.ts';
 import { useOutbox } from '../basin/outbox.ts';
-import { get, Refused } from './http.ts';
+import { get, put, Refused } from './http.ts';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -92,6 +92,14 @@ export const useSettingsKnown = (): boolean => !useQuery(settingsQuery).isPendin
 export function useChange<Input, Output = unknown>(change: (input: Input) => Promise<Output>) {
   const client = useQueryClient();
   return useMutation({ mutationFn: change, onSettled: () => void client.invalidateQueries() });
+}
+
+/** Saves a record on top of the state an edit began from; what is shown is asked for again afterwards. */
+export function useSave<Input>(path: string) {
+  const { mutateAsync } = useChange(({ input, version }: { input: Input; version: number | null }) =>
+    put(path, input, version),
+  );
+  return (input: Input, version: number | null) => mutateAsync({ input, version });
 }
 
 /**

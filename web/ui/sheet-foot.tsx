@@ -1,4 +1,6 @@
 import { Button, ButtonLink } from './button.tsx';
+import { ClashPanel } from './clash.tsx';
+import type { Clash } from './draft.ts';
 import { SheetProblems } from './states.tsx';
 
 /** The foot of a sheet: what is wrong with it, and the ways out of it. */
@@ -12,12 +14,14 @@ export function SheetFoot({
     saving: boolean;
     dirty: boolean;
     discard: () => void;
+    clash: Clash | null;
   };
   save: string;
   back: { to: string; label: string };
 }) {
   return (
     <div className="mt-6 space-y-4">
+      <ClashPanel clash={draft.clash} />
       <SheetProblems problems={draft.problems} />
       <div className="flex flex-wrap gap-3">
         <Button look="main" type="submit" disabled={draft.saving}>

@@ -4,6 +4,7 @@ import { CARE, type CareKind } from '@sabor/core/hair/care';
 import { type Request, Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { notFound, parse } from '../../http/problems.ts';
+import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import {
   readHairFile,
@@ -40,7 +41,7 @@ export function hairFileRoutes(db: Db): Router {
   });
   router.put('/wearers/:id/wishes', async (request, response) => {
     const id = pathId(request, 'wearer');
-    await saveWishes(db, id, parse(WishesInput, request.body));
+    await saveWishes(db, id, parse(WishesInput, request.body), versionOf(request));
     response.json(await readHairFile(db, id));
   });
   router.put('/hair-measures/:id', async (request, response) => {

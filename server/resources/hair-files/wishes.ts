@@ -1,5 +1,6 @@
 import type { Wishes } from '@sabor/contract/hair-file';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { mustBeNewest } from '../../db/versions.ts';
 import { notFound } from '../../http/problems.ts';
 
 export async function readWishes(db: Client, wearerId: string): Promise<Wishes> {
@@ -7,7 +8,7 @@ export async function readWishes(db: Client, wearerId: string): Promise<Wishes> 
     `select coalesce((select json_agg(json_build_object('wish', wish, 'weight', weight) order by wish)
          from wearer_weight where wearer_id = w.id), '[]') as weights,
        x.line_value as line, x.style_days as "styleDays", x.budget, x.currency, x.school,
-       to_json(coalesce(x.dislikes, '{}')) as dislikes,
+       to_json(coalesce(x.dislikes, '{}')) as dislikes, coalesce(x.version, 0) as version,
        coalesce((select json_agg(json_build_object('ingredient', ingredient, 'why', why) order by why, ingredient)
          from wearer_avoided where wearer_id = w.id), '[]') as avoided
      from wearer w left join wearer_wish x on x.wearer_id = w.id where w.id = $1`,
@@ -18,10 +19,16 @@ export async function readWishes(db: Client, wearerId: string): Promise<Wishes> 
 }
 
 /** Saves a wearer's wishes whole. */
-export async function saveWishes(db: Db, wearerId: string, wishes: Wishes): Promise<void> {
+export async function saveWishes(
+  db: Db,
+  wearerId: string,
+  wishes: Omit<Wishes, 'version'>,
+  from: number | null = null,
+): Promise<void> {
   await transaction(db, async (client) => {
     const known = await client.query('select 1 from wearer where id = $1 for update', [wearerId]);
     if (known.rowCount === 0) throw notFound('wearer');
+    await mustBeNewest(client, 'wearer_wish', wearerId, from, () => readWishes(client, wearerId));
     await client.query(
       `insert into wearer_wish (wearer_id, line_value, style_days, budget, currency, school, dislikes)
        values ($1, $2, $3, $4, $5, $6, $7::text[]::dislike_key[])

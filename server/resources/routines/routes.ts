@@ -3,6 +3,7 @@ import { Router } from 'express';
 import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
+import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { readRoutine, readRoutines, saveRoutine } from './store.ts';
 
@@ -15,7 +16,9 @@ export function routineRoutes(db: Db): Router {
     response.json(await readRoutine(db, pathId(request, 'routine')));
   });
   router.put('/routines/:id', async (request, response) => {
-    response.json(await saveRoutine(db, parse(RoutineInput, bodyWithId(request, 'routine'))));
+    response.json(
+      await saveRoutine(db, parse(RoutineInput, bodyWithId(request, 'routine')), versionOf(request)),
+    );
   });
   router.use(archiveRoutes(db, 'routine'));
   return router;

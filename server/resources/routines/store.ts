@@ -1,12 +1,13 @@
 import type { Routine, RoutineInput, Step } from '@sabor/contract/routine';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { mustBeNewest } from '../../db/versions.ts';
 import { notFound } from '../../http/problems.ts';
 import { mustKnowMixes } from './mixes.ts';
 import { DOSE_COLUMN_NAMES, doseColumns, stepJson } from './step-sql.ts';
 
 const ROUTINES = `
-  select r.id, r.wearer_id as "wearerId", r.name, r.note, r.archived_at as "archivedAt",
+  select r.id, r.wearer_id as "wearerId", r.name, r.note, r.archived_at as "archivedAt", r.version,
     (select coalesce(json_agg(${stepJson('s')} order by s.position), '[]') from step s where s.routine_id = r.id) as steps
   from routine r where not r.is_plan`;
 
@@ -44,8 +45,13 @@ export async function replaceSteps(
   );
 }
 
-export async function saveRoutine(db: Db, routine: v.InferOutput<typeof RoutineInput>): Promise<Routine> {
+export async function saveRoutine(
+  db: Db,
+  routine: v.InferOutput<typeof RoutineInput>,
+  from: number | null = null,
+): Promise<Routine> {
   return transaction(db, async (client) => {
+    await mustBeNewest(client, 'routine', routine.id, from, () => readRoutine(client, routine.id));
     const { rowCount } = await client.query(
       `insert into routine (id, wearer_id, name, note) values ($1, $2, $3, $4)
        on conflict (id) do update set wearer_id = excluded.wearer_id, name = excluded.name, note = excluded.note

@@ -5,6 +5,7 @@ import { Router } from 'express';
 import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
+import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { readProduct, readShelf, saveCalibration, saveLine, saveProduct } from './store.ts';
 import { importProducts, shelfCsv } from './table.ts';
@@ -18,11 +19,13 @@ export function shelfRoutes(db: Db): Router {
     response.json(await readProduct(db, pathId(request, 'product')));
   });
   router.put('/lines/:id', async (request, response) => {
-    await saveLine(db, parse(LineInput, bodyWithId(request, 'line')));
+    await saveLine(db, parse(LineInput, bodyWithId(request, 'line')), versionOf(request));
     response.status(204).end();
   });
   router.put('/products/:id', async (request, response) => {
-    response.json(await saveProduct(db, parse(ProductInput, bodyWithId(request, 'product'))));
+    response.json(
+      await saveProduct(db, parse(ProductInput, bodyWithId(request, 'product')), versionOf(request)),
+    );
   });
   router.put('/products/:id/calibrations/:measure', async (request, response) => {
     const measure = parse(oneOf(MEASURES, 'a measure'), request.params.measure);

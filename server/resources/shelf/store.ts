@@ -2,12 +2,13 @@ import type { Line, LineInput, Product, ProductInput, Shelf } from '@sabor/contr
 import type { Measure } from '@sabor/core/doses/measures';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { mustBeNewest } from '../../db/versions.ts';
 import { notFound } from '../../http/problems.ts';
 
 const PRODUCTS = `
   select p.id, p.line_id as "lineId", p.name, p.roles::text[], p.size_ml as "sizeMl", p.price, p.currency,
     p.label_hold as "labelHold", p.ingredients, p.label_directions as "labelDirections", p.stake,
-    b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening", p.note, p.archived_at as "archivedAt",
+    b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening", p.note, p.archived_at as "archivedAt", p.version,
     coalesce(u.uses, 0) as uses, coalesce(c.calibrations, '[]') as calibrations
   from product p
   left join (
@@ -25,7 +26,7 @@ const PRODUCTS = `
 
 export async function readShelf(db: Client): Promise<Shelf> {
   const lines = await db.query<Line>(
-    'select id, name, note, archived_at as "archivedAt" from line order by lower(name)',
+    'select id, name, note, archived_at as "archivedAt", version from line order by lower(name)',
   );
   const products = await db.query<Product>(`${PRODUCTS} order by lower(p.name)`);
   return { lines: lines.rows, products: products.rows };
@@ -56,16 +57,30 @@ export async function saveCalibration(
   return readProduct(db, id);
 }
 
-export async function saveLine(db: Client, line: v.InferOutput<typeof LineInput>): Promise<void> {
-  await db.query(
-    `insert into line (id, name, note) values ($1, $2, $3)
-     on conflict (id) do update set name = excluded.name, note = excluded.note`,
-    [line.id, line.name, line.note],
-  );
+export async function saveLine(
+  db: Db,
+  line: v.InferOutput<typeof LineInput>,
+  from: number | null = null,
+): Promise<void> {
+  await transaction(db, async (client) => {
+    await mustBeNewest(client, 'line', line.id, from, async () =>
+      (await readShelf(client)).lines.find(({ id }) => id === line.id),
+    );
+    await client.query(
+      `insert into line (id, name, note) values ($1, $2, $3)
+       on conflict (id) do update set name = excluded.name, note = excluded.note`,
+      [line.id, line.name, line.note],
+    );
+  });
 }
 
-export async function saveProduct(db: Db, product: v.InferOutput<typeof ProductInput>): Promise<Product> {
+export async function saveProduct(
+  db: Db,
+  product: v.InferOutput<typeof ProductInput>,
+  from: number | null = null,
+): Promise<Product> {
   return transaction(db, async (client) => {
+    await mustBeNewest(client, 'product', product.id, from, () => readProduct(client, product.id));
     await client.query(
       `insert into product (id, line_id, name, roles, size_ml, price, currency, label_hold, ingredients,
          label_directions, stake, months_after_opening, note)

@@ -15,7 +15,7 @@ const TRIALS = `
     t.primary_outcome as "primary", t.on_day as "onDay", t.line_value as line, t.matters, t.alpha, t.wash_days as "washDays",
     t.wear_days as "wearDays", t.cadence_days as "cadenceDays", t.looks, t.blind, t.by_side as "bySide", to_json(t.acknowledged) as acknowledged,
     t.created_at as "createdAt", t.started_at as "startedAt", t.ended_at as "endedAt",
-    t.end_reason as "endReason", t.archived_at as "archivedAt", t.looked_at as "lookedAt",
+    t.end_reason as "endReason", t.archived_at as "archivedAt", t.version, t.looked_at as "lookedAt",
     t.key_opened_at as "keyOpenedAt", t.outcomes_shown_at as "outcomesShownAt",
     t.panel_id as "panelId", t.panel_row as "panelRow",
     case when t.ended_at is not null and (not t.blind or t.key_opened_at is not null) and not exists (

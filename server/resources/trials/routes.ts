@@ -4,6 +4,7 @@ import { Router } from 'express';
 import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
+import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { readWearer } from '../wearers/store.ts';
 import { readDoseRuns } from './next-dose.ts';
@@ -33,7 +34,7 @@ export function trialRoutes(db: Db): Router {
     response.json(await readTrial(db, pathId(request, 'trial')));
   });
   router.put('/trials/:id', async (request, response) => {
-    response.json(await saveTrial(db, parse(TrialInput, bodyWithId(request, 'trial'))));
+    response.json(await saveTrial(db, parse(TrialInput, bodyWithId(request, 'trial')), versionOf(request)));
   });
   router.post('/trials/:id/end', async (request, response) => {
     const { reason } = parse(EndTrialInput, request.body);

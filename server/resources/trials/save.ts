@@ -5,6 +5,7 @@ import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
 import { seededRandom, shuffled } from '@sabor/core/trial/random';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { mustBeNewest } from '../../db/versions.ts';
 import { atField, Refusal } from '../../http/problems.ts';
 import { DOSE_COLUMN_NAMES, doseColumns } from '../routines/step-sql.ts';
 import { replaceSteps } from '../routines/store.ts';
@@ -62,8 +63,11 @@ const drawCodes = (n: number, seed: number): number[] =>
   ).slice(0, n);
 
 /** Saves a plan and draws its allocation and codes afresh. Refused once the first wash day has begun. */
-export const saveTrial = (db: Db, trial: Plan): Promise<TrialDetail> =>
-  transaction(db, (client) => saveInto(client, trial));
+export const saveTrial = (db: Db, trial: Plan, from: number | null = null): Promise<TrialDetail> =>
+  transaction(db, async (client) => {
+    await mustBeNewest(client, 'trial', trial.id, from, () => readTrial(client, trial.id));
+    return saveInto(client, trial);
+  });
 
 /** {@link saveTrial} within a transaction under way. */
 export async function saveInto(client: Client, trial: Plan): Promise<TrialDetail> {

@@ -3,6 +3,7 @@ import { Router } from 'express';
 import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
+import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { readWearer, readWearers, saveWearer } from './store.ts';
 
@@ -15,7 +16,9 @@ export function wearerRoutes(db: Db): Router {
     response.json(await readWearer(db, pathId(request, 'wearer')));
   });
   router.put('/wearers/:id', async (request, response) => {
-    response.json(await saveWearer(db, parse(WearerInput, bodyWithId(request, 'wearer'))));
+    response.json(
+      await saveWearer(db, parse(WearerInput, bodyWithId(request, 'wearer')), versionOf(request)),
+    );
   });
   router.use(archiveRoutes(db, 'wearer'));
   return router;

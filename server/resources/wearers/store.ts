@@ -2,11 +2,12 @@ import type { Wearer, WearerInput } from '@sabor/contract/wearer';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustStore } from '../../db/stored.ts';
+import { mustBeNewest } from '../../db/versions.ts';
 import { atField, notFound } from '../../http/problems.ts';
 
 const WEARERS = `
   select w.id, w.name, w.time_zone as "timeZone", w.under_age as "underAge", w.guardian, w.consent_on as "consentOn",
-    w.length_mm as "lengthMm", w.porosity, w.density, w.strand, w.pattern, w.damage, w.cut, w.parting, w.hard_water as "hardWater", w.scalp::text[], w.note, w.archived_at as "archivedAt",
+    w.length_mm as "lengthMm", w.porosity, w.density, w.strand, w.pattern, w.damage, w.cut, w.parting, w.hard_water as "hardWater", w.scalp::text[], w.note, w.archived_at as "archivedAt", w.version,
     (select coalesce(json_agg(json_build_object('id', z.id, 'place', z.place, 'side', z.side, 'ownName', z.own_name,
         'porosity', z.porosity, 'density', z.density, 'strand', z.strand, 'pattern', z.pattern, 'damage', z.damage, 'note', z.note)
         order by z.position), '[]') from zone z where z.wearer_id = w.id) as zones,
@@ -33,8 +34,13 @@ function refuseInUse(path: string, what: string) {
 }
 
 /** Saves a wearer whole: zones and curls that are no longer named go, unless something rests on them. */
-export async function saveWearer(db: Db, wearer: v.InferOutput<typeof WearerInput>): Promise<Wearer> {
+export async function saveWearer(
+  db: Db,
+  wearer: v.InferOutput<typeof WearerInput>,
+  from: number | null = null,
+): Promise<Wearer> {
   return transaction(db, async (client) => {
+    await mustBeNewest(client, 'wearer', wearer.id, from, () => readWearer(client, wearer.id));
     await client.query(
       `insert into wearer (id, name, time_zone, under_age, guardian, consent_on, length_mm, porosity, density, strand,
          pattern, note, damage, cut, parting, hard_water, scalp)

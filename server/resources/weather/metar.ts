@@ -111,7 +111,10 @@ export function readReports(text: string, month: string | null, now: number): Re
   read.forEach(({ reading }, i) => {
     if (!reading) return;
     const known = taken.get(reading.at);
-    if (!known) return taken.set(reading.at, { best: i, several: false });
+    if (!known) {
+      taken.set(reading.at, { best: i, several: false });
+      return;
+    }
     known.several = true;
     if (corrects(read[i]!) && !corrects(read[known.best]!)) known.best = i;
   });

@@ -5,6 +5,7 @@ import * as v from 'valibot';
 import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
+import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { readWashDay } from '../wash-days/read.ts';
 import {
@@ -42,7 +43,9 @@ export function weatherRoutes(db: Db): Router {
     response.json(await readWeather(db));
   });
   router.put('/places/:id', async (request, response) => {
-    response.json(await savePlace(db, parse(PlaceInput, bodyWithId(request, 'place')), new Date()));
+    response.json(
+      await savePlace(db, parse(PlaceInput, bodyWithId(request, 'place')), new Date(), versionOf(request)),
+    );
   });
   router.get('/places/:id/weather', async (request, response) => {
     const { from, to } = parse(Stretch, request.query);

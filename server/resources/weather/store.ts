@@ -15,13 +15,14 @@ import type { Scenario } from '@sabor/core/climate/places';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustStore } from '../../db/stored.ts';
+import { mustBeNewest } from '../../db/versions.ts';
 import { simulatedStation } from '../../devices/weather-station.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
 import { openWashDay } from '../wash-days/standing.ts';
 import { readReports } from './metar.ts';
 
 const PLACES = `
-  select p.id, p.name, p.time_zone as "timeZone", p.station, p.note, p.archived_at as "archivedAt",
+  select p.id, p.name, p.time_zone as "timeZone", p.station, p.note, p.archived_at as "archivedAt", p.version,
     (select coalesce(json_agg(json_build_object('month', n.month, 'highC', n.high_c, 'lowC', n.low_c,
         'humidity', n.humidity, 'windMs', n.wind_ms) order by n.month), '[]')
       from month_normal n where n.locality_id = p.id) as normals,
@@ -48,8 +49,14 @@ export async function readWeather(db: Client): Promise<Weather> {
   return { places: await readPlaces(db), stays: stays.rows };
 }
 
-export async function savePlace(db: Db, place: v.InferOutput<typeof PlaceInput>, now: Date): Promise<Place> {
+export async function savePlace(
+  db: Db,
+  place: v.InferOutput<typeof PlaceInput>,
+  now: Date,
+  from: number | null = null,
+): Promise<Place> {
   return transaction(db, async (client) => {
+    await mustBeNewest(client, 'locality', place.id, from, () => readPlace(client, place.id));
     await client.query(
       `insert into locality (id, name, time_zone, station, note) values ($1, $2, $3, $4, $5)
        on conflict (id) do update set name = excluded.name, time_zone = excluded.time_zone,

@@ -6,8 +6,7 @@ import { lengthScale } from '@sabor/core/units/preferences';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
-import { put } from '../../api/http.ts';
-import { useChange, useSettings, useWearer } from '../../api/queries.ts';
+import { useSave, useSettings, useWearer } from '../../api/queries.ts';
 import { HeadMap } from '../../drawings/head-map.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
@@ -56,11 +55,11 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
   const say = useSay();
   const initial = useMemo<WearerInput>(() => {
     if (!wearer) return blank();
-    const { archivedAt: _, ...input } = wearer;
+    const { archivedAt: _, version: __, ...input } = wearer;
     return input;
   }, [wearer]);
-  const draft = useDraft(`wearer ${wearer?.id ?? 'new'}`, WearerInput, initial);
-  const saving = useChange((input: WearerInput) => put(`/wearers/${input.id}`, input));
+  const draft = useDraft(`wearer ${wearer?.id ?? 'new'}`, WearerInput, initial, wearer?.version ?? null);
+  const save = useSave<WearerInput>(`/wearers/${initial.id}`);
   const { value, bind, set, problem, change } = draft;
   const [trait, setTrait] = useState<TraitName>('porosity');
   const [chosen, setChosen] = useState<string | null>(null);
@@ -93,7 +92,7 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
       noValidate
       onSubmit={async (event) => {
         event.preventDefault();
-        if (!(await draft.save(saving.mutateAsync))) return;
+        if (!(await draft.save(save))) return;
         say(`${value.name} is saved.`);
         void navigate(wearer ? `/heads/${wearer.id}` : '/heads');
       }}

@@ -12,9 +12,9 @@ import {
 } from '@sabor/core/hair/wishes';
 import { readAllergy, UNKNOWN_ALLERGY } from '@sabor/core/ingredients/allergy';
 import { useState } from 'react';
-import { put } from '../../api/http.ts';
-import { useChange, useSettings } from '../../api/queries.ts';
+import { useSave, useSettings } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
+import { ClashPanel } from '../../ui/clash.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, NumberField, TextField, TicksField } from '../../ui/inputs.tsx';
 import { showShare } from '../../ui/show.ts';
@@ -25,8 +25,9 @@ import { useSay } from '../../ui/undo.tsx';
 export function WishesSheet({ wearer, file }: { wearer: Wearer; file: HairFile }) {
   const say = useSay();
   const settings = useSettings();
-  const save = useChange((wishes: WishesInput) => put(`/wearers/${wearer.id}/wishes`, wishes));
-  const draft = useDraft(`wishes ${wearer.id}`, WishesInput, file.wishes as WishesInput);
+  const save = useSave<WishesInput>(`/wearers/${wearer.id}/wishes`);
+  const { version, ...wishes } = file.wishes;
+  const draft = useDraft(`wishes ${wearer.id}`, WishesInput, wishes as WishesInput, version);
   const { value, set, bind, change } = draft;
   const weightOf = (wish: Wish) => value.weights.find((one) => one.wish === wish)?.weight ?? null;
   const weigh = (wish: Wish, weight: number | null) =>
@@ -37,10 +38,13 @@ export function WishesSheet({ wearer, file }: { wearer: Wearer; file: HairFile }
   const shares = wishShares(
     Object.fromEntries(value.weights.map(({ wish, weight }) => [wish, Number.isFinite(weight) ? weight : 0])),
   );
-  const before = file.wishes;
+  const before = wishes;
   const submit = async () => {
-    if (await draft.save((wishes) => save.mutateAsync(wishes)))
-      say(`The wishes of ${wearer.name} are saved.`, () => save.mutate(before as WishesInput));
+    if (await draft.save(save))
+      say(
+        `The wishes of ${wearer.name} are saved.`,
+        () => void save(before as WishesInput, version + 1).catch((error) => say(error.message)),
+      );
   };
   return (
     <form
@@ -114,6 +118,7 @@ export function WishesSheet({ wearer, file }: { wearer: Wearer; file: HairFile }
       </div>
       <Avoided value={value.avoided} change={set('avoided')} problem={draft.problem} />
       <div className="mt-6 space-y-4">
+        <ClashPanel clash={draft.clash} />
         <SheetProblems problems={draft.problems} />
         <div className="flex flex-wrap gap-3">
           <Button type="submit" disabled={draft.saving || !draft.dirty}>

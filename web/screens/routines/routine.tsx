@@ -4,8 +4,7 @@ import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
-import { put } from '../../api/http.ts';
-import { useChange, useRoutines, useShelf } from '../../api/queries.ts';
+import { useRoutines, useSave, useShelf } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
@@ -36,11 +35,11 @@ function RoutineSheet({ routine }: { routine: Routine | undefined }) {
   const say = useSay();
   const initial = useMemo<RoutineInput>(() => {
     if (!routine) return { id: v7(), wearerId: null, name: '', note: '', steps: [] };
-    const { archivedAt: _, ...input } = routine;
+    const { archivedAt: _, version: __, ...input } = routine;
     return input;
   }, [routine]);
-  const draft = useDraft(`routine ${routine?.id ?? 'new'}`, RoutineInput, initial);
-  const saving = useChange((input: RoutineInput) => put(`/routines/${input.id}`, input));
+  const draft = useDraft(`routine ${routine?.id ?? 'new'}`, RoutineInput, initial, routine?.version ?? null);
+  const save = useSave<RoutineInput>(`/routines/${initial.id}`);
   const [slot, setSlot] = useState<Slot>('cleanse');
   const { value, bind, set, problem, change } = draft;
   const setSteps = (steps: StepInput[]) => change((old) => ({ ...old, steps }));
@@ -49,7 +48,7 @@ function RoutineSheet({ routine }: { routine: Routine | undefined }) {
       noValidate
       onSubmit={async (event) => {
         event.preventDefault();
-        if (!(await draft.save(saving.mutateAsync))) return;
+        if (!(await draft.save(save))) return;
         say(`${value.name} is saved.`);
         void navigate('/routines');
       }}

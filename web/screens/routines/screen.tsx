@@ -14,7 +14,9 @@ export function Screen() {
   const routines = useRoutines();
   const navigate = useNavigate();
   const [archived, setArchived] = useState(false);
-  const saving = useChange((routine: Omit<Routine, 'archivedAt'>) => put(`/routines/${routine.id}`, routine));
+  const saving = useChange((routine: Omit<Routine, 'archivedAt' | 'version'>) =>
+    put(`/routines/${routine.id}`, routine),
+  );
   if (routines.isPending) return <Loading what="the routines" />;
   if (routines.isError) return <Failed error={routines.error} retry={routines.refetch} />;
   const away = routines.data.filter((routine) => routine.archivedAt !== null).length;

@@ -95,7 +95,9 @@ function Reader({
       sessionStorage.removeItem(KEPT);
     }
   }, [text, product]);
-  const save = useChange((input: Product) => put(`/products/${input.id}`, v.parse(ProductInput, input)));
+  const save = useChange((input: Product) =>
+    put(`/products/${input.id}`, v.parse(ProductInput, input), input.version),
+  );
   const setMarket = useChange((to: Market) => patch('/settings', { market: to }));
   const keep = () => {
     if (!product) return;

@@ -2,9 +2,9 @@ import { type Line, LineInput } from '@sabor/contract/shelf';
 import { Dialog } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { v7 } from 'uuid';
-import { put } from '../../api/http.ts';
-import { useChange } from '../../api/queries.ts';
+import { useSave } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
+import { ClashPanel } from '../../ui/clash.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { TextField } from '../../ui/inputs.tsx';
 import { SheetProblems } from '../../ui/states.tsx';
@@ -36,14 +36,14 @@ function LineForm({ line, close }: { line: Line | undefined; close: () => void }
     () => ({ id: line?.id ?? v7(), name: line?.name ?? '', note: line?.note ?? '' }),
     [line],
   );
-  const draft = useDraft(`line ${line?.id ?? 'new'}`, LineInput, initial);
-  const saving = useChange((input: LineInput) => put(`/lines/${input.id}`, input));
+  const draft = useDraft(`line ${line?.id ?? 'new'}`, LineInput, initial, line?.version ?? null);
+  const save = useSave<LineInput>(`/lines/${initial.id}`);
   return (
     <form
       className="space-y-4"
       onSubmit={async (event) => {
         event.preventDefault();
-        if (await draft.save(saving.mutateAsync)) close();
+        if (await draft.save(save)) close();
       }}
     >
       <TextField label="Name" {...draft.bind('name')} />
@@ -54,6 +54,7 @@ function LineForm({ line, close }: { line: Line | undefined; close: () => void }
         onChange={draft.set('note')}
         error={draft.problem('note')}
       />
+      <ClashPanel clash={draft.clash} />
       <SheetProblems problems={draft.problems.filter(({ path }) => path === '')} />
       <div className="flex gap-3">
         <Button look="main" type="submit" disabled={draft.saving}>

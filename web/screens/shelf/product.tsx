@@ -6,8 +6,7 @@ import { volumeScale } from '@sabor/core/units/preferences';
 import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
-import { put } from '../../api/http.ts';
-import { useChange, useSettings, useSettingsKnown, useShelf } from '../../api/queries.ts';
+import { useSave, useSettings, useSettingsKnown, useShelf } from '../../api/queries.ts';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, NumberField, TextField, TicksField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
@@ -60,11 +59,11 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
   const say = useSay();
   const initial = useMemo<ProductInput>(() => {
     if (!product) return blank(settings.currency);
-    const { archivedAt: _, uses: __, calibrations: ___, ...input } = product;
+    const { archivedAt: _, uses: __, calibrations: ___, version: ____, ...input } = product;
     return input;
   }, [product, settings.currency]);
-  const draft = useDraft(`product ${product?.id ?? 'new'}`, ProductInput, initial);
-  const saving = useChange((input: ProductInput) => put(`/products/${input.id}`, input));
+  const draft = useDraft(`product ${product?.id ?? 'new'}`, ProductInput, initial, product?.version ?? null);
+  const save = useSave<ProductInput>(`/products/${initial.id}`);
   const { value, bind, set, problem } = draft;
   const items = useMemo(
     () => (value.ingredients.length > INGREDIENTS_LIMIT ? [] : piecesOf(value.ingredients)),
@@ -79,7 +78,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
       noValidate
       onSubmit={async (event) => {
         event.preventDefault();
-        if (!(await draft.save(saving.mutateAsync))) return;
+        if (!(await draft.save(save))) return;
         say(`${value.name} is saved.`);
         void navigate('/shelf');
       }}

@@ -7,8 +7,7 @@ import { usualDays } from '@sabor/core/trial/designs';
 import { useMemo } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
-import { put } from '../../api/http.ts';
-import { useChange, useRoutines, useShelf, useTrial, useWearers } from '../../api/queries.ts';
+import { useRoutines, useSave, useShelf, useTrial, useWearers } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
@@ -191,8 +190,9 @@ function PlanSheet({
     `trial ${trial?.id ?? `new ${search.get('idea') ?? followed?.id ?? asked}`.trim()}`,
     TrialInput,
     initial,
+    trial?.version ?? null,
   );
-  const saving = useChange((input: TrialInput) => put(`/trials/${input.id}`, input));
+  const save = useSave<TrialInput>(`/trials/${initial.id}`);
   const { value, bind, set, change, problem } = draft;
   const wearer = wearers.find(({ id }) => id === value.wearerId);
   const chooseWearer = (id: string | null) => {
@@ -206,7 +206,7 @@ function PlanSheet({
       noValidate
       onSubmit={async (event) => {
         event.preventDefault();
-        if (!(await draft.save(saving.mutateAsync))) return;
+        if (!(await draft.save(save))) return;
         say('The plan is saved and its lot is drawn.');
         void navigate(`/trials/${value.id}`);
       }}

@@ -1,10 +1,10 @@
 import { type Place, PlaceInput } from '@sabor/contract/weather';
 import { MILD_COAST, type MonthNormal, SCENARIOS } from '@sabor/core/climate/places';
 import { temperatureScale } from '@sabor/core/units/preferences';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
-import { put } from '../../api/http.ts';
-import { useChange, useSettings } from '../../api/queries.ts';
+import { useSave, useSettings } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
@@ -21,23 +21,30 @@ const zones = Intl.supportedValuesOf('timeZone').map((zone) => ({
 }));
 if (!zones.some(({ key }) => key === 'UTC')) zones.push({ key: 'UTC', label: 'UTC' });
 
+function inputOf(place: Place | null): PlaceInput {
+  if (!place)
+    return {
+      id: v7(),
+      name: '',
+      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+      station: null,
+      normals: [],
+      note: '',
+    };
+  const { id, name, timeZone, station, normals, note } = place;
+  return { id, name, timeZone, station, normals, note };
+}
+
 /** A place: its name, clocks, usual months, and what its simulated station plays. */
 export function PlaceSheet({ place }: { place: Place | null }) {
   const say = useSay();
   const navigate = useNavigate();
-  const save = useChange((input: PlaceInput) => put<Place>(`/places/${input.id}`, input));
-  const initial: PlaceInput = place ?? {
-    id: v7(),
-    name: '',
-    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-    station: null,
-    normals: [],
-    note: '',
-  };
-  const draft = useDraft(`place ${place?.id ?? 'new'}`, PlaceInput, initial);
+  const initial = useMemo(() => inputOf(place), [place]);
+  const save = useSave<PlaceInput>(`/places/${initial.id}`);
+  const draft = useDraft(`place ${place?.id ?? 'new'}`, PlaceInput, initial, place?.version ?? null);
   const { value, bind, set } = draft;
   const submit = async () => {
-    const saved = await draft.save((input) => save.mutateAsync(input));
+    const saved = await draft.save(save);
     if (!saved) return;
     say(`${value.name} is saved.`);
     void navigate(`/weather/${value.id}`);
