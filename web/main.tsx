@@ -25,13 +25,19 @@ onDayHeard((heard) => {
 void openOutbox();
 onPhotoStored((id) => void queryClient.invalidateQueries({ queryKey: ['wash-days', id] }));
 void openPhotoBox();
-if (import.meta.env.PROD && 'serviceWorker' in navigator)
+if (import.meta.env.PROD && 'serviceWorker' in navigator) {
+  // What this first page asked for before the worker was in charge is asked for once more, so that it is kept.
+  if (!navigator.serviceWorker.controller)
+    navigator.serviceWorker.addEventListener('controllerchange', () => void queryClient.invalidateQueries(), {
+      once: true,
+    });
   // Another build is another address, and is kept afresh.
   navigator.serviceWorker
     .register(`/offline.js?of=${encodeURIComponent(new URL(import.meta.url).pathname)}`)
     .catch(() => {
       // Without it a reload needs the server; everything else stays.
     });
+}
 
 createRoot(document.getElementById('sabor')!).render(
   <StrictMode>

@@ -45,8 +45,16 @@ const open = () => {
   return opened;
 };
 
+let asked = false;
+/** Asks the browser, once, not to clear what waits here when its disk runs short. */
+function askToStay(): void {
+  if (!asked) void navigator.storage?.persist?.().catch(() => false);
+  asked = true;
+}
+
 /** Keeps a tap, down to the disk, and gives its place. */
 export async function keepTap(one: Omit<KeptTap, 'place'>): Promise<number> {
+  askToStay();
   const db = await open();
   const writing = db.transaction('taps', 'readwrite', { durability: 'strict' });
   const place = await writing.store.add(one);
@@ -75,7 +83,10 @@ export async function letGo(places: readonly number[], refused: readonly Refused
 export const refusedHere = async (): Promise<RefusedHere[]> => (await open()).getAll('refused');
 export const forgetRefused = async (id: string): Promise<void> => (await open()).delete('refused', id);
 
-export const keepPhoto = async (photo: KeptPhoto): Promise<unknown> => (await open()).put('photos', photo);
+export const keepPhoto = async (photo: KeptPhoto): Promise<unknown> => {
+  askToStay();
+  return (await open()).put('photos', photo);
+};
 export const keptPhotos = async (): Promise<KeptPhoto[]> => (await open()).getAll('photos');
 export const letGoPhoto = async (id: string): Promise<void> => (await open()).delete('photos', id);
 

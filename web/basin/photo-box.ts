@@ -15,6 +15,8 @@ export interface BoxedPhoto extends KeptPhoto {
   sent: number;
   /** A sentence, where the server will not take it. */
   refused: string | null;
+  /** Whether it is written down on this device; what is not is gone with the page. */
+  kept: boolean;
 }
 
 let box: readonly BoxedPhoto[] = [];
@@ -93,8 +95,13 @@ const waiting = () => box.find(({ refused }) => refused === null);
 
 /** Takes a photograph into the box: kept on this device first, then sent. */
 export async function boxPhoto(photo: PhotographInput, blob: Blob): Promise<void> {
-  set([...box, { photo, blob, url: URL.createObjectURL(blob), sent: 0, refused: null }]);
-  await keepPhoto({ photo, blob }).catch(() => {});
+  set([...box, { photo, blob, url: URL.createObjectURL(blob), sent: 0, refused: null, kept: false }]);
+  await keepPhoto({ photo, blob }).then(
+    () => mark(photo.id, { kept: true }),
+    () => {
+      // The disk is full, or this window keeps nothing: it is said beside the picture.
+    },
+  );
   void sendPhotos();
 }
 
@@ -111,7 +118,7 @@ export async function openPhotoBox(): Promise<void> {
     ...box,
     ...kept
       .filter(({ photo }) => !here.has(photo.id))
-      .map((one) => ({ ...one, url: URL.createObjectURL(one.blob), sent: 0, refused: null })),
+      .map((one) => ({ ...one, url: URL.createObjectURL(one.blob), sent: 0, refused: null, kept: true })),
   ]);
   addEventListener('online', () => void sendPhotos());
   void sendPhotos();

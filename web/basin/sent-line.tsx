@@ -27,6 +27,7 @@ export function SentLine({
   const calm = quiet ? 'text-soft' : 'text-paper/75';
   const why = mine > 0 ? held[day.id] : undefined;
   const clockOff = clockAheadMs !== 0;
+  const where = noStore ? 'on this page alone' : 'kept on this phone';
   if (quiet && (mine === 0 || (reached && !why)) && !noStore && !clockOff && against.length === 0)
     return null;
   return (
@@ -39,7 +40,7 @@ export function SentLine({
         </p>
       ) : why && reached ? (
         <p className={warn}>
-          {taps(mine)} kept on this phone, not taken yet: {why}{' '}
+          {taps(mine)} {where}, not taken yet: {why}{' '}
           <button type="button" className="min-h-8 underline underline-offset-4" onClick={send}>
             Try now
           </button>
@@ -48,7 +49,7 @@ export function SentLine({
         <p className={reached ? calm : warn}>
           {reached
             ? `${taps(mine)} on the way.`
-            : `The server does not answer. ${taps(mine)} kept on this phone; go on.`}{' '}
+            : `The server does not answer. ${taps(mine)} ${where}; go on.`}{' '}
           {unwritten > 0 && 'Writing it down …'}
           {!reached && (
             <button type="button" className="min-h-8 underline underline-offset-4" onClick={send}>

@@ -132,7 +132,7 @@ export function Screen() {
                     </figcaption>
                   </figure>
                 ))}
-                {going.map(({ photo, url, sent, refused }) => (
+                {going.map(({ photo, url, sent, refused, kept }) => (
                   <figure key={photo.id}>
                     <img
                       src={url}
@@ -147,6 +147,12 @@ export function Screen() {
                           aria-label={`Sending ${label}`}
                           className="w-24"
                         />
+                      )}
+                      {!kept && !refused && (
+                        <span role="alert" className="block max-w-48 font-semibold text-brick">
+                          Not kept on this phone: its store is full or closed. Leave this page open until the
+                          picture is sent.
+                        </span>
                       )}
                       <button
                         type="button"
