@@ -8,9 +8,9 @@ import { madeUpRatings } from './made-up-ratings.ts';
 import { WORLDS, type World } from './worlds.ts';
 
 /**
- * `npm run soak`: made-up trials without any effect, and with one, through the very path a verdict takes (a trial's record,
+ * `npm run soak:null`: made-up trials without any effect, and with one, through the very path a verdict takes (a trial's record,
  * its comparison, its sentences), for every design and several worlds. Prints the table that docs/validation.md shows.
- * `npm run soak -- 200` runs 200 trials a row instead of the usual number.
+ * `npm run soak:null -- 200` runs 200 trials a row instead of the usual number.
  */
 
 const asked = Number(process.argv[2]);

@@ -1,0 +1,64 @@
+import type { AddressInfo } from 'node:net';
+import type { Problem } from '@sabor/contract/problem';
+import { pino } from 'pino';
+import { v7 } from 'uuid';
+import { createApp } from '../app.ts';
+import { migrate } from '../db/migrate.ts';
+import { type Db, openPool } from '../db/pool.ts';
+
+export interface Answer<T> {
+  status: number;
+  body: T;
+  headers: Headers;
+}
+
+/** A Sabor of its own: a fresh database behind the real application on a free port. */
+export interface TestBench {
+  db: Db;
+  url: string;
+  ask: <T = Problem>(
+    method: string,
+    path: string,
+    body?: unknown,
+    headers?: Record<string, string>,
+  ) => Promise<Answer<T>>;
+  close: () => Promise<void>;
+}
+
+/** A Sabor of its own on a fresh database of the cluster at `databaseUrl`. */
+export async function openBenchOn(databaseUrl: string, webRoot: string | null = null): Promise<TestBench> {
+  const server = new URL(databaseUrl);
+  const name = `test_${v7().replaceAll('-', '')}`;
+  const admin = openPool(server.href);
+  await admin.query(`create database ${name}`);
+  await admin.end();
+  server.pathname = `/${name}`;
+  const db = openPool(server.href);
+  await migrate(db);
+  const app = createApp({ db, log: pino({ level: 'silent' }), webRoot });
+  const listening = app.listen(0, '127.0.0.1');
+  await new Promise((resolve) => listening.once('listening', resolve));
+  const url = `http://127.0.0.1:${(listening.address() as AddressInfo).port}`;
+  return {
+    db,
+    url,
+    ask: async <T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}) => {
+      const response = await fetch(`${url}${path}`, {
+        method,
+        headers: { ...(body === undefined ? {} : { 'Content-Type': 'application/json' }), ...headers },
+        ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+      });
+      const text = await response.text();
+      const json = response.headers.get('content-type')?.includes('json');
+      return {
+        status: response.status,
+        body: (json ? JSON.parse(text) : text) as T,
+        headers: response.headers,
+      };
+    },
+    close: async () => {
+      await new Promise((resolve) => listening.close(resolve));
+      await db.end();
+    },
+  };
+}

@@ -1,0 +1,81 @@
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { pino } from 'pino';
+import { startCluster } from '../scripts/postgres/cluster.ts';
+import { createApp } from '../server/app.ts';
+import { attack } from '../server/fuzz/attack.ts';
+import { routesOf } from '../server/fuzz/routes.ts';
+import { openBenchOn } from '../server/testing/open-bench.ts';
+import { diskFull } from './reliability/disk-full.ts';
+import { killsInFirstStart, killsInMigrations, killsWithWrites, type Row } from './reliability/kills.ts';
+import { largeBackup } from './reliability/large-backup.ts';
+
+/**
+ * `npm run soak:reliability`: the attack on what is kept, repeated: kills, a full disk, hostile requests, a gigabyte out and
+ * in. Writes its table into docs/reliability.md. `npm run soak:reliability -- fuzz` runs one part alone and only prints.
+ */
+
+async function fuzz(requests: number): Promise<Row> {
+  const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-soak-fuzz-'));
+  const cluster = await startCluster(folder, true);
+  const bench = await openBenchOn(cluster.url);
+  try {
+    const routes = routesOf(createApp({ db: bench.db, log: pino({ level: 'silent' }), webRoot: null }));
+    const faults: string[] = [];
+    const byStatus: Record<string, number> = {};
+    for (let part = 0; part < 4; part++) {
+      const found = await attack(bench, routes, requests / 4, (Date.now() % 1e6) + part);
+      faults.push(...found.faults);
+      for (const [status, n] of Object.entries(found.byStatus))
+        byStatus[status] = (byStatus[status] ?? 0) + n;
+    }
+    const statuses = Object.entries(byStatus).map(([status, n]) => `${status}: ${n.toLocaleString('en')}`);
+    return {
+      what: `${requests.toLocaleString('en')} hostile requests to ${routes.length} routes, made from the contract`,
+      came: `${statuses.join(', ')}; ${faults.length} in the five hundreds or giving something away${faults.length ? ` — ${faults[0]}` : ''}`,
+      well: faults.length === 0,
+    };
+  } finally {
+    await bench.close();
+    await cluster.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+const PARTS: Record<string, () => Promise<Row>> = {
+  kills: () => killsWithWrites(100),
+  migrations: () => killsInMigrations(4),
+  first: () => killsInFirstStart(16),
+  disk: diskFull,
+  fuzz: () => fuzz(20_000),
+  backup: () => largeBackup(100),
+};
+
+const asked = process.argv.slice(2);
+const unknown = asked.find((name) => !Object.hasOwn(PARTS, name));
+if (unknown) {
+  console.error(`There is no part “${unknown}”. There are: ${Object.keys(PARTS).join(', ')}.`);
+  process.exit(1);
+}
+const rows: Row[] = [];
+for (const [name, run] of Object.entries(PARTS)) {
+  if (asked.length && !asked.includes(name)) continue;
+  const row = await run();
+  rows.push(row);
+  console.log(`${row.well ? '✓' : '✗'} ${row.what}: ${row.came}`);
+}
+if (asked.length === 0) {
+  const file = new URL('../docs/reliability.md', import.meta.url);
+  const text = readFileSync(file, 'utf8');
+  const table = [
+    '| what was done | what came of it | |',
+    '|---|---|---|',
+    ...rows.map(
+      ({ what, came, well }) =>
+        `| ${what} | ${came.replaceAll('|', '\\|')} | ${well ? 'held' : '**broke**'} |`,
+    ),
+  ].join('\n');
+  writeFileSync(file, text.replace(/(<!-- soak -->\n)[\s\S]*?(\n<!-- \/soak -->)/, `$1${table}$2`));
+}
+process.exit(rows.every(({ well }) => well) ? 0 : 1);
