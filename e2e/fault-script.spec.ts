@@ -25,8 +25,8 @@ const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-faults-'));
 let cluster: Awaited<ReturnType<typeof startCluster>>;
 let server: ChildProcess | null = null;
 
-async function startServer(): Promise<void> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'e2e/one-server.ts', cluster.url, String(PORT)], {
+async function startServer(url = cluster.url): Promise<void> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'e2e/one-server.ts', url, String(PORT)], {
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   server = child;
@@ -52,7 +52,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(async () => {
   await killServer();
-  cluster?.stop();
+  await cluster?.stop();
   rmSync(folder, { recursive: true, force: true });
 });
 
@@ -173,6 +173,43 @@ test('fifty kills, cut stretches and reloads lose nothing and double nothing', a
   expect(kills).toBe(KILLS);
   expect(reloads).toBeGreaterThan(2);
   expect(cuts).toBeGreaterThan(2);
+});
+
+test('taps wait for their own Sabor: another’s data on the same address neither takes nor loses them', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const admin = openPool(cluster.url);
+  await admin.query('create database another');
+  await admin.end();
+  const another = new URL(cluster.url);
+  another.pathname = '/another';
+  const db = openPool(another.href);
+  await migrate(db);
+  await loadDemo(db);
+  await db.end();
+  if (!server) await startServer();
+  await page.goto('/');
+  await keptForOffline(page);
+  await page.goto(`/trials/${await makeTrial(page, 'Whose taps are these?')}`);
+  await page.getByRole('button', { name: 'Start wash day 1' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await expect(page.getByText('All of it is on the server.')).toBeVisible();
+  const [id] = /(?<=wash-days\/)[^/?]+/.exec(page.url())!;
+  await killServer();
+  await page.getByRole('button', { name: /^Went otherwise/ }).click();
+  await page.getByRole('button', { name: 'interrupted', exact: true }).click();
+  await page.getByRole('button', { name: 'Done as planned' }).click();
+  await expect(page.getByText(/The server does not answer. 2 taps kept on this phone/)).toBeVisible();
+  await startServer(another.href);
+  await expect(
+    page.getByText(/2 taps kept on this phone, not taken yet: These taps belong to another Sabor/),
+  ).toBeVisible({ timeout: 30_000 });
+  await killServer();
+  await startServer();
+  await expect(page.getByText('All of it is on the server.')).toBeVisible({ timeout: 30_000 });
+  const day = await (await page.request.get(`/api/wash-days/${id}`)).json();
+  expect(day.steps[0]).toMatchObject({ status: 'done', marks: [{ mark: 'interrupted' }] });
 });
 
 test('a whole half-head wash day from one hand, the server gone in the middle, is found complete after', async ({

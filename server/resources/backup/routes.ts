@@ -28,9 +28,13 @@ async function takeIn(db: Db, request: Request, scratch: string): Promise<void> 
 /** Whole backups out and in, streamed; and the nightly ones. `scratch` is where an upload waits on the disk. */
 export function backupRoutes(db: Db, scratch: string, nightly = new Nightly(db)): Router {
   const router = Router();
-  router.get('/backup.zip', async (_request, response) => {
+  router.get('/backup.zip', async (request, response) => {
     response.attachment(`sabor backup ${new Date().toISOString().slice(0, 10)}.zip`).type('application/zip');
-    await writePackage(db, response);
+    await writePackage(db, response).catch((error) => {
+      // Whoever asked has gone away, or the zip is cut short: it has no end then, and no Sabor reads it.
+      request.log?.warn({ err: error }, 'backup cut short');
+      response.destroy();
+    });
   });
   router.post('/import', async (request, response) => {
     if (request.headers['content-encoding'] !== undefined)
