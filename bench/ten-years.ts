@@ -152,6 +152,7 @@ export async function liveTenYears(
   );
   const routineId = v7();
   await db.query(`insert into routine (id, name) values ($1, 'Library')`, [routineId]);
+  await db.query('select fill_batches()');
   await db.query('analyze');
   const { rows } = await db.query<{ wearerId: string; trialId: string; washDayId: string }>(
     `select t.wearer_id as "wearerId", t.id as "trialId", d.id as "washDayId" from trial t join wash_day d on d.trial_id = t.id

@@ -54,5 +54,6 @@ export async function rebuild(
     );
   }
   if (from < 12) await client.query('select public.fill_planned()');
+  if (from < 15) await client.query('select public.fill_batches()');
   await client.query(`drop schema ${ASIDE} cascade`);
 }

@@ -189,6 +189,7 @@ export async function loadBackup(db: Db, source: BackupSource): Promise<void> {
       }
     }
     if (source.schema < 12) await client.query('select fill_planned()');
+    if (source.schema < 15) await client.query('select fill_batches()');
     await client.query(
       "insert into setting (key, value) values ('database', to_jsonb(gen_random_uuid())) on conflict do nothing",
     );

@@ -31,6 +31,7 @@ export function backupRoutes(db: Db, scratch: string, nightly = new Nightly(db))
   router.get('/backup.zip', async (request, response) => {
     response.attachment(`sabor backup ${new Date().toISOString().slice(0, 10)}.zip`).type('application/zip');
     await writePackage(db, response).catch((error) => {
+      if (!response.headersSent) throw error;
       // Whoever asked has gone away, or the zip is cut short: it has no end then, and no Sabor reads it.
       request.log?.warn({ err: error }, 'backup cut short');
       response.destroy();

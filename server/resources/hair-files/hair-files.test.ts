@@ -57,6 +57,7 @@ describe('the hair file', () => {
         school: null,
         dislikes: [],
         avoided: [],
+        version: 0,
       },
       ruleWeights: {},
       ahead: [],
@@ -216,7 +217,7 @@ describe('wishes', () => {
     bench.ask<HairFile>('PUT', `/api/wearers/${wearer.id}/wishes`, { ...wishes, ...to });
 
   it('are kept whole, and replaced whole', async () => {
-    expect((await save()).body.wishes).toEqual(wishes);
+    expect((await save()).body.wishes).toEqual({ ...wishes, version: 1 });
     const next = await save({ weights: [], dislikes: [], avoided: [], school: null });
     expect(next.body.wishes).toMatchObject({ weights: [], dislikes: [], avoided: [], school: null, line: 6 });
     expect((await bench.ask('PUT', `/api/wearers/${v7()}/wishes`, wishes)).status).toBe(404);

@@ -32,6 +32,20 @@ export async function readShelf(db: Client): Promise<Shelf> {
   return { lines: lines.rows, products: products.rows };
 }
 
+/** Products that are not put away and whose bottle in use was opened on a known day. */
+export async function readOpenBottles(
+  db: Client,
+): Promise<Pick<Product, 'id' | 'name' | 'openedOn' | 'monthsAfterOpening'>[]> {
+  const { rows } = await db.query<Pick<Product, 'id' | 'name' | 'openedOn' | 'monthsAfterOpening'>>(
+    `select p.id, p.name, b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening"
+     from product p join lateral (
+       select opened_on from bottle where product_id = p.id and finished_on is null order by created_at desc limit 1
+     ) b on b.opened_on is not null
+     where p.archived_at is null and p.months_after_opening is not null order by lower(p.name)`,
+  );
+  return rows;
+}
+
 export async function readProduct(db: Client, id: string): Promise<Product> {
   const { rows } = await db.query<Product>(`${PRODUCTS} where p.id = $1`, [id]);
   if (!rows[0]) throw notFound('product');

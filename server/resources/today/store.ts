@@ -1,7 +1,6 @@
 import { localToday } from '@sabor/contract/fields';
 import type { AirForWashDay, Due, Today } from '@sabor/contract/today';
 import type { Trial } from '@sabor/contract/trial';
-import type { WashDay } from '@sabor/contract/wash-day';
 import { CARE, careStatus } from '@sabor/core/hair/care';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { EVENTS } from '@sabor/core/outcomes/events';
@@ -12,9 +11,9 @@ import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import type { Client } from '../../db/pool.ts';
 import { type CareOf, readCareOfAll } from '../hair-files/care.ts';
 import { readDemoState, readSettings } from '../settings/store.ts';
-import { readShelf } from '../shelf/store.ts';
+import { readOpenBottles } from '../shelf/store.ts';
 import { readTrials } from '../trials/read.ts';
-import { readMet, readWashDays } from '../wash-days/read.ts';
+import { type OpenDay, readMet, readOpenDays } from '../wash-days/read.ts';
 import { readStations, readWeather } from '../weather/store.ts';
 import { airForWashDay } from './air.ts';
 
@@ -34,7 +33,7 @@ const READ_DAYS = 21;
 
 /** The check-in a wash day in wear waits for, or "end" when its planned days of wear are over. */
 function nextLook(
-  day: WashDay,
+  day: OpenDay,
   wearDays: number,
   today: string,
   timeZone: string,
@@ -50,7 +49,7 @@ function nextLook(
   return seen('wear', n) ? null : { stage: 'wear', day: n };
 }
 
-function dueOfTrial(trial: Trial, open: WashDay | undefined, now: Date, timeZone: string): Due | null {
+function dueOfTrial(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: string): Due | null {
   const trialId = trial.id;
   const title = trial.question;
   if (trial.endedAt) {
@@ -96,7 +95,7 @@ const EVENING = 19;
 const SMALL_HOURS = 4;
 
 /** The night a style is about to sleep through, where nothing is said yet of what protects it. */
-function nightDue(trial: Trial, open: WashDay | undefined, now: Date, timeZone: string): Due | null {
+function nightDue(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: string): Due | null {
   if (!open || (open.status !== 'worn' && open.status !== 'under way')) return null;
   const ms = now.getTime();
   const hour = new Date(ms + zoneOffset(ms, timeZone) * 60_000).getUTCHours();
@@ -111,13 +110,12 @@ function nightDue(trial: Trial, open: WashDay | undefined, now: Date, timeZone: 
     ({ kind, on }) => on === night && (EVENTS[kind].good || kind === 'bonnet-missed'),
   );
   if (said) return null;
-  const drying = open.steps.some(({ slot, status }) => slot === 'set' && status === 'waiting');
   return {
     kind: 'night',
     trialId: trial.id,
     washDayId: open.id,
     title: trial.question,
-    says: `Wash day ${open.position + 1}, ${trial.wearerName}: say what protects the hair tonight${drying ? '; the set goes on drying, and is taken down tomorrow' : ''}.`,
+    says: `Wash day ${open.position + 1}, ${trial.wearerName}: say what protects the hair tonight${open.setWaits ? '; the set goes on drying, and is taken down tomorrow' : ''}.`,
   };
 }
 
@@ -163,7 +161,7 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
   const waiting: Trial[] = [];
   // Trials that ended long ago wait for nothing.
   const trials = await readTrials(db, { endedAfter: new Date(now.getTime() - READ_DAYS * 86_400_000) });
-  const days = await readWashDays(db, { open: true });
+  const days = await readOpenDays(db);
   for (const trial of trials.sort(
     (a, b) => Number(a.status === 'planned') - Number(b.status === 'planned'),
   )) {
@@ -188,10 +186,9 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
     if (found)
       due.push({ kind: 'care', wearerId: care.wearerId, title: `Care for ${care.name}`, says: found });
   }
-  const { products } = await readShelf(db);
-  for (const product of products) {
+  for (const product of await readOpenBottles(db)) {
     const last = goodUntil(product.openedOn, product.monthsAfterOpening);
-    if (product.archivedAt || last === null) continue;
+    if (last === null) continue;
     const left = Math.round((Date.parse(last) - Date.parse(date)) / 86_400_000);
     if (left > BOTTLE_WARNING_DAYS) continue;
     const says =

@@ -82,15 +82,39 @@ function whole(db: Client, rows: readonly Row[]): Promise<WashDay[]> {
   return withWeather(db, dated, Date.now());
 }
 
-/** A trial's wash days, or of all trials those under way or worn. */
-export async function readWashDays(db: Client, of: { trialId: string } | { open: true }): Promise<WashDay[]> {
-  const { rows } =
-    'trialId' in of
-      ? await db.query<Row>(`${WASH_DAYS} where d.trial_id = $1 order by d.started_at`, [of.trialId])
-      : await db.query<Row>(
-          `${WASH_DAYS} where d.abandoned_at is null and d.wear_ended_at is null order by d.started_at`,
-        );
+export async function readWashDays(db: Client, of: { trialId: string }): Promise<WashDay[]> {
+  const { rows } = await db.query<Row>(`${WASH_DAYS} where d.trial_id = $1 order by d.started_at`, [
+    of.trialId,
+  ]);
   return whole(db, rows);
+}
+
+/** A wash day under way or worn, with what it may wait for and nothing of what was rated. */
+export type OpenDay = Pick<
+  WashDay,
+  'id' | 'trialId' | 'position' | 'status' | 'startedAt' | 'dryAt' | 'revealAt' | 'localDate'
+> & {
+  checkIns: Pick<WashDay['checkIns'][number], 'stage' | 'day'>[];
+  events: Pick<WashDay['events'][number], 'kind' | 'on'>[];
+  /** A set still waits, and with it the drying. */
+  setWaits: boolean;
+};
+
+/** The wash days of all trials that are under way or worn. */
+export async function readOpenDays(db: Client): Promise<OpenDay[]> {
+  const { rows } = await db.query<Omit<OpenDay, 'localDate'> & { timeZone: string }>(
+    `select d.id, d.trial_id as "trialId", w.time_zone as "timeZone", d.position, d.started_at as "startedAt",
+       d.dry_at as "dryAt", d.reveal_at as "revealAt",
+       case when d.routine_done_at is not null then 'worn' else 'under way' end as status,
+       (select coalesce(json_agg(json_build_object('stage', c.stage, 'day', c.day)), '[]') from check_in c
+          where c.wash_day_id = d.id) as "checkIns",
+       (select coalesce(json_agg(json_build_object('kind', e.kind, 'on', e.happened_on)), '[]') from event e
+          where e.wash_day_id = d.id) as events,
+       exists (select from wash_step s where s.wash_day_id = d.id and s.slot = 'set' and s.status = 'waiting') as "setWaits"
+     from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
+     where d.abandoned_at is null and d.wear_ended_at is null order by d.started_at`,
+  );
+  return rows.map(({ timeZone, ...day }) => ({ ...day, localDate: localDate(day.startedAt, timeZone) }));
 }
 
 /** The dew points (°C) that the wash days of these trials have met, abandoned ones left out. */

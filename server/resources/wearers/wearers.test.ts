@@ -31,8 +31,8 @@ describe('a hair file', () => {
     });
     const { status, body } = await save(wearer);
     expect(status).toBe(200);
-    expect(body).toEqual({ ...wearer, archivedAt: null });
-    expect((await save(wearer)).body).toEqual(body);
+    expect(body).toEqual({ ...wearer, archivedAt: null, version: 1 });
+    expect((await save(wearer)).body).toEqual({ ...body, version: 2 });
   });
 
   it('lets zones and curls go that nothing rests on', async () => {

@@ -28,7 +28,9 @@ const PLACES = `
       from month_normal n where n.locality_id = p.id) as normals,
     r.readings, r.first as "firstAt", r.last as "lastAt"
   from locality p,
-    lateral (select count(*) as readings, min(at) as first, max(at) as last
+    lateral (select min(at) as first, max(at) as last,
+        (select coalesce(sum(b.readings), 0) from weather_batch b where b.locality_id = p.id)
+          + (select count(*) from weather_reading s where s.locality_id = p.id and s.batch_id is null) as readings
       from weather_reading where locality_id = p.id) r`;
 
 export async function readPlaces(db: Client): Promise<Place[]> {
@@ -142,10 +144,8 @@ export async function storeBatch(
   return transaction(db, async (client) => {
     await openBatch(client, batch);
     const stored = await storeReadings(client, batch.placeId, batch.id, batch.rows);
-    await client.query(
-      'delete from weather_batch b where id = $1 and not exists (select 1 from weather_reading where batch_id = b.id)',
-      [batch.id],
-    );
+    await client.query('update weather_batch set readings = readings + $2 where id = $1', [batch.id, stored]);
+    await client.query('delete from weather_batch where id = $1 and readings = 0', [batch.id]);
     return { stored };
   });
 }
@@ -190,8 +190,7 @@ export async function readPlaceWeather(
     [placeId, from, to],
   );
   const batches = await db.query<PlaceWeather['batches'][number]>(
-    `select b.id, b.source, b.name, b.taken_at as "takenAt",
-       (select count(*) from weather_reading r where r.batch_id = b.id) as readings
+    `select b.id, b.source, b.name, b.taken_at as "takenAt", b.readings
      from weather_batch b where b.locality_id = $1 order by b.taken_at desc`,
     [placeId],
   );
