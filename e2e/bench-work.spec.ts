@@ -137,8 +137,8 @@ test('what two tabs change of one record is put together, or chosen side by side
   await page.getByRole('button', { name: 'Save the product' }).click();
   await expect(page.getByText(/Nothing was overwritten/)).toBeVisible();
   const price = page.getByRole('group', { name: 'Price' });
-  await expect(price.getByRole('radio', { name: 'Yours 19' })).toBeChecked();
-  await price.getByRole('radio', { name: 'Theirs 21' }).check();
+  await expect(price.getByRole('radio', { name: 'Here 19' })).toBeChecked();
+  await price.getByRole('radio', { name: 'Elsewhere 21' }).check();
   await page.getByRole('button', { name: 'Take these' }).click();
   await expect(page.getByLabel('Price')).toHaveValue('21');
   await page.getByRole('button', { name: 'Save the product' }).click();

@@ -27,8 +27,8 @@ export function ClashPanel({ clash }: { clash: Clash | null }) {
           <fieldset key={one.path.join('.')}>
             <legend className="font-semibold">{placeInWords(clash.value, one.path)}</legend>
             <div className="grid gap-2 sm:grid-cols-2">
-              {(['Yours', 'Theirs'] as const).map((side) => {
-                const other = side === 'Theirs';
+              {(['Here', 'Elsewhere'] as const).map((side) => {
+                const other = side === 'Elsewhere';
                 return (
                   <label
                     key={side}
@@ -36,7 +36,7 @@ export function ClashPanel({ clash }: { clash: Clash | null }) {
                   >
                     <input
                       type="radio"
-                      className="mt-1"
+                      className="mt-1 accent-ink"
                       name={`clash ${i}`}
                       checked={theirs.has(one) === other}
                       onChange={() => choose(one, other)}

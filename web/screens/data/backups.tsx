@@ -107,14 +107,13 @@ export function Nightly() {
         compared before it counts.
       </p>
       <form
-        className="flex flex-wrap items-end gap-3"
+        className="space-y-3"
         onSubmit={(e) => {
           e.preventDefault();
           choose.mutate(folder.trim() === '' ? null : folder.trim(), { onSuccess: () => setTyped(null) });
         }}
       >
         <TextField
-          className="min-w-64 flex-1"
           label="Folder for backups"
           hint="On another disk than the data, if you can. Empty for none."
           placeholder="/media/backup/sabor"
