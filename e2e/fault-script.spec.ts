@@ -175,6 +175,33 @@ test('fifty kills, cut stretches and reloads lose nothing and double nothing', a
   expect(cuts).toBeGreaterThan(2);
 });
 
+test('a first visit at the basin opens again without the server', async ({ page, browser }) => {
+  if (!server) await startServer();
+  await page.goto(`/trials/${await makeTrial(page, 'Seen before?')}`);
+  await page.getByRole('button', { name: 'Start wash day 1' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
+  const phone = await browser.newContext({
+    viewport: PHONE,
+    serviceWorkers: 'allow',
+    baseURL: `http://127.0.0.1:${PORT}`,
+  });
+  const first = await phone.newPage();
+  await first.goto(page.url());
+  await expect(first.getByRole('heading', { name: 'Detangle' })).toBeVisible();
+  await keptForOffline(first);
+  await first.waitForLoadState('networkidle');
+  await first.waitForTimeout(1500);
+  await killServer();
+  await first.reload();
+  await expect(first.getByRole('heading', { name: 'Detangle' })).toBeVisible();
+  await first.getByRole('button', { name: 'Done as planned' }).click();
+  await expect(first.getByText(/The server does not answer. 1 tap kept on this phone/)).toBeVisible();
+  await startServer();
+  await expect(first.getByText('All of it is on the server.')).toBeVisible({ timeout: 30_000 });
+  await phone.close();
+});
+
 test('taps wait for their own Sabor: another’s data on the same address neither takes nor loses them', async ({
   page,
 }) => {

@@ -18,11 +18,11 @@ beforeAll(async () => {
 });
 afterAll(() => bench.close());
 
-/** Status of a request with a Host header of its own, which fetch does not allow. */
-function statusWithHost(host: string): Promise<number> {
+/** Status of a request with headers of its own, which fetch does not allow. */
+function statusWith(headers: Record<string, string>, path = '/api/shelf'): Promise<number> {
   const { port } = new URL(bench.url);
   return new Promise((resolve, reject) => {
-    const asked = request({ host: '127.0.0.1', port, path: '/api/shelf', headers: { host } }, (response) => {
+    const asked = request({ host: '127.0.0.1', port, path, headers }, (response) => {
       response.resume();
       resolve(response.statusCode ?? 0);
     });
@@ -56,9 +56,9 @@ describe('the server', () => {
   });
 
   it('answers only to this machine’s own names', async () => {
-    expect(await statusWithHost('evil.example')).toBe(403);
-    expect(await statusWithHost('evil.example:4870')).toBe(403);
-    expect(await statusWithHost(`localhost:${new URL(bench.url).port}`)).toBe(200);
+    expect(await statusWith({ host: 'evil.example' })).toBe(403);
+    expect(await statusWith({ host: 'evil.example:4870' })).toBe(403);
+    expect(await statusWith({ host: `localhost:${new URL(bench.url).port}` })).toBe(200);
   });
 
   it('takes changes only from its own pages', async () => {
@@ -67,6 +67,18 @@ describe('the server', () => {
       (await bench.ask('PATCH', '/api/settings', settings, { origin: 'http://elsewhere.example' })).status,
     ).toBe(403);
     expect((await bench.ask('PATCH', '/api/settings', settings, { origin: bench.url })).status).toBe(200);
+  });
+
+  it('gives other sites’ pages nothing, downloads included; a link of theirs may open a page', async () => {
+    const from = (site: string, mode: string, path: string) =>
+      statusWith({ 'sec-fetch-site': site, 'sec-fetch-mode': mode }, path);
+    for (const site of ['cross-site', 'same-site']) {
+      expect(await from(site, 'no-cors', '/api/shelf.csv')).toBe(403);
+      expect(await from(site, 'navigate', '/api/backup.zip')).toBe(403);
+      expect(await from(site, 'navigate', '/trials')).toBe(200);
+    }
+    expect(await from('same-origin', 'cors', '/api/shelf')).toBe(200);
+    expect(await from('none', 'navigate', '/api/shelf.csv')).toBe(200);
   });
 
   it('answers errors as problem details', async () => {

@@ -107,6 +107,8 @@ export function createApp({ db, log, webRoot, scratch = os.tmpdir(), nightly }: 
   });
   // A backup is streamed, whatever it says it is.
   app.use('/api', backupRoutes(db, scratch, nightly));
+  // An afternoon without a server is some hundred taps, notes and all.
+  app.use('/api/wash-days/:id/taps', express.json({ limit: '4mb' }));
   app.use('/api', express.json({ limit: '1mb' }));
   for (const routes of [
     shelfRoutes,

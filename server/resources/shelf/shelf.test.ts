@@ -115,3 +115,18 @@ describe('weighed measures', () => {
     );
   });
 });
+
+describe('a product file sent twice at the same time', () => {
+  it('is stored once; the second is told that all of it is there already', async () => {
+    const products = (n: number) =>
+      Array.from({ length: n }, (_, i) => ({ ...sampleProduct({ name: `Twice ${i}` }), line: 'Twice Line' }));
+    const send = () =>
+      bench.ask<{ stored: number; known: number }>('POST', '/api/shelf/import', { products: products(50) });
+    const answers = (await Promise.all([send(), send(), send()])).map(({ body }) => body);
+    expect(answers.map(({ stored }) => stored).sort((a, b) => a - b)).toEqual([0, 0, 50]);
+    expect(answers.map(({ known }) => known).sort((a, b) => a - b)).toEqual([0, 50, 50]);
+    const { body } = await bench.ask<Shelf>('GET', '/api/shelf');
+    expect(body.products.filter(({ name }) => name.startsWith('Twice '))).toHaveLength(50);
+    expect(body.lines.filter(({ name }) => name === 'Twice Line')).toHaveLength(1);
+  });
+});
