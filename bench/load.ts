@@ -3,9 +3,12 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
+import { chromium } from '@playwright/test';
 import { pino } from 'pino';
 import { v7 } from 'uuid';
+import { chromium as debian } from '../playwright.config.ts';
 import { startCluster } from '../scripts/postgres/cluster.ts';
+import { buildWeb, webRoot } from '../scripts/start/build.ts';
 import { createApp } from '../server/app.ts';
 import { migrate } from '../server/db/migrate.ts';
 import { type Db, openPool } from '../server/db/pool.ts';
@@ -24,8 +27,8 @@ async function times(work: () => Promise<unknown>, n: number): Promise<number[]>
   return found.sort((a, b) => a - b);
 }
 
-const at = (sorted: readonly number[], share: number) =>
-  sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
+const share = (sorted: readonly number[], part: number) =>
+  sorted[Math.min(sorted.length - 1, Math.floor(part * sorted.length))]!;
 
 /** What each page asks for, and the plain select of the same rows it is held against. */
 const asked = (ids: Awaited<ReturnType<typeof liveTenYears>>): [string, string][] => {
@@ -124,7 +127,7 @@ async function everyGet(url: string, db: Db, ids: Awaited<ReturnType<typeof live
         (_, from, to) => `?${Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000)} days`,
       );
     console.log(
-      `GET ${name.padEnd(40)} p50 ${ms(at(found, 0.5)).padStart(8)}   p95 ${ms(at(found, 0.95)).padStart(8)}   ${(at(found, 0.5) / at(peer, 0.5)).toFixed(1).padStart(6)} × its rows read plainly   another waits ${ms(longest)}`,
+      `GET ${name.padEnd(40)} p50 ${ms(share(found, 0.5)).padStart(8)}   p95 ${ms(share(found, 0.95)).padStart(8)}   ${(share(found, 0.5) / share(peer, 0.5)).toFixed(1).padStart(6)} × its rows read plainly   another waits ${ms(longest)}`,
     );
   }
 }
@@ -152,20 +155,43 @@ async function taps(url: string, ids: Awaited<ReturnType<typeof liveTenYears>>):
   }
 }
 
-/** Ten years of data behind the server: every page's question, and taps. */
+/** How long pages take to their heading, in a browser. */
+async function pages(url: string, ids: Awaited<ReturnType<typeof liveTenYears>>): Promise<void> {
+  const browser = await chromium.launch(debian);
+  const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
+  for (const [at, heading] of [
+    ['/', 'Today'],
+    ['/shelf', 'Shelf'],
+    ['/trials', 'Trials'],
+    [`/trials/${ids.trialId}`, 'Question 10'],
+  ] as const) {
+    const found = await times(async () => {
+      await page.goto(`${url}${at}`);
+      await page.getByRole('heading', { name: heading, exact: true }).waitFor();
+    }, 5);
+    console.log(
+      `${`${heading} of ten years, to its heading`.padEnd(54)} ${ms(share(found, 0.5)).padStart(10)}`,
+    );
+  }
+  await browser.close();
+}
+
+/** Ten years of data behind the server: every page's question, taps, and pages. */
 export async function benchLoad(): Promise<void> {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-load-'));
   const cluster = await startCluster(folder, true);
   const db = openPool(cluster.url);
   const log = pino({ level: 'silent' });
-  const server = createServer(createApp({ db, log, webRoot: null }));
+  const server = createServer(createApp({ db, log, webRoot }));
   try {
+    await buildWeb();
     await migrate(db);
     const ids = await liveTenYears(db);
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
     const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
     await everyGet(url, db, ids);
     await taps(url, ids);
+    await pages(url, ids);
   } finally {
     server.closeAllConnections();
     server.close();

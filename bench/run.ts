@@ -5,6 +5,7 @@ import { extremes, referenceOf, shareOf } from '../core/inference/reference-set.
 import { schemeOf } from '../core/trial/designs.ts';
 import { seededRandom } from '../core/trial/random.ts';
 import { asShipped } from './as-shipped.ts';
+import { benchLoad } from './load.ts';
 import { benchStore } from './store.ts';
 
 /** `npm run bench`: speed as a ratio against a straightforward peer in the same run. Nothing here is asserted. */
@@ -76,5 +77,6 @@ await benchScreening();
 const { benchTrials } = await asShipped<typeof import('./trials.ts')>('bench/trials.ts');
 benchTrials();
 await benchStore();
+await benchLoad();
 const { benchBasin } = await asShipped<typeof import('./basin.ts')>('bench/basin.ts');
 await benchBasin();
