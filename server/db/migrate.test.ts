@@ -1,27 +1,21 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { v7 } from 'uuid';
 import { afterEach, describe, expect, inject, it } from 'vitest';
 import { MIGRATIONS, makeOlder, md5 } from '../testing/older-schema.ts';
+import { freshDatabase } from '../testing/open-bench.ts';
 import { migrate, SCHEMA, SchemaError, STATES, schemaOf } from './migrate.ts';
-import { type Db, openPool } from './pool.ts';
+import type { Db } from './pool.ts';
 
 const here = (folder: string) => new URL(`./${folder}/`, import.meta.url);
 const files = Object.keys(STATES);
 /** States of migration files that were committed once and edited later. */
-const FORMER = readdirSync(here('former')).map((name) => ({
+const FORMER = readdirSync(here('../testing/former')).map((name) => ({
   version: Number(name.split('.')[0]),
-  sql: readFileSync(new URL(name, here('former')), 'utf8'),
+  sql: readFileSync(new URL(name, here('../testing/former')), 'utf8'),
 }));
 
 const open: Db[] = [];
 async function emptyDatabase(): Promise<Db> {
-  const server = new URL(inject('databaseUrl'));
-  const name = `test_${v7().replaceAll('-', '')}`;
-  const admin = openPool(server.href);
-  await admin.query(`create database ${name}`);
-  await admin.end();
-  server.pathname = `/${name}`;
-  const db = openPool(server.href);
+  const db = await freshDatabase(inject('databaseUrl'));
   open.push(db);
   return db;
 }

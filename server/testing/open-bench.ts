@@ -25,15 +25,20 @@ export interface TestBench {
   close: () => Promise<void>;
 }
 
-/** A Sabor of its own on a fresh database of the cluster at `databaseUrl`. */
-export async function openBenchOn(databaseUrl: string, webRoot: string | null = null): Promise<TestBench> {
+/** A pool on a new, empty database of the cluster at `databaseUrl`. */
+export async function freshDatabase(databaseUrl: string): Promise<Db> {
   const server = new URL(databaseUrl);
   const name = `test_${v7().replaceAll('-', '')}`;
   const admin = openPool(server.href);
   await admin.query(`create database ${name}`);
   await admin.end();
   server.pathname = `/${name}`;
-  const db = openPool(server.href);
+  return openPool(server.href);
+}
+
+/** A Sabor of its own on a fresh database of the cluster at `databaseUrl`. */
+export async function openBenchOn(databaseUrl: string, webRoot: string | null = null): Promise<TestBench> {
+  const db = await freshDatabase(databaseUrl);
   await migrate(db);
   const app = createApp({ db, log: pino({ level: 'silent' }), webRoot });
   const listening = app.listen(0, '127.0.0.1');
