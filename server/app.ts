@@ -58,6 +58,8 @@ function servePages(app: Express, webRoot: string) {
 export function createApp({ db, log, webRoot, scratch = os.tmpdir(), nightly }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
+  // Answers are never kept: hashing each for a tag would be for nothing.
+  app.set('etag', false);
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => request.url === '/healthz' } }));
   app.use((_request, response, next) => {
     response.locals.nonce = randomBytes(16).toString('base64');

@@ -214,6 +214,10 @@ describe('npm start', { timeout: 120_000 }, () => {
     const option = start(['--fast']);
     expect(await option.exit).toBe(1);
     expect(option.said()).toContain('does not know --fast');
+    const inFile = start([], { SABOR_DATA: path.join(root, 'package.json', 'data') });
+    expect(await inFile.exit).toBe(1);
+    expect(inFile.said()).toContain('is a file, or lies in one, and no folder.');
+    expect(inFile.said()).not.toContain('    at ');
     const far = start([], { DATABASE_URL: `postgresql://nobody@127.0.0.1:${await freePort()}/none` });
     expect(await far.exit).toBe(1);
     expect(far.said()).toContain('The database does not answer');
