@@ -216,3 +216,34 @@ test('wishes are weighed, checked and kept', async ({ page }) => {
   await expect(page.getByRole('listitem').filter({ hasText: 'Linalool' })).toContainText('allergy');
   await expect(page.getByLabel('Line', { exact: true })).toHaveValue('5.5');
 });
+
+test('an allergy recorded in one tab is not erased by another that saves something else', async ({
+  page,
+  context,
+}) => {
+  const other = await context.newPage();
+  for (const tab of [page, other]) {
+    await tab.goto('/heads');
+    await tab.getByRole('link', { name: 'Tomasz Adeyinka-Holm' }).click();
+    await part(tab, 'Wishes');
+    await expect(tab.getByLabel('Line', { exact: true })).not.toHaveValue('');
+  }
+  const save = async (tab: Page) => {
+    await tab.getByRole('button', { name: 'Save the wishes' }).click();
+    await expect(
+      tab.getByText('The wishes of Tomasz Adeyinka-Holm are saved.', { exact: true }),
+    ).toBeVisible();
+  };
+  await page.getByLabel('Ingredient or group').fill('Geraniol');
+  await page.getByRole('button', { name: 'Add to the list' }).click();
+  await save(page);
+  await other.getByLabel('A style must last').fill('6');
+  await save(other);
+  await expect(other.getByRole('listitem').filter({ hasText: 'Geraniol' })).toContainText('allergy');
+  // The sheet goes on from what it saved.
+  await other.getByLabel('A style must last').fill('7');
+  await save(other);
+  await page.reload();
+  await expect(page.getByLabel('A style must last')).toHaveValue('7');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Geraniol' })).toContainText('allergy');
+});

@@ -96,6 +96,12 @@ export function useDraft<S extends v.GenericSchema>(
     try {
       await send(checked.output, now.version);
       forget();
+      // The sheet may stay open: what was saved is what it goes on from.
+      setKept((old) => ({
+        ...old,
+        base: now.value,
+        version: now.version === null ? null : now.version + 1,
+      }));
       setProblems([]);
       setClashing(null);
       return true;
