@@ -117,9 +117,10 @@ describe('an id of something else', () => {
       { kind: 'idea', stepId, ideaId, idea: 'drier', gone: true },
       { kind: 'pause', stepId, pauseId, from: ago(5), to: null, reason: 'call' },
       { kind: 'step', stepId: step, set: { status: 'done' } },
+      { kind: 'add-step', stepId: step, slot: 'rinse', position: 2.5 },
     ].map((said) => late(said, 1));
     const { body } = await send(taps, {}, other.id);
-    expect(body.refused.map(({ id }) => id)).toEqual([taps[1]!.id, taps[3]!.id, taps[4]!.id]);
+    expect(body.refused.map(({ id }) => id)).toEqual([taps[1]!.id, taps[3]!.id, taps[4]!.id, taps[5]!.id]);
     expect((await read()).steps).toEqual(before);
   });
 
@@ -199,6 +200,30 @@ describe('a tap that cannot be stored', () => {
     expect(body.refused).toHaveLength(1);
     expect(body.heard).toHaveLength(3);
     expect(body.day.steps[0]!.marks).toHaveLength(2);
+  });
+
+  it('undoes none of what the steps before it told of the clocks', async () => {
+    await tapFinish(bench, day.id);
+    const [cleanse] = day.steps;
+    const looked = { checkInId: v7(), stage: 'wet', day: null, lookedAt: ago(1) };
+    const ratings = [{ outcome: 'definition', zoneId: v7(), value: 5 }];
+    const { body } = await send([
+      late({ kind: 'step', stepId: cleanse!.id, set: { status: 'done', doneAt: ago(170) } }, 3),
+      // Asks how the day stands, works the clocks out, and cannot stand: no such zone.
+      late({ kind: 'rate', ...looked, ratings }, 2),
+    ]);
+    expect(body.refused).toHaveLength(1);
+    const other = await begin((await sampleBench(bench)).trial.id);
+    const alone = await send(
+      [
+        late({ kind: 'step', stepId: other.steps[0]!.id, set: { status: 'done', doneAt: ago(170) } }, 3),
+        late({ kind: 'rate', ...looked, checkInId: v7(), ratings }, 2),
+      ],
+      {},
+      other.id,
+    );
+    expect(alone.body.refused).toHaveLength(1);
+    expect(Math.round((Date.now() - Date.parse(alone.body.day.washedAt!)) / 60_000)).toBe(170);
   });
 
   it('but only for half an emoji is stored with a sign in its place', async () => {
