@@ -13,7 +13,7 @@ import { largeBackup } from './reliability/large-backup.ts';
 
 /**
  * `npm run soak:reliability`: the attack on what is kept, repeated: kills, a full disk, hostile requests, a gigabyte out and
- * in. Writes its table into docs/reliability.md. `npm run soak:reliability -- fuzz` runs one part alone and only prints.
+ * in. Writes its table into docs/reliability.md; `npm run soak:reliability -- fuzz` runs one part alone and changes its row alone.
  */
 
 async function fuzz(requests: number): Promise<Row> {
@@ -58,24 +58,36 @@ if (unknown) {
   console.error(`There is no part “${unknown}”. There are: ${Object.keys(PARTS).join(', ')}.`);
   process.exit(1);
 }
-const rows: Row[] = [];
+const rows = new Map<string, Row>();
 for (const [name, run] of Object.entries(PARTS)) {
   if (asked.length && !asked.includes(name)) continue;
   const row = await run();
-  rows.push(row);
+  rows.set(name, row);
   console.log(`${row.well ? '✓' : '✗'} ${row.what}: ${row.came}`);
 }
-if (asked.length === 0) {
-  const file = new URL('../docs/reliability.md', import.meta.url);
-  const text = readFileSync(file, 'utf8');
-  const table = [
-    '| what was done | what came of it | |',
-    '|---|---|---|',
-    ...rows.map(
-      ({ what, came, well }) =>
-        `| ${what} | ${came.replaceAll('|', '\\|')} | ${well ? 'held' : '**broke**'} |`,
-    ),
-  ].join('\n');
-  writeFileSync(file, text.replace(/(<!-- soak -->\n)[\s\S]*?(\n<!-- \/soak -->)/, `$1${table}$2`));
+/** The table with the rows of this run in it; those of other runs stay. */
+function tableOf(old: string): string {
+  const lines = new Map(
+    old.split('\n').flatMap((line) => {
+      const name = /^\| (\w+) \|/.exec(line)?.[1];
+      return name && Object.hasOwn(PARTS, name) ? [[name, line] as const] : [];
+    }),
+  );
+  for (const [name, { what, came, well }] of rows)
+    lines.set(
+      name,
+      `| ${name} | ${what} | ${came.replaceAll('|', '\\|')} | ${well ? 'held' : '**broke**'} |`,
+    );
+  const known = Object.keys(PARTS).flatMap((name) => lines.get(name) ?? []);
+  return ['| part | what was done | what came of it | |', '|---|---|---|---|', ...known].join('\n');
 }
-process.exit(rows.every(({ well }) => well) ? 0 : 1);
+const file = new URL('../docs/reliability.md', import.meta.url);
+const text = readFileSync(file, 'utf8');
+writeFileSync(
+  file,
+  text.replace(
+    /(<!-- soak -->\n)([\s\S]*?)(<!-- \/soak -->)/,
+    (_, begin, old, end) => `${begin}${tableOf(old)}\n${end}`,
+  ),
+);
+process.exit([...rows.values()].every(({ well }) => well) ? 0 : 1);

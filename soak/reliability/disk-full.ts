@@ -1,9 +1,11 @@
 import { spawnSync } from 'node:child_process';
+import { randomBytes } from 'node:crypto';
 import { chmodSync, existsSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { v7 } from 'uuid';
+import { openPool } from '../../server/db/pool.ts';
 import type { Row } from './kills.ts';
-import { newFolder, pause, Sabor } from './sabor.ts';
+import { newFolder, pause, Sabor, urlOf } from './sabor.ts';
 
 /** A disk of 200 MB runs full under writes: nothing acknowledged is lost, and it is said in words. */
 export async function diskFull(): Promise<Row> {
@@ -23,12 +25,15 @@ export async function diskFull(): Promise<Row> {
     writeFileSync(filler, Buffer.alloc(60_000_000));
     const acknowledged: string[] = [];
     let refused: { status: number; detail: string } | null = null;
-    const note = 'n'.repeat(3900);
     for (let i = 0; i < 40_000 && !refused; i++) {
       const ids = Array.from({ length: 8 }, () => v7());
       await Promise.all(
         ids.map(async (id) => {
-          const { status, body } = await sabor.ask('PUT', `/lines/${id}`, { name: id, note });
+          const { status, body } = await sabor.ask('PUT', `/lines/${id}`, {
+            name: id,
+            // What cannot be packed fills a disk soonest.
+            note: randomBytes(1950).toString('hex'),
+          });
           if (status === 204) acknowledged.push(id);
           else refused ??= { status, detail: (body as { detail?: string } | null)?.detail ?? '' };
         }),
@@ -42,8 +47,10 @@ export async function diskFull(): Promise<Row> {
       wait++
     )
       await pause(100);
-    const { body } = await sabor.ask('GET', '/shelf');
-    const there = new Set(((body as { lines?: { id: string }[] } | null)?.lines ?? []).map(({ id }) => id));
+    const db = openPool(urlOf(folder));
+    const { rows } = await db.query<{ id: string }>('select id from line');
+    await db.end();
+    const there = new Set(rows.map(({ id }) => id));
     const lost = acknowledged.filter((id) => !there.has(id)).length;
     const told = refused as { status: number; detail: string } | null;
     return {

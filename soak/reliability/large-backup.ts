@@ -5,22 +5,14 @@ import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { v7 } from 'uuid';
 import { liveTenYears } from '../../bench/ten-years.ts';
-import { clusterPaths } from '../../scripts/postgres/cluster.ts';
 import { openPool } from '../../server/db/pool.ts';
 import { sha256 } from '../../server/resources/backup/file.ts';
 import type { Row } from './kills.ts';
-import { newFolder, Sabor } from './sabor.ts';
+import { newFolder, Sabor, urlOf } from './sabor.ts';
 
 /** The most memory a process has had, MB. Source: proc(5), VmHWM. */
 const peakOf = (pid: number): number =>
   Math.round(Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1]) / 1024);
-
-/** The database's own address, from its folder. */
-function urlOf(folder: string): string {
-  const { data, password } = clusterPaths(folder);
-  const port = readFileSync(path.join(data, 'postmaster.pid'), 'utf8').split('\n')[3];
-  return `postgresql://sabor:${readFileSync(password, 'utf8').trim()}@127.0.0.1:${port}/postgres`;
-}
 
 async function download(sabor: Sabor, file: string): Promise<number> {
   const began = performance.now();

@@ -9,6 +9,13 @@ import { stopPostmaster } from '../../scripts/postgres/postmaster.ts';
 export const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 export const newFolder = (what: string) => mkdtempSync(path.join(os.tmpdir(), `sabor-soak-${what}-`));
 
+/** The database's own address, from its folder. */
+export function urlOf(folder: string): string {
+  const { data, password } = clusterPaths(folder);
+  const port = readFileSync(path.join(data, 'postmaster.pid'), 'utf8').split('\n')[3];
+  return `postgresql://sabor:${readFileSync(password, 'utf8').trim()}@127.0.0.1:${port}/postgres`;
+}
+
 /** A Sabor started as a user starts it, on a folder of its own. */
 export class Sabor {
   private child: ChildProcess | null = null;
