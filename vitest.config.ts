@@ -2,6 +2,8 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // Half of a server test waits for PostgreSQL: two share a machine of two cores well.
+    maxWorkers: 2,
     projects: [
       {
         test: {

@@ -130,7 +130,7 @@ test('what two tabs change of one record is put together, or chosen side by side
   await other.getByLabel('Price').fill('21');
   await other.getByLabel('Note').fill('from the market');
   await other.getByRole('button', { name: 'Save the product' }).click();
-  await expect(other.getByText('Plum Stone Oil is saved.')).toBeVisible();
+  await expect(other.getByText('Plum Stone Oil is saved.', { exact: true })).toBeVisible();
   // Another field: put together without a word.
   await page.getByLabel('Size').fill('80');
   await page.getByLabel('Price').fill('19');
@@ -142,7 +142,7 @@ test('what two tabs change of one record is put together, or chosen side by side
   await page.getByRole('button', { name: 'Take these' }).click();
   await expect(page.getByLabel('Price')).toHaveValue('21');
   await page.getByRole('button', { name: 'Save the product' }).click();
-  await expect(page.getByText('Plum Stone Oil is saved.')).toBeVisible();
+  await expect(page.getByText('Plum Stone Oil is saved.', { exact: true })).toBeVisible();
   await open(other);
   await expect(other.getByLabel('Price')).toHaveValue('21');
   await expect(other.getByLabel('Size')).toHaveValue('80');

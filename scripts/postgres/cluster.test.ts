@@ -188,7 +188,6 @@ describe('another PostgreSQL', { timeout: 120_000 }, () => {
     await db.query("insert into line (id, name) values (gen_random_uuid(), 'Tidewrack')");
     await db.end();
     await cluster.stop();
-    started.length = 0;
     expect(await upgradePostgres(folder)).toBe(null);
     const said = await upgradePostgres(folder, { from: version!, to: version! });
     expect(said).toContain(`the old data stay in ${clusterPaths(folder).data}-of-${version}`);
