@@ -20,11 +20,21 @@ export interface Allergy {
   reads(item: Named): Reading | null;
 }
 
-const spaced = (text: string) =>
-  ` ${text
-    .toLowerCase()
-    .replace(/sulph/g, 'sulf')
-    .replace(/[^a-z0-9]+/g, ' ')} `;
+/** Names told once are told again on the next label: so many are kept. */
+const MOST_KEPT = 20_000;
+const spacedOnce = new Map<string, string>();
+function spaced(text: string): string {
+  let found = spacedOnce.get(text);
+  if (found === undefined) {
+    found = ` ${text
+      .toLowerCase()
+      .replace(/sulph/g, 'sulf')
+      .replace(/[^a-z0-9]+/g, ' ')} `;
+    if (spacedOnce.size >= MOST_KEPT) spacedOnce.clear();
+    spacedOnce.set(text, found);
+  }
+  return found;
+}
 /** A stem begins a word; one of six letters and more may stand within one. */
 const stemIn = (called: string, stem: string): boolean =>
   called.includes(` ${stem.trimStart()}`) || (stem.length > 5 && called.includes(stem));
@@ -72,6 +82,17 @@ const singular = (word: string) => word.replace(/(?:ies)$/, 'y').replace(/s$/, '
  * know it, and it would match nothing.
  */
 export function readAllergy(word: string): Allergy | null {
+  let found = readOnce.get(word);
+  if (found === undefined) {
+    found = understood(word);
+    if (readOnce.size >= MOST_KEPT) readOnce.clear();
+    readOnce.set(word, found);
+  }
+  return found;
+}
+const readOnce = new Map<string, Allergy | null>();
+
+function understood(word: string): Allergy | null {
   const normal = normalName(word);
   if (normal === '') return null;
   const group = byWord.get(normal) ?? byWord.get(normalName(singular(word.trim().toLowerCase())));
