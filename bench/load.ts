@@ -167,7 +167,7 @@ async function pages(url: string, ids: Awaited<ReturnType<typeof liveTenYears>>)
   ] as const) {
     const found = await times(async () => {
       await page.goto(`${url}${at}`);
-      await page.getByRole('heading', { name: heading, exact: true }).waitFor();
+      await page.getByRole('heading', { name: heading }).first().waitFor();
     }, 5);
     console.log(
       `${`${heading} of ten years, to its heading`.padEnd(54)} ${ms(share(found, 0.5)).padStart(10)}`,
