@@ -6,6 +6,7 @@ import {
   mkdtempSync,
   readdirSync,
   readFileSync,
+  renameSync,
   rmSync,
   statSync,
   writeFileSync,
@@ -192,6 +193,10 @@ describe('another PostgreSQL', { timeout: 120_000 }, () => {
     const said = await upgradePostgres(folder, { from: version!, to: version! });
     expect(said).toContain(`the old data stay in ${clusterPaths(folder).data}-of-${version}`);
     expect(existsSync(`${clusterPaths(folder).data}-of-${version}`)).toBe(true);
+    // A kill between the two renames.
+    const { data, home } = clusterPaths(folder);
+    renameSync(data, path.join(home, 'moving'));
+    expect(await upgradePostgres(folder)).toContain('was finished');
     const moved = await begin();
     expect(await ask(moved, 'select name from line')).toEqual([{ name: 'Tidewrack' }]);
   });

@@ -46,9 +46,12 @@ export interface Running {
 
 /** Who runs on the data folder; a pid file that a power cut left behind names nobody. */
 export function runningIn(data: string): Running | null {
-  const file = path.join(data, 'postmaster.pid');
-  if (!existsSync(file)) return null;
-  const lines = readFileSync(file, 'utf8').split('\n');
+  let lines: string[];
+  try {
+    lines = readFileSync(path.join(data, 'postmaster.pid'), 'utf8').split('\n');
+  } catch {
+    return null;
+  }
   const pid = Number(lines[0]);
   if (!Number.isInteger(pid) || pid < 1 || !alive(pid) || !worksIn(pid, data)) return null;
   return { pid, port: Number(lines[3]), ready: lines[7]?.trim() === 'ready' };

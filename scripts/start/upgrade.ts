@@ -1,4 +1,4 @@
-import { mkdirSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { migrate, SchemaError } from '../../server/db/migrate.ts';
 import { type Db, openPool } from '../../server/db/pool.ts';
@@ -46,6 +46,13 @@ export async function upgradeSchema(db: Db, folder: string): Promise<string> {
  * `move` names the versions, for tests on a machine that has one alone.
  */
 export async function upgradePostgres(folder: string, move = olderPostgres(folder)): Promise<string | null> {
+  const { data } = clusterPaths(folder);
+  const moving = clusterPaths(folder, 'moving').data;
+  // A kill between the two renames below: the new data are whole, and only not in place yet.
+  if (!existsSync(data) && existsSync(moving)) {
+    renameSync(moving, data);
+    return 'the move to another PostgreSQL was finished';
+  }
   if (!move) return null;
   const { from, to } = move;
   if (!installedVersions().includes(from))
@@ -62,8 +69,6 @@ export async function upgradePostgres(folder: string, move = olderPostgres(folde
     await oldDb.end();
     await old.stop();
   }
-  const { data } = clusterPaths(folder);
-  const moving = clusterPaths(folder, 'moving').data;
   rmSync(moving, { recursive: true, force: true });
   const fresh = await startCluster(folder, false, { name: 'moving', version: to });
   const db = openPool(fresh.url);

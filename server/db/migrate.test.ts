@@ -178,6 +178,14 @@ describe('an older folder', { timeout: 60_000 }, () => {
     expect(await schemaOf(strange)).toBe(4);
   });
 
+  it('of somebody else, with tables called as ours are, is not touched', async () => {
+    const db = await emptyDatabase();
+    await db.query('create table line (n int); insert into line values (7); create table wash_day (n int)');
+    await db.query('create function theirs() returns int language sql as $$ select 1 $$');
+    await expect(migrate(db)).rejects.toThrow('already exists');
+    expect((await db.query('select n, theirs() as f from line')).rows).toEqual([{ n: 7, f: 1 }]);
+  });
+
   it('is brought up once when two start at the same time', async () => {
     const db = await older(3);
     await fill(db);

@@ -18,7 +18,7 @@ export class SchemaError extends Error {}
 
 /** Something that the named migration makes: a database may hold it without its row, when the start was killed half-way. */
 const MADE_BY: Record<number, string> = {
-  1: 'public.line',
+  1: 'public.wash_day',
   2: 'public.hair_test',
   4: 'public.locality',
   5: 'public.wearer_wish',
@@ -55,6 +55,11 @@ export async function schemaOf(db: Client): Promise<number> {
 
 async function standingOf(client: PoolClient): Promise<Standing> {
   const version = await schemaOf(client);
+  // A database that never recorded a migration of ours is somebody else's, whatever its tables are called.
+  const { rows: ours } = await client.query<{ there: boolean }>(
+    "select to_regclass('public.schemaversion') is not null as there",
+  );
+  if (!ours[0]!.there) return { version: 0, drifted: false };
   if (version > SCHEMA)
     throw new SchemaError(
       `This data was last used by a newer Sabor (schema ${version}; this one knows ${SCHEMA}). Update Sabor, then start again: an older one would not understand what is stored.`,

@@ -4,7 +4,10 @@ import { broughtFrom, TABLE_NAMES } from './tables.ts';
 /** Where the old tables wait while the new ones are filled; gone when the transaction ends. */
 const ASIDE = 'before_rebuild';
 
-/** Moves our tables, domains and functions out of `public`; what belongs to an extension stays. */
+/** Functions the migrations made until versions were recorded with them. */
+const FUNCTIONS = ['allocation_is_immutable', 'dose_json', 'half_dose', 'planned_settings', 'fill_planned'];
+
+/** Moves our tables, domains and functions out of `public`; whatever else is there stays. */
 const MOVE = `
 do $$ declare it record; begin
   for it in select oid::regclass::text as name from pg_class
@@ -16,8 +19,7 @@ do $$ declare it record; begin
     execute 'alter domain ' || it.name || ' set schema ${ASIDE}';
   end loop;
   for it in select p.oid::regprocedure::text as name from pg_proc p
-    where p.pronamespace = 'public'::regnamespace
-      and not exists (select from pg_depend d where d.objid = p.oid and d.deptype = 'e') loop
+    where p.pronamespace = 'public'::regnamespace and p.proname = any(string_to_array('%FUNCTIONS%', ',')) loop
     execute 'alter function ' || it.name || ' set schema ${ASIDE}';
   end loop;
 end $$`;
@@ -40,7 +42,12 @@ export async function rebuild(
   migrate: () => Promise<unknown>,
 ): Promise<void> {
   await client.query(`create schema ${ASIDE}`);
-  await client.query(MOVE.replace('%TABLES%', [...TABLE_NAMES, 'schemaversion'].join(',')));
+  await client.query(
+    MOVE.replace('%TABLES%', [...TABLE_NAMES, 'schemaversion'].join(',')).replace(
+      '%FUNCTIONS%',
+      FUNCTIONS.join(','),
+    ),
+  );
   await migrate();
   for (const table of TABLE_NAMES) {
     const old = new Set(await columnsOf(client, ASIDE, table));

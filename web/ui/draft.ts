@@ -61,13 +61,14 @@ export function useDraft<S extends v.GenericSchema>(
   const dirty = !same(value, base);
 
   // A sheet nobody has typed in follows the record.
-  const stale = !dirty && kept.version !== version;
+  const stale = !dirty && (version ?? 0) > (kept.version ?? 0);
   useEffect(() => {
     if (stale) setKept({ value: initial, base: initial, version });
   }, [stale, initial, version]);
   // Written after the page is drawn, so that typing waits for nothing.
   useEffect(() => {
     if (dirty) keep(storage, kept);
+    else sessionStorage.removeItem(storage);
   }, [storage, kept, dirty]);
 
   const change = useCallback(

@@ -330,6 +330,26 @@ describe('photographs in a backup', () => {
   });
 });
 
+describe('a download that is broken off', () => {
+  it('lets its connection go, however often', async () => {
+    const bench = await openBench();
+    await bench.db.query(
+      'insert into line (id, name, note) select gen_random_uuid(), n::text, repeat(md5(n::text), 100) from generate_series(1, 20000) n',
+    );
+    for (let time = 0; time < 15; time++) {
+      const stop = new AbortController();
+      const response = await fetch(`${bench.url}/api/backup.zip`, { signal: stop.signal });
+      await response.body!.getReader().read();
+      stop.abort();
+    }
+    expect((await bench.ask('GET', '/api/settings')).status).toBe(200);
+    for (let wait = 0; wait < 100 && bench.db.totalCount > bench.db.idleCount; wait++)
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(bench.db.totalCount).toBe(bench.db.idleCount);
+    await bench.close();
+  });
+});
+
 describe('the demo scenario', () => {
   it('is the same for the same moment', () => {
     const now = new Date();

@@ -5,7 +5,7 @@ import type { PoolClient } from 'pg';
 import { to as copyTo } from 'pg-copy-streams';
 import { ZipFile } from 'yazl';
 import { schemaOf } from '../../db/migrate.ts';
-import { type Db, transaction } from '../../db/pool.ts';
+import type { Db } from '../../db/pool.ts';
 import { DESCRIPTOR, descriptorOf, fileName, type Resource } from './descriptor.ts';
 import { type Column, readShapes, type Shape } from './shapes.ts';
 
@@ -103,7 +103,10 @@ async function writeTables(client: PoolClient, zip: ZipFile): Promise<Resource[]
  * written, so that the same data give the same bytes. Works on every schema. Streams: holds one picture at most.
  */
 export async function writePackage(db: Db, out: Writable): Promise<void> {
-  await transaction(db, async (client) => {
+  const client = await db.connect();
+  let whole = false;
+  try {
+    await client.query('begin');
     await client.query('set transaction isolation level repeatable read read only');
     await client.query(
       "set local statement_timeout = 0; set local timezone = 'UTC'; set local datestyle = 'ISO'; set local extra_float_digits = 1",
@@ -119,5 +122,10 @@ export async function writePackage(db: Db, out: Writable): Promise<void> {
     })();
     await Promise.race([writing, failed]);
     await through;
-  });
+    await client.query('commit');
+    whole = true;
+  } finally {
+    // Where the reader has gone away a table is still being copied out: that connection is of no more use.
+    client.release(!whole);
+  }
 }
