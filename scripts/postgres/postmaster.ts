@@ -76,16 +76,42 @@ export function run(
   return done.stdout;
 }
 
+/**
+ * Removes a pid file that would stop the start for ever: one that names a living process which is none of ours, or
+ * nothing at all. One of a dead process is PostgreSQL's own to judge, which also looks for what that left running.
+ */
+function removeStalePidFile(data: string): void {
+  const file = path.join(data, 'postmaster.pid');
+  if (!existsSync(file) || runningIn(data)) return;
+  const pid = Number(readFileSync(file, 'utf8').split('\n')[0]);
+  if (!Number.isInteger(pid) || pid < 1 || alive(pid)) rmSync(file, { force: true });
+}
+
+/** What a killed server left running is still going down. */
+const STILL_THERE = /still in use|lock file "postmaster.pid" already exists/;
+/** Tries until then, half a second apart. */
+const TRIES = 40;
+
+/** {@link startOnce}, patiently while what was killed goes away. */
+export async function startPostmaster(...given: Parameters<typeof startOnce>): Promise<Running> {
+  for (let left = TRIES; ; left--)
+    try {
+      return await startOnce(...given);
+    } catch (error) {
+      if (left <= 0 || !STILL_THERE.test((error as Error).message)) throw error;
+      await pause(500);
+    }
+}
+
 /** Starts PostgreSQL on a data folder and waits until it takes connections. Throws a Stop that says what is wrong. */
-export async function startPostmaster(
+async function startOnce(
   data: string,
   log: string,
   port: number,
   settings: readonly string[],
   version?: string,
 ): Promise<Running> {
-  // What a power cut left would stop the start; nobody runs here, or startPostmaster were not called.
-  if (!runningIn(data)) rmSync(path.join(data, 'postmaster.pid'), { force: true });
+  removeStalePidFile(data);
   if (existsSync(log) && statSync(log).size > LOG_LIMIT) renameSync(log, `${log}.before`);
   const out = openSync(log, 'a');
   const began = existsSync(log) ? statSync(log).size : 0;
