@@ -14,6 +14,7 @@ import { createServer } from 'node:net';
 import path from 'node:path';
 import { installedVersions, owner } from './binaries.ts';
 import { pause, run, runningIn, startPostmaster, stopPostmaster } from './postmaster.ts';
+import { troubleIn } from './troubles.ts';
 
 /** A private PostgreSQL cluster in a folder of its own, on loopback alone, behind a password only its owner can read. */
 export interface Cluster {
@@ -59,7 +60,8 @@ export function versionOf(data: string): string | null {
 /** As root, lets the postgres user through to the folder; the user's own folder keeps its rights otherwise. */
 function open(folder: string, home: string): void {
   mkdirSync(folder, { recursive: true, mode: owner() ? 0o711 : 0o700 });
-  if (owner()) chmodSync(folder, statSync(folder).mode | 0o011);
+  const { mode } = statSync(folder);
+  if (owner() && (mode & 0o011) !== 0o011) chmodSync(folder, mode | 0o011);
   mkdirSync(home, { recursive: true, mode: 0o700 });
   own(home);
 }
@@ -138,7 +140,16 @@ function addChecksums(data: string, version?: string): void {
  * over. Nothing that holds a cluster is ever removed: a lost password is set anew. `throwaway` trades durability for
  * speed, for tests alone. Throws a Stop that says what is wrong.
  */
-export async function startCluster(
+export async function startCluster(...given: Parameters<typeof start>): Promise<Cluster> {
+  try {
+    return await start(...given);
+  } catch (error) {
+    // What the file system refuses reads as what PostgreSQL says of it.
+    throw (error as NodeJS.ErrnoException).syscall ? troubleIn((error as Error).message) : error;
+  }
+}
+
+async function start(
   folder: string,
   throwaway = false,
   { name = 'data', version }: { name?: string; version?: string } = {},

@@ -8,6 +8,7 @@ import {
   renameSync,
   rmSync,
   statSync,
+  writeFileSync,
 } from 'node:fs';
 import path from 'node:path';
 import { binaries, owner } from './binaries.ts';
@@ -146,8 +147,23 @@ async function startOnce(
     if (running?.ready) return running;
     await pause(30);
   }
-  const said = readFileSync(log).subarray(began).toString('utf8').trim();
-  throw troubleIn(`${(failed as Error | null)?.message ?? ''}${said.split('\n').slice(-8).join('\n')}`);
+  const said = readFileSync(log).subarray(began).toString('utf8').trim().split('\n').slice(-8).join('\n');
+  throw troubleIn(
+    [(failed as Error | null)?.message, said, said ? null : unwritable(log)].filter(Boolean).join('\n'),
+  );
+}
+
+/** Why nothing can be written beside a log that stayed empty: a full disk swallows PostgreSQL's own words. */
+function unwritable(log: string): string | null {
+  const tried = `${log}.tried`;
+  try {
+    writeFileSync(tried, Buffer.alloc(65_536));
+    return null;
+  } catch (error) {
+    return (error as Error).message;
+  } finally {
+    rmSync(tried, { force: true });
+  }
 }
 
 /** Stops PostgreSQL as soon as what is under way is rolled back, and waits until it is gone. */

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { accessSync, constants, existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { Stop } from '../stages.mjs';
@@ -21,8 +21,21 @@ function beganAt(pid: number): string | null {
   }
 }
 
+/** Node says ENOENT of a folder that a read-only disk does not let it make: the nearest one there is knows why. */
+function reasonAt(folder: string, error: NodeJS.ErrnoException): NodeJS.ErrnoException {
+  if (error.code !== 'ENOENT') return error;
+  let there = folder;
+  while (!existsSync(there)) there = path.dirname(there);
+  try {
+    accessSync(there, constants.W_OK);
+    return error;
+  } catch (reason) {
+    return reason as NodeJS.ErrnoException;
+  }
+}
+
 const unusable = (folder: string, error: unknown): Stop => {
-  const { code, message } = error as NodeJS.ErrnoException;
+  const { code, message } = reasonAt(folder, error as NodeJS.ErrnoException);
   const another = 'or choose another folder:  SABOR_DATA=<folder> npm start';
   if (code === 'ENOSPC')
     return new Stop(`The disk that holds ${folder} is full.`, `Make room on it, ${another}`);
