@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test';
 
-const port = Number(process.env.SABOR_E2E_PORT ?? 4879);
+/** Where the server of the browser tests listens, the one that gives each file its own. */
+export const E2E_PORT = Number(process.env.SABOR_E2E_PORT ?? 4879);
 
 /** Debian's Chromium, and nothing it would reach for outside this machine. */
 export const chromium = {
@@ -21,13 +22,13 @@ export default defineConfig({
   outputDir: 'e2e/results',
   timeout: 120_000,
   expect: { timeout: 10_000 },
-  workers: 1,
+  // Half of a browser test waits: for the server, for a page, for what it shows.
+  workers: Number(process.env.SABOR_E2E_WORKERS ?? 3),
   retries: 0,
   reporter: process.env.SABOR_E2E_REPORT
     ? [['line'], ['json', { outputFile: process.env.SABOR_E2E_REPORT }]]
     : 'line',
   use: {
-    baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     // Kept pages would answer for the server under test; the tests of working without it let them in.
@@ -36,8 +37,8 @@ export default defineConfig({
     trace: 'off',
   },
   webServer: {
-    command: `node --import tsx e2e/serve.ts ${port}`,
-    url: `http://127.0.0.1:${port}/healthz`,
+    command: `node --import tsx e2e/serve.ts ${E2E_PORT}`,
+    url: `http://127.0.0.1:${E2E_PORT}/healthz`,
     timeout: 120_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 15_000 },
   },

@@ -10,7 +10,9 @@ export default defineConfig({
           name: 'unit',
           include: [
             'core/**/*.test.ts',
+            'words/**/*.test.ts',
             'contract/**/*.test.ts',
+            'reading/**/*.test.ts',
             'web/**/*.test.ts',
             'demo/**/*.test.ts',
             'scripts/arrows.test.ts',

@@ -7,7 +7,7 @@ import { type ScreenFor, screenFormulas } from '../core/ingredients/judge/screen
 import { parseLabel } from '../core/ingredients/label/parse-label.ts';
 import { piecesOf } from '../core/ingredients/label/sections.ts';
 import { shareIntervals } from '../core/ingredients/shares/intervals.ts';
-import { seededRandom, shuffled } from '../core/trial/random.ts';
+import { seededRandom, shuffled } from '../core/random.ts';
 
 const random = seededRandom(9);
 const names = INGREDIENTS.map(({ name }) => name);

@@ -71,11 +71,10 @@ export async function liveTenYears(
   );
   const SLOTS = `unnest(array['cleanse', 'condition', 'leave-in', 'hold', 'dry', 'break-cast']) with ordinality as s(slot, at)`;
   await db.query(
-    `insert into step (id, routine_id, position, slot, part, product_id, dose_kind, dose_low, dose_high, dose_measure, dose_per)
+    `insert into step (id, routine_id, position, slot, part, product_id, dose)
      select gen_random_uuid(), r.id, s.at, s.slot, case s.slot when 'hold' then 'tested' else 'held' end,
        case when s.at < 5 then (select id from product order by name offset s.at * 7 limit 1) end,
-       case when s.at < 5 then 'exact' end, case when s.at < 5 then 10 end, case when s.at < 5 then 10 end,
-       case when s.at < 5 then 'ml' end, case when s.at < 5 then 'head' end
+       case when s.at < 5 then '{"kind": "exact", "amount": 10, "measure": "ml", "per": "head"}'::jsonb end
      from routine r, ${SLOTS} where r.is_plan`,
   );
   // Trials one after the other; the last of each head runs now.
@@ -121,10 +120,10 @@ export async function liveTenYears(
     [WASH_DAYS_EACH],
   );
   await db.query(
-    `insert into wash_step (id, wash_day_id, plan_step_id, position, slot, status, product_id, dose_kind, dose_low, dose_high,
-       dose_measure, dose_per, done_at)
-     select gen_random_uuid(), d.id, s.id, s.position, s.slot, 'done', coalesce(x.product_id, s.product_id), s.dose_kind,
-       s.dose_low, s.dose_high, s.dose_measure, s.dose_per, d.started_at + s.position * interval '8 min'
+    `insert into wash_step (id, wash_day_id, plan_step_id, position, slot, status, product_id, dose,
+       done_at)
+     select gen_random_uuid(), d.id, s.id, s.position, s.slot, 'done', coalesce(x.product_id, s.product_id), s.dose,
+       d.started_at + s.position * interval '8 min'
      from wash_day d join trial t on t.id = d.trial_id join step s on s.routine_id = t.plan_id
        left join arm_step x on x.step_id = s.id and x.arm_id = d.arm_id`,
   );

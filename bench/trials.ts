@@ -1,13 +1,13 @@
 import { isDeepStrictEqual } from 'node:util';
 import { differencesOf } from '../core/fairness/differences.ts';
-import { type Run, type RunStep, runStepOf } from '../core/fairness/run.ts';
+import type { Run, RunStep } from '../core/fairness/run.ts';
 import { deciderOf } from '../core/inference/decide.ts';
 import { layOut } from '../core/inference/effects.ts';
 import { NOISE_ALONE, type PowerPlan, simulatePower } from '../core/inference/power.ts';
 import { referenceOf } from '../core/inference/reference-set.ts';
-import { EMPTY_SETTINGS } from '../core/routine/step.ts';
+import { seededRandom } from '../core/random.ts';
+import { EMPTY_SETTINGS } from '../core/step/step.ts';
 import { schemeOf } from '../core/trial/designs.ts';
-import { seededRandom } from '../core/trial/random.ts';
 
 const plan: PowerPlan = {
   ...NOISE_ALONE,
@@ -56,7 +56,7 @@ function hundredDays(): Run[] {
     'protect',
   ] as const;
   return Array.from({ length: 100 }, (_, day) => ({
-    name: `wash day ${day + 1}`,
+    side: { is: 'wash day', number: day + 1, half: null },
     washDayId: String(day),
     wearerId: 'w',
     half: null,
@@ -65,8 +65,16 @@ function hundredDays(): Run[] {
       random.below(40) === 0
         ? []
         : [
-            runStepOf(
-              {
+            {
+              key: slot,
+              slot,
+              part: slot === 'hold' ? 'tested' : 'held',
+              optional: false,
+              tolerance: 0.2,
+              planned: null,
+              code: null,
+              marks: [],
+              settings: {
                 ...EMPTY_SETTINGS,
                 productId: random.below(30) === 0 ? 'other' : `usual ${slot}`,
                 dose: {
@@ -77,16 +85,9 @@ function hundredDays(): Run[] {
                 },
                 minutes: random.below(20) === 0 ? 9 : 5 + random.below(2) / 2,
                 wetness: 'wet',
+                calibrated: null,
               },
-              {
-                key: slot,
-                slot,
-                part: slot === 'hold' ? 'tested' : 'held',
-                optional: false,
-                tolerance: 0.2,
-                planned: null,
-              },
-            ),
+            },
           ],
     ),
     dewPointC: 4 + random.below(16),
@@ -101,7 +102,7 @@ function hundredDays(): Run[] {
     judgedOn: 2,
     rater: '',
     blind: false,
-    stake: null,
+    stakes: [],
   }));
 }
 
@@ -127,7 +128,7 @@ export function benchTrials(): void {
     for (let i = 0; i < days.length; i++)
       for (let j = i + 1; j < days.length; j++) compare(days[i]!, days[j]!);
   };
-  const slip = best(pairs((a, b) => differencesOf(a, b, String)));
+  const slip = best(pairs((a, b) => differencesOf(a, b)));
   const equal = best(
     pairs((a, b) => a.steps.map((step) => b.steps.filter((other) => isDeepStrictEqual(step, other)))),
   );

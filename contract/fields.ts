@@ -1,3 +1,4 @@
+import { DAY_MS } from '@sabor/core/time/dates';
 import { type KeyOf, keysOf, type Vocabulary } from '@sabor/core/vocabulary';
 import * as v from 'valibot';
 
@@ -89,7 +90,7 @@ export const pastDate = v.pipe(
 export const nearDate = v.pipe(
   date,
   v.check(
-    (text) => text <= localToday(new Date(Date.now() + 400 * 86_400_000)),
+    (text) => text <= localToday(new Date(Date.now() + 400 * DAY_MS)),
     'This date is more than a year ahead. Check the year.',
   ),
 );

@@ -1,4 +1,6 @@
 import type { Gravity } from '@sabor/core/fairness/gravity';
+import type { SettingKey, SettingValue } from '@sabor/core/step/settings';
+import type { Slot } from '@sabor/core/step/slots';
 import * as v from 'valibot';
 import { id, note, oneOf } from './fields.ts';
 import { fields, PlanStepInput } from './trial.ts';
@@ -8,11 +10,17 @@ export interface Amendment {
   id: string;
   at: string;
   washDaysDone: number;
-  field: string;
-  was: string;
-  becomes: string;
+  /** The step it changed; null for the trial itself. */
+  slot: Slot | null;
+  changes: Change[];
   reason: string;
 }
+
+/** One thing that was changed: a field of the trial, or a setting of the step. */
+export type Change =
+  | { setting: Amendable | SettingKey; was: SettingValue; becomes: SettingValue }
+  /** As it was told by an earlier Sabor, which kept no more than the words. */
+  | { setting: 'told'; was: string; becomes: string };
 
 /** A difference the tester judged otherwise than the rules. Without a wash day it stands for the trial's arms. */
 export interface Overrule {

@@ -1,8 +1,18 @@
 import { DOSE_SCOPES } from '@sabor/core/doses/dose';
 import { MEASURES } from '@sabor/core/doses/measures';
-import { EXTRAS, type Extra, type ExtraKey, extraProblem } from '@sabor/core/routine/extras';
-import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
-import { SLOTS } from '@sabor/core/routine/slots';
+import {
+  COMMON_KEYS,
+  type CommonKey,
+  type Extra,
+  type ExtraKey,
+  extraProblem,
+  isCommon,
+  SETTINGS,
+  type Setting,
+  type SettingKey,
+  type StepSettings,
+} from '@sabor/core/step/settings';
+import { SLOTS } from '@sabor/core/step/slots';
 import * as v from 'valibot';
 import { eachOnce, id, name, note, oneOf, positive, whole } from './fields.ts';
 
@@ -33,7 +43,8 @@ const extra = v.pipe(
   v.rawCheck(({ dataset, addIssue }) => {
     if (!dataset.typed) return;
     for (const [key, value] of Object.entries(dataset.value)) {
-      const message = Object.hasOwn(EXTRAS, key)
+      const known = Object.hasOwn(SETTINGS, key) && !isCommon(key as SettingKey);
+      const message = known
         ? extraProblem(key as ExtraKey, value)
         : 'Sabor knows no such setting. Leave it out.';
       if (message)
@@ -45,15 +56,29 @@ const extra = v.pipe(
   }),
 );
 
+/** The schema of a setting that every step can have, by its row in the settings table. */
+function common(key: CommonKey): v.GenericSchema {
+  const setting: Setting = SETTINGS[key];
+  const { label, noun = label.toLowerCase() } = setting;
+  switch (setting.kind) {
+    case 'product':
+      return id;
+    case 'dose':
+      return Dose;
+    case 'number':
+      return setting.whole ? whole(label, setting.least, setting.most) : positive(label, setting.most);
+    case 'choice':
+      return oneOf(setting.options, `a ${noun}`);
+    default:
+      throw new Error(`${key} cannot be a setting every step has.`);
+  }
+}
+
+/** What a step can set, each null for not set, and `extra` for what only some slots have. */
 export const settings = {
-  productId: v.nullable(id),
-  dose: v.nullable(Dose),
-  sections: v.nullable(whole('The number of sections', 1, 40)),
-  wetness: v.nullable(oneOf(WETNESS, 'a wetness')),
-  minutes: v.nullable(positive('The minutes', 2880)),
-  technique: v.nullable(oneOf(TECHNIQUES, 'a technique')),
-  tool: v.nullable(oneOf(TOOLS, 'a tool')),
-  heat: v.nullable(oneOf(HEATS, 'a heat')),
+  ...(Object.fromEntries(COMMON_KEYS.map((key) => [key, v.nullable(common(key))])) as unknown as {
+    [K in CommonKey]: v.NullableSchema<v.GenericSchema<NonNullable<StepSettings[K]>>, undefined>;
+  }),
   extra,
 };
 

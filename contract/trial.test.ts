@@ -1,4 +1,4 @@
-import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { v7 } from 'uuid';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';

@@ -1,7 +1,7 @@
 import type { MEASURES } from '@sabor/core/doses/measures';
 import type { Reach } from '@sabor/core/inference/reach';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import type { Slot } from '@sabor/core/routine/slots';
+import type { Slot } from '@sabor/core/step/slots';
 import { DESIGNS, designProblem } from '@sabor/core/trial/designs';
 import * as v from 'valibot';
 import { eachOnce, id, name, note, number, oneOf, positive, whole } from './fields.ts';

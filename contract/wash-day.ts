@@ -1,10 +1,10 @@
 import type { Idea } from '@sabor/core/basin/ideas';
 import type { InHand } from '@sabor/core/basin/in-the-hand';
-import type { Mark, MarkReason, PauseReason } from '@sabor/core/basin/marks';
 import { WIND_LIMIT } from '@sabor/core/climate/beaufort';
 import { AIR_RANGE_C } from '@sabor/core/climate/saturation';
 import { WEAR_ENDS } from '@sabor/core/outcomes/events';
-import { SLOTS } from '@sabor/core/routine/slots';
+import type { Mark, MarkReason, PauseReason } from '@sabor/core/step/marks';
+import { SLOTS } from '@sabor/core/step/slots';
 import * as v from 'valibot';
 import type { CheckIn, WearEvent } from './check-in.ts';
 import { id, note, number, oneOf, pastMoment, whole } from './fields.ts';
@@ -173,10 +173,3 @@ export interface WashDay {
 
 /** The air of a wash day, as far as it is known. */
 export type Air = Pick<WashDay, 'temperatureC' | 'humidity' | 'windMs'>;
-
-/** The air that counts for a wash day: what was read by hand there, else what its place's weather had at the wash. */
-export function airOf(day: Air & Pick<WashDay, 'air'>): Air {
-  if (day.temperatureC !== null || day.air === null) return day;
-  const { temperatureC, humidity, windMs } = day.air;
-  return { temperatureC, humidity: day.humidity ?? humidity, windMs: day.windMs ?? windMs };
-}

@@ -1,15 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { doseInWords } from '../words/dose.ts';
+import { departureInWords } from '../words/step.ts';
 import { dewPoint } from './climate/dew-point.ts';
-import { type Dose, doseHeld, doseInMl, doseLabel } from './doses/dose.ts';
+import { type Dose, doseHeld, doseInMl } from './doses/dose.ts';
 import { MEASURES, type Measure } from './doses/measures.ts';
 import { shrinkage } from './hair/shrinkage.ts';
 import { dayNumber } from './outcomes/day-number.ts';
 import { goodDays } from './outcomes/good-days.ts';
 import { dayOfWear } from './outcomes/stages.ts';
-import { HEATS, TECHNIQUES, TOOLS, WETNESS } from './routine/settings.ts';
 import { goodUntil } from './shelf/period-after-opening.ts';
-import { departures } from './trial/departures.ts';
+import { HEATS, TECHNIQUES, TOOLS, WETNESS } from './step/choices.ts';
+import { departures } from './step/departures.ts';
 import { keysOf, type Vocabulary } from './vocabulary.ts';
 
 const measure = fc.constantFrom(...(Object.keys(MEASURES) as Measure[]));
@@ -45,7 +47,7 @@ describe('doses, whatever they are', () => {
   it('spread from low over usual to high, and have a label', () => {
     fc.assert(
       fc.property(dose, sections, (given, split) => {
-        expect(doseLabel(given).length).toBeGreaterThan(2);
+        expect(doseInWords(given).length).toBeGreaterThan(2);
         const spread = doseInMl(given, split);
         if (spread === null) return;
         expect(spread.low).toBeLessThanOrEqual(spread.usual + 1e-9);
@@ -81,8 +83,8 @@ describe('departures, whatever the step', () => {
   it('are at most unsure when a step was done as planned', () => {
     fc.assert(
       fc.property(settings, (plan) => {
-        const found = departures({ ...plan, status: 'done', planned: plan }, (id) => id);
-        expect(found.every(({ kind, setting }) => kind === 'cannot show' && setting === 'dose')).toBe(true);
+        for (const one of departures({ ...plan, status: 'done', planned: plan }))
+          expect(one).toMatchObject({ verdict: 'cannot show', fact: { setting: 'dose' } });
       }),
     );
   });
@@ -90,9 +92,12 @@ describe('departures, whatever the step', () => {
   it('end in a full stop and name each setting once', () => {
     fc.assert(
       fc.property(settings, settings, marks, (plan, done, happened) => {
-        const found = departures({ ...done, status: 'done', planned: plan, marks: happened }, (id) => id);
-        for (const { says } of found) expect(says.endsWith('.')).toBe(true);
-        const named = found.map(({ setting, detail }) => `${setting} ${detail}`);
+        const found = departures({ ...done, status: 'done', planned: plan, marks: happened });
+        for (const one of found)
+          expect(departureInWords(one, { product: (id) => `product ${id}` })).toMatch(/^[\dA-Z].*\.$/);
+        const named = found.map((one) =>
+          one.what === 'setting' ? one.fact.setting : one.what === 'mark' ? one.mark : one.what,
+        );
         expect(new Set(named).size).toBe(found.length);
       }),
     );

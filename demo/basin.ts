@@ -1,6 +1,6 @@
 import { type InHand, inHandOf } from '@sabor/core/basin/in-the-hand';
-import type { Slot } from '@sabor/core/routine/slots';
-import { type Random, seededRandom, standardNormal } from '@sabor/core/trial/random';
+import { type Random, seededRandom, standardNormal } from '@sabor/core/random';
+import type { Slot } from '@sabor/core/step/slots';
 import { demoId } from './ids.ts';
 
 import { push, type Row, type Rows } from './rows.ts';

@@ -2,7 +2,7 @@ import { HairTestInput } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { ProductInput } from '@sabor/contract/shelf';
 import { piecesOf } from '@sabor/core/ingredients/label/sections';
-import { seededRandom, standardNormal } from '@sabor/core/trial/random';
+import { seededRandom, standardNormal } from '@sabor/core/random';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { type HairTruth, type Lots, rate, washDayLuck } from './readings.ts';

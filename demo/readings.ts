@@ -1,6 +1,6 @@
 import type { Place } from '@sabor/core/hair/zones';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
-import { type Random, standardNormal } from '@sabor/core/trial/random';
+import { type Random, standardNormal } from '@sabor/core/random';
 
 /**
  * How the demo's hair behaves: a truth per arm, and noise of the kind real wash days have. All numbers are invented.

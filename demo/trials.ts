@@ -1,6 +1,6 @@
 import type { EventKind, WearEnd } from '@sabor/core/outcomes/events';
 import type { Outcome } from '@sabor/core/outcomes/outcomes';
-import { EMPTY_SETTINGS, type RoutineStep } from '@sabor/core/routine/step';
+import { EMPTY_SETTINGS, type RoutineStep } from '@sabor/core/step/step';
 import type { Design } from '@sabor/core/trial/designs';
 import type { HairTruth } from './readings.ts';
 import { productId } from './shelf.ts';

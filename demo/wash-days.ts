@@ -1,7 +1,9 @@
-import type { Dose } from '@sabor/core/doses/dose';
+import { DOSE_TOLERANCE } from '@sabor/core/doses/dose';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import { type Random, seededRandom, standardNormal } from '@sabor/core/random';
+import { halfDose, settingsInArm } from '@sabor/core/step/in-arm';
+import { settingsOf } from '@sabor/core/step/step';
 import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
-import { type Random, seededRandom, standardNormal } from '@sabor/core/trial/random';
 import { toldOfDay, toldOfSteps } from './basin.ts';
 import { demoId } from './ids.ts';
 import { type Lots, rate, washDayLuck } from './readings.ts';
@@ -28,13 +30,6 @@ const stepId = (trial: DemoTrial, key: string) => demoId(`plan step ${trial.key}
 const armId = (trial: DemoTrial, arm: DemoArm) => demoId(`arm ${trial.key} ${arm.key}`);
 const testedStep = (trial: DemoTrial) => planOf(trial).find((step) => step.key === trial.tested)!;
 
-/** A head's dose, on one half of it. */
-function onHalf<S extends { dose: Dose | null }>(half: string | null, step: S): S {
-  const { dose } = step;
-  if (half === null || dose?.kind !== 'exact' || dose.per !== 'head') return step;
-  return { ...step, dose: { ...dose, amount: dose.amount / 2 } };
-}
-
 interface Placed {
   planned: (typeof COAST_ROUTINE)[number];
   position: number;
@@ -55,6 +50,8 @@ function steps(day: Day, calendar: Calendar, reached: number): Row[] {
     const arm = half === 'right' ? day.right : day.left;
     const product = planned.key === trial.tested ? productId(arm.product) : planned.productId;
     const done = position < reached && !own?.skipped;
+    const plan = settingsInArm({ ...settingsOf(planned), productId: product }, undefined, half);
+    const { dose = planned.dose } = own ?? {};
     return {
       id: demoId(`wash step ${day.id} ${planned.key}${half === 'right' ? ' right' : ''}`),
       wash_day_id: day.id,
@@ -63,7 +60,14 @@ function steps(day: Day, calendar: Calendar, reached: number): Row[] {
       half,
       slot: planned.slot,
       status: position >= reached ? 'waiting' : done ? 'done' : 'skipped',
-      ...settingsRow(onHalf(half, { ...planned, productId: product, ...own })),
+      ...settingsRow({ ...plan, ...own, dose: half === null ? dose : halfDose(dose) }),
+      planned: {
+        ...plan,
+        part: planned.key === trial.tested ? 'tested' : 'held',
+        optional: false,
+        tolerance: DOSE_TOLERANCE,
+        skipped: false,
+      },
       note: own?.note ?? '',
       started_at: done ? calendar.at(day.daysAgo, 9 + position * 0.1) : null,
       done_at: done ? calendar.at(day.daysAgo, 9.05 + position * 0.1) : null,
@@ -237,16 +241,11 @@ function design(rows: Rows, trial: DemoTrial, calendar: Calendar, sequence: read
       name: NAMES[arm.product]!,
       code: trial.blind ? CODES[position]! : null,
     });
-    const { dose_kind, dose_low, dose_high, dose_measure, dose_per } = settingsRow(tested);
     push(rows, 'arm_step', {
       arm_id: armId(trial, arm),
       step_id: stepId(trial, trial.tested),
       product_id: productId(arm.product),
-      dose_kind,
-      dose_low,
-      dose_high,
-      dose_measure,
-      dose_per,
+      dose: tested.dose,
       skipped: false,
       settings: {},
     });

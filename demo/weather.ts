@@ -1,6 +1,7 @@
 import { MILD_COAST } from '@sabor/core/climate/places';
 import { stationReading, stationSeed } from '@sabor/core/climate/simulated-station';
-import { zoneOffset } from '@sabor/core/outcomes/local-clock';
+import { DAY_MS } from '@sabor/core/time/dates';
+import { zoneOffset } from '@sabor/core/time/zones';
 import { demoId } from './ids.ts';
 import { WEARERS, wearerId } from './wearers.ts';
 
@@ -54,7 +55,7 @@ export function weatherRows(now: Date, date: (daysAgo: number) => string): Recor
   const hours = Array.from({ length: DAYS * 24 }, (_, i) => last - (DAYS * 24 - 1 - i) * HOUR);
   const byHand = demoId('weather batch rehearsals');
   const rehearsals = hours.filter((ms) => {
-    const daysAgo = Math.floor((last - ms) / 86_400_000);
+    const daysAgo = Math.floor((last - ms) / DAY_MS);
     return daysAgo >= 78 && daysAgo <= 84 && [9, 15, 21].includes(new Date(ms).getUTCHours());
   });
   return {
@@ -65,7 +66,7 @@ export function weatherRows(now: Date, date: (daysAgo: number) => string): Recor
       station,
       note,
       archived_at: null,
-      created_at: new Date(now.getTime() - DAYS * 86_400_000).toISOString(),
+      created_at: new Date(now.getTime() - DAYS * DAY_MS).toISOString(),
     })),
     month_normal: MILD_COAST.map(({ month, highC, lowC, humidity, windMs }) => ({
       locality_id: harbour,
@@ -81,7 +82,7 @@ export function weatherRows(now: Date, date: (daysAgo: number) => string): Recor
         locality_id: localityId('inland'),
         source: 'hand',
         name: 'Rehearsal week, wall thermometer',
-        taken_at: new Date(last - 77 * 86_400_000).toISOString(),
+        taken_at: new Date(last - 77 * DAY_MS).toISOString(),
       },
     ],
     weather_reading: [

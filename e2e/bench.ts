@@ -1,7 +1,28 @@
 import { test as base, expect, type Page } from '@playwright/test';
+import { E2E_PORT } from '../playwright.config.ts';
 
-/** Every browser test also fails on an error in the console: a blocked resource, a crash, a warning of React’s. */
+/** Asks the server of the tests for something fresh: the address of a bench of its own, or of a bare database. */
+export async function fresh(what: '' | '?bare' = ''): Promise<string> {
+  const answer = await fetch(`http://127.0.0.1:${E2E_PORT}/fresh${what}`);
+  const address = await answer.text();
+  if (!answer.ok) throw new Error(address);
+  return address;
+}
+
+/** Benches by test file. */
+const benches = new Map<string, Promise<string>>();
+const benchOf = (file: string) => {
+  if (!benches.has(file)) benches.set(file, fresh());
+  return benches.get(file)!;
+};
+
+/**
+ * Each test file works on a server and a database of its own, copied from the demo; its tests share them, in order. Every
+ * browser test also fails on an error in the console: a blocked resource, a crash, a warning of React’s.
+ */
 export const test = base.extend<{ quiet: undefined }>({
+  // biome-ignore lint/correctness/noEmptyPattern: Playwright reads what a fixture needs from this pattern
+  baseURL: async ({}, use, { file }) => use(await benchOf(file)),
   quiet: [
     async ({ page }, use) => {
       const noise: string[] = [];

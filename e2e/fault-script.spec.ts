@@ -1,14 +1,9 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
 import { expect, type Page, test } from '@playwright/test';
-import { seededRandom } from '@sabor/core/trial/random';
-import { startCluster } from '../scripts/postgres/cluster.ts';
-import { loadDemo } from '../scripts/start/demo.ts';
-import { migrate } from '../server/db/migrate.ts';
+import { seededRandom } from '@sabor/core/random';
+import { E2E_PORT } from '../playwright.config.ts';
 import { openPool } from '../server/db/pool.ts';
-import { PHONE } from './bench.ts';
+import { fresh, PHONE } from './bench.ts';
 import { makeTrial } from './make-trial.ts';
 
 /**
@@ -16,17 +11,16 @@ import { makeTrial } from './make-trial.ts';
  * points, the network is cut for stretches and the page reloaded at random. Afterwards the stored day must be what was
  * tapped: nothing missing, nothing twice.
  */
-const PORT = Number(process.env.SABOR_E2E_PORT ?? 4879) + 1;
+const PORT = E2E_PORT + 1;
 /** Fifty in the soak; fewer among the tests of every change. */
 const KILLS = Number(process.env.SABOR_KILLS ?? 12);
 
 test.use({ viewport: PHONE, serviceWorkers: 'allow', baseURL: `http://127.0.0.1:${PORT}` });
 
-const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-faults-'));
-let cluster: Awaited<ReturnType<typeof startCluster>>;
+let database: string;
 let server: ChildProcess | null = null;
 
-async function startServer(url = cluster.url): Promise<void> {
+async function startServer(url = database): Promise<void> {
   const child = spawn(process.execPath, ['--import', 'tsx', 'e2e/one-server.ts', url, String(PORT)], {
     stdio: ['ignore', 'pipe', 'inherit'],
   });
@@ -44,18 +38,10 @@ async function killServer(): Promise<void> {
 }
 
 test.beforeAll(async () => {
-  cluster = await startCluster(folder, true);
-  const db = openPool(cluster.url);
-  await migrate(db);
-  await loadDemo(db);
-  await db.end();
+  database = await fresh('?bare');
   await startServer();
 });
-test.afterAll(async () => {
-  await killServer();
-  await cluster?.stop();
-  rmSync(folder, { recursive: true, force: true });
-});
+test.afterAll(killServer);
 
 /** Waits until the page has been given to the worker that keeps it for times without a server. */
 const keptForOffline = (page: Page) =>
@@ -167,7 +153,7 @@ test('kills, cut stretches and reloads lose nothing and double nothing', async (
   // Order kept: steps were done one after the other.
   const done = after.steps.map(({ doneAt }: { doneAt: string }) => Date.parse(doneAt));
   expect([...done].sort((a, b) => a - b)).toEqual(done);
-  const db = openPool(cluster.url);
+  const db = openPool(database);
   const { rows } = await db.query('select count(*)::int as n, count(refused)::int as refused from wash_tap');
   await db.end();
   expect(rows[0]).toEqual({ n: taps, refused: 0 });
@@ -207,15 +193,7 @@ test('taps wait for their own Sabor: another’s data on the same address neithe
   page,
 }) => {
   test.setTimeout(120_000);
-  const admin = openPool(cluster.url);
-  await admin.query('create database another');
-  await admin.end();
-  const another = new URL(cluster.url);
-  another.pathname = '/another';
-  const db = openPool(another.href);
-  await migrate(db);
-  await loadDemo(db);
-  await db.end();
+  const another = await fresh('?bare');
   if (!server) await startServer();
   await page.goto('/');
   await keptForOffline(page);
@@ -229,7 +207,7 @@ test('taps wait for their own Sabor: another’s data on the same address neithe
   await page.getByRole('button', { name: 'interrupted', exact: true }).click();
   await page.getByRole('button', { name: 'Done as planned' }).click();
   await expect(page.getByText(/The server does not answer. 2 taps kept on this phone/)).toBeVisible();
-  await startServer(another.href);
+  await startServer(another);
   await expect(
     page.getByText(/2 taps kept on this phone, not taken yet: These taps belong to another Sabor/),
   ).toBeVisible({ timeout: 30_000 });

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { root } from './install.mjs';
 
 /** Type-checks each room under its own rules: core without DOM or Node, web with the DOM, server with Node. */
-const rooms = ['core', 'contract', 'server', 'web', 'e2e'];
+const rooms = ['core', 'words', 'contract', 'reading', 'server', 'web', 'e2e'];
 let failed = 0;
 for (const room of rooms) {
   const done = spawnSync(process.execPath, [`${root}node_modules/typescript/bin/tsc`, '-p', room], {

@@ -1,7 +1,7 @@
 import type { TrialRecord } from '../core/compare/trial-record.ts';
 import type { WashDayRecord } from '../core/compare/wash-day-record.ts';
+import { type Random, standardNormal } from '../core/random.ts';
 import { armsOfCode, DESIGNS, type Design } from '../core/trial/designs.ts';
-import { type Random, standardNormal } from '../core/trial/random.ts';
 import type { World } from './worlds.ts';
 
 const LEVEL = 5;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { EMPTY_SETTINGS } from '../routine/step.ts';
+import { EMPTY_SETTINGS } from '../step/step.ts';
 import { BASIN_CAUTIONS, type CautionStep, cautionsFor } from './cautions.ts';
 import { IDEAS, type Idea, ideaAsArm } from './ideas.ts';
 import { IN_THE_HAND, inHandOf } from './in-the-hand.ts';

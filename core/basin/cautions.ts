@@ -1,5 +1,5 @@
-import type { Heat, Tool } from '../routine/settings.ts';
-import type { Slot } from '../routine/slots.ts';
+import type { Heat, Tool } from '../step/choices.ts';
+import type { Slot } from '../step/slots.ts';
 
 /** What a step is about to do, as far as a caution needs to know. */
 export interface CautionStep {

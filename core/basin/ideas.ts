@@ -1,6 +1,6 @@
 import type { Dose } from '../doses/dose.ts';
-import { WETNESS, type Wetness } from '../routine/settings.ts';
-import type { StepSettings } from '../routine/step.ts';
+import { WETNESS, type Wetness } from '../step/choices.ts';
+import type { StepSettings } from '../step/settings.ts';
 import type { KeyOf } from '../vocabulary.ts';
 
 /** What to try next time, in one tap at the step where it comes to mind. */

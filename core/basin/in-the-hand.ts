@@ -1,4 +1,4 @@
-import type { Slot } from '../routine/slots.ts';
+import type { Slot } from '../step/slots.ts';
 import type { KeyOf } from '../vocabulary.ts';
 
 const STYLERS = ['leave-in', 'emollient', 'hold', 'second-coat'] as const;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { EMPTY_SETTINGS } from '../routine/step.ts';
+import { EMPTY_SETTINGS } from '../step/step.ts';
 import { routineMinutes, startBy, thingsNeeded } from './lay-out.ts';
 
 const step = (slot: 'cleanse' | 'condition' | 'dry' | 'protect', to: object = {}) => ({

@@ -1,7 +1,6 @@
-import { EXTRAS } from '../routine/extras.ts';
-import { TOOLS } from '../routine/settings.ts';
-import type { Slot } from '../routine/slots.ts';
-import type { StepSettings } from '../routine/step.ts';
+import { TOOLS, WARMTHS } from '../step/choices.ts';
+import type { StepSettings } from '../step/settings.ts';
+import type { Slot } from '../step/slots.ts';
 
 /** Minutes a step takes that has no clock of its own. Model assumption, to be replaced by this wearer's own days. */
 const UNTIMED_MINUTES = 4;
@@ -17,7 +16,7 @@ export function thingsNeeded(steps: readonly Planned[]): string[] {
     ...(tool && tool !== 'fingers' ? [TOOLS[tool].label] : []),
     ...(extra.cap ? ['cap'] : []),
     ...(typeof extra.warmth === 'string' && extra.warmth !== 'own'
-      ? [EXTRAS.warmth.options[extra.warmth as keyof typeof EXTRAS.warmth.options].label.replace(/^an? /, '')]
+      ? [WARMTHS[extra.warmth as keyof typeof WARMTHS].thing]
       : []),
     ...(slot === 'technique' && extra.sectioning ? ['clips for the sections'] : []),
     ...(typeof extra.water === 'number' || typeof extra.dilution === 'number' ? ['a measuring cup'] : []),

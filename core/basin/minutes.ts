@@ -1,4 +1,4 @@
-import type { Slot } from '../routine/slots.ts';
+import type { Slot } from '../step/slots.ts';
 
 /** What a step's clock knows. Moments as ISO 8601 text. */
 export interface TimedStep {

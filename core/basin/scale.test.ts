@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../trial/random.ts';
+import { seededRandom } from '../random.ts';
 import { SimulatedScale } from './simulated-scale.ts';
 import { gramsUsed, type ScaleSample, stableReading } from './stable-reading.ts';
 

@@ -1,4 +1,4 @@
-import { type Random, standardNormal } from '../trial/random.ts';
+import { type Random, standardNormal } from '../random.ts';
 import type { ScaleSample } from './stable-reading.ts';
 
 /** How the simulated kitchen scale behaves. All invented, in the range of a scale that shows tenths of a gram. */

@@ -1,7 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
+import { seededRandom, standardNormal } from '../random.ts';
 import { armsOfCode, schemeOf } from '../trial/designs.ts';
-import { seededRandom, standardNormal } from '../trial/random.ts';
 import { compareTrial, daysNeededAfter } from './comparison.ts';
 import { madeUpTrial, wornDay } from './made-up.fixture.ts';
 import { pooledSd } from './noise.ts';

@@ -26,6 +26,14 @@ export interface Spread {
   high: number;
 }
 
+/** How many of its measure a dose is, the middle of a range; null when it is not known. */
+export const amountOf = (dose: Dose | null): number | null =>
+  dose === null || dose.kind === 'unknown'
+    ? null
+    : dose.kind === 'exact'
+      ? dose.amount
+      : (dose.from + dose.to) / 2;
+
 /**
  * A dose in ml of product for the whole head (`calibrated`: one measure as this product’s own weighing has it), with its spread; null when it is not known, or is per section and the
  * number of sections is not.
@@ -45,18 +53,6 @@ export function doseInMl(
     usual: ((from + to) / 2) * one.usual * times,
     high: to * one.high * times,
   };
-}
-
-const number = (x: number) => String(Math.round(x * 100) / 100);
-
-/** A dose in words: "2 pumps per section", "1–2 peas", "don’t remember". */
-export function doseLabel(dose: Dose | null): string {
-  if (dose === null) return 'no amount';
-  if (dose.kind === 'unknown') return DOSE_KINDS.unknown.label;
-  const measure = MEASURES[dose.measure];
-  const amount = dose.kind === 'exact' ? number(dose.amount) : `${number(dose.from)}–${number(dose.to)}`;
-  const most = dose.kind === 'exact' ? dose.amount : dose.to;
-  return `${amount} ${most === 1 ? measure.label : measure.plural}${dose.per === 'section' ? ' per section' : ''}`;
 }
 
 /** A dose in its setting; `calibrated` is one of its measure in ml, where this product's was weighed. */

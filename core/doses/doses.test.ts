@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { type Dose, doseHeld, doseInMl, doseLabel } from './dose.ts';
+import { doseInWords } from '../../words/dose.ts';
+import { type Dose, doseHeld, doseInMl } from './dose.ts';
 import { ballVolumeMl, GOLF_BALL_MM, MEASURES } from './measures.ts';
 
 const exact = (
@@ -41,10 +42,11 @@ describe('a dose in ml', () => {
   });
 
   it('is told in words', () => {
-    expect(doseLabel(exact(1, 'pea'))).toBe('1 pea');
-    expect(doseLabel(exact(2.5, 'pump', 'section'))).toBe('2.5 pumps per section');
-    expect(doseLabel({ kind: 'range', from: 1, to: 2, measure: 'pea', per: 'head' })).toBe('1–2 peas');
-    expect(doseLabel({ kind: 'unknown' })).toBe('don’t remember');
+    expect(doseInWords(exact(1, 'pea'))).toBe('1 pea');
+    expect(doseInWords(exact(2.5, 'pump', 'section'))).toBe('2.5 pumps per section');
+    expect(doseInWords({ kind: 'range', from: 1, to: 2, measure: 'pea', per: 'head' })).toBe('1–2 peas');
+    expect(doseInWords({ kind: 'unknown' })).toBe('amount not remembered');
+    expect(doseInWords(null)).toBe('no amount');
   });
 });
 

@@ -1,8 +1,9 @@
-import type { Mark } from '../basin/marks.ts';
 import type { EventKind } from '../outcomes/events.ts';
-import type { ExtraKey } from '../routine/extras.ts';
-import type { Slot } from '../routine/slots.ts';
-import type { HairState } from './run.ts';
+import type { SettingFact } from '../step/compare.ts';
+import type { Mark } from '../step/marks.ts';
+import type { SettingKey } from '../step/settings.ts';
+import type { Slot } from '../step/slots.ts';
+import type { HairState, Run, Side } from './run.ts';
 
 /** The kinds of difference there can be between two sides, as rules name them. */
 export const DIFFERENCE_KINDS = {
@@ -39,25 +40,41 @@ export const DIFFERENCE_KINDS = {
 } as const;
 export type DifferenceKind = keyof typeof DIFFERENCE_KINDS;
 
+/** What in particular differs, as facts: `a` and `b` are what the two sides have. */
+export type DifferenceFact =
+  | { what: 'heads' }
+  | { what: 'setting'; fact: SettingFact }
+  | { what: 'moved' }
+  /** A step that stands on one side alone. */
+  | { what: 'alone'; on: 'a' | 'b'; added: boolean; productId: string | null }
+  | { what: 'mark'; on: 'a' | 'b'; mark: Mark }
+  /** Dew point in °C, wind in m/s, hours out of doors, grams of residue or protein, day of wear. */
+  | { what: 'measure'; a: number; b: number }
+  /** Whole days since; null for never. */
+  | { what: 'since'; state: HairState; a: number | null; b: number | null }
+  /** It happened between this wash day and the one before. */
+  | { what: 'changed'; state: HairState; days: number }
+  | { what: 'bottle'; productId: string; a: number; b: number }
+  | { what: 'nights'; covered: boolean; a: number; b: number }
+  | { what: 'event'; event: EventKind; a: number; b: number }
+  | { what: 'rater'; a: string; b: string }
+  | { what: 'blind'; on: 'a' | 'b' }
+  | { what: 'stakes'; a: Run['stakes']; b: Run['stakes'] };
+
 export interface Difference {
   kind: DifferenceKind;
   /** Stays the same as long as the difference does; what an overrule names. */
   key: string;
-  /** The sentence. Told only when asked for: comparing all wash days with each other finds thousands nobody reads. */
-  says: () => string;
+  fact: DifferenceFact;
+  a: Side;
+  b: Side;
   /** How large, in the kind's own unit: a ratio for doses and minutes, °C, m/s, hours, grams, days, nights. */
   size: number;
   slot: Slot | null;
-  /** What in particular: an extra setting, a state of the hair, an event. */
-  detail: ExtraKey | HairState | EventKind | Mark | null;
+  /** What in particular: a setting, a state of the hair, an event. */
+  detail: SettingKey | HairState | EventKind | Mark | null;
   /** It may come from the arms themselves, which are not the same here. */
   ofArm: boolean;
   /** It is the same on both halves of a wash day, and so favours neither. */
   shared?: boolean;
 }
-
-/** A product's name by its id. */
-export type Names = (productId: string) => string;
-
-/** A number in a sentence, without trailing noughts. */
-export const round = (x: number, digits = 1) => String(Number(x.toFixed(digits)));

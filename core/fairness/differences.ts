@@ -1,16 +1,16 @@
-import type { Difference, Names } from './difference.ts';
+import type { Difference } from './difference.ts';
 import { groundDifferences } from './ground-differences.ts';
 import type { Run } from './run.ts';
 import { stepDifferences } from './step-differences.ts';
 
 /**
- * Everything that differs between two sides and was to be held, a sentence each: steps, doses within tolerance, weather,
+ * Everything that differs between two sides and was to be held, as facts: steps, doses within tolerance, weather,
  * the state of the hair, what happened in wear, who rated. What the two arms set differently on purpose is left out.
  */
-export function differencesOf(a: Run, b: Run, name: Names): Difference[] {
-  return [...groundDifferences(a, b, name), ...stepDifferences(a, b, name)];
+export function differencesOf(a: Run, b: Run): Difference[] {
+  return [...groundDifferences(a, b), ...stepDifferences(a, b)];
 }
 
 /** What one side did otherwise than its own plan. */
-export const departuresOf = (run: Run, plan: Run, name: Names): Difference[] =>
-  stepDifferences(run, { ...plan, arm: run.arm }, name, 'plan');
+export const departuresOf = (run: Run, plan: Run): Difference[] =>
+  stepDifferences(run, { ...plan, arm: run.arm }, 'plan');

@@ -1,20 +1,20 @@
 import { describe, expect, it } from 'vitest';
-import type { Mark } from '../basin/marks.ts';
 import { OUTCOMES } from '../outcomes/outcomes.ts';
-import { EMPTY_SETTINGS } from '../routine/step.ts';
+import type { Mark } from '../step/marks.ts';
+import { EMPTY_SETTINGS } from '../step/step.ts';
 import { DIFFERENCE_KINDS, type Difference } from './difference.ts';
 import { differencesOf } from './differences.ts';
 import { GRAVITIES } from './gravity.ts';
 import { speaksOf } from './rule.ts';
 import { FAIRNESS_RULES } from './rules.ts';
 import type { Run } from './run.ts';
-import { g, name, run, second, step } from './runs.fixture.ts';
+import { day, g, gift, inWords, PLAN, run, second, step } from './runs.fixture.ts';
 import { brokenDays, judge, slipOfPair, slipOfTrial, standing } from './slip.ts';
 
-const told = (a: Run, b: Run) => differencesOf(a, b, name).map(({ says }) => says());
-const kinds = (a: Run, b: Run) => differencesOf(a, b, name).map(({ kind }) => kind);
+const told = (a: Run, b: Run) => differencesOf(a, b).map(inWords);
+const kinds = (a: Run, b: Run) => differencesOf(a, b).map(({ kind }) => kind);
 const gravity = (a: Run, b: Run, outcome: keyof typeof OUTCOMES = 'frizz') =>
-  slipOfPair(a, b, outcome, name).map((item) => `${item.gravity}: ${item.difference.key}`);
+  slipOfPair(a, b, outcome).map((item) => `${item.gravity}: ${item.difference.key}`);
 
 describe('two wash days side by side', () => {
   it('have no difference when everything was held', () => {
@@ -36,7 +36,7 @@ describe('two wash days side by side', () => {
 
   it('name steps missing, added and moved', () => {
     const without = second({}, { condition: null });
-    expect(told(run(), without)).toEqual(['Condition stands on wash day 1 and not on wash day 2.']);
+    expect(told(run(), without)).toEqual(['Condition was done on wash day 1 and not on wash day 2.']);
     const added = second();
     const extra = step('second-coat', { key: null, productId: 'oil' });
     expect(told(run(), { ...added, steps: [...added.steps, extra] })).toEqual([
@@ -100,14 +100,15 @@ describe('two wash days side by side', () => {
   });
 
   it('leave gifts out of a comparison with itself, and weigh them between arms', () => {
-    expect(kinds(run(), second({ stake: 'Foam, gift' }))).toEqual([]);
-    expect(gravity(run(), second({ arm: 'b', stake: 'Foam, gift' }))).toEqual(['weakens: stake']);
+    expect(kinds(run(), second({ stakes: [gift('foam')] }))).toEqual([]);
+    expect(gravity(run(), second({ arm: 'b', stakes: [gift('foam')] }))).toEqual(['weakens: stake']);
   });
 });
 
 describe('two halves of one wash day', () => {
-  const left = run({ half: 'left', name: 'the left half' });
-  const right = (to: Partial<Run>) => run({ half: 'right', arm: 'b', name: 'the right half', ...to });
+  const left = run({ half: 'left', side: { is: 'this day', half: 'left' } });
+  const right = (to: Partial<Run>) =>
+    run({ half: 'right', arm: 'b', side: { is: 'this day', half: 'right' }, ...to });
 
   it('are broken by a scarf on one side for frizz, not for what hand and scalp feel', () => {
     const scarf = right({ events: { bonnet: 1, scarf: 1 } });
@@ -122,7 +123,7 @@ describe('two halves of one wash day', () => {
 });
 
 describe('the slip of a trial', () => {
-  const plan = run({ name: 'the plan' });
+  const plan = run({ side: PLAN });
   const days = (...runs: Run[]) => runs.map((one) => ({ run: one, plan: { ...plan, arm: one.arm } }));
   const arms = [
     { id: 'a', name: 'Gel' },
@@ -130,7 +131,7 @@ describe('the slip of a trial', () => {
   ];
 
   it('is clean when every wash day was held and the arms met like air', () => {
-    const items = slipOfTrial(days(run(), second({ arm: 'b' })), arms, 'frizz', [], name);
+    const items = slipOfTrial(days(run(), second({ arm: 'b' })), arms, 'frizz', []);
     expect(items).toEqual([]);
     expect(standing(items)).toBe('clean');
   });
@@ -140,12 +141,11 @@ describe('the slip of a trial', () => {
       days(
         run({}, { condition: { minutes: 9 } }),
         second({ arm: 'b' }, { 'leave-in': { productId: 'oil' } }),
-        run({ washDayId: 'd3', name: 'wash day 3', dewPointC: 20 }),
+        run({ washDayId: 'd3', side: day(3), dewPointC: 20 }),
       ),
       arms,
       'definition',
       [],
-      name,
     );
     expect(items.map((item) => item.gravity)).toEqual(['breaks', 'note']);
     expect([...brokenDays(items)]).toEqual(['d2']);
@@ -154,28 +154,22 @@ describe('the slip of a trial', () => {
 
   it('tells of air that the arms met unequally', () => {
     const damp = days(run({ dewPointC: 4 }), second({ arm: 'b', dewPointC: 18 }));
-    const items = slipOfTrial(damp, arms, 'frizz', [], name);
-    expect(items.map(({ washDayId, difference }) => `${washDayId} ${difference.says()}`)).toEqual([
+    const items = slipOfTrial(damp, arms, 'frizz', []);
+    expect(items.map(({ washDayId, difference }) => `${washDayId} ${inWords(difference)}`)).toEqual([
       'null The air was on the dry side on Gel’s wash days (dew point 4 °C) and humid on Foam’s wash days (18 °C).',
     ]);
   });
 
   it('keeps an overrule with what the rules said and the tester’s reason', () => {
     const broken = days(run(), second({ arm: 'b' }, { 'leave-in': { productId: 'oil' } }));
-    const items = slipOfTrial(
-      broken,
-      arms,
-      'frizz',
-      [
-        {
-          washDayId: 'd2',
-          difference: 'product leave-in',
-          gravity: 'note',
-          reason: 'Same formula, new label.',
-        },
-      ],
-      name,
-    );
+    const items = slipOfTrial(broken, arms, 'frizz', [
+      {
+        washDayId: 'd2',
+        difference: 'product leave-in',
+        gravity: 'note',
+        reason: 'Same formula, new label.',
+      },
+    ]);
     expect(items[0]).toMatchObject({
       gravity: 'note',
       overruled: { was: 'breaks', reason: 'Same formula, new label.' },
@@ -186,28 +180,24 @@ describe('the slip of a trial', () => {
   it('marks a change of the hair under way', () => {
     const before = run({ since: {} });
     const after = second({ arm: 'b', since: { bleach: 1 } });
-    const items = slipOfTrial(days(before, after), arms, 'shine', [], name);
+    const items = slipOfTrial(days(before, after), arms, 'shine', []);
     expect(items.map(({ gravity: g, washDayId }) => `${g} ${washDayId}`)).toEqual(['breaks d2']);
   });
 });
 
 describe('the slip of a half-head trial', () => {
   const half = (side: 'left' | 'right', to: Partial<Run> = {}, change: Parameters<typeof run>[1] = {}) =>
-    run(
-      { half: side, arm: side === 'left' ? 'a' : 'b', name: `the ${side} half of wash day 1`, ...to },
-      change,
-    );
+    run({ half: side, arm: side === 'left' ? 'a' : 'b', side: day(1, side), ...to }, change);
   const slip = (...runs: Run[]) =>
     slipOfTrial(
-      runs.map((one) => ({ run: one, plan: { ...run({ name: 'the plan', half: one.half }), arm: one.arm } })),
+      runs.map((one) => ({ run: one, plan: { ...run({ side: PLAN, half: one.half }), arm: one.arm } })),
       [
         { id: 'a', name: 'Gel' },
         { id: 'b', name: 'Foam' },
       ],
       'frizz',
       [],
-      name,
-    ).map((item) => `${item.gravity}: ${item.difference.says()}`);
+    ).map((item) => `${item.gravity}: ${inWords(item.difference)}`);
 
   it('takes what was the same on both halves as a note, told once', () => {
     const oil = { 'leave-in': { productId: 'oil' } } as const;
@@ -248,7 +238,9 @@ describe('the rules', () => {
       const difference: Difference = {
         kind,
         key: kind,
-        says: () => '',
+        fact: { what: 'heads' },
+        a: PLAN,
+        b: PLAN,
         size: 1,
         slot: null,
         detail: null,
@@ -267,7 +259,9 @@ describe('the rules', () => {
         kind: when.kind ?? 'product',
         ...(when.shared === undefined ? {} : { shared: when.shared }),
         key: '',
-        says: () => '',
+        fact: { what: 'heads' },
+        a: PLAN,
+        b: PLAN,
         size: when.from ?? 0.3,
         slot: (when.slots?.[0] ?? 'edges') as Difference['slot'],
         detail: (when.details?.[0] ?? null) as Difference['detail'],

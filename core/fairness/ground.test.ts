@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { groundDifferences } from './ground-differences.ts';
 import type { Run } from './run.ts';
-import { name, run, second } from './runs.fixture.ts';
+import { gift, inWords, run, second } from './runs.fixture.ts';
 
 /** What sets two runs apart, each as its key, its size and its sentence. */
 const between = (a: Partial<Run>, b: Partial<Run>) =>
-  groundDifferences(run(a), second(b), name).map(({ key, size, says }) => [key, size, says()]);
+  groundDifferences(run(a), second(b)).map((one) => [one.key, one.size, inWords(one)]);
 
 describe('what differs on the ground', () => {
   // One row a difference: a number just large enough on the second day, one just too small, and what is then told.
   it.each([
     ['windMs', 6, 5.9, 'wind', 3, 'Wind up to 3 m/s on wash day 1, 6 m/s on wash day 2.'],
-    ['outdoorHours', 3, 2.9, 'outdoors', 1, '2 h a day out of doors on wash day 1, 3 h on wash day 2.'],
+    ['outdoorHours', 3, 2.9, 'outdoors', 1, '2 h a day outdoors on wash day 1, 3 h on wash day 2.'],
     [
       'buildUp',
       0.65,
@@ -38,7 +38,7 @@ describe('what differs on the ground', () => {
 
   it('hours outdoors may come from the arm, wind may not', () => {
     const ofArm = (arm: string) =>
-      groundDifferences(run(), second({ arm, windMs: 9, outdoorHours: 9 }), name).map(
+      groundDifferences(run(), second({ arm, windMs: 9, outdoorHours: 9 })).map(
         ({ kind, ofArm }) => `${kind} ${ofArm}`,
       );
     expect(ofArm('a')).toEqual(['wind false', 'outdoors false']);
@@ -74,7 +74,7 @@ describe('what differs on the ground', () => {
     expect(between({ since: { colour: 2 } }, { since: {} })).toEqual([
       [never[0], never[1], 'Coloured 2 days before wash day 1, never before wash day 2.'],
     ]);
-    expect(groundDifferences(run(), second({ since: {} }), name)[0]!.detail).toBe('clarify');
+    expect(groundDifferences(run(), second({ since: {} }))[0]!.detail).toBe('clarify');
   });
 
   it('bottles are told apart from sixty days on, where both days used one', () => {
@@ -110,8 +110,8 @@ describe('what differs on the ground', () => {
 
   it('halves of one wash day are told apart by any night', () => {
     const right = { ...second({ events: { bonnet: 2 } }), washDayId: 'd1' };
-    expect(groundDifferences(run(), right, name).map(({ key }) => key)).toEqual(['sleep protected']);
-    expect(groundDifferences(run(), { ...right, events: { bonnet: 1 } }, name)).toEqual([]);
+    expect(groundDifferences(run(), right).map(({ key }) => key)).toEqual(['sleep protected']);
+    expect(groundDifferences(run(), { ...right, events: { bonnet: 1 } })).toEqual([]);
   });
 
   it('what happened in wear is counted on each side', () => {
@@ -119,7 +119,7 @@ describe('what differs on the ground', () => {
       ['event rain', 2, expect.stringMatching(/: once on wash day 1, 3 times on wash day 2\.$/)],
       ['event hat', 1, expect.stringMatching(/: not on wash day 1, once on wash day 2\.$/)],
     ]);
-    const [rain] = groundDifferences(run(), second({ events: { bonnet: 1, rain: 1 } }), name);
+    const [rain] = groundDifferences(run(), second({ events: { bonnet: 1, rain: 1 } }));
     expect(rain).toMatchObject({ kind: 'event', detail: 'rain', ofArm: false });
     // A spot refresh is an answer to the hair, not a thing that happened to it.
     expect(between({}, { events: { bonnet: 1, 'spot-refresh': 2 } })).toEqual([]);
@@ -134,12 +134,12 @@ describe('what differs on the ground', () => {
     );
     expect(between({}, { blind: false })[0]![2]).toBe('Rated blind on wash day 1, not on wash day 2.');
     expect(between({ blind: false }, {})[0]![2]).toBe('Rated blind on wash day 2, not on wash day 1.');
-    expect(between({}, { arm: 'b', stake: 'Foam, gift' })[0]![2]).toBe(
-      'Wash day 1: bought; wash day 2: Foam, gift.',
+    expect(between({}, { arm: 'b', stakes: [gift('foam')] })[0]![2]).toBe(
+      'Wash day 1: bought; wash day 2: FOAM, gift.',
     );
-    expect(between({ stake: 'Gel, paid' }, { arm: 'b' })[0]![2]).toBe(
-      'Wash day 1: Gel, paid; wash day 2: bought.',
+    expect(between({ stakes: [{ productId: 'gel', stake: 'paid' }] }, { arm: 'b' })[0]![2]).toBe(
+      'Wash day 1: GEL, paid partnership; wash day 2: bought.',
     );
-    expect(between({ stake: 'Gel, paid' }, {})).toEqual([]);
+    expect(between({ stakes: [{ productId: 'gel', stake: 'paid' }] }, {})).toEqual([]);
   });
 });

@@ -1,5 +1,5 @@
 import type { Outcome } from '../outcomes/outcomes.ts';
-import type { Slot } from '../routine/slots.ts';
+import type { Slot } from '../step/slots.ts';
 import type { Difference, DifferenceKind } from './difference.ts';
 import type { Gravity } from './gravity.ts';
 

@@ -1,4 +1,4 @@
-import type { Slot } from '../routine/slots.ts';
+import type { Slot } from '../step/slots.ts';
 import { type FairnessRule, METHODS, MODEL, PRACTICE, SHAPED, SHAPED_WEAK } from './rule.ts';
 
 const STYLING: readonly Slot[] = ['leave-in', 'emollient', 'hold', 'technique', 'second-coat'];

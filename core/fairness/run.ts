@@ -1,52 +1,34 @@
-import type { Mark } from '../basin/marks.ts';
-import type { Spread } from '../doses/dose.ts';
 import type { EventKind } from '../outcomes/events.ts';
-import type { Slot } from '../routine/slots.ts';
-import type { StepSettings } from '../routine/step.ts';
+import type { Stake } from '../shelf/products.ts';
+import type { Measured } from '../step/compare.ts';
+import type { Mark } from '../step/marks.ts';
+import type { Slot } from '../step/slots.ts';
 
 /** A step that was done, or is planned, on one side of a comparison. */
-export interface RunStep extends StepSettings {
+export interface RunStep {
   /** The plan's step; null for one the plan does not have. */
   key: string | null;
   slot: Slot;
   part: 'held' | 'tested' | 'free';
   optional: boolean;
   tolerance: number;
+  settings: Measured;
+  /** The code on its bottle, while its product is hidden. */
+  code: number | null;
   /** What this step was to be on its own side; null for a step nobody planned, or in a plan itself. */
-  planned: (StepSettings & { calibrated?: Spread | null }) | null;
+  planned: Measured | null;
   /** What went otherwise at it, told in one tap. */
-  marks?: readonly Mark[];
-  /** One of its dose's measure in ml, where this product's was weighed. */
-  calibrated?: Spread | null;
+  marks: readonly Mark[];
 }
 
-const NO_MARKS: readonly Mark[] = [];
-
-/**
- * A step's settings and its place in a trial as one record. Written out field by field: records put together by spreading
- * have a hidden shape each in V8, and comparing all wash days with each other then takes several times as long.
- */
-export function runStepOf(settings: StepSettings, place: Omit<RunStep, keyof StepSettings>): RunStep {
-  return {
-    productId: settings.productId,
-    dose: settings.dose,
-    sections: settings.sections,
-    wetness: settings.wetness,
-    minutes: settings.minutes,
-    technique: settings.technique,
-    tool: settings.tool,
-    heat: settings.heat,
-    extra: settings.extra,
-    key: place.key,
-    slot: place.slot,
-    part: place.part,
-    optional: place.optional,
-    tolerance: place.tolerance,
-    planned: place.planned,
-    calibrated: place.calibrated ?? null,
-    marks: place.marks ?? NO_MARKS,
-  };
-}
+/** How a side of a comparison is called. */
+export type Side =
+  | { is: 'wash day'; number: number; half: Half | null }
+  /** The wash day that is spoken of, or one of its halves. */
+  | { is: 'this day'; half: Half | null }
+  | { is: 'plan' | 'own plan' }
+  | { is: 'arm' | 'wash days of arm'; arm: string };
+export type Half = 'left' | 'right';
 
 /** Care and changes that hair carries on from day to day. Counted in whole days since the last of each. */
 export const HAIR_STATES = {
@@ -66,11 +48,10 @@ export type HairState = keyof typeof HAIR_STATES;
 
 /** Everything that stands on one side of a comparison: a wash day, one half of it, or what was planned for it. */
 export interface Run {
-  /** As it is called in a sentence: "wash day 3", "the left half of wash day 3", "the plan". */
-  name: string;
+  side: Side;
   washDayId: string | null;
   wearerId: string;
-  half: 'left' | 'right' | null;
+  half: Half | null;
   arm: string | null;
   /** Done steps, in the order they were done. */
   steps: readonly RunStep[];
@@ -92,8 +73,8 @@ export interface Run {
   judgedOn: number | null;
   rater: string;
   blind: boolean;
-  /** How the tester stands to what is under test here, where it has to be disclosed. */
-  stake: string | null;
+  /** How the tester stands to the products under test here, where it has to be disclosed. */
+  stakes: readonly { productId: string; stake: Stake }[];
 }
 
 /** A wash day, or one of its halves, beside what was planned for it. */

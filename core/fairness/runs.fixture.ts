@@ -1,22 +1,46 @@
-import { EMPTY_SETTINGS } from '../routine/step.ts';
-import type { Run, RunStep } from './run.ts';
+import { differenceInWords } from '../../words/fairness.ts';
+import { plainVoice } from '../../words/voice.ts';
+import type { Measured } from '../step/compare.ts';
+import { EMPTY_SETTINGS } from '../step/step.ts';
+import type { Difference } from './difference.ts';
+import type { Half, Run, RunStep, Side } from './run.ts';
 
 /** Made-up sides of a comparison, for tests: products go by their ids in capitals. */
 export const name = (id: string) => id.toUpperCase();
 export const g = (amount: number) => ({ kind: 'exact', amount, measure: 'g', per: 'head' }) as const;
 
-export function step(slot: RunStep['slot'], to: Partial<RunStep> = {}): RunStep {
-  const settings = { ...EMPTY_SETTINGS, ...to };
-  return {
-    key: `plan ${slot}`,
-    slot,
-    part: 'held',
-    optional: false,
-    tolerance: 0.2,
-    planned: null,
-    ...settings,
-  };
+/** A difference as a tester reads it. */
+export const inWords = (difference: Difference) => differenceInWords(difference, plainVoice(name));
+
+export const day = (number: number, half: Half | null = null): Side => ({ is: 'wash day', number, half });
+export const PLAN: Side = { is: 'plan' };
+export const gift = (productId: string) => ({ productId, stake: 'gift' }) as const;
+
+/** A step's place in a run and its settings, in one. */
+type Given = Partial<Omit<RunStep, 'settings'> & Measured>;
+
+function changed(base: RunStep, to: Given): RunStep {
+  const place: Record<string, unknown> = {};
+  const settings: Record<string, unknown> = {};
+  for (const [key, value] of Object.entries(to)) (key in base ? place : settings)[key] = value;
+  return { ...base, ...place, settings: { ...base.settings, ...settings } };
 }
+
+export const step = (slot: RunStep['slot'], to: Given = {}): RunStep =>
+  changed(
+    {
+      key: `plan ${slot}`,
+      slot,
+      part: 'held',
+      optional: false,
+      tolerance: 0.2,
+      planned: null,
+      code: null,
+      marks: [],
+      settings: EMPTY_SETTINGS,
+    },
+    to,
+  );
 
 const ROUTINE = [
   step('cleanse', { productId: 'soap', dose: g(8), minutes: 3 }),
@@ -26,19 +50,16 @@ const ROUTINE = [
   step('dry', { tool: 'diffuser', minutes: 30, heat: 'low', extra: { stopAt: 100 } }),
 ];
 
-export function run(
-  to: Partial<Run> = {},
-  change: Partial<Record<RunStep['slot'], Partial<RunStep> | null>> = {},
-): Run {
+export function run(to: Partial<Run> = {}, change: Partial<Record<RunStep['slot'], Given | null>> = {}): Run {
   return {
-    name: 'wash day 1',
+    side: day(1),
     washDayId: 'd1',
     wearerId: 'w',
     half: null,
     arm: 'a',
     steps: ROUTINE.flatMap((one) => {
       const own = change[one.slot];
-      return own === null ? [] : { ...one, ...own };
+      return own === null ? [] : changed(one, own ?? {});
     }),
     dewPointC: 10,
     windMs: 3,
@@ -52,9 +73,9 @@ export function run(
     judgedOn: 2,
     rater: '',
     blind: true,
-    stake: null,
+    stakes: [],
     ...to,
   };
 }
 export const second = (to: Partial<Run> = {}, change: Parameters<typeof run>[1] = {}) =>
-  run({ name: 'wash day 2', washDayId: 'd2', ...to }, change);
+  run({ side: day(2), washDayId: 'd2', ...to }, change);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Run, RunStep } from './run.ts';
-import { g, name, run, second, step } from './runs.fixture.ts';
+import { day, g, gift, inWords, PLAN, run, second, step } from './runs.fixture.ts';
 import { judge, type Overruling, slipOfPair, slipOfTrial, standing } from './slip.ts';
 import { alignSteps } from './step-differences.ts';
 
@@ -10,19 +10,19 @@ const ARMS = [
 ];
 const planned = (one: Run) => ({
   run: one,
-  plan: { ...run({ name: 'the plan', half: one.half }), arm: one.arm },
+  plan: { ...run({ side: PLAN, half: one.half }), arm: one.arm },
 });
 const slip = (runs: readonly Run[], overrulings: readonly Overruling[] = [], arms = ARMS) =>
-  slipOfTrial(runs.map(planned), arms, 'frizz', overrulings, name);
+  slipOfTrial(runs.map(planned), arms, 'frizz', overrulings);
 const told = (runs: readonly Run[], arms = ARMS) =>
   slip(runs, [], arms).map(
-    ({ washDayId, gravity, difference }) => `${washDayId} ${gravity}: ${difference.says()}`,
+    ({ washDayId, gravity, difference }) => `${washDayId} ${gravity}: ${inWords(difference)}`,
   );
 
 describe('two sides', () => {
   it('are halves only where they are of one wash day', () => {
     const scarf = { events: { bonnet: 1, scarf: 1 } };
-    const gravity = (a: Run, b: Run) => slipOfPair(a, b, 'frizz', name).map((item) => item.gravity);
+    const gravity = (a: Run, b: Run) => slipOfPair(a, b, 'frizz').map((item) => item.gravity);
     expect(gravity(run(), run({ half: 'right', ...scarf }))).toEqual(['breaks']);
     // Plans have no wash day; two of them are no halves of one.
     const one = { events: { scarf: 1 } };
@@ -34,7 +34,7 @@ describe('two sides', () => {
 
   it('stand in the order they were found where they weigh the same', () => {
     const other = second({ rater: 'Wim', blind: false, bottleDays: { gel: 400 } });
-    expect(slipOfPair(run(), other, 'frizz', name).map(({ difference }) => difference.key)).toEqual([
+    expect(slipOfPair(run(), other, 'frizz').map(({ difference }) => difference.key)).toEqual([
       'bottle gel',
       'rater',
       'blind',
@@ -42,7 +42,7 @@ describe('two sides', () => {
   });
 
   it('are noted where no rule speaks', () => {
-    const [old] = slipOfPair(run(), second({ bottleDays: { gel: 100 } }), 'frizz', name);
+    const [old] = slipOfPair(run(), second({ bottleDays: { gel: 100 } }), 'frizz');
     expect(old).toMatchObject({
       gravity: 'note',
       source: 'none',
@@ -87,7 +87,7 @@ describe('a trial on whole heads', () => {
     expect(told(days)).toEqual([
       'null weakens: Wind up to 2 m/s on Gel’s wash days, 8 m/s on Foam’s wash days.',
       'null weakens: Gel’s wash days began with 0.1 g of residue on the hair, Foam’s wash days with 1.5 g.',
-      'null note: 1.5 h a day out of doors on Gel’s wash days, 5 h on Foam’s wash days.',
+      'null note: 1.5 h a day outdoors on Gel’s wash days, 5 h on Foam’s wash days.',
       'null note: Gel’s wash days began with 0.05 g of protein on the hair, Foam’s wash days with 0.5 g.',
     ]);
   });
@@ -123,9 +123,9 @@ describe('a trial on whole heads', () => {
       slip(runs, [], [...ARMS, { id: 'c', name: 'Wax' }, { id: 'none', name: 'Oil' }]).map(
         ({ difference }) => difference.key,
       );
-    expect(keys(run({ stake: 'gift' }), second({ arm: 'b' }), second({ arm: 'c', washDayId: 'd3' }))).toEqual(
-      ['stake a b', 'stake a c'],
-    );
+    expect(
+      keys(run({ stakes: [gift('gel')] }), second({ arm: 'b' }), second({ arm: 'c', washDayId: 'd3' })),
+    ).toEqual(['stake a b', 'stake a c']);
   });
 });
 
@@ -163,10 +163,7 @@ describe('a change of the hair between wash days', () => {
 
 describe('half-heads', () => {
   const half = (side: 'left' | 'right', to: Partial<Run> = {}, change: Parameters<typeof run>[1] = {}) =>
-    run(
-      { half: side, arm: side === 'left' ? 'a' : 'b', name: `the ${side} half of wash day 1`, ...to },
-      change,
-    );
+    run({ half: side, arm: side === 'left' ? 'a' : 'b', side: day(1, side), ...to }, change);
 
   it('tell a half that stands alone as the day it was', () => {
     const oil = { 'leave-in': { productId: 'oil' } } as const;
@@ -188,26 +185,31 @@ describe('half-heads', () => {
   it('weigh nothing of the weather between arms, and every pair’s gifts', () => {
     const three = [...ARMS, { id: 'c', name: 'Wax' }];
     const days = [
-      half('left', { stake: 'Gel, gift', dewPointC: 2 }),
+      half('left', { stakes: [gift('gel')], dewPointC: 2 }),
       half('right', { dewPointC: 2 }),
       half('left', { washDayId: 'd2', dewPointC: 20 }),
-      half('right', { washDayId: 'd2', arm: 'c', stake: 'Wax, paid', dewPointC: 20 }),
+      half('right', {
+        washDayId: 'd2',
+        arm: 'c',
+        stakes: [{ productId: 'wax', stake: 'paid' }],
+        dewPointC: 20,
+      }),
     ];
     expect(
       slip(days, [], three)
         .filter(({ washDayId }) => washDayId === null)
-        .map(({ difference }) => `${difference.key}: ${difference.says()}`),
+        .map(({ difference }) => `${difference.key}: ${inWords(difference)}`),
     ).toEqual([
-      'stake a b: Gel: Gel, gift; Foam: bought.',
-      'stake a c: Gel: Gel, gift; Wax: Wax, paid.',
-      'stake b c: Foam: bought; Wax: Wax, paid.',
+      'stake a b: Gel: GEL, gift; Foam: bought.',
+      'stake a c: Gel: GEL, gift; Wax: WAX, paid partnership.',
+      'stake b c: Foam: bought; Wax: WAX, paid partnership.',
     ]);
-    const two = [half('left', { stake: 'Gel, gift' }), half('right', {})];
+    const two = [half('left', { stakes: [gift('gel')] }), half('right', {})];
     expect(slip(two).map(({ washDayId, difference }) => `${washDayId} ${difference.key}`)).toContain(
       'null stake',
     );
     expect(slip([half('left', {}), half('right', {})])).toEqual([]);
-    expect(slip([half('left', { stake: 'Gel, gift' })])).toEqual([]);
+    expect(slip([half('left', { stakes: [gift('gel')] })])).toEqual([]);
   });
 });
 
@@ -222,14 +224,14 @@ describe('steps', () => {
   const swap = (a: readonly string[], b: readonly string[]) => {
     const at = (slots: readonly string[]) =>
       slots.map((slot) => step(slot as 'hold', { key: slot, productId: null }));
-    return slipOfPair({ ...run(), steps: at(a) }, { ...second(), steps: at(b) }, 'frizz', name).map(
-      ({ difference }) => `${difference.key}: ${difference.says()}`,
+    return slipOfPair({ ...run(), steps: at(a) }, { ...second(), steps: at(b) }, 'frizz').map(
+      ({ difference }) => `${difference.key}: ${inWords(difference)}`,
     );
   };
 
   it('that stand elsewhere are moved, at the start, in the middle and at the end', () => {
     const moved = (slot: string, label: string) => [
-      `moved ${slot}: ${label} stood at another place on wash day 1 than on wash day 2.`,
+      `moved ${slot}: ${label} came at another point on wash day 1 than on wash day 2.`,
     ];
     expect(
       swap(['cleanse', 'condition', 'hold', 'dry'], ['cleanse', 'hold', 'condition', 'dry']),
@@ -241,7 +243,7 @@ describe('steps', () => {
       moved('hold', 'Hold'),
     );
     expect(swap(['cleanse', 'hold'], ['cleanse', 'condition', 'hold'])).toEqual([
-      'missing condition: Condition stands on wash day 2 and not on wash day 1.',
+      'missing condition: Condition was done on wash day 2 and not on wash day 1.',
     ]);
   });
 
@@ -269,24 +271,22 @@ describe('steps', () => {
 
   it('a mark is told of its own side', () => {
     const early = { hold: { marks: ['early'] } } as const;
-    const keys = (a: Run, b: Run) =>
-      slipOfPair(a, b, 'frizz', name).map(({ difference }) => difference.says());
+    const keys = (a: Run, b: Run) => slipOfPair(a, b, 'frizz').map(({ difference }) => inWords(difference));
     expect(keys(run({}, early), second())).toEqual([expect.stringMatching(/on wash day 1\.$/)]);
     expect(keys(run(), second({}, early))).toEqual([expect.stringMatching(/on wash day 2\.$/)]);
   });
 
   it('of one arm are compared also where it is under test, those of two arms with their own plans', () => {
     const more = { hold: { dose: g(40) } } as const;
-    expect(slipOfPair(run({}, more), second(), 'frizz', name)).toHaveLength(1);
-    expect(slipOfPair(run({}, more), second({ arm: 'b' }), 'frizz', name)).toHaveLength(0);
+    expect(slipOfPair(run({}, more), second(), 'frizz')).toHaveLength(1);
+    expect(slipOfPair(run({}, more), second({ arm: 'b' }), 'frizz')).toHaveLength(0);
     const strayed = (arm: string) => ({
       arm,
       steps: run({}, more).steps.map((one) =>
-        one.slot === 'hold' ? { ...one, planned: { ...one, dose: g(12) } } : one,
+        one.slot === 'hold' ? { ...one, planned: { ...one.settings, dose: g(12) } } : one,
       ),
     });
-    const says = (a: Run, b: Run) =>
-      slipOfPair(a, b, 'frizz', name).map(({ difference }) => difference.says());
+    const says = (a: Run, b: Run) => slipOfPair(a, b, 'frizz').map(({ difference }) => inWords(difference));
     expect(says(run(strayed('a')), second({ arm: 'b' }))).toEqual([
       'Hold: 40 g on wash day 1, 12 g in its own plan.',
     ]);
@@ -295,7 +295,7 @@ describe('steps', () => {
 
   it('go by the narrower tolerance, and free ones by none', () => {
     const minutes = (minutes: number, tolerance: number) => ({ condition: { minutes, tolerance } });
-    const keys = (a: Run, b: Run) => slipOfPair(a, b, 'frizz', name).map(({ difference }) => difference.key);
+    const keys = (a: Run, b: Run) => slipOfPair(a, b, 'frizz').map(({ difference }) => difference.key);
     expect(keys(run({}, minutes(5, 0.5)), second({}, minutes(6.5, 0.2)))).toEqual(['minutes condition']);
     expect(keys(run({}, minutes(5, 0.5)), second({}, minutes(6.5, 0.5)))).toEqual([]);
     for (const [a, b] of [
@@ -315,7 +315,7 @@ describe('steps', () => {
 
   it('say what a setting was on either side', () => {
     const says = (a: Parameters<typeof run>[1], b: Parameters<typeof run>[1]) =>
-      slipOfPair(run({}, a), second({}, b), 'frizz', name).map(({ difference }) => difference.says());
+      slipOfPair(run({}, a), second({}, b), 'frizz').map(({ difference }) => inWords(difference));
     const on = (x: string, y: string) => `${x} on wash day 1, ${y} on wash day 2.`;
     expect(says({ condition: { sections: 4 } }, { condition: { sections: 8 } })).toEqual([
       `Condition: ${on('4 sections', '8 sections')}`,
@@ -330,18 +330,18 @@ describe('steps', () => {
       told([run({}, { condition: { minutes: null }, hold: { technique: null }, dry: { extra: {} } })]),
     ).toEqual([
       'd1 note: Condition: minutes not recorded on the day, 5 min in the plan.',
-      'd1 note: Hold: not recorded on the day, rake in the plan.',
+      'd1 note: Hold: technique not recorded on the day, rake in the plan.',
       expect.stringMatching(/^d1 note: Dry: not .* on the day, .*100.* in the plan\.$/),
     ]);
   });
 
   it('minutes come from the arm where it sets them, and not elsewhere', () => {
     const ofArm = (slot: 'dry' | 'condition', arm: string) =>
-      slipOfPair(run(), second({ arm }, { [slot]: { minutes: 90 } }), 'frizz', name)[0]!.difference.ofArm;
+      slipOfPair(run(), second({ arm }, { [slot]: { minutes: 90 } }), 'frizz')[0]!.difference.ofArm;
     expect(ofArm('dry', 'b')).toBe(true);
     expect(ofArm('dry', 'a')).toBe(false);
     expect(ofArm('condition', 'b')).toBe(false);
-    const tool = slipOfPair(run(), second({ arm: 'b' }, { dry: { tool: 'brush' } }), 'frizz', name);
+    const tool = slipOfPair(run(), second({ arm: 'b' }, { dry: { tool: 'brush' } }), 'frizz');
     expect(tool.map(({ difference }) => difference.ofArm)).toEqual([false]);
   });
 });

@@ -5,7 +5,7 @@ import { GRAVITIES, type Gravity } from './gravity.ts';
 import { groundDifferences } from './ground-differences.ts';
 import { type FairnessRule, speaksOf } from './rule.ts';
 import { FAIRNESS_RULES } from './rules.ts';
-import { HAIR_STATES, type HairState, type Run, type RunPlan } from './run.ts';
+import type { HairState, Run, RunPlan } from './run.ts';
 
 /** What a rule makes of a difference for one outcome. */
 export interface Judgement {
@@ -71,14 +71,9 @@ function item(
 }
 
 /** The fairness slip of two wash days or two halves, worst first. */
-export function slipOfPair(
-  a: Run,
-  b: Run,
-  outcome: Outcome,
-  name: (productId: string) => string,
-): SlipItem[] {
+export function slipOfPair(a: Run, b: Run, outcome: Outcome): SlipItem[] {
   const halves = a.washDayId !== null && a.washDayId === b.washDayId;
-  return worstFirst(differencesOf(a, b, name).map((found) => item(found, null, outcome, halves, [])));
+  return worstFirst(differencesOf(a, b).map((found) => item(found, null, outcome, halves, [])));
 }
 
 const mean = (values: readonly (number | null)[]) => {
@@ -87,14 +82,14 @@ const mean = (values: readonly (number | null)[]) => {
 };
 
 /** What the wash days of one arm had on average, as one side. */
-function averageOf(runs: readonly Run[], name: string): Run {
+function averageOf(runs: readonly Run[], arm: string): Run {
   const [first] = runs;
   const events: Record<string, number> = {};
   for (const { events: own } of runs)
     for (const [kind, n] of Object.entries(own)) events[kind] = (events[kind] ?? 0) + n / runs.length;
   return {
     ...first!,
-    name,
+    side: { is: 'wash days of arm', arm },
     washDayId: null,
     half: null,
     steps: [],
@@ -127,8 +122,9 @@ function changedUnderWay(
       const difference: Difference = {
         kind: 'state',
         key: `state ${state}`,
-        says: () =>
-          `The hair was ${HAIR_STATES[state].label} ${days === 1 ? 'the day' : `${days} days`} before, since the last wash day.`,
+        fact: { what: 'changed', state, days },
+        a: after.side,
+        b: before.side,
         size: Number.POSITIVE_INFINITY,
         slot: null,
         detail: state,
@@ -141,14 +137,14 @@ function changedUnderWay(
 }
 
 /** What each wash day did otherwise than its plan; of halves also what one did otherwise than the other. */
-function ofDays(days: readonly RunPlan[], name: (productId: string) => string) {
+function ofDays(days: readonly RunPlan[]) {
   const found: { washDayId: string | null; difference: Difference; halves: boolean }[] = [];
   const byDay = new Map<string | null, RunPlan[]>();
   for (const side of days) byDay.set(side.run.washDayId, [...(byDay.get(side.run.washDayId) ?? []), side]);
   for (const [washDayId, sides] of byDay) {
     const own = sides.map(({ run, plan }) => {
-      const called = { ...run, name: run.half ? `the ${run.half} half` : 'the day' };
-      return { run: called, departs: departuresOf(called, plan, name) };
+      const called: Run = { ...run, side: { is: 'this day', half: run.half } };
+      return { run: called, departs: departuresOf(called, plan) };
     });
     const [left, right] = own;
     if (!left) continue;
@@ -156,21 +152,13 @@ function ofDays(days: readonly RunPlan[], name: (productId: string) => string) {
       for (const difference of left.departs) found.push({ washDayId, difference, halves: false });
       continue;
     }
-    const between = differencesOf(left.run, right.run, name);
+    const between = differencesOf(left.run, right.run);
     const told = new Set(between.map(({ key }) => key));
     for (const difference of between) found.push({ washDayId, difference, halves: true });
     // What both halves did otherwise than planned, alike, is told once.
     for (const difference of left.departs)
       if (!told.has(difference.key) && right.departs.some(({ key }) => key === difference.key))
-        found.push({
-          washDayId,
-          difference: {
-            ...difference,
-            shared: true,
-            says: () => difference.says().replace('the left half', 'both halves'),
-          },
-          halves: true,
-        });
+        found.push({ washDayId, difference: { ...difference, shared: true }, halves: true });
   }
   return found;
 }
@@ -184,22 +172,21 @@ export function slipOfTrial(
   arms: readonly { id: string; name: string }[],
   outcome: Outcome,
   overrulings: readonly Overruling[],
-  name: (productId: string) => string,
 ): SlipItem[] {
-  const items = ofDays(days, name).map(({ washDayId, difference, halves }) =>
+  const items = ofDays(days).map(({ washDayId, difference, halves }) =>
     item(difference, washDayId, outcome, halves, overrulings),
   );
   const split = days.some(({ run }) => run.half !== null);
   if (!split) {
     const sides = arms.map(({ id, name: armName }) => {
       const own = days.filter(({ run }) => run.arm === id).map(({ run }) => run);
-      return own.length ? averageOf(own, `${armName}’s wash days`) : null;
+      return own.length ? averageOf(own, armName) : null;
     });
     for (let i = 0; i < sides.length; i++)
       for (let j = i + 1; j < sides.length; j++) {
         const [a, b] = [sides[i], sides[j]];
         if (!a || !b) continue;
-        for (const difference of differencesOf(a, b, name))
+        for (const difference of differencesOf(a, b))
           items.push(
             item(
               { ...difference, key: `${difference.key} ${a.arm} ${b.arm}` },
@@ -216,9 +203,10 @@ export function slipOfTrial(
         const [a, b] = [one, other].map(({ id }) => days.find(({ run }) => run.arm === id)?.run);
         if (!a || !b) continue;
         // Everything but the tester's stake is told of each wash day's own halves.
-        const stakes = groundDifferences({ ...a, name: one.name }, { ...b, name: other.name }, name).filter(
-          ({ kind }) => kind === 'stake',
-        );
+        const stakes = groundDifferences(
+          { ...a, side: { is: 'arm', arm: one.name } },
+          { ...b, side: { is: 'arm', arm: other.name } },
+        ).filter(({ kind }) => kind === 'stake');
         for (const stake of stakes) {
           const key = arms.length > 2 ? `stake ${one.id} ${other.id}` : stake.key;
           items.push(item({ ...stake, key }, null, outcome, false, overrulings));

@@ -1,68 +1,35 @@
-import { MARKS } from '../basin/marks.ts';
-import { doseLabel } from '../doses/dose.ts';
-import { extraWords } from '../routine/extras.ts';
-import { SLOTS, type Slot } from '../routine/slots.ts';
-import type { StepSettings } from '../routine/step.ts';
-import { type Against, CHOICES, compareSettings, type Measured, type SettingFact } from '../step/compare.ts';
+import { type Against, compareSettings, type Measured, type SettingFact } from '../step/compare.ts';
+import { isCommon } from '../step/settings.ts';
+import type { Slot } from '../step/slots.ts';
 import { type Alignment, align } from './align.ts';
-import { type Difference, type DifferenceKind, type Names, round } from './difference.ts';
-import type { Run, RunStep } from './run.ts';
-
-/** A side's place in a sentence. */
-const at = (side: string) => (side.endsWith('plan') ? `in ${side}` : `on ${side}`);
+import type { Difference, DifferenceKind } from './difference.ts';
+import type { Run, RunStep, Side } from './run.ts';
 
 /** How alike two steps are for setting them beside each other: the same planned step, or the same place in a routine. */
 const likeness = (a: RunStep, b: RunStep) =>
   a.key !== null && a.key === b.key
     ? 4
     : a.slot === b.slot
-      ? a.productId !== null && a.productId === b.productId
+      ? a.settings.productId !== null && a.settings.productId === b.settings.productId
         ? 2
         : 1
       : 0;
 
-const NONE: readonly never[] = [];
-
-/** The two sides as they are called, whether the second is the first's plan, and whether their arms may set them apart. */
+/** The two sides, whether the second is the first's plan, and whether their arms may set them apart. */
 interface Sides {
-  a: string;
-  b: string;
+  a: Side;
+  b: Side;
   against: Against;
   otherArms: boolean;
-  name: Names;
 }
 
-const named = (table: Readonly<Record<string, { label: string }>>, key: string | null) =>
-  key === null ? 'not recorded' : (table[key]?.label ?? key);
-
-/** How the slip calls a setting that differs. */
-function kindOf({ setting, extra, verdict }: SettingFact): DifferenceKind {
+/** How the rules call a setting that differs. */
+function kindOf({ setting, verdict }: SettingFact): DifferenceKind {
   if (setting === 'dose') return verdict === 'departed' ? 'dose' : 'dose-unsure';
   if (verdict === 'cannot show') return 'not-recorded';
   if (setting === 'productId') return 'product';
-  if (setting === 'extra') return extra === 'stopAt' ? 'dry-fraction' : 'setting';
-  return setting;
-}
-
-/** A side's own setting in words. */
-function wordsOf({ setting, extra }: SettingFact, own: StepSettings, name: Names): string {
-  const choice = CHOICES.find(([key]) => key === setting);
-  if (choice) return named(choice[1], own[choice[0]]);
-  switch (setting) {
-    case 'productId':
-      return own.productId === null ? 'no product' : name(own.productId);
-    case 'dose':
-      return doseLabel(own.dose);
-    case 'minutes':
-      return own.minutes === null ? 'minutes not recorded' : `${round(own.minutes)} min`;
-    case 'sections':
-      return `${own.sections} sections`;
-    default: {
-      const value = own.extra[extra!];
-      if (value === undefined || value === false) return `not ${extraWords(extra!, true)}`;
-      return extraWords(extra!, value);
-    }
-  }
+  if (setting === 'stopAt') return 'dry-fraction';
+  return isCommon(setting) ? setting : 'setting';
 }
 
 /** What differs between two sides' settings of one step. */
@@ -71,23 +38,23 @@ function settingDifferences(
   a: Measured,
   b: Measured,
   tolerance: number,
-  against: Against,
-  sides: Sides,
+  { a: sideA, b: sideB, against, otherArms }: Sides,
   found: Difference[],
 ): void {
   for (const fact of compareSettings(a, b, tolerance, against)) {
     const kind = kindOf(fact);
-    const of =
-      fact.setting === 'extra' ? fact.extra! : kind === 'not-recorded' ? `${kind} ${fact.setting}` : kind;
+    const extra = isCommon(fact.setting) ? null : fact.setting;
+    const of = extra ?? (kind === 'not-recorded' ? `${kind} ${fact.setting}` : kind);
     found.push({
       kind,
       key: `${of} ${slot}`,
-      says: () =>
-        `${SLOTS[slot].label}: ${wordsOf(fact, a, sides.name)} ${at(sides.a)}, ${wordsOf(fact, b, sides.name)} ${at(sides.b)}.`,
+      fact: { what: 'setting', fact },
+      a: sideA,
+      b: sideB,
       size: fact.off,
       slot,
-      detail: fact.extra,
-      ofArm: sides.otherArms && kind === 'minutes' && ARM_TIMED.includes(slot),
+      detail: extra,
+      ofArm: otherArms && kind === 'minutes' && ARM_TIMED.includes(slot),
     });
   }
 }
@@ -130,8 +97,8 @@ export function alignSteps(a: readonly RunStep[], b: readonly RunStep[]): Alignm
 }
 
 /** Steps: missing, added, moved, or done otherwise. */
-export function stepDifferences(a: Run, b: Run, name: Names, against: Against = 'peer'): Difference[] {
-  const sides: Sides = { a: a.name, b: b.name, against, otherArms: a.arm !== b.arm, name };
+export function stepDifferences(a: Run, b: Run, against: Against = 'peer'): Difference[] {
+  const sides: Sides = { a: a.side, b: b.side, against, otherArms: a.arm !== b.arm };
   const found: Difference[] = [];
   const { head, tail } = alikeEnds(a.steps, b.steps);
   for (let i = 0; i < head; i++) pairDifferences(a.steps[i]!, b.steps[i]!, sides, found);
@@ -158,7 +125,9 @@ function middleDifferences(a: Run, b: Run, middle: Alignment, sides: Sides, foun
     found.push({
       kind: 'moved',
       key: `moved ${step.slot}`,
-      says: () => `${SLOTS[step.slot].label} stood at another place ${at(a.name)} than ${at(b.name)}.`,
+      fact: { what: 'moved' },
+      a: sides.a,
+      b: sides.b,
       size: 1,
       slot: step.slot,
       detail: null,
@@ -166,7 +135,7 @@ function middleDifferences(a: Run, b: Run, middle: Alignment, sides: Sides, foun
     });
     pairDifferences(step, b.steps[j]!, sides, found);
   }
-  const alone = (step: RunStep, on: Run, other: Run) => {
+  const alone = (step: RunStep, on: 'a' | 'b') => {
     // An arm that leaves its tested step out is the arm, not an unfairness.
     if ((step.part === 'tested' && sides.otherArms) || step.part === 'free' || step.optional) return;
     const added = step.key === null;
@@ -174,31 +143,31 @@ function middleDifferences(a: Run, b: Run, middle: Alignment, sides: Sides, foun
     found.push({
       kind,
       key: `${kind} ${step.slot}`,
-      says: () =>
-        added
-          ? `${SLOTS[step.slot].label} was added ${at(on.name)}, not ${at(other.name)}${step.productId ? `: ${sides.name(step.productId)}` : ''}.`
-          : `${SLOTS[step.slot].label} stands ${at(on.name)} and not ${at(other.name)}.`,
+      fact: { what: 'alone', on, added, productId: step.settings.productId },
+      a: sides.a,
+      b: sides.b,
       size: 1,
       slot: step.slot,
       detail: null,
       ofArm: false,
     });
   };
-  for (const i of loose.a) alone(a.steps[i]!, a, b);
-  for (const j of loose.b) alone(b.steps[j]!, b, a);
+  for (const i of loose.a) alone(a.steps[i]!, 'a');
+  for (const j of loose.b) alone(b.steps[j]!, 'b');
 }
 
 /** What happened at a step on one side and not on the other. */
 function markDifferences(x: RunStep, y: RunStep, sides: Sides, found: Difference[]): void {
-  const [of, on] = [x.marks ?? NONE, y.marks ?? NONE];
+  const [of, on] = [x.marks, y.marks];
   if (of.length === 0 && on.length === 0) return;
   for (const mark of new Set([...of, ...on])) {
     if (of.includes(mark) === on.includes(mark)) continue;
     found.push({
       kind: 'mark',
       key: `${mark} ${x.slot}`,
-      says: () =>
-        `${SLOTS[x.slot].label}: ${MARKS[mark].label} ${at(of.includes(mark) ? sides.a : sides.b)}.`,
+      fact: { what: 'mark', on: of.includes(mark) ? 'a' : 'b', mark },
+      a: sides.a,
+      b: sides.b,
       size: 1,
       slot: x.slot,
       detail: mark,
@@ -212,11 +181,11 @@ function pairDifferences(x: RunStep, y: RunStep, sides: Sides, found: Difference
   markDifferences(x, y, sides, found);
   const tolerance = Math.min(x.tolerance, y.tolerance);
   if (!sides.otherArms || (x.part !== 'tested' && y.part !== 'tested')) {
-    settingDifferences(x.slot, x, y, tolerance, sides.against, sides, found);
+    settingDifferences(x.slot, x.settings, y.settings, tolerance, sides, found);
     return;
   }
   // What the arms set is the question itself; a side that strayed from its own plan is not.
-  const own = { ...sides, b: 'its own plan', otherArms: false };
-  if (x.planned) settingDifferences(x.slot, x, x.planned, tolerance, 'plan', own, found);
-  if (y.planned) settingDifferences(y.slot, y, y.planned, tolerance, 'plan', { ...own, a: sides.b }, found);
+  const own: Sides = { a: sides.a, b: { is: 'own plan' }, against: 'plan', otherArms: false };
+  if (x.planned) settingDifferences(x.slot, x.settings, x.planned, tolerance, own, found);
+  if (y.planned) settingDifferences(y.slot, y.settings, y.planned, tolerance, { ...own, a: sides.b }, found);
 }

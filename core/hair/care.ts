@@ -1,3 +1,4 @@
+import { daysBetween, plusDays } from '../time/dates.ts';
 import type { HairEventKind } from './history.ts';
 
 /**
@@ -66,12 +67,6 @@ export interface CareStatus {
   /** The event that called for it before its cadence did. */
   calledBy: HairEventKind | null;
 }
-
-const DAY = 86_400_000;
-const daysBetween = (from: string, to: string) =>
-  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY);
-const plusDays = (date: string, days: number) =>
-  new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY).toISOString().slice(0, 10);
 
 /**
  * Where each kind of care stands on `today` (yyyy-mm-dd, as all dates here). `cadence` holds the wearer's own days

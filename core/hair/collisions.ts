@@ -1,3 +1,4 @@
+import { plusDays } from '../time/dates.ts';
 import { CARE, type CareKind, type CareStatus } from './care.ts';
 import { HAIR_EVENTS, type HairEventKind } from './history.ts';
 
@@ -51,10 +52,6 @@ export interface Collision {
   severity: 'breaks' | 'weakens';
   says: string;
 }
-
-const DAY = 86_400_000;
-const plusDays = (date: string, days: number) =>
-  new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY).toISOString().slice(0, 10);
 
 const inWords = (date: string) =>
   new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(

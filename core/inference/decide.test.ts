@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
+import { seededRandom, standardNormal } from '../random.ts';
 import { schemeOf } from '../trial/designs.ts';
-import { seededRandom, standardNormal } from '../trial/random.ts';
 import { type DayNumbers, daysOf, deciderOf, dueBy } from './decide.ts';
 import { layOut, reckoningOf } from './effects.ts';
 import { jointIntervals } from './joint-intervals.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { seededRandom } from '../random.ts';
 import { schemeOf } from '../trial/designs.ts';
-import { seededRandom } from '../trial/random.ts';
 import { layOut } from './effects.ts';
 import { inversionInterval, pairInterval } from './inversion-interval.ts';
 import { referenceOf } from './reference-set.ts';

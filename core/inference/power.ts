@@ -1,5 +1,5 @@
+import { normals, type Random, seededRandom } from '../random.ts';
 import { DESIGNS, type Design, schemeOf } from '../trial/designs.ts';
-import { normals, type Random, seededRandom } from '../trial/random.ts';
 import { type DayNumbers, deciderOf } from './decide.ts';
 import { layOut } from './effects.ts';
 import { firstLookAfter, reach } from './reach.ts';

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { permutationTest } from 'simple-statistics';
 import { describe, expect, it, vi } from 'vitest';
+import { seededRandom, standardNormal } from '../random.ts';
 import { armsOfCode, type Design, schemeOf } from '../trial/designs.ts';
-import { seededRandom, standardNormal } from '../trial/random.ts';
 import { deciderOf } from './decide.ts';
 import {
   armEffects,

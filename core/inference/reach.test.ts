@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { seededRandom, standardNormal } from '../random.ts';
 import { DESIGNS, type Design, usualDays } from '../trial/designs.ts';
-import { seededRandom, standardNormal } from '../trial/random.ts';
 import { reckoningOf } from './effects.ts';
 import { LOOKS, lastAlpha, reach, smallestP } from './reach.ts';
 import { extremes, referenceOf } from './reference-set.ts';

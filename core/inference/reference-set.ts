@@ -1,5 +1,5 @@
+import { seededRandom } from '../random.ts';
 import { type Design, schemeOf } from '../trial/designs.ts';
-import { seededRandom } from '../trial/random.ts';
 import { layOut, type Reckoning, type Sides } from './effects.ts';
 
 /** The sequences a design's lot could have drawn, or a sample of them, laid out. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { localDate } from '../time/zones.ts';
 import { dayNumber, missingZones } from './day-number.ts';
 import { goodDays } from './good-days.ts';
-import { localDate } from './local-date.ts';
 import { OUTCOMES } from './outcomes.ts';
 import { dayOfWear, stageLabel } from './stages.ts';
 

@@ -1,3 +1,4 @@
+import { daysBetween } from '../time/dates.ts';
 import type { KeyOf } from '../vocabulary.ts';
 
 /** Stages at which the hair is looked at. Wear is counted from the reveal, which is day 1. */
@@ -23,8 +24,6 @@ export function stageLabel(stage: Stage, day: number | null): string {
  * Null before the reveal.
  */
 export function dayOfWear(revealDate: string, date: string): number | null {
-  const days = Math.round(
-    (Date.parse(`${date}T00:00:00Z`) - Date.parse(`${revealDate}T00:00:00Z`)) / 86_400_000,
-  );
+  const days = daysBetween(revealDate, date);
   return days < 0 ? null : days + 1;
 }

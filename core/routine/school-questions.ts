@@ -1,6 +1,6 @@
 import type { Role } from '../shelf/products.ts';
-import type { Heat, Technique, Tool, Wetness } from './settings.ts';
-import type { Slot } from './slots.ts';
+import type { Heat, Technique, Tool, Wetness } from '../step/choices.ts';
+import type { Slot } from '../step/slots.ts';
 
 /** What of a step the questions look at. */
 export interface AskedStep {

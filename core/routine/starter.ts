@@ -1,4 +1,4 @@
-import { EMPTY_SETTINGS, type RoutineStep } from './step.ts';
+import { EMPTY_SETTINGS, type RoutineStep } from '../step/step.ts';
 
 type StarterStep = Omit<RoutineStep, 'id'>;
 

@@ -1,5 +1,5 @@
+import { EMPTY_SETTINGS, type RoutineStep } from '../step/step.ts';
 import { STARTER_ROUTINE } from './starter.ts';
-import { EMPTY_SETTINGS, type RoutineStep } from './step.ts';
 
 type StarterStep = Omit<RoutineStep, 'id'>;
 

@@ -1,5 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { labelDepartureInWords } from '../../words/label-directions.ts';
 import { labelDepartures, readDirections } from './label-directions.ts';
+
+const told = (...given: Parameters<typeof labelDepartures>) =>
+  labelDepartures(...given).map(labelDepartureInWords);
 
 const SILENT = { amount: null, rounds: null, cap: false, heat: null };
 
@@ -23,13 +27,13 @@ describe('label directions', () => {
 
   it('are departed from in sentences', () => {
     const text = 'Leave on wet hair 3 to 5 min. Rinse.';
-    expect(labelDepartures({ minutes: 4, wetness: 'wet' }, text)).toEqual([]);
-    expect(labelDepartures({ minutes: 10, wetness: 'damp' }, text)).toEqual([
+    expect(told({ minutes: 4, wetness: 'wet' }, text)).toEqual([]);
+    expect(told({ minutes: 10, wetness: 'damp' }, text)).toEqual([
       'The label says 3–5 min, the plan 10.',
       'The label says wet or soaking hair, the plan damp.',
     ]);
-    expect(labelDepartures({ minutes: 10, wetness: 'damp' }, 'Use daily.')).toEqual([]);
-    expect(labelDepartures({ minutes: null, wetness: null }, text)).toEqual([]);
+    expect(told({ minutes: 10, wetness: 'damp' }, 'Use daily.')).toEqual([]);
+    expect(told({ minutes: null, wetness: null }, text)).toEqual([]);
   });
 
   it.each([
@@ -63,15 +67,15 @@ describe('label directions', () => {
       dose: { kind: 'exact', amount: 5, measure: 'pump', per: 'head' },
       extra: { rounds: 1 },
     } as const;
-    expect(labelDepartures(step, '2 to 3 pumps. Repeat. Under a cap, with heat.')).toEqual([
+    expect(told(step, '2 to 3 pumps. Repeat. Under a cap, with heat.')).toEqual([
       'The label says 2–3 pumps, the plan 5 pumps.',
       'The label says 2 rounds, the plan 1.',
-      'The label says under a cap, the plan does not.',
+      'The label says under a cap; the plan does not.',
       'The label says with heat, the plan without.',
     ]);
-    expect(labelDepartures({ ...step, extra: { rounds: 1, warmth: 'hood' } }, 'Avoid heat.')).toEqual([
-      'The label says without heat, the plan warms it.',
+    expect(told({ ...step, extra: { rounds: 1, warmth: 'hood' } }, 'Avoid heat.')).toEqual([
+      'The label says without heat; the plan warms it.',
     ]);
-    expect(labelDepartures(step, 'Measure 10 ml. Repeat if needed.')).toEqual([]);
+    expect(told(step, 'Measure 10 ml. Repeat if needed.')).toEqual([]);
   });
 });

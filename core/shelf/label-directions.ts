@@ -1,8 +1,7 @@
 import type { Dose } from '../doses/dose.ts';
-import { doseLabel } from '../doses/dose.ts';
-import { MEASURES, type Measure } from '../doses/measures.ts';
-import { WETNESS, type Wetness } from '../routine/settings.ts';
-import type { StepSettings } from '../routine/step.ts';
+import type { Measure } from '../doses/measures.ts';
+import type { Wetness } from '../step/choices.ts';
+import type { StepSettings } from '../step/settings.ts';
 
 /** What a label's directions ask for, as far as they say it plainly. */
 export interface Directions {
@@ -85,39 +84,39 @@ export function readDirections(text: string): Directions {
   };
 }
 
-/** Where a planned step departs from what its label says, in sentences. A silent label is departed from by nothing. */
+/** Where a planned step is otherwise than its label says; `asks` is the label's side. */
+export type LabelDeparture =
+  | { setting: 'minutes'; asks: [number, number]; planned: number }
+  | { setting: 'wetness'; asks: readonly Wetness[]; planned: Wetness }
+  | { setting: 'dose'; asks: NonNullable<Directions['amount']>; planned: Dose }
+  | { setting: 'rounds'; asks: number; planned: number }
+  | { setting: 'cap' }
+  | { setting: 'heat'; asks: 'with' | 'without' };
+
+/** Where a planned step departs from what its label says. A silent label is departed from by nothing. */
 export function labelDepartures(
   step: Pick<StepSettings, 'minutes' | 'wetness'> & Partial<Pick<StepSettings, 'dose' | 'heat' | 'extra'>>,
   text: string,
-): string[] {
+): LabelDeparture[] {
   const { minutes, wetness, amount, rounds, cap, heat } = readDirections(text);
-  const found: string[] = [];
-  if (minutes && step.minutes !== null && (step.minutes < minutes[0] || step.minutes > minutes[1])) {
-    const range = minutes[0] === minutes[1] ? String(minutes[0]) : `${minutes[0]}–${minutes[1]}`;
-    found.push(`The label says ${range} min, the plan ${step.minutes}.`);
-  }
+  const found: LabelDeparture[] = [];
+  if (minutes && step.minutes !== null && (step.minutes < minutes[0] || step.minutes > minutes[1]))
+    found.push({ setting: 'minutes', asks: minutes, planned: step.minutes });
   if (wetness.length > 0 && step.wetness !== null && !wetness.includes(step.wetness))
-    found.push(
-      `The label says ${wetness.map((one) => WETNESS[one].label).join(' or ')} hair, the plan ${WETNESS[step.wetness].label}.`,
-    );
+    found.push({ setting: 'wetness', asks: wetness, planned: step.wetness });
   const dose: Dose | null = step.dose ?? null;
   if (amount && dose && dose.kind !== 'unknown' && dose.measure === amount.measure && dose.per === 'head') {
     const [from, to] = dose.kind === 'exact' ? [dose.amount, dose.amount] : [dose.from, dose.to];
-    if (from < amount.from || to > amount.to) {
-      const range = amount.from === amount.to ? String(amount.from) : `${amount.from}–${amount.to}`;
-      const { label, plural } = MEASURES[amount.measure];
-      found.push(`The label says ${range} ${amount.to === 1 ? label : plural}, the plan ${doseLabel(dose)}.`);
-    }
+    if (from < amount.from || to > amount.to) found.push({ setting: 'dose', asks: amount, planned: dose });
   }
   const planned = step.extra?.rounds;
   if (rounds !== null && typeof planned === 'number' && planned !== rounds)
-    found.push(`The label says ${rounds} rounds, the plan ${planned}.`);
-  if (cap && step.extra && step.extra.cap !== true)
-    found.push('The label says under a cap, the plan does not.');
+    found.push({ setting: 'rounds', asks: rounds, planned });
+  if (cap && step.extra && step.extra.cap !== true) found.push({ setting: 'cap' });
   const warm =
     (step.heat !== undefined && step.heat !== null && step.heat !== 'none' && step.heat !== 'cool') ||
     (step.extra?.warmth !== undefined && step.extra.warmth !== 'own');
-  if (heat === 'without' && warm) found.push('The label says without heat, the plan warms it.');
-  if (heat === 'with' && !warm && step.extra) found.push('The label says with heat, the plan without.');
+  if (heat === 'without' && warm) found.push({ setting: 'heat', asks: 'without' });
+  if (heat === 'with' && !warm && step.extra) found.push({ setting: 'heat', asks: 'with' });
   return found;
 }

@@ -1,15 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { differenceInWords } from '../../words/fairness.ts';
+import { plainVoice } from '../../words/voice.ts';
 import type { Dose } from '../doses/dose.ts';
 import { MEASURES, type Measure } from '../doses/measures.ts';
 import { departuresOf, differencesOf } from '../fairness/differences.ts';
-import { type Run, runStepOf } from '../fairness/run.ts';
-import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '../routine/settings.ts';
-import { EMPTY_SETTINGS, type StepSettings } from '../routine/step.ts';
+import type { Run, RunStep } from '../fairness/run.ts';
 import { washCost } from '../shelf/wash-cost.ts';
-import { departures, type StepRecord } from '../trial/departures.ts';
 import { keysOf, type Vocabulary } from '../vocabulary.ts';
+import { HEATS, TECHNIQUES, TOOLS, WETNESS } from './choices.ts';
 import { compareSettings } from './compare.ts';
+import { departures, measured, type StepRecord } from './departures.ts';
+import type { StepSettings } from './settings.ts';
+import { EMPTY_SETTINGS } from './step.ts';
 import { calibratedFor, doseGrams, NEVER_WEIGHED, type Weighed, weighedBy } from './weighed.ts';
 
 const ml = (amount: number): Dose => ({ kind: 'exact', amount, measure: 'ml', per: 'head' });
@@ -33,18 +36,19 @@ const weighing = (grams: number) =>
 
 /** A wash day of one held step beside its plan, as the fairness slip reads it. */
 function runs(done: StepSettings, plan: StepSettings, weighed: Weighed): { run: Run; plan: Run } {
-  const as = (settings: StepSettings, planned: StepSettings | null) =>
-    runStepOf(settings, {
-      key: 's',
-      slot: 'hold',
-      part: 'held',
-      optional: false,
-      tolerance: 0.2,
-      planned: planned && { ...planned, calibrated: calibratedFor(weighed, planned.productId, planned.dose) },
-      calibrated: calibratedFor(weighed, settings.productId, settings.dose),
-    });
+  const as = (settings: StepSettings, planned: StepSettings | null): RunStep => ({
+    key: 's',
+    slot: 'hold',
+    part: 'held',
+    optional: false,
+    tolerance: 0.2,
+    settings: measured(settings, weighed),
+    planned: planned && measured(planned, weighed),
+    code: null,
+    marks: [],
+  });
   const run: Run = {
-    name: 'the day',
+    side: { is: 'this day', half: null },
     washDayId: 'd',
     wearerId: 'w',
     half: null,
@@ -62,9 +66,9 @@ function runs(done: StepSettings, plan: StepSettings, weighed: Weighed): { run: 
     judgedOn: 1,
     rater: '',
     blind: false,
-    stake: null,
+    stakes: [],
   };
-  return { run, plan: { ...run, name: 'the plan', steps: [as(plan, null)] } };
+  return { run, plan: { ...run, side: { is: 'plan' }, steps: [as(plan, null)] } };
 }
 
 /** What the wash day's page and the fairness slip each say of a step. */
@@ -72,8 +76,8 @@ function both(done: StepSettings, plan: StepSettings, weighed: Weighed = NEVER_W
   const record: StepRecord = { ...done, status: 'done', planned: plan };
   const sides = runs(done, plan, weighed);
   return {
-    page: departures(record, String, weighed),
-    slip: departuresOf(sides.run, sides.plan, String),
+    page: departures(record, weighed),
+    slip: departuresOf(sides.run, sides.plan),
   };
 }
 
@@ -103,14 +107,14 @@ describe('the page and the slip give one answer to “was it held”', () => {
 
   it('to two pumps of a bottle weighed at 3 ml, 3 ml planned: departed in both, and double', () => {
     const { page, slip } = both(step({ dose: pumps(2) }), step({ dose: ml(3) }), weighing(3));
-    expect(page).toMatchObject([{ setting: 'dose', kind: 'departed' }]);
+    expect(page).toMatchObject([{ fact: { setting: 'dose' }, verdict: 'departed' }]);
     expect(slip).toMatchObject([{ kind: 'dose' }]);
     expect(slip[0]!.size).toBeCloseTo(1, 2);
   });
 
   it('to two pumps never weighed: cannot show in both', () => {
     const { page, slip } = both(step({ dose: pumps(2) }), step({ dose: ml(3) }));
-    expect(page).toMatchObject([{ setting: 'dose', kind: 'cannot show' }]);
+    expect(page).toMatchObject([{ fact: { setting: 'dose' }, verdict: 'cannot show' }]);
     expect(slip).toMatchObject([{ kind: 'dose-unsure' }]);
   });
 
@@ -118,15 +122,19 @@ describe('the page and the slip give one answer to “was it held”', () => {
     const plan = step({ sections: 4, minutes: 5, wetness: 'wet', extra: { rounds: 2 } });
     expect(both(step({ sections: 3, minutes: 5, wetness: 'wet', extra: { rounds: 2 } }), plan)).toMatchObject(
       {
-        page: [{ setting: 'sections' }],
+        page: [{ fact: { setting: 'sections' } }],
         slip: [{ kind: 'sections' }],
       },
     );
     const unrecorded = both(step({ sections: 4 }), plan);
-    expect(unrecorded.page.map(({ kind }) => kind)).toEqual(['cannot show', 'cannot show', 'cannot show']);
+    expect(unrecorded.page.map(({ verdict }) => verdict)).toEqual([
+      'cannot show',
+      'cannot show',
+      'cannot show',
+    ]);
     expect(unrecorded.slip.map(({ kind }) => kind)).toEqual(['not-recorded', 'not-recorded', 'not-recorded']);
     expect(new Set(unrecorded.slip.map(({ key }) => key)).size).toBe(3);
-    expect(unrecorded.slip[0]!.says()).toContain('not recorded');
+    expect(differenceInWords(unrecorded.slip[0]!, plainVoice())).toContain('not recorded');
   });
 
   const key = <V extends Vocabulary>(vocabulary: V) => fc.option(fc.constantFrom(...keysOf(vocabulary)));
@@ -163,9 +171,7 @@ describe('the page and the slip give one answer to “was it held”', () => {
       fc.property(settings, settings, fc.constantFrom(1, 1.5, 3), (done, plan, grams) => {
         const { page, slip } = both(done, plan, weighing(grams));
         const held = (departed: boolean) =>
-          page
-            .filter(({ kind }) => (kind === 'departed') === departed)
-            .map(({ setting, detail }) => detail ?? setting);
+          page.filter(({ verdict }) => (verdict === 'departed') === departed).map(({ what }) => what);
         const unsure = (kind: string) => kind === 'dose-unsure' || kind === 'not-recorded';
         expect(slip.filter(({ kind }) => !unsure(kind))).toHaveLength(held(true).length);
         expect(slip.filter(({ kind }) => unsure(kind))).toHaveLength(held(false).length);
@@ -178,7 +184,7 @@ describe('the page and the slip give one answer to “was it held”', () => {
       fc.property(settings, settings, fc.constantFrom(0.05, 0.2, 0.5), (a, b, tolerance) => {
         const told = (x: StepSettings, y: StepSettings) =>
           compareSettings(x, y, tolerance, 'peer')
-            .map(({ setting, extra, verdict, off }) => `${extra ?? setting} ${verdict} ${off.toFixed(6)}`)
+            .map(({ setting, verdict, off }) => `${setting} ${verdict} ${off.toFixed(6)}`)
             .sort();
         expect(told(a, b)).toEqual(told(b, a));
       }),
@@ -193,7 +199,7 @@ describe('the page and the slip give one answer to “was it held”', () => {
       [15, 18.5],
       [18.5, 15],
     ] as const)
-      expect(differencesOf(day(g(a)), day(g(b)), String).map(({ kind }) => kind)).toEqual(['dose']);
+      expect(differencesOf(day(g(a)), day(g(b))).map(({ kind }) => kind)).toEqual(['dose']);
   });
 
   it('is none of a step held against itself, unless its amount is not known', () => {

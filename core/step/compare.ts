@@ -1,16 +1,24 @@
 import { type Dosed, doseHeld, doseInMl, type Spread } from '../doses/dose.ts';
-import { EXTRAS, type ExtraKey, sameExtra } from '../routine/extras.ts';
-import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '../routine/settings.ts';
-import type { StepSettings } from '../routine/step.ts';
+import {
+  COMMON_KEYS,
+  type ExtraKey,
+  SETTINGS,
+  type Setting,
+  type SettingKey,
+  type SettingValue,
+  type StepSettings,
+  sameExtra,
+} from './settings.ts';
 
 /** A step's settings; `calibrated` is one of its dose's measure in ml, where its product was weighed. */
 export type Measured = StepSettings & { calibrated?: Spread | null };
 
 /** A setting that two sides of a step do not share, or that cannot be shown to be shared. */
 export interface SettingFact {
-  setting: keyof StepSettings;
-  /** Which of the extra settings, where it is one. */
-  extra: ExtraKey | null;
+  setting: SettingKey;
+  /** What each side has; null or undefined where it has none. */
+  a: SettingValue;
+  b: SettingValue;
   verdict: 'departed' | 'cannot show';
   /** How far off: a share for doses, minutes and sections, the setting's own unit for extra numbers, else 1. */
   off: number;
@@ -18,13 +26,6 @@ export interface SettingFact {
 
 /** What a side is held against: its own plan, which has a direction, or an equal, which has none. */
 export type Against = 'plan' | 'peer';
-
-export const CHOICES = [
-  ['wetness', WETNESS],
-  ['technique', TECHNIQUES],
-  ['tool', TOOLS],
-  ['heat', HEATS],
-] as const;
 
 const TIES = 1e-9;
 
@@ -69,12 +70,19 @@ function extraKeys(a: StepSettings, b: StepSettings): readonly ExtraKey[] {
   return keys;
 }
 
+/** Whether numbers that both sides have are near enough, and how far apart they are. */
+function numbersApart(x: number, y: number, { held }: Setting, tolerance: number, against: Against): number {
+  const off = offBy(x, y, against);
+  return held === 'share' && off <= tolerance + TIES ? 0 : off;
+}
+
 /**
- * What differs between two sides of one step, as facts. The one answer to "was it held": the wash day's page and ribbon,
- * its figures and the fairness slip read it. `a` is held against `b`. Against a plan, only what the plan sets counts (a
- * tick counts when set as well as when left out), and what was not recorded cannot be shown to be held; between equals only
- * what both set, and swapping them gives the same facts. Doses are read by their product's own weighing. Shares within
- * `tolerance` are held; the limit itself is. Source: methods and trade pages (± 20 %), common practice.
+ * What differs between two sides of one step, as facts in the order of the settings table. The one answer to "was it
+ * held": the wash day's page and ribbon, its figures and the fairness check read it. `a` is held against `b`. Against a
+ * plan, only what the plan sets counts (a tick counts when set as well as when left out), and what was not recorded cannot
+ * be shown to be held; between equals only what both set, and swapping them gives the same facts. Doses are read by their
+ * product's own weighing. Shares within `tolerance` are held; the limit itself is. Source: methods and trade pages
+ * (± 20 %), common practice.
  */
 export function compareSettings(
   a: Measured,
@@ -83,44 +91,51 @@ export function compareSettings(
   against: Against,
 ): SettingFact[] {
   const facts: SettingFact[] = [];
-  const told = (
-    setting: keyof StepSettings,
+  const put = (
+    setting: SettingKey,
+    x: SettingValue,
+    y: SettingValue,
     off = 1,
     verdict: SettingFact['verdict'] = 'departed',
-    extra: ExtraKey | null = null,
-  ) => facts.push({ setting, extra, verdict, off });
-  if (a.productId !== b.productId) told('productId');
-  if (!sameDose(a, b)) {
-    const verdict = doseVerdict(a, b, tolerance, against);
-    if (verdict !== 'held') {
+  ) => facts.push({ setting, a: x, b: y, verdict, off });
+  for (const key of COMMON_KEYS) {
+    const setting: Setting = SETTINGS[key];
+    if (setting.kind === 'dose') {
+      if (sameDose(a, b)) continue;
+      const verdict = doseVerdict(a, b, tolerance, against);
+      if (verdict === 'held') continue;
       const [x, y] = [doseInMl(a.dose, a.sections, a.calibrated), doseInMl(b.dose, b.sections, b.calibrated)];
-      told('dose', x && y ? offBy(x.usual, y.usual, 'peer') : 0, verdict);
+      put(key, a.dose, b.dose, x && y ? offBy(x.usual, y.usual, 'peer') : 0, verdict);
+      continue;
     }
+    const [x, y] = [a[key], b[key]];
+    if (x === y) continue;
+    if (setting.kind === 'product') {
+      put(key, x, y);
+      continue;
+    }
+    // What the second side leaves open, the first may have as it will.
+    if (y === null || (y === 0 && against === 'plan')) continue;
+    if (x === null) {
+      if (against === 'plan' && setting.held !== 'if recorded') put(key, x, y, 0, 'cannot show');
+      continue;
+    }
+    if (typeof x === 'number' && typeof y === 'number') {
+      const off = numbersApart(x, y, setting, tolerance, against);
+      if (off > 0) put(key, x, y, off);
+    } else put(key, x, y);
   }
-  if (b.minutes !== null && (b.minutes > 0 || against === 'peer')) {
-    if (a.minutes !== null) {
-      const off = offBy(a.minutes, b.minutes, against);
-      if (off > tolerance + TIES) told('minutes', off);
-    } else if (against === 'plan') told('minutes', 0, 'cannot show');
-  }
-  for (const [setting] of CHOICES) {
-    if (b[setting] === null || a[setting] === b[setting]) continue;
-    if (a[setting] !== null) told(setting);
-    else if (against === 'plan') told(setting, 0, 'cannot show');
-  }
-  if (a.sections !== null && b.sections !== null && a.sections !== b.sections)
-    told('sections', offBy(a.sections, b.sections, against));
   for (const key of extraKeys(a, b)) {
     const [x, y] = [a.extra[key], b.extra[key]];
     if (x === y) continue;
-    if (EXTRAS[key].kind === 'tick') {
-      if ((x ?? false) !== (y ?? false)) told('extra', 1, 'departed', key);
+    if (SETTINGS[key].kind === 'tick') {
+      if ((x ?? false) !== (y ?? false)) put(key, x, y);
       continue;
     }
     if (y === undefined || (x === undefined && against === 'peer')) continue;
-    if (x === undefined) told('extra', 0, 'cannot show', key);
+    if (x === undefined) put(key, x, y, 0, 'cannot show');
     else if (!(against === 'plan' ? sameExtra(key, y, x, tolerance) : sameBothWays(key, x, y, tolerance)))
-      told('extra', typeof x === 'number' && typeof y === 'number' ? Math.abs(x - y) : 1, 'departed', key);
+      put(key, x, y, typeof x === 'number' && typeof y === 'number' ? Math.abs(x - y) : 1);
   }
   return facts;
 }

@@ -1,3 +1,4 @@
+import { plusDays } from '../time/dates.ts';
 /** Something on a wearer's calendar: care that is due, or an appointment. Dates are local, yyyy-mm-dd. */
 export interface Dated {
   on: string;
@@ -12,10 +13,6 @@ export interface AheadDay {
   until: string;
   meets: Dated[];
 }
-
-const DAY = 86_400_000;
-const plusDays = (date: string, days: number) =>
-  new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY).toISOString().slice(0, 10);
 
 /**
  * The calendar of a trial: so many wash days from `start`, one every `every` days, each with what else falls into it.

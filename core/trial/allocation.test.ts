@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { normals, seededRandom, shuffled, standardNormal } from '../random.ts';
 import { balancedComplete } from './allocation.ts';
 import { blocksOf } from './blocks.ts';
 import { closedWalk } from './closed-walk.ts';
-import { normals, seededRandom, shuffled, standardNormal } from './random.ts';
 
 describe('balanced complete randomisation', () => {
   it.each([

@@ -1,4 +1,4 @@
-import { type Random, seededRandom, shuffled } from './random.ts';
+import { type Random, seededRandom, shuffled } from '../random.ts';
 
 /**
  * Which arm (its index, from 0) falls to which unit (wash day). A scheme draws one sequence and enumerates all it

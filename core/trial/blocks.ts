@@ -1,5 +1,5 @@
+import { type Random, seededRandom } from '../random.ts';
 import { AllocationError, type AllocationScheme, balancedComplete } from './allocation.ts';
-import { type Random, seededRandom } from './random.ts';
 
 /**
  * Two arms in blocks: in every block of `block` wash days each arm falls on half of them, all orders equally likely,

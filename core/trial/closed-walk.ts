@@ -1,5 +1,5 @@
+import { type Random, seededRandom, shuffled } from '../random.ts';
 import { AllocationError, type AllocationScheme } from './allocation.ts';
-import { type Random, seededRandom, shuffled } from './random.ts';
 
 function factorial(n: number): number {
   let product = 1;

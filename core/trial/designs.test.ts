@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { chiSquareQuantile } from '../inference/chi-square.ts';
+import { seededRandom } from '../random.ts';
 import { AllocationError } from './allocation.ts';
 import {
   armsOfCode,
@@ -12,7 +13,6 @@ import {
   schemeOf,
   usualDays,
 } from './designs.ts';
-import { seededRandom } from './random.ts';
 import { williamsRows, williamsSquare } from './williams.ts';
 
 /** How often each ordered pair of neighbours occurs. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { panelHeadline } from '../compare/panel-headline.ts';
+import { seededRandom } from '../random.ts';
 import { drawPanel, panelProblem, panelReach, panelSize, panelTest } from './panel.ts';
-import { seededRandom } from './random.ts';
 
 describe('a panel over several wearers', () => {
   it('gives each wearer every arm once, and takes whole squares of wearers', () => {

@@ -1,5 +1,5 @@
+import { type Random, seededRandom } from '../random.ts';
 import { AllocationError } from './allocation.ts';
-import { type Random, seededRandom } from './random.ts';
 import { williamsRows, williamsSquare } from './williams.ts';
 
 /** Wearers a panel of so many arms takes, or a multiple of it. */

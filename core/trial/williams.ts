@@ -1,5 +1,5 @@
+import { type Random, shuffled } from '../random.ts';
 import { AllocationError } from './allocation.ts';
-import { type Random, shuffled } from './random.ts';
 
 /**
  * A Williams square: rows are wearers, columns wash days; every arm stands in every column equally often and every arm

@@ -51,13 +51,16 @@ export async function rebuild(
   await migrate();
   for (const table of TABLE_NAMES) {
     const old = new Set(await columnsOf(client, ASIDE, table));
-    const shared = (await columnsOf(client, 'public', table)).filter((column) => old.has(column));
-    if (shared.length === 0) continue;
+    if (old.size === 0) continue;
+    const brought = broughtFrom(table, from);
+    const shared = (await columnsOf(client, 'public', table)).filter(
+      (column) => old.has(column) || brought?.came?.includes(column),
+    );
     const columns = shared.map((column) => `"${column}"`).join(', ');
     await client.query(
       `insert into public.${table} (${columns})
        select ${shared.map((column) => `r."${column}"`).join(', ')} from ${ASIDE}.${table} t,
-         lateral (select to_jsonb(t) as o) as was, lateral jsonb_populate_record(null::public.${table}, ${broughtFrom(table, from)}) r`,
+         lateral (select to_jsonb(t) as o) as was, lateral jsonb_populate_record(null::public.${table}, ${brought?.as ?? 'o'}) r`,
     );
   }
   if (from < 12) await client.query('select public.fill_planned()');

@@ -56,8 +56,26 @@ export const TABLES = {
 export type Table = keyof typeof TABLES;
 export const TABLE_NAMES = Object.keys(TABLES) as Table[];
 
-/** What older schemas called things, as expressions over a row's JSON `o`: for rows of a schema before the number. */
-const BROUGHT: { table: Table; before: number; as: string }[] = [
+/** How rows of a schema before a number become today's. */
+interface Brought {
+  table: Table;
+  before: number;
+  /** Over a row's JSON `o`. */
+  as: string;
+  /** Columns that were there then, with what they held, and those that came in their place. */
+  gone?: Readonly<Record<string, 'string' | 'number'>>;
+  came?: readonly string[];
+}
+
+const DOSES = {
+  dose_kind: 'string',
+  dose_low: 'number',
+  dose_high: 'number',
+  dose_measure: 'string',
+  dose_per: 'string',
+} as const;
+
+const BROUGHT: readonly Brought[] = [
   {
     table: 'trial',
     before: 8,
@@ -69,8 +87,24 @@ const BROUGHT: { table: Table; before: number; as: string }[] = [
     before: 12,
     as: `case when length(o->>'bytes') < 2 + 2 * (o->>'size')::int then o - 'bytes' else o end`,
   },
+  ...(['step', 'arm_step', 'wash_step'] as const).map((table) => ({
+    table,
+    before: 16,
+    as: `o || jsonb_build_object('dose', dose_json(o->>'dose_kind', trim_scale((o->>'dose_low')::numeric),
+      trim_scale((o->>'dose_high')::numeric), o->>'dose_measure', o->>'dose_per'))`,
+    gone: DOSES,
+    came: ['dose'],
+  })),
+  {
+    table: 'amendment',
+    before: 16,
+    as: `o || jsonb_build_object('slot', amended_slot(o->>'field'),
+      'changes', amended_facts(o->>'field', o->>'was', o->>'becomes'))`,
+    gone: { field: 'string', was: 'string', becomes: 'string' },
+    came: ['slot', 'changes'],
+  },
 ];
 
-/** The expression that brings a row's JSON `o` of an older schema to today's names. */
-export const broughtFrom = (table: Table, schema: number): string =>
-  BROUGHT.find((one) => one.table === table && schema < one.before)?.as ?? 'o';
+/** How rows of an older schema are brought to today's; undefined where they need not be. */
+export const broughtFrom = (table: Table, schema: number): Brought | undefined =>
+  BROUGHT.find((one) => one.table === table && schema < one.before);

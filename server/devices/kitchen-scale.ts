@@ -1,6 +1,6 @@
 import { SimulatedScale } from '@sabor/core/basin/simulated-scale';
 import type { ScaleSample } from '@sabor/core/basin/stable-reading';
-import { seededRandom } from '@sabor/core/trial/random';
+import { seededRandom } from '@sabor/core/random';
 
 /** What a scale can suffer from. */
 export const SCALE_FAULTS = {

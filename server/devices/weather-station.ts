@@ -1,7 +1,7 @@
 import type { Observation } from '@sabor/core/climate/observation';
 import type { MonthNormal, Scenario } from '@sabor/core/climate/places';
 import { stationReading, stationSeed } from '@sabor/core/climate/simulated-station';
-import { zoneOffset } from '@sabor/core/outcomes/local-clock';
+import { zoneOffset } from '@sabor/core/time/zones';
 
 /** Hours a station remembers when it is first asked. */
 export const MEMORY_HOURS = 240;

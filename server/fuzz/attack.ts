@@ -1,4 +1,4 @@
-import { seededRandom } from '@sabor/core/trial/random';
+import { seededRandom } from '@sabor/core/random';
 import { v7 } from 'uuid';
 import type { TestBench } from '../testing/bench.ts';
 import { sampleBench, sampleProduct } from '../testing/samples.ts';

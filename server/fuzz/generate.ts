@@ -1,4 +1,4 @@
-import type { Random } from '@sabor/core/trial/random';
+import type { Random } from '@sabor/core/random';
 import type * as v from 'valibot';
 
 type Schema = v.GenericSchema & {

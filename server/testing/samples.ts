@@ -4,7 +4,7 @@ import type { TrialInput } from '@sabor/contract/trial';
 import type { WearerInput } from '@sabor/contract/wearer';
 import { NO_TRAITS } from '@sabor/core/hair/traits';
 import { STANDARD_ZONES } from '@sabor/core/hair/zones';
-import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { v7 } from 'uuid';
 import type { TestBench } from './bench.ts';
 

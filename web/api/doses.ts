@@ -1,7 +1,7 @@
 import type { DoseRun } from '@sabor/contract/trial';
 import { doseRunIn } from '@sabor/core/doses/run-in';
 import { useQuery } from '@tanstack/react-query';
-import { get } from './http.ts';
+import { get } from '../http/http.ts';
 
 /** Those of some products whose dose no run-in has found on this head yet; none until that is known. */
 export function useNotAtDose(wearerId: string, productIds: readonly string[]): string[] {

@@ -1,15 +1,14 @@
-import { runsOfTrial } from '@sabor/contract/fairness-runs';
 import type { LedgerWashDay } from '@sabor/contract/ingredients';
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { RunPlan } from '@sabor/core/fairness/run';
 import { LEDGER } from '@sabor/core/ingredients/ledger/residue';
+import { daysBetween } from '@sabor/core/time/dates';
+import { runsOfTrial } from '@sabor/reading/fairness-runs';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { get } from '../http/http.ts';
 import { screeningWorker } from '../workers/screening.ts';
-import { get } from './http.ts';
 import { useHairFile, useOwnIngredients, useSettings, useShelf, useWearer } from './queries.ts';
-
-const DAY = 86_400_000;
 
 /** What a head carried when each of its wash days began, by local date, from the build-up ledger. */
 function useGround(wearerId: string) {
@@ -34,7 +33,7 @@ function useGround(wearerId: string) {
       return new Map(
         points.map(({ on, before }, i) => {
           const last = points[i - 1];
-          const apart = last ? (Date.parse(on) - Date.parse(last.on)) / DAY : 0;
+          const apart = last ? daysBetween(last.on, on) : 0;
           const protein = last ? last.protein * 0.5 ** (apart / LEDGER.proteinHalfLife) : 0;
           return [on, { buildUp: before, protein }] as const;
         }),

@@ -1,11 +1,11 @@
 import type { Trial, TrialDetail } from '@sabor/contract/trial';
-import { toTrialRecord } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { Outcome } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, type Design } from '@sabor/core/trial/designs';
+import { toTrialRecord } from '@sabor/reading/trial-record';
 import { useQuery } from '@tanstack/react-query';
+import { get } from '../http/http.ts';
 import { compareInWorker } from '../workers/comparison.ts';
-import { get } from './http.ts';
 import { useTrials } from './queries.ts';
 
 export interface LearnedNoise {

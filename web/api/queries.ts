@@ -4,17 +4,17 @@ import type { OwnIngredient } from '@sabor/contract/ingredients';
 import type { Routine } from '@sabor/contract/routine';
 import { DEFAULT_SETTINGS, type Settings } from '@sabor/contract/settings';
 import type { Shelf } from '@sabor/contract/shelf';
-import { applyTaps } from '@sabor/contract/taps';
 import type { Today } from '@sabor/contract/today';
 import type { Trial, TrialDetail } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { PlaceWeather, Weather } from '@sabor/contract/weather';
+import { applyTaps } from '@sabor/reading/apply-tap';
 import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { newestOf, readDay } from '../basin/known-day.ts';
-import { useOutbox } from '../basin/outbox.ts';
-import { get, put, Refused } from './http.ts';
+import { get, put, Refused } from '../http/http.ts';
+import { newestOf, readDay } from '../offline/known-day.ts';
+import { useOutbox } from '../offline/outbox.ts';
 
 export const queryClient = new QueryClient({
   defaultOptions: {

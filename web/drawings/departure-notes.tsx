@@ -1,4 +1,4 @@
-import { SLOTS } from '@sabor/core/routine/slots';
+import { SLOTS } from '@sabor/core/step/slots';
 import type { ListedDeparture } from './departure-list.ts';
 import type { RibbonColumn, RibbonRow } from './ribbon-rows.ts';
 

@@ -1,8 +1,9 @@
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { STANDARD_ZONES } from '@sabor/core/hair/zones';
-import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { NEVER_WEIGHED } from '@sabor/core/step/weighed';
+import { plainVoice } from '@sabor/words/voice';
 import { describe, expect, it } from 'vitest';
 import { ARM_STYLES } from './arm-style.ts';
 import { listDepartures } from './departure-list.ts';
@@ -181,8 +182,8 @@ describe('ribbons', () => {
       step('s3', { slot: 'dry', minutes: 45 }),
     ],
   } as unknown as WashDay;
-  const name = (id: string) => id.toUpperCase();
-  const columns = ribbonColumns(trial, [day], name);
+  const voice = plainVoice((id) => id.toUpperCase());
+  const columns = ribbonColumns(trial, [day], voice);
 
   it('line up by slot, an added step in its place', () => {
     expect(columns.map(({ slot }) => slot)).toEqual(['cleanse', 'hold', 'second-coat', 'dry']);
@@ -190,13 +191,13 @@ describe('ribbons', () => {
   });
 
   it('show each arm’s plan', () => {
-    const rows = planRows(trial, columns, name);
+    const rows = planRows(trial, columns, voice);
     expect(rows.map(({ cells }) => cells[1]!.text)).toEqual(['GEL, no amount', 'FOAM, no amount']);
     expect(rows[0]!.cells[0]!.kind).toBe('held');
   });
 
   it('mark and number every departure', () => {
-    const rows = washDayRows(trial, [day], columns, name, () => 'today', NEVER_WEIGHED);
+    const rows = washDayRows(trial, [day], columns, voice, () => 'today', NEVER_WEIGHED);
     expect(rows[0]!.cells.map(({ kind }) => kind)).toEqual(['skipped', 'tested', 'departed', 'departed']);
     const listed = listDepartures(columns, rows);
     expect(listed.map(({ n, says }) => `${n} ${says}`)).toEqual([

@@ -1,5 +1,7 @@
 import { GRAVITIES, type Gravity } from '@sabor/core/fairness/gravity';
 import type { SlipItem } from '@sabor/core/fairness/slip';
+import { differenceInWords } from '@sabor/words/fairness';
+import type { Voice } from '@sabor/words/voice';
 import type { ReactNode } from 'react';
 
 const LOOK: Record<Gravity, { mark: string; edge: string; text: string }> = {
@@ -11,11 +13,13 @@ const LOOK: Record<Gravity, { mark: string; edge: string; text: string }> = {
 /** A comparison's differences as a slip of paper, worst first, one sentence each with its reason. */
 export function FairnessSlip({
   items,
+  voice,
   label,
   whose,
   action,
 }: {
   items: readonly SlipItem[];
+  voice: Voice;
   label: string;
   /** Says which wash day an item belongs to. */
   whose?: (item: SlipItem) => string | null;
@@ -47,7 +51,7 @@ export function FairnessSlip({
                   className={`mx-4 border-l-4 py-1.5 pl-3 ${edge}`}
                 >
                   {whose?.(item) && <span className="font-semibold">{whose(item)}: </span>}
-                  {item.difference.says()}{' '}
+                  {differenceInWords(item.difference, voice)}{' '}
                   <span className="text-soft" title={`Source: ${item.source}`}>
                     {item.because}
                   </span>

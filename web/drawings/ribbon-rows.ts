@@ -1,12 +1,14 @@
-import type { PlanStep, Trial } from '@sabor/contract/trial';
+import type { Trial } from '@sabor/contract/trial';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
-import { doseLabel } from '@sabor/core/doses/dose';
 import { outOfOrder } from '@sabor/core/fairness/align';
-import { type ExtraKey, extraWords } from '@sabor/core/routine/extras';
-import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
-import { SLOTS, type Slot } from '@sabor/core/routine/slots';
+import { departures } from '@sabor/core/step/departures';
+import { inArm, settingKeysOf } from '@sabor/core/step/in-arm';
+import type { SettingKey } from '@sabor/core/step/settings';
+import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import type { Weighed } from '@sabor/core/step/weighed';
-import { departures } from '@sabor/core/trial/departures';
+import { doseInWords } from '@sabor/words/dose';
+import { departureInWords, stepInWords } from '@sabor/words/step';
+import type { Voice } from '@sabor/words/voice';
 import { armsOfDay } from './arms-of-day.ts';
 
 export interface RibbonColumn {
@@ -39,28 +41,16 @@ export interface RibbonRow {
   cells: RibbonCell[];
 }
 
-type Names = (productId: string) => string;
-
-const summary = (step: PlanStep, name: Names): string =>
-  [
-    step.productId ? name(step.productId) : null,
-    step.dose ? doseLabel(step.dose) : null,
-    step.technique ? TECHNIQUES[step.technique].label : null,
-    step.tool ? TOOLS[step.tool].label : null,
-    step.minutes ? `${step.minutes} min` : null,
-  ]
-    .filter(Boolean)
-    .join(' · ');
-
 /** The plan's columns, with one more for each step that some wash day added, where it was added. */
-export function ribbonColumns(trial: Trial, washDays: readonly WashDay[], name: Names): RibbonColumn[] {
+export function ribbonColumns(trial: Trial, washDays: readonly WashDay[], voice: Voice): RibbonColumn[] {
   const columns = trial.plan.map((step, position) => ({
     position,
     column: {
       key: step.id,
       slot: step.slot,
       tested: step.part === 'tested',
-      planned: step.part === 'tested' ? 'under test' : summary(step, name),
+      planned:
+        step.part === 'tested' ? 'under test' : stepInWords(step, voice, { between: ' · ', brief: true }),
     },
   }));
   const added = washDays.flatMap((day) =>
@@ -75,7 +65,7 @@ export function ribbonColumns(trial: Trial, washDays: readonly WashDay[], name: 
 }
 
 /** A planned wash day of each arm. */
-export function planRows(trial: Trial, columns: readonly RibbonColumn[], name: Names): RibbonRow[] {
+export function planRows(trial: Trial, columns: readonly RibbonColumn[], voice: Voice): RibbonRow[] {
   return trial.arms.map((arm, index) => ({
     key: arm.id,
     label: arm.name,
@@ -84,7 +74,7 @@ export function planRows(trial: Trial, columns: readonly RibbonColumn[], name: N
     faded: false,
     cells: columns.map((column) => {
       if (!column.tested) return { kind: 'held', text: '', notes: [] };
-      return { kind: 'tested', text: armInStep(trial, arm, column.key, name), notes: [], arm: index };
+      return { kind: 'tested', text: armInStep(trial, arm, column.key, voice), notes: [], arm: index };
     }),
   }));
 }
@@ -94,25 +84,22 @@ export function armInStep(
   trial: Pick<Trial, 'plan'>,
   arm: Trial['arms'][number],
   stepId: string,
-  name: Names,
+  voice: Voice,
 ): string {
   const own = arm.steps.find((step) => step.stepId === stepId);
   const plan = trial.plan.find((step) => step.id === stepId);
-  if (own?.skipped) return 'left out';
-  if (!own && arm.steps.length === 0) return arm.name;
-  const productId = own?.productId ?? plan?.productId ?? null;
-  const { technique, tool, wetness, minutes, heat, extra } = own?.settings ?? {};
+  // Of a blind arm nothing is known but its code.
+  if (!plan || (!own && arm.steps.length === 0)) return arm.name;
+  const settings = inArm(plan, own);
+  if (settings === 'left out') return 'left out';
+  const { productId, dose } = settings;
+  const set = new Set<SettingKey>(settingKeysOf(own?.settings ?? {}));
   const words = [
-    productId === null ? null : name(productId),
-    own?.dose || productId ? doseLabel(own?.dose ?? plan?.dose ?? null) : null,
-    technique && TECHNIQUES[technique].label,
-    tool && TOOLS[tool].label,
-    wetness && WETNESS[wetness].label,
-    heat && HEATS[heat].label,
-    minutes && `${minutes} min`,
-    ...Object.entries(extra ?? {}).map(([key, value]) => extraWords(key as ExtraKey, value)),
-  ].filter(Boolean);
-  return words.length ? words.join(', ') : '—';
+    productId && voice.product(productId),
+    (productId || dose) && doseInWords(dose),
+    stepInWords(settings, voice, { only: (key) => set.has(key) }),
+  ];
+  return words.filter(Boolean).join(', ') || '—';
 }
 
 /** Wash days as they were run, aligned to the plan, every departure noted. */
@@ -120,7 +107,7 @@ export function washDayRows(
   trial: Trial,
   washDays: readonly WashDay[],
   columns: readonly RibbonColumn[],
-  name: Names,
+  voice: Voice,
   date: (washDay: WashDay) => string,
   weighed: Weighed,
 ): RibbonRow[] {
@@ -129,9 +116,9 @@ export function washDayRows(
     const moved = movedSteps(day);
     const cellOf = (step: WashStep, tested: boolean): RibbonCell => {
       if (step.status === 'waiting') return { kind: 'waiting', text: '', notes: [] };
-      const found = departures(step, name, weighed);
+      const found = departures(step, weighed);
       const notes = [
-        ...found.map(({ says }) => says),
+        ...found.map((one) => departureInWords(one, voice)),
         ...(moved.has(step.id) ? ['Done out of its order.'] : []),
         ...(step.note ? [`“${step.note}”`] : []),
       ];
@@ -140,12 +127,12 @@ export function washDayRows(
         return step.planned?.skipped
           ? { kind: 'tested', text: 'left out', notes, ...arm }
           : { kind: 'skipped', text: 'skipped', notes };
-      const named = step.code ? `Code ${step.code}` : step.productId ? name(step.productId) : '';
+      const named = step.code ? `Code ${step.code}` : step.productId ? voice.product(step.productId) : '';
       const text = tested ? named : '';
-      if (moved.has(step.id) || found.some(({ kind }) => kind === 'departed'))
+      if (moved.has(step.id) || found.some(({ verdict }) => verdict === 'departed'))
         return {
           kind: 'departed',
-          text: text || (moved.has(step.id) ? 'moved' : 'departed'),
+          text: text || (moved.has(step.id) ? 'moved' : 'changed'),
           notes,
           ...arm,
         };

@@ -1,4 +1,4 @@
-import { SLOTS } from '@sabor/core/routine/slots';
+import { SLOTS } from '@sabor/core/step/slots';
 import type { ReactNode } from 'react';
 import { armStyle } from './arm-style.ts';
 import { type RibbonCell, type RibbonColumn, type RibbonRow, slotShort } from './ribbon-rows.ts';

@@ -1,8 +1,8 @@
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import type { DewPointBand } from '@sabor/core/climate/dew-point-bands';
 import type { Observation } from '@sabor/core/climate/observation';
-import { startOfDay } from '@sabor/core/outcomes/local-clock';
-import { localDate } from '@sabor/core/outcomes/local-date';
+import { DAY_MS } from '@sabor/core/time/dates';
+import { localDate, startOfDay } from '@sabor/core/time/zones';
 import {
   Chart,
   type ChartData,
@@ -70,9 +70,9 @@ const ground = (
 
 /** The starts of the local days between two moments (ms), at most about a dozen of them. */
 function daysBetween(from: number, to: number, timeZone: string): number[] {
-  const every = Math.max(1, Math.ceil((to - from) / 86_400_000 / 15));
+  const every = Math.max(1, Math.ceil((to - from) / DAY_MS / 15));
   const starts: number[] = [];
-  for (let noon = from + 43_200_000; noon <= to + 43_200_000; noon += every * 86_400_000) {
+  for (let noon = from + DAY_MS / 2; noon <= to + DAY_MS / 2; noon += every * DAY_MS) {
     const start = startOfDay(localDate(new Date(noon).toISOString(), timeZone), timeZone);
     if (start >= from && start <= to) starts.push(start);
   }

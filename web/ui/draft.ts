@@ -1,7 +1,7 @@
 import { fieldsOf } from '@sabor/contract/problem';
 import { useCallback, useEffect, useState } from 'react';
 import * as v from 'valibot';
-import { Refused } from '../api/http.ts';
+import { Refused } from '../http/http.ts';
 import { type Conflict, merge, withAt } from './merge.ts';
 
 /** A sheet as it is being filled in, and the state of the record it began from. */

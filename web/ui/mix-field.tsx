@@ -1,4 +1,4 @@
-import { MIX_LIMITS, type MixPart, mixParts } from '@sabor/core/routine/mix';
+import { MIX_LIMITS, type MixPart, mixParts } from '@sabor/core/step/mix';
 import { Button } from './button.tsx';
 import { ChoiceField, NumberField, TextField } from './inputs.tsx';
 

@@ -1,5 +1,5 @@
-import { post } from '../api/http.ts';
 import { useChange } from '../api/queries.ts';
+import { post } from '../http/http.ts';
 import { Button } from './button.tsx';
 import { useSay } from './undo.tsx';
 

@@ -1,17 +1,20 @@
 import type { Product } from '@sabor/contract/shelf';
 import { DOSE_KINDS, DOSE_SCOPES, type Dose, type DoseKind } from '@sabor/core/doses/dose';
 import { MEASURES, type Measure } from '@sabor/core/doses/measures';
-import {
-  EXTRAS,
-  type ExtraKey,
-  type ExtraSetting,
-  type ExtraValue,
-  extrasOf,
-} from '@sabor/core/routine/extras';
-import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
-import { SLOTS, type Slot } from '@sabor/core/routine/slots';
-import type { StepSettings } from '@sabor/core/routine/step';
 import { ROLES } from '@sabor/core/shelf/products';
+import type { StepSettings } from '@sabor/core/step/settings';
+import {
+  type ExtraValue,
+  isCommon,
+  SETTINGS,
+  type Setting,
+  type SettingKey,
+  type SettingValue,
+  settingsFor,
+  settingValue,
+  withSetting,
+} from '@sabor/core/step/settings';
+import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { ChoiceField, NumberField, TicksField } from './inputs.tsx';
 import { MixField } from './mix-field.tsx';
 
@@ -110,7 +113,7 @@ export function DoseFields({
   );
 }
 
-/** Everything a step can set. `hide` leaves out what is decided elsewhere. */
+/** Everything a step can set in its slot, by the settings table. */
 export function StepSettingsFields<S extends StepSettings>({
   slot,
   step,
@@ -126,110 +129,72 @@ export function StepSettingsFields<S extends StepSettings>({
   problem: Problem;
   hideProduct?: boolean;
 }) {
-  const set =
-    <K extends keyof StepSettings>(key: K) =>
-    (to: StepSettings[K]) =>
-      onChange({ ...step, [key]: to });
+  const takesProduct = SLOTS[slot].product && !hideProduct;
   return (
     <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2 lg:grid-cols-3">
-      {SLOTS[slot].product && !hideProduct && (
-        <>
-          <ChoiceField
-            label="Product"
-            none="none"
-            options={productChoices(products, slot, step.productId)}
-            value={step.productId}
-            onChange={set('productId')}
-            error={problem('productId')}
+      {settingsFor(slot).map((key) => {
+        const { kind } = SETTINGS[key];
+        if ((kind === 'product' || kind === 'dose') && !takesProduct) return null;
+        return (
+          <SettingField
+            key={key}
+            of={key}
+            products={productChoices(products, slot, step.productId)}
+            value={settingValue(step, key)}
+            onChange={(to) => onChange(withSetting(step, key, to))}
+            problem={(path) => problem(`${isCommon(key) ? key : `extra.${key}`}${path}`)}
           />
-          <DoseFields dose={step.dose} onChange={set('dose')} problem={problem} />
-        </>
-      )}
-      <NumberField
-        label="Sections"
-        value={step.sections}
-        onChange={set('sections')}
-        error={problem('sections')}
-      />
-      <ChoiceField
-        label="Hair is"
-        none="not set"
-        options={WETNESS}
-        value={step.wetness}
-        onChange={set('wetness')}
-        error={problem('wetness')}
-      />
-      <NumberField
-        label="Minutes"
-        unit="min"
-        value={step.minutes}
-        onChange={set('minutes')}
-        error={problem('minutes')}
-      />
-      <ChoiceField
-        label="Technique"
-        none="not set"
-        options={TECHNIQUES}
-        value={step.technique}
-        onChange={set('technique')}
-        error={problem('technique')}
-      />
-      <ChoiceField
-        label="Tool"
-        none="not set"
-        options={TOOLS}
-        value={step.tool}
-        onChange={set('tool')}
-        error={problem('tool')}
-      />
-      <ChoiceField
-        label="Heat"
-        none="not set"
-        options={HEATS}
-        value={step.heat}
-        onChange={set('heat')}
-        error={problem('heat')}
-      />
-      {extrasOf(slot).map((key) => (
-        <ExtraField
-          key={key}
-          of={key}
-          products={productChoices(products, slot, step.productId)}
-          value={step.extra[key]}
-          onChange={(to) => {
-            const { [key]: _, ...rest } = step.extra;
-            onChange({ ...step, extra: to === undefined ? rest : { ...rest, [key]: to } });
-          }}
-          error={problem(`extra.${key}`)}
-        />
-      ))}
+        );
+      })}
     </div>
   );
 }
 
-/** A setting that only some slots have. */
-function ExtraField({
+/** The field of one setting, by its kind. */
+function SettingField({
   of,
   value,
   onChange,
-  error,
+  problem,
   products,
 }: {
-  of: ExtraKey;
+  of: SettingKey;
+  value: SettingValue;
+  onChange: (value: SettingValue) => void;
+  /** The sentence against the setting, or against a part of it. */
+  problem: Problem;
   products: readonly { key: string; label: string }[];
-  value: ExtraValue | undefined;
-  onChange: (value: ExtraValue | undefined) => void;
-  error: string | undefined;
 }) {
-  const setting: ExtraSetting = EXTRAS[of];
+  const setting: Setting = SETTINGS[of];
+  const { label } = setting;
+  const error = problem('');
   switch (setting.kind) {
+    case 'product':
+      return (
+        <ChoiceField
+          label={label}
+          none="none"
+          options={products}
+          value={typeof value === 'string' ? value : null}
+          onChange={onChange}
+          error={error}
+        />
+      );
+    case 'dose':
+      return (
+        <DoseFields
+          dose={(value ?? null) as Dose | null}
+          onChange={onChange}
+          problem={(path) => problem(path.replace(/^dose/, ''))}
+        />
+      );
     case 'number':
       return (
         <NumberField
-          label={setting.label}
-          unit={setting.unit}
+          label={label}
+          unit={setting.units ? '' : setting.unit}
           value={typeof value === 'number' ? value : null}
-          onChange={(x) => onChange(x ?? undefined)}
+          onChange={onChange}
           error={error}
         />
       );
@@ -242,19 +207,26 @@ function ExtraField({
             checked={value === true}
             onChange={(e) => onChange(e.target.checked ? true : undefined)}
           />
-          {setting.label}
+          {label}
         </label>
       );
     case 'mix':
-      return <MixField value={value} onChange={onChange} products={products} error={error} />;
+      return (
+        <MixField
+          value={value as ExtraValue | undefined}
+          onChange={onChange}
+          products={products}
+          error={error}
+        />
+      );
     case 'choice':
       return (
         <ChoiceField
-          label={setting.label}
+          label={label}
           none="not set"
           options={setting.options}
           value={typeof value === 'string' ? value : null}
-          onChange={(key) => onChange(key ?? undefined)}
+          onChange={onChange}
           error={error}
         />
       );
@@ -262,7 +234,7 @@ function ExtraField({
       return (
         <div className="sm:col-span-2 lg:col-span-3">
           <TicksField
-            legend={setting.label}
+            legend={label}
             options={setting.options}
             value={Array.isArray(value) ? (value as string[]) : []}
             onChange={(keys) => onChange(keys.length ? keys : undefined)}

@@ -24,8 +24,8 @@ import {
 } from '@sabor/core/ingredients/ledger/ledger';
 import { residueProfile } from '@sabor/core/ingredients/ledger/residue';
 import { likeness } from '@sabor/core/ingredients/likeness';
-import type { Slot } from '@sabor/core/routine/slots';
 import type { Role } from '@sabor/core/shelf/products';
+import type { Slot } from '@sabor/core/step/slots';
 import { expose } from 'comlink';
 
 type Whom = Omit<ScreenFor, 'roles'>;

@@ -1,4 +1,4 @@
-import type { WallTime } from '../../outcomes/local-clock.ts';
+import type { WallTime } from '../../time/zones.ts';
 
 /** Which of two numbers in a date such as 03/04/2026 is the day. */
 export const DATE_ORDERS = {

@@ -1,4 +1,4 @@
-import { momentsOf } from '../../outcomes/local-clock.ts';
+import { momentsOf } from '../../time/zones.ts';
 import { WIND_LIMIT } from '../beaufort.ts';
 import { humidityFromDewPoint, type Observation } from '../observation.ts';
 import { AIR_RANGE_C } from '../saturation.ts';

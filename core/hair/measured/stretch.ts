@@ -1,4 +1,4 @@
-import { seededRandom, standardNormal } from '../../trial/random.ts';
+import { seededRandom, standardNormal } from '../../random.ts';
 
 /** Lengths in mm of one wet strand: at rest, gently stretched, and let go again. */
 export interface StretchTest {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { PRODUCTS } from '../../../demo/shelf.ts';
 import { DAMAGE, DENSITIES, NO_TRAITS, PATTERNS, POROSITIES, STRANDS } from '../../hair/traits.ts';
+import { seededRandom, shuffled } from '../../random.ts';
 import { ROLES, type Role } from '../../shelf/products.ts';
-import { seededRandom, shuffled } from '../../trial/random.ts';
 import { INGREDIENTS } from '../dictionary.ts';
 import type { Ingredient } from '../facts.ts';
 import { readFormula } from '../formula.ts';

@@ -1,4 +1,4 @@
-import type { Slot } from '../../routine/slots.ts';
+import type { Slot } from '../../step/slots.ts';
 import type { Formula, FormulaItem } from '../formula.ts';
 import { pickItems, type Selector, shareOf } from './select.ts';
 

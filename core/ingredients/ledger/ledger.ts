@@ -1,3 +1,4 @@
+import { daysBetween } from '../../time/dates.ts';
 import { LEDGER, type Loads, NO_LOAD, RESIDUES, type Residue, type ResidueProfile } from './residue.ts';
 
 /** One product put on the hair, in the order of the wash day; grams null where the dose is not known. */
@@ -23,9 +24,6 @@ export interface LedgerPoint {
   protein: number;
 }
 
-const DAY = 86_400_000;
-const days = (from: string, to: string) =>
-  (Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY;
 const RESIDUE_KEYS = Object.keys(RESIDUES) as Residue[];
 const sum = (loads: Loads) => RESIDUE_KEYS.reduce((all, key) => all + loads[key], 0);
 
@@ -41,7 +39,7 @@ export function runLedger(washDays: readonly LedgerDay[], scale = 1): LedgerPoin
   return washDays
     .toSorted((a, b) => a.on.localeCompare(b.on))
     .map(({ on, steps, planned }) => {
-      if (last !== null) protein *= 0.5 ** (days(last, on) / LEDGER.proteinHalfLife);
+      if (last !== null) protein *= 0.5 ** (daysBetween(last, on) / LEDGER.proteinHalfLife);
       last = on;
       const before = sum(loads);
       for (const { profile, grams } of steps) {

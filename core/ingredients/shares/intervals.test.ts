@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import loadHighs, { type Highs } from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { seededRandom } from '../../trial/random.ts';
+import { seededRandom } from '../../random.ts';
 import { type Bounds, shareIntervals } from './intervals.ts';
 
 const free: Bounds = { low: 0, high: 100 };

@@ -1,11 +1,13 @@
 import { BackupFolder } from '@sabor/contract/backup';
 import { id, timeZone } from '@sabor/contract/fields';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
+import { AMENDABLE } from '@sabor/contract/promise';
 import { settings as stepSettings } from '@sabor/contract/routine';
 import { SettingsChange } from '@sabor/contract/settings';
 import { ArmSettings, STEP_PARTS } from '@sabor/contract/trial';
 import { POROSITY_TESTS } from '@sabor/core/hair/porosity/tests';
 import { GROUPS } from '@sabor/core/ingredients/facts';
+import { SETTING_KEYS } from '@sabor/core/step/settings';
 import * as v from 'valibot';
 import type { Column, Kind } from './shapes.ts';
 
@@ -45,6 +47,13 @@ const Planned = v.nullable(
     }),
   ),
 );
+const Changes = v.array(
+  v.object({
+    setting: v.picklist([...Object.keys(AMENDABLE), ...SETTING_KEYS, 'told']),
+    was: v.unknown(),
+    becomes: v.unknown(),
+  }),
+);
 const SETTINGS: Record<string, v.GenericSchema> = {
   preferences: SettingsChange,
   demo: v.picklist(['loaded', 'declined']),
@@ -58,6 +67,10 @@ const CELLS: Record<string, v.GenericSchema> = {
   'locality.time_zone': timeZone,
   'product.currency': v.nullable(MONEY),
   'wearer_wish.currency': v.nullable(MONEY),
+  'step.dose': stepSettings.dose,
+  'arm_step.dose': stepSettings.dose,
+  'wash_step.dose': stepSettings.dose,
+  'amendment.changes': Changes,
   'step.extra': stepSettings.extra,
   'wash_step.extra': stepSettings.extra,
   'wash_step.planned': Planned,

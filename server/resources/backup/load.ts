@@ -4,7 +4,7 @@ import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { broughtFrom, TABLE_NAMES, TABLES, type Table } from '../../db/tables.ts';
 import { Refusal } from '../../http/problems.ts';
 import { type Row, rowProblem, rowText } from './cell-checks.ts';
-import { type Column, readShapes } from './shapes.ts';
+import { type Column, columnsThen, readShapes } from './shapes.ts';
 import type { BackupSource, Placed } from './source.ts';
 import { LEFT_OUT } from './write-package.ts';
 
@@ -56,6 +56,8 @@ class Inserting {
     private readonly client: PoolClient,
     private readonly table: Table,
     private readonly schema: number,
+    private readonly today: readonly Column[],
+    /** Its columns at the backup's time. */
     private readonly columns: readonly Column[],
     private readonly given: readonly string[] | null,
   ) {}
@@ -81,12 +83,16 @@ class Inserting {
   }
 
   private async insert(rows: readonly Placed[]): Promise<void> {
-    const given = new Set(this.given ?? rows.flatMap(({ row }) => Object.keys(row)));
-    const names = this.columns.filter(({ name }) => given.has(name)).map(({ name }) => `"${name}"`);
+    const brought = broughtFrom(this.table, this.schema);
+    const given = new Set([
+      ...(this.given ?? rows.flatMap(({ row }) => Object.keys(row))),
+      ...(brought?.came ?? []),
+    ]);
+    const names = this.today.filter(({ name }) => given.has(name)).map(({ name }) => `"${name}"`);
     await this.client.query(
       `insert into public.${this.table} (${names.join(', ')})
        select ${names.map((name) => `r.${name}`).join(', ')} from jsonb_array_elements($1::jsonb) with ordinality e(o, n),
-         lateral jsonb_populate_record(null::public.${this.table}, ${broughtFrom(this.table, this.schema)}) r order by n`,
+         lateral jsonb_populate_record(null::public.${this.table}, ${brought?.as ?? 'o'}) r order by n`,
       [`[${rows.map(({ row }) => rowText(row)).join(',')}]`],
     );
   }
@@ -172,10 +178,11 @@ export async function loadBackup(db: Db, source: BackupSource): Promise<void> {
     const shapes = new Map((await readShapes(client)).map((shape) => [shape.table, shape]));
     for (const table of TABLE_NAMES) {
       if (!source.tables.has(table)) continue;
-      const { columns } = shapes.get(table)!;
+      const shape = shapes.get(table)!;
+      const columns = columnsThen(shape, source.schema);
       const given = await source.columns(table);
       if (given) checkColumns(table, columns, given, source.schema);
-      const inserting = new Inserting(client, table, source.schema, columns, given);
+      const inserting = new Inserting(client, table, source.schema, shape.columns, columns, given);
       for await (const placed of source.rows(table)) await inserting.add(placed);
       await inserting.flush();
       if (table !== 'photograph') continue;

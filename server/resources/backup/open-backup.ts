@@ -1,7 +1,7 @@
 import { open } from 'node:fs/promises';
 import { openJson } from './read-json.ts';
 import { openPackage } from './read-package.ts';
-import type { Shape } from './shapes.ts';
+import { columnsThen, type Shape } from './shapes.ts';
 import type { BackupSource } from './source.ts';
 
 /** Opens a backup of any age from a file, by its first bytes. Throws a Refusal when it is none. */
@@ -10,5 +10,8 @@ export async function openBackup(file: string, shapes: readonly Shape[]): Promis
   const start = Buffer.alloc(2);
   await handle.read(start, 0, 2, 0).finally(() => handle.close());
   if (start.toString('latin1') !== 'PK') return openJson(file);
-  return openPackage(file, (table) => shapes.find((shape) => shape.table === table)?.columns ?? []);
+  return openPackage(file, (table, schema) => {
+    const shape = shapes.find((known) => known.table === table);
+    return shape ? columnsThen(shape, schema) : [];
+  });
 }

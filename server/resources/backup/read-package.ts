@@ -73,13 +73,13 @@ function cell(text: string, quoted: boolean, { name, kind, required }: Column): 
 }
 
 /**
- * Opens a backup written by `writePackage`, from a file. `columnsOf` tells how a table's columns are read. Files are read
+ * Opens a backup written by `writePackage`, from a file. `columnsOf` tells how a table's columns are read in a backup of a schema. Files are read
  * as they are asked for; each is held to the size, number of rows and checksum its description gives.
  * Throws a Refusal with the file and line that is wrong.
  */
 export async function openPackage(
   file: string,
-  columnsOf: (table: string) => readonly Column[],
+  columnsOf: (table: string, schema: number) => readonly Column[],
 ): Promise<BackupSource> {
   const zip = await openZip(file);
   try {
@@ -104,7 +104,7 @@ export async function openPackage(
 
     async function* rows(table: string): AsyncGenerator<Placed & { header?: string[] }> {
       const resource = tables.get(table)!;
-      const columns = columnsOf(table);
+      const columns = columnsOf(table, sabor.schema);
       const hash = createHash('sha256');
       let bytes = 0;
       let header: Column[] = [];

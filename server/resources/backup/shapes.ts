@@ -1,5 +1,5 @@
 import type { Client } from '../../db/pool.ts';
-import { TABLE_NAMES, type Table } from '../../db/tables.ts';
+import { broughtFrom, TABLE_NAMES, type Table } from '../../db/tables.ts';
 
 /** What a column holds, in the words of the Frictionless Table Schema. */
 export type Kind =
@@ -48,6 +48,9 @@ const KINDS: Record<string, Kind> = {
   bytea: 'file',
 };
 
+/** Columns of JSON that need not be an object. */
+const ANY: ReadonlySet<string> = new Set(['setting.value', 'amendment.changes']);
+
 const wordsIn = (definition: string | null): string[] | null =>
   definition === null ? null : [...definition.matchAll(/'([^']+)'/g)].map(([, word]) => word!);
 
@@ -91,12 +94,11 @@ export async function readShapes(db: Client): Promise<Shape[]> {
       table,
       columns: own.map(({ name, type, required, words }) => ({
         name,
-        kind:
-          table === 'setting' && name === 'value'
-            ? 'any'
-            : type.startsWith('_')
-              ? 'array'
-              : (KINDS[type] ?? 'string'),
+        kind: ANY.has(`${table}.${name}`)
+          ? 'any'
+          : type.startsWith('_')
+            ? 'array'
+            : (KINDS[type] ?? 'string'),
         required,
         words: wordsIn(words),
       })),
@@ -107,4 +109,13 @@ export async function readShapes(db: Client): Promise<Shape[]> {
       ),
     };
   });
+}
+
+/** A table's columns as a backup of an older schema has them. */
+export function columnsThen({ table, columns }: Pick<Shape, 'table' | 'columns'>, schema: number): Column[] {
+  const { came = [], gone = {} } = broughtFrom(table, schema) ?? {};
+  return [
+    ...columns.filter(({ name }) => !came.includes(name)),
+    ...Object.entries(gone).map(([name, kind]) => ({ name, kind, required: false, words: null })),
+  ];
 }

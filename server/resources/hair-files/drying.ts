@@ -1,6 +1,6 @@
 import { saturationPressure, vapourPressure } from '@sabor/core/climate/saturation';
 import type { DryingRun } from '@sabor/core/hair/drying';
-import { HEATS, type Heat, TECHNIQUES, type Technique, TOOLS, type Tool } from '@sabor/core/routine/settings';
+import { HEATS, type Heat, TECHNIQUES, type Technique, TOOLS, type Tool } from '@sabor/core/step/choices';
 import type { Client } from '../../db/pool.ts';
 
 interface Row {

@@ -1,4 +1,4 @@
-import { mixParts } from '@sabor/core/routine/mix';
+import { mixParts } from '@sabor/core/step/mix';
 import type { Client } from '../../db/pool.ts';
 import { atField } from '../../http/problems.ts';
 

@@ -1,6 +1,6 @@
 import type { Routine, RoutineInput } from '@sabor/contract/routine';
 import { STARTER_ROUTINE } from '@sabor/core/routine/starter';
-import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
@@ -90,9 +90,9 @@ describe('a routine', () => {
 
   it.each([
     [{ slot: 'moon' }, 'steps.0.slot', 'Choose a slot from the list.'],
-    [{ minutes: 'abc' }, 'steps.0.minutes', 'The minutes must be a number.'],
-    [{ minutes: -5 }, 'steps.0.minutes', 'The minutes cannot be under 0.'],
-    [{ sections: 2.5 }, 'steps.0.sections', 'The number of sections must be a whole number.'],
+    [{ minutes: 'abc' }, 'steps.0.minutes', 'Minutes must be a number.'],
+    [{ minutes: -5 }, 'steps.0.minutes', 'Minutes cannot be under 0.'],
+    [{ sections: 2.5 }, 'steps.0.sections', 'Sections must be a whole number.'],
     [
       { dose: { kind: 'range', from: 3, to: 1, measure: 'pea', per: 'head' } },
       'steps.0.dose.to',

@@ -1,10 +1,11 @@
 import type { Routine, RoutineInput, Step } from '@sabor/contract/routine';
+import { DOSE_TOLERANCE } from '@sabor/core/doses/dose';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustBeNewest } from '../../db/versions.ts';
 import { notFound } from '../../http/problems.ts';
 import { mustKnowMixes } from './mixes.ts';
-import { DOSE_COLUMN_NAMES, doseColumns, stepJson } from './step-sql.ts';
+import { SETTINGS_COLUMNS, SETTINGS_RECORD, settingsOfRecord, stepJson } from './step-sql.ts';
 
 const ROUTINES = `
   select r.id, r.wearer_id as "wearerId", r.name, r.note, r.archived_at as "archivedAt", r.version,
@@ -33,14 +34,11 @@ export async function replaceSteps(
   );
   await client.query('delete from step where routine_id = $1', [routineId]);
   await client.query(
-    `insert into step (id, routine_id, position, slot, part, product_id, ${DOSE_COLUMN_NAMES}, sections, wetness,
-       minutes, technique, tool, heat, note, extra, optional, tolerance)
-     select s.id, $1, s.position, s.slot, coalesce(s.part, 'held'), s."productId", ${doseColumns('s.dose')},
-       s.sections, s.wetness, s.minutes, s.technique, s.tool, s.heat, s.note, coalesce(s.extra, '{}'),
-       coalesce(s.optional, false), coalesce(s.tolerance, 0.2)
-     from jsonb_to_recordset($2::jsonb) as s(id uuid, position int, slot text, part text, "productId" uuid, dose jsonb,
-       sections int, wetness text, minutes numeric, technique text, tool text, heat text, note text,
-       extra jsonb, optional boolean, tolerance numeric)`,
+    `insert into step (id, routine_id, position, slot, part, note, optional, tolerance, ${SETTINGS_COLUMNS})
+     select s.id, $1, s.position, s.slot, coalesce(s.part, 'held'), s.note, coalesce(s.optional, false),
+       coalesce(s.tolerance, ${DOSE_TOLERANCE}), ${settingsOfRecord('s')}
+     from jsonb_to_recordset($2::jsonb) as s(id uuid, position int, slot text, part text, note text, optional boolean,
+       tolerance numeric, ${SETTINGS_RECORD})`,
     [routineId, JSON.stringify(steps.map((step, position) => ({ ...step, position })))],
   );
 }

@@ -1,12 +1,11 @@
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
 import type { Dose } from '@sabor/core/doses/dose';
 import type { Measure } from '@sabor/core/doses/measures';
-import type { Extra } from '@sabor/core/routine/extras';
-import { productsUsed } from '@sabor/core/routine/mix';
+import { productsUsed } from '@sabor/core/step/mix';
+import type { Extra } from '@sabor/core/step/settings';
 import { doseGrams, weighedBy } from '@sabor/core/step/weighed';
 import type { Client } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
-import { doseOf } from '../routines/step-sql.ts';
 
 export async function readOwnIngredients(db: Client): Promise<OwnIngredient[]> {
   const { rows } = await db.query<OwnIngredient>(
@@ -56,7 +55,7 @@ export async function readLedgerDays(db: Client, wearerId: string): Promise<Ledg
     steps: { productId: string | null; dose: Dose | null; sections: number | null; extra: Extra }[];
   }>(
     `select (d.started_at at time zone w.time_zone)::date as "on", d.arm_id as "armId", d.trial_id as "trialId",
-       (select coalesce(json_agg(json_build_object('productId', s.product_id, 'dose', ${doseOf('s')},
+       (select coalesce(json_agg(json_build_object('productId', s.product_id, 'dose', s.dose,
            'sections', s.sections, 'extra', s.extra) order by s.position), '[]')
          from wash_step s where s.wash_day_id = d.id and s.status = 'done' and (s.product_id is not null or s.extra ? 'mix')
            -- What is behind the code of a blind trial cannot be read off the build-up either.

@@ -3,7 +3,7 @@ import type { AirForWashDay } from '@sabor/contract/today';
 import type { Place, Weather } from '@sabor/contract/weather';
 import { airAhead } from '@sabor/core/climate/air-ahead';
 import { nearest, type Observation, summarise } from '@sabor/core/climate/observation';
-import { localDate } from '@sabor/core/outcomes/local-date';
+import { localDate } from '@sabor/core/time/zones';
 import { temperatureScale } from '@sabor/core/units/preferences';
 import type { Client } from '../../db/pool.ts';
 import { simulatedStation } from '../../devices/weather-station.ts';

@@ -4,10 +4,10 @@ import type { Trial } from '@sabor/contract/trial';
 import { CARE, careStatus } from '@sabor/core/hair/care';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { EVENTS } from '@sabor/core/outcomes/events';
-import { zoneOffset } from '@sabor/core/outcomes/local-clock';
-import { localDate } from '@sabor/core/outcomes/local-date';
 import { dayOfWear, type Stage, stageLabel } from '@sabor/core/outcomes/stages';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
+import { DAY_MS, daysBetween } from '@sabor/core/time/dates';
+import { localDate, zoneOffset } from '@sabor/core/time/zones';
 import type { Client } from '../../db/pool.ts';
 import { type CareOf, readCareOfAll } from '../hair-files/care.ts';
 import { readDemoState, readSettings } from '../settings/store.ts';
@@ -53,7 +53,7 @@ function dueOfTrial(trial: Trial, open: OpenDay | undefined, now: Date, timeZone
   const trialId = trial.id;
   const title = trial.question;
   if (trial.endedAt) {
-    const age = (now.getTime() - Date.parse(trial.endedAt)) / 86_400_000;
+    const age = (now.getTime() - Date.parse(trial.endedAt)) / DAY_MS;
     return age > READ_DAYS
       ? null
       : { kind: 'read', trialId, title, says: 'Finished and waiting to be read.' };
@@ -160,7 +160,7 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
   const due: Due[] = [];
   const waiting: Trial[] = [];
   // Trials that ended long ago wait for nothing.
-  const trials = await readTrials(db, { endedAfter: new Date(now.getTime() - READ_DAYS * 86_400_000) });
+  const trials = await readTrials(db, { endedAfter: new Date(now.getTime() - READ_DAYS * DAY_MS) });
   const days = await readOpenDays(db);
   for (const trial of trials.sort(
     (a, b) => Number(a.status === 'planned') - Number(b.status === 'planned'),
@@ -189,7 +189,7 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
   for (const product of await readOpenBottles(db)) {
     const last = goodUntil(product.openedOn, product.monthsAfterOpening);
     if (last === null) continue;
-    const left = Math.round((Date.parse(last) - Date.parse(date)) / 86_400_000);
+    const left = daysBetween(date, last);
     if (left > BOTTLE_WARNING_DAYS) continue;
     const says =
       left < 0

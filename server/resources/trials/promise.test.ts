@@ -240,7 +240,14 @@ describe('a promise', () => {
     const first = await amend({}, id);
     expect(first.body).toMatchObject({
       line: 5,
-      amendments: [{ field: 'line', was: '6', becomes: '5', washDaysDone: 1, reason: 'The wearer asked.' }],
+      amendments: [
+        {
+          slot: null,
+          changes: [{ setting: 'line', was: 6, becomes: 5 }],
+          washDaysDone: 1,
+          reason: 'The wearer asked.',
+        },
+      ],
     });
     expect((await amend({}, id)).body.amendments).toHaveLength(1);
     await bench.ask('POST', `/api/trials/${trial.id}/outcomes`);
@@ -264,7 +271,13 @@ describe('a promise', () => {
     const id = v7();
     const amended = await amend({ ...dry, tool: 'hood', minutes: 45 }, id);
     expect(amended.body.amendments).toMatchObject([
-      { field: 'dry', was: 'diffuser, low, 20 min', becomes: 'hooded dryer, low, 45 min' },
+      {
+        slot: 'dry',
+        changes: [
+          { setting: 'tool', was: 'diffuser', becomes: 'hood' },
+          { setting: 'minutes', was: 20, becomes: 45 },
+        ],
+      },
     ]);
     expect((await amend({ ...dry, tool: 'hood', minutes: 45 }, id)).body.amendments).toHaveLength(1);
     const second = await run(trial.id, 40);

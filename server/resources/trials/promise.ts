@@ -1,13 +1,19 @@
-import type { AMENDABLE, AmendmentInput, OverruleInput, StepAmendmentInput } from '@sabor/contract/promise';
+import type {
+  AMENDABLE,
+  Amendment,
+  AmendmentInput,
+  OverruleInput,
+  StepAmendmentInput,
+} from '@sabor/contract/promise';
 import type { GuessInput, KeyEntry, TrialDetail } from '@sabor/contract/trial';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import { SLOTS } from '@sabor/core/routine/slots';
-import { stepWords } from '@sabor/core/routine/step-words';
+import { type ArmStep, settingsInArm } from '@sabor/core/step/in-arm';
+import { SETTING_KEYS, type StepSettings, settingValue } from '@sabor/core/step/settings';
+import type { Slot } from '@sabor/core/step/slots';
 import { DESIGNS, type Design } from '@sabor/core/trial/designs';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
-import { DOSE_COLUMN_NAMES, doseColumns, doseOf } from '../routines/step-sql.ts';
+import { SETTINGS_COLUMNS, SETTINGS_RECORD, settingsOfRecord, stepJson } from '../routines/step-sql.ts';
 import { readTrial } from './read.ts';
 
 /** What was promised before the first wash day, and what happens to it after: ended, amended, looked at, unsealed. */
@@ -35,12 +41,16 @@ const COLUMNS: Record<keyof typeof AMENDABLE, string> = {
   cadenceDays: 'cadence_days',
 };
 
-const inWords = (field: keyof typeof AMENDABLE, value: unknown): string =>
-  value === null
-    ? 'none'
-    : field === 'primary'
-      ? OUTCOMES[value as keyof typeof OUTCOMES].label.toLowerCase()
-      : String(value);
+/** Puts a change of what was promised on record. */
+const record = (
+  client: Client,
+  trial: TrialDetail,
+  { id, reason, slot, changes }: Pick<Amendment, 'id' | 'reason' | 'slot' | 'changes'>,
+) =>
+  client.query(
+    `insert into amendment (id, trial_id, wash_days_done, slot, changes, reason) values ($1, $2, $3, $4, $5, $6)`,
+    [id, trial.id, trial.washDaysDone, slot, JSON.stringify(changes), reason],
+  );
 
 /** Fields that decide what the outcomes say, and so must not change once they were seen. */
 const BLIND_TO_OUTCOMES: readonly (keyof typeof AMENDABLE)[] = ['primary', 'onDay', 'line', 'matters'];
@@ -67,11 +77,7 @@ export async function amendTrial(
         'becomes',
         `The hair is worn ${next.wearDays} days; it cannot be judged on day ${next.onDay}.`,
       );
-    await client.query(
-      `insert into amendment (id, trial_id, wash_days_done, field, was, becomes, reason)
-       values ($1, $2, $3, $4, $5, $6, $7)`,
-      [id, trialId, trial.washDaysDone, field, inWords(field, was), inWords(field, becomes), reason],
-    );
+    await record(client, trial, { id, reason, slot: null, changes: [{ setting: field, was, becomes }] });
     await client.query(`update trial set ${COLUMNS[field]} = $2 where id = $1`, [trialId, becomes]);
     return readTrial(client, trialId);
   });
@@ -98,23 +104,14 @@ export async function amendStep(
         409,
         'A wash day is under way by the old plan. Amend it after its routine is through.',
       );
-    const { rows } = await client.query<{ id: string; name: string }>(
-      'select id, name from product where id = any($1::uuid[])',
-      [[old.productId, step.productId]],
-    );
-    const name = (product: string) => rows.find((known) => known.id === product)?.name ?? 'a product';
-    const [was, becomes] = [stepWords(old, name) || 'nothing set', stepWords(step, name) || 'nothing set'];
-    if (was === becomes) throw atField('step', 'It is this already.');
+    const changes = SETTING_KEYS.flatMap((setting) => {
+      const [was, becomes] = [settingValue(old, setting) ?? null, settingValue(step, setting) ?? null];
+      return JSON.stringify(was) === JSON.stringify(becomes) ? [] : [{ setting, was, becomes }];
+    });
+    if (changes.length === 0) throw atField('step', 'It is this already.');
+    await record(client, trial, { id, reason, slot: old.slot, changes });
     await client.query(
-      `insert into amendment (id, trial_id, wash_days_done, field, was, becomes, reason)
-       values ($1, $2, $3, $4, $5, $6, $7)`,
-      [id, trialId, trial.washDaysDone, SLOTS[old.slot].label.toLowerCase(), was, becomes, reason],
-    );
-    await client.query(
-      `update step set (product_id, ${DOSE_COLUMN_NAMES}, sections, wetness, minutes, technique, tool, heat, extra) =
-         (select s."productId", ${doseColumns('s.dose')}, s.sections, s.wetness, s.minutes, s.technique, s.tool, s.heat, s.extra
-          from jsonb_to_record($2::jsonb) as s("productId" uuid, dose jsonb, sections int, wetness text, minutes numeric,
-            technique text, tool text, heat text, extra jsonb))
+      `update step set (${SETTINGS_COLUMNS}) = (select ${settingsOfRecord('s')} from jsonb_to_record($2::jsonb) as s(${SETTINGS_RECORD}))
        where id = $1`,
       [step.id, JSON.stringify(step)],
     );
@@ -239,18 +236,29 @@ export async function openKey(db: Db, trialId: string): Promise<TrialDetail> {
   });
 }
 
-const HALVES = (Object.keys(DESIGNS) as Design[]).filter((design) => DESIGNS[design].halves);
-
 /** What is behind each code, for the helper who fills the bottles; in the order of the codes. */
 export async function readKey(db: Client, trialId: string): Promise<KeyEntry[]> {
-  const { rows } = await db.query<KeyEntry>(
-    `select a.code, a.name, coalesce((select json_agg(json_build_object('slot', s.slot,
-         'product', p.name, 'dose', half_dose(coalesce(${doseOf('x')}, ${doseOf('s')}), case when t.design = any($2) then 'left' end)) order by s.position)
-       from arm_step x join step s on s.id = x.step_id left join product p on p.id = coalesce(x.product_id, s.product_id)
-       where x.arm_id = a.id), '[]') as fills
+  const { rows } = await db.query<{
+    code: number;
+    name: string;
+    design: Design;
+    fills: { slot: Slot; plan: StepSettings; own: ArmStep }[];
+  }>(
+    `select a.code, a.name, t.design, coalesce((select json_agg(json_build_object('slot', s.slot, 'plan', ${stepJson('s')},
+         'own', json_build_object('productId', x.product_id, 'dose', x.dose, 'settings', x.settings)) order by s.position)
+       from arm_step x join step s on s.id = x.step_id where x.arm_id = a.id), '[]') as fills
      from arm a join trial t on t.id = a.trial_id where t.id = $1 and t.blind order by a.code`,
-    [trialId, HALVES],
+    [trialId],
   );
   if (rows.length === 0) throw new Refusal(409, 'This trial is not blind; it has no key.');
-  return rows;
+  const products = await db.query<{ id: string; name: string }>('select id, name from product');
+  const names = new Map(products.rows.map(({ id, name }) => [id, name]));
+  return rows.map(({ code, name, design, fills }) => ({
+    code,
+    name,
+    fills: fills.map(({ slot, plan, own }) => {
+      const { productId, dose } = settingsInArm(plan, own, DESIGNS[design].halves ? 'left' : null);
+      return { slot, product: productId === null ? null : (names.get(productId) ?? null), dose };
+    }),
+  }));
 }

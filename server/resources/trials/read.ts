@@ -3,7 +3,7 @@ import type { Arm, Guess, Lot, Trial, TrialDetail } from '@sabor/contract/trial'
 import { reach } from '@sabor/core/inference/reach';
 import type { Client } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
-import { doseOf, stepJson } from '../routines/step-sql.ts';
+import { stepJson } from '../routines/step-sql.ts';
 import { readWashDays } from '../wash-days/read.ts';
 
 /**
@@ -22,7 +22,7 @@ const TRIALS = `
       select 1 from trial o where o.panel_id = t.panel_id and o.ended_at is null) then t.seed end as seed,
     (select coalesce(json_agg(${stepJson('s')} order by s.position), '[]') from step s where s.routine_id = t.plan_id) as plan,
     (select coalesce(json_agg(json_build_object('id', a.id, 'name', a.name, 'code', a.code, 'steps',
-        (select coalesce(json_agg(json_build_object('stepId', x.step_id, 'productId', x.product_id, 'dose', ${doseOf('x')},
+        (select coalesce(json_agg(json_build_object('stepId', x.step_id, 'productId', x.product_id, 'dose', x.dose,
             'skipped', x.skipped, 'settings', x.settings)), '[]')
            from arm_step x where x.arm_id = a.id)) order by a.position), '[]')
        from arm a where a.trial_id = t.id) as arms,
@@ -112,7 +112,7 @@ export async function readTrial(db: Client, id: string): Promise<TrialDetail> {
   if (!rows[0]) throw notFound('trial');
   const trial = shown(rows[0]);
   const amendments = await db.query<Amendment>(
-    `select id, at, wash_days_done as "washDaysDone", field, was, becomes, reason from amendment
+    `select id, at, wash_days_done as "washDaysDone", slot, changes, reason from amendment
      where trial_id = $1 order by at`,
     [id],
   );

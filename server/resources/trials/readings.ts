@@ -1,12 +1,12 @@
-import { sidesOf } from '@sabor/contract/side-of';
 import type { TrialDetail } from '@sabor/contract/trial';
-import { airOf } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { zoneLabel } from '@sabor/core/hair/zones';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { stageLabel } from '@sabor/core/outcomes/stages';
 import { BOM, guarded } from '@sabor/core/table/formula-guard';
+import { airOf } from '@sabor/reading/air-of';
+import { sidesOf } from '@sabor/reading/side-of';
 import Papa from 'papaparse';
 
 /** A trial's readings as CSV, one reading a row, with the wash day's arm and air beside each. */

@@ -6,8 +6,8 @@ import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
+import { readDoseRuns } from '../wash-days/next-dose.ts';
 import { readWearer } from '../wearers/store.ts';
-import { readDoseRuns } from './next-dose.ts';
 import { savePanel } from './panel.ts';
 import {
   amendStep,

@@ -1,13 +1,13 @@
 import { randomInt } from 'node:crypto';
-import { allergiesIn, allergyWords, namedInMixes, productsOf } from '@sabor/contract/allergies';
 import type { TrialDetail, TrialInput } from '@sabor/contract/trial';
+import { allergiesIn, namedInMixes, productsOf } from '@sabor/core/ingredients/allergies';
+import { seededRandom, shuffled } from '@sabor/core/random';
 import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
-import { seededRandom, shuffled } from '@sabor/core/trial/random';
+import { allergyInWords } from '@sabor/words/allergy';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustBeNewest } from '../../db/versions.ts';
 import { atField, Refusal } from '../../http/problems.ts';
-import { DOSE_COLUMN_NAMES, doseColumns } from '../routines/step-sql.ts';
 import { replaceSteps } from '../routines/store.ts';
 import { readTrial } from './read.ts';
 
@@ -51,7 +51,7 @@ async function refuseAllergies(client: Client, trial: Plan): Promise<void> {
   if (unseen)
     throw atField(
       'acknowledged',
-      `${allergyWords(unseen)}: an allergy on this wearer’s file. Take it out, or say that it was seen and may be used.`,
+      `${allergyInWords(unseen)}: an allergy on this wearer’s file. Take it out, or say that it was seen and may be used.`,
     );
 }
 
@@ -155,8 +155,8 @@ async function saveArms(client: Client, trial: Plan): Promise<void> {
     arm.steps.filter((step) => tested.has(step.stepId)).map((step) => ({ ...step, armId: arm.id })),
   );
   await client.query(
-    `insert into arm_step (arm_id, step_id, product_id, ${DOSE_COLUMN_NAMES}, skipped, settings)
-     select x."armId", x."stepId", x."productId", ${doseColumns('x.dose')}, x.skipped, x.settings
+    `insert into arm_step (arm_id, step_id, product_id, dose, skipped, settings)
+     select x."armId", x."stepId", x."productId", x.dose, x.skipped, x.settings
      from jsonb_to_recordset($1::jsonb)
        as x("armId" uuid, "stepId" uuid, "productId" uuid, dose jsonb, skipped boolean, settings jsonb)`,
     [JSON.stringify(armSteps)],

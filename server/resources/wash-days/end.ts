@@ -2,7 +2,7 @@ import type { WashDay, WearEndInput } from '@sabor/contract/wash-day';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, Refusal } from '../../http/problems.ts';
-import { finishIfComplete } from '../trials/finish.ts';
+import { finishIfComplete } from './finish-trial.ts';
 import { readWashDay } from './read.ts';
 import { holdWashDay, openWashDay } from './standing.ts';
 

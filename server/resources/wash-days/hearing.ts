@@ -2,43 +2,30 @@ import type { HeardTap } from '@sabor/contract/taps';
 import type { Client } from '../../db/pool.ts';
 import { mustStore } from '../../db/stored.ts';
 import { Refusal } from '../../http/problems.ts';
-import { checkInInto, eventGone, eventInto } from '../check-ins/store.ts';
 import { mustKnowMixes } from '../routines/mixes.ts';
-import { doseColumns } from '../routines/step-sql.ts';
+import { settingsFrom } from '../routines/step-sql.ts';
 import { CLOCKS, changeInto } from './change.ts';
+import { checkInInto, eventGone, eventInto } from './check-ins.ts';
 import { finishInto } from './end.ts';
 import type { SaidBefore } from './said-before.ts';
 import { holdWashDay, mustBeOpen, type Standing } from './standing.ts';
 
 type Of<K extends HeardTap['kind']> = Extract<HeardTap, { kind: K }>;
 
-/** Columns of a step that a tap may set, each from its field of the tap. */
+/** Columns of a step that a tap may set beside its settings, each from its field of the tap. */
 const STEP_COLUMNS = [
   ['status', 'status', "b->>'status'"],
   ['started_at', 'startedAt', "(b->>'startedAt')::timestamptz"],
   ['done_at', 'doneAt', "(b->>'doneAt')::timestamptz"],
-  ['product_id', 'productId', "(b->>'productId')::uuid"],
-  ['sections', 'sections', "(b->>'sections')::int"],
-  ['wetness', 'wetness', "b->>'wetness'"],
-  ['minutes', 'minutes', "(b->>'minutes')::numeric"],
-  ['technique', 'technique', "b->>'technique'"],
-  ['tool', 'tool', "b->>'tool'"],
-  ['heat', 'heat', "b->>'heat'"],
-  ['extra', 'extra', "b->'extra'"],
   ['note', 'note', "b->>'note'"],
 ] as const;
 
 const SET_STEP = `
-  with given as (select $2::jsonb as b), dose as (select d.* from given, lateral (select ${doseColumns(
-    "(given.b->'dose')",
-  )}) as d(kind, low, high, measure, per))
+  with given as (select $2::jsonb as b)
   update wash_step s set ${STEP_COLUMNS.map(
     ([column, field, value]) => `${column} = case when b ? '${field}' then ${value} else s.${column} end`,
-  ).join(', ')},
-    ${['kind', 'low', 'high', 'measure', 'per']
-      .map((part) => `dose_${part} = case when b ? 'dose' then d.${part} else s.dose_${part} end`)
-      .join(', ')}
-  from given, dose d where s.id = $1`;
+  ).join(', ')}, ${settingsFrom('b', 's')}
+  from given where s.id = $1`;
 
 const without = <T extends object>(set: T, fields: ReadonlySet<string>): Partial<T> =>
   Object.fromEntries(

@@ -1,9 +1,10 @@
-import { airOf, type WashDay } from '@sabor/contract/wash-day';
+import type { WashDay } from '@sabor/contract/wash-day';
 import { dewPoint } from '@sabor/core/climate/dew-point';
-import { localDate } from '@sabor/core/outcomes/local-date';
+import { localDate } from '@sabor/core/time/zones';
+import { airOf } from '@sabor/reading/air-of';
 import type { Client } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
-import { doseOf, settingsOf } from '../routines/step-sql.ts';
+import { settingsPairs } from '../routines/step-sql.ts';
 import { airAtWash, type BareDay, type WashAir, withWeather } from '../weather/attach.ts';
 
 const WASH_DAYS = `
@@ -18,7 +19,7 @@ const WASH_DAYS = `
     case when d.wear_end_kind is not null
       then json_build_object('kind', d.wear_end_kind, 'at', d.wear_ended_at) end as "wearEnd",
     (select coalesce(json_agg(json_build_object('id', s.id, 'planStepId', s.plan_step_id, 'position', s.position,
-        'slot', s.slot, 'status', s.status, 'productId', s.product_id, 'dose', ${doseOf('s')}, ${settingsOf('s')},
+        'slot', s.slot, 'status', s.status, ${settingsPairs('s')},
         'note', s.note, 'startedAt', s.started_at, 'doneAt', s.done_at, 'half', s.half,
         'code', case when t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested' then a.code end,
         'planned', s.planned,

@@ -1,5 +1,7 @@
+import { date } from '@sabor/contract/fields';
 import { TapsInput } from '@sabor/contract/taps';
 import { AbandonInput, StartWashDay, WashDayChange, WearEndInput } from '@sabor/contract/wash-day';
+import { OutdoorsInput } from '@sabor/contract/weather';
 import { Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { deviceOf } from '../../http/device.ts';
@@ -7,6 +9,7 @@ import { parse, parseAsIs } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { changeWashDay } from './change.ts';
 import { abandonWashDay, endWear, reopenWear } from './end.ts';
+import { saveOutdoors } from './outdoors.ts';
 import { readPulse, readWashDay } from './read.ts';
 import { startWashDay } from './start.ts';
 import { hearTaps } from './taps.ts';
@@ -31,6 +34,11 @@ export function washDayRoutes(db: Db): Router {
         parse(WashDayChange, request.body),
       ),
     );
+  });
+  router.put('/wash-days/:id/outdoors/:on', async (request, response) => {
+    const id = pathId(request, 'wash day');
+    await saveOutdoors(db, id, parse(date, request.params.on), parse(OutdoorsInput, request.body));
+    response.json(await readWashDay(db, id));
   });
   router.post('/wash-days/:id/taps', async (request, response) => {
     response.json(await hearTaps(db, pathId(request, 'wash day'), parseAsIs(TapsInput, request.body)));

@@ -1,30 +1,88 @@
 import type { StartWashDay, WashDay } from '@sabor/contract/wash-day';
+import { type ArmStep, settingsInArm } from '@sabor/core/step/in-arm';
+import type { StepSettings } from '@sabor/core/step/settings';
+import type { Slot } from '@sabor/core/step/slots';
+import { settingsOf } from '@sabor/core/step/step';
 import type { Design } from '@sabor/core/trial/designs';
+import { v7 } from 'uuid';
 import type * as v from 'valibot';
-import { type Db, transaction } from '../../db/pool.ts';
+import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
-import { DOSE_COLUMN_NAMES } from '../routines/step-sql.ts';
-import { nextDose } from '../trials/next-dose.ts';
+import { SETTINGS_COLUMNS, SETTINGS_RECORD, settingsOfRecord, stepJson } from '../routines/step-sql.ts';
 import { readStations } from '../weather/store.ts';
+import { nextDose } from './next-dose.ts';
 import { readWashDay } from './read.ts';
 
-/** A part of the dose a wash day's step starts with: the arm's or the plan's, for one half half of a head's. */
-function startDose(part: string): string {
-  const own = `case when x.dose_kind is not null then x.dose_${part} else p.dose_${part} end`;
-  if (part !== 'low' && part !== 'high') return own;
-  const per = `case when x.dose_kind is not null then x.dose_per else p.dose_per end`;
-  return `(${own}) / case when h.half is not null and (${per}) = 'head' then 2 else 1 end`;
+interface PlanRow extends StepSettings {
+  id: string;
+  slot: Slot;
+  part: 'held' | 'tested' | 'free';
+  optional: boolean;
+  tolerance: number;
+  position: number;
 }
 
-/** Settings an arm may have otherwise than the plan, with their types. */
-const OVERRIDES = [
-  ['sections', 'int'],
-  ['wetness', 'text'],
-  ['minutes', 'numeric'],
-  ['technique', 'text'],
-  ['tool', 'text'],
-  ['heat', 'text'],
-] as const;
+/** The steps of a wash day: those under test are done twice on two halves, once for each half with its own arm. */
+function stepsOfDay(
+  plan: readonly PlanRow[],
+  arms: { left: readonly ArmStep[]; right: readonly ArmStep[] | null },
+  bySide: boolean,
+) {
+  const last = Math.max(...plan.filter(({ part }) => part === 'tested').map(({ position }) => position));
+  return plan.flatMap((step) => {
+    const { id, slot, part, optional, tolerance, position } = step;
+    const halves = part === 'tested' && arms.right !== null ? (['left', 'right'] as const) : [null];
+    return halves.map((half) => {
+      const own = (half === 'right' ? arms.right! : arms.left).find(({ stepId }) => stepId === id);
+      const settings = settingsOf(settingsInArm(step, own, half));
+      const skipped = own?.skipped ?? false;
+      // One side through, then the other: the right one's steps follow the last of the left, in their order.
+      const after = bySide ? last + 0.5 + position / 1000 : position + 0.5;
+      return {
+        id: v7(),
+        planStepId: id,
+        position: half === 'right' ? after : position,
+        half,
+        slot,
+        status: skipped ? 'skipped' : 'waiting',
+        ...settings,
+        planned: { ...settings, part, optional, tolerance, skipped },
+      };
+    });
+  });
+}
+
+/** Copies plan and arms into the steps of a wash day. */
+async function copySteps(
+  client: Client,
+  washDayId: string,
+  planId: string,
+  { arm_id: left, right_arm_id: right }: { arm_id: string; right_arm_id: string | null },
+  bySide: boolean,
+): Promise<void> {
+  const plan = await client.query<{ step: PlanRow; position: number }>(
+    `select ${stepJson('s')} as step, s.position from step s where s.routine_id = $1 order by s.position`,
+    [planId],
+  );
+  const own = await client.query<ArmStep & { armId: string }>(
+    `select arm_id as "armId", step_id as "stepId", product_id as "productId", dose, skipped, settings from arm_step
+     where arm_id = $1 or arm_id = $2`,
+    [left, right],
+  );
+  const of = (arm: string) => own.rows.filter(({ armId }) => armId === arm);
+  const steps = stepsOfDay(
+    plan.rows.map(({ step, position }) => ({ ...step, position })),
+    { left: of(left), right: right === null ? null : of(right) },
+    bySide,
+  );
+  await client.query(
+    `insert into wash_step (id, wash_day_id, plan_step_id, position, half, slot, status, planned, ${SETTINGS_COLUMNS})
+     select s.id, $1, s."planStepId", s.position, s.half, s.slot, s.status, s.planned, ${settingsOfRecord('s')}
+     from jsonb_to_recordset($2::jsonb) as s(id uuid, "planStepId" uuid, position numeric, half text, slot text,
+       status text, planned jsonb, ${SETTINGS_RECORD})`,
+    [washDayId, JSON.stringify(steps)],
+  );
+}
 
 /**
  * Begins the next allocated wash day: opens its place in the allocation and copies plan and arm into its steps.
@@ -80,31 +138,7 @@ export async function startWashDay(db: Db, start: v.InferOutput<typeof StartWash
       'insert into wash_day (id, trial_id, position, arm_id, right_arm_id, started_at) values ($1, $2, $3, $4, $5, $6)',
       [start.id, start.trialId, place.position, place.arm_id, place.right_arm_id, start.startedAt],
     );
-    // A tested step of a half-head is done twice, once for each half with its own arm.
-    await client.query(
-      `insert into wash_step (id, wash_day_id, plan_step_id, position, half, slot, status, product_id,
-         ${DOSE_COLUMN_NAMES}, sections, wetness, minutes, technique, tool, heat, extra, planned)
-       select gen_random_uuid(), $1, p.id, case
-           -- One side through, then the other: the right one's steps follow the last of the left, in their order.
-           when h.half = 'right' and $5 then (select max(l.position) from step l where l.routine_id = $4 and l.part = 'tested')
-             + 0.5 + p.position / 1000.0
-           when h.half = 'right' then p.position + 0.5 else p.position end, h.half, p.slot,
-         case when x.skipped then 'skipped' else 'waiting' end, coalesce(x.product_id, p.product_id),
-         ${['kind', 'low', 'high', 'measure', 'per'].map(startDose).join(', ')},
-         ${OVERRIDES.map(
-           ([column, type]) =>
-             `case when x.settings ? '${column}' then (x.settings->>'${column}')::${type} else p.${column} end`,
-         ).join(', ')},
-         p.extra || coalesce(x.settings->'extra', '{}'),
-         planned_settings(p.id, case when h.half = 'right' then $3::uuid else $2::uuid end, h.half)
-       from step p
-       cross join lateral unnest(case when p.part = 'tested' and $3::uuid is not null
-         then array['left', 'right'] else array[null::text] end) as h(half)
-       left join arm_step x on x.step_id = p.id
-         and x.arm_id = case when h.half = 'right' then $3::uuid else $2::uuid end
-       where p.routine_id = $4`,
-      [start.id, place.arm_id, place.right_arm_id, trial.rows[0].plan_id, trial.rows[0].by_side],
-    );
+    await copySteps(client, start.id, trial.rows[0].plan_id, place, trial.rows[0].by_side);
     if (trial.rows[0].design === 'dose-run-in') await nextDose(client, start.trialId, start.id);
     return readWashDay(client, start.id);
   });

@@ -1,5 +1,6 @@
-import { applyTaps, type Tap, type TapsHeard } from '@sabor/contract/taps';
+import type { Tap, TapsHeard } from '@sabor/contract/taps';
 import type { WashDay } from '@sabor/contract/wash-day';
+import { applyTaps } from '@sabor/reading/apply-tap';
 import fc from 'fast-check';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';

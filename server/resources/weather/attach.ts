@@ -1,8 +1,7 @@
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { AttachedAir, DayAir } from '@sabor/contract/weather';
 import { nearest, summarise } from '@sabor/core/climate/observation';
-import { startOfDay } from '@sabor/core/outcomes/local-clock';
-import { localDate } from '@sabor/core/outcomes/local-date';
+import { localDate, startOfDay } from '@sabor/core/time/zones';
 import type { Client } from '../../db/pool.ts';
 
 /** Days after its start over which a wash day's weather is followed. */

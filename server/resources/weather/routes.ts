@@ -1,5 +1,6 @@
-import { date, moment } from '@sabor/contract/fields';
-import { BatchInput, MetarInput, OutdoorsInput, PlaceInput, StayInput } from '@sabor/contract/weather';
+import { moment } from '@sabor/contract/fields';
+import { BatchInput, MetarInput, PlaceInput, StayInput } from '@sabor/contract/weather';
+import { DAY_MS } from '@sabor/core/time/dates';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { archiveRoutes } from '../../db/archive.ts';
@@ -7,14 +8,12 @@ import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
-import { readWashDay } from '../wash-days/read.ts';
 import {
   readPlaceWeather,
   readStations,
   readWeather,
   removeBatch,
   removeStay,
-  saveOutdoors,
   savePlace,
   saveStay,
   storeBatch,
@@ -29,7 +28,7 @@ const Stretch = v.pipe(
   v.forward(
     v.partialCheck(
       [['from'], ['to']],
-      ({ from, to }) => Date.parse(to) - Date.parse(from) <= LONGEST_STRETCH * 86_400_000,
+      ({ from, to }) => Date.parse(to) - Date.parse(from) <= LONGEST_STRETCH * DAY_MS,
       'Ask for a year of readings at most.',
     ),
     ['to'],
@@ -73,11 +72,6 @@ export function weatherRoutes(db: Db): Router {
   router.delete('/stays/:id', async (request, response) => {
     await removeStay(db, pathId(request, 'stay'));
     response.status(204).end();
-  });
-  router.put('/wash-days/:id/outdoors/:on', async (request, response) => {
-    const id = pathId(request, 'wash day');
-    await saveOutdoors(db, id, parse(date, request.params.on), parse(OutdoorsInput, request.body));
-    response.json(await readWashDay(db, id));
   });
   return router;
 }

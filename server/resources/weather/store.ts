@@ -2,7 +2,6 @@ import type {
   BatchInput,
   MetarInput,
   MetarReport,
-  OutdoorsInput,
   Place,
   PlaceInput,
   PlaceWeather,
@@ -18,7 +17,6 @@ import { mustStore } from '../../db/stored.ts';
 import { mustBeNewest } from '../../db/versions.ts';
 import { simulatedStation } from '../../devices/weather-station.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
-import { openWashDay } from '../wash-days/standing.ts';
 import { readReports } from './metar.ts';
 
 const PLACES = `
@@ -225,22 +223,4 @@ export async function saveStay(db: Client, stay: v.InferOutput<typeof StayInput>
 export async function removeStay(db: Client, id: string): Promise<void> {
   const { rowCount } = await db.query('delete from stay where id = $1', [id]);
   if (rowCount === 0) throw notFound('stay');
-}
-
-/** Sets the hours out of doors and indoors on one day of an open wash day's wear. */
-export async function saveOutdoors(
-  db: Db,
-  washDayId: string,
-  on: string,
-  hours: OutdoorsInput,
-): Promise<void> {
-  await transaction(db, async (client) => {
-    await openWashDay(client, washDayId);
-    await client.query(
-      `insert into day_outdoors (wash_day_id, on_date, outdoor_hours, indoor_hours) values ($1, $2, $3, $4)
-       on conflict (wash_day_id, on_date) do update set outdoor_hours = excluded.outdoor_hours,
-         indoor_hours = excluded.indoor_hours`,
-      [washDayId, on, hours.outdoorHours, hours.indoorHours],
-    );
-  });
 }

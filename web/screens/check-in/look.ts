@@ -1,6 +1,7 @@
 import type { WashDay } from '@sabor/contract/wash-day';
-import { localDate } from '@sabor/core/outcomes/local-date';
 import type { Stage } from '@sabor/core/outcomes/stages';
+import { DAY_MS } from '@sabor/core/time/dates';
+import { localDate } from '@sabor/core/time/zones';
 
 /** The look an address names: "wet", "cast" or "day-3"; null for any other. */
 export function readStage(text: string): { stage: Stage; day: number | null } | null {
@@ -13,7 +14,7 @@ export function readStage(text: string): { stage: Stage; day: number | null } | 
 export function usualMoment(day: WashDay, stage: Stage, n: number | null, timeZone: string): string {
   const now = new Date();
   if (stage !== 'wear' || day.revealAt === null) return now.toISOString();
-  const then = new Date(Date.parse(day.revealAt) + ((n ?? 1) - 1) * 86_400_000);
+  const then = new Date(Date.parse(day.revealAt) + ((n ?? 1) - 1) * DAY_MS);
   const same = localDate(now.toISOString(), timeZone) === localDate(then.toISOString(), timeZone);
   return (same || then > now ? now : then).toISOString();
 }

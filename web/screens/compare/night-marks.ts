@@ -1,7 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
-import { localDate } from '@sabor/core/outcomes/local-date';
 import { dayOfWear } from '@sabor/core/outcomes/stages';
+import { localDate } from '@sabor/core/time/zones';
 import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import type { NightMark } from '../../drawings/wear-curve.tsx';
 

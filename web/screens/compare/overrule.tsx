@@ -2,16 +2,19 @@ import type { OverruleInput } from '@sabor/contract/promise';
 import type { TrialDetail } from '@sabor/contract/trial';
 import { GRAVITIES, type Gravity } from '@sabor/core/fairness/gravity';
 import type { SlipItem } from '@sabor/core/fairness/slip';
+import { differenceInWords } from '@sabor/words/fairness';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { put, remove } from '../../api/http.ts';
 import { useChange } from '../../api/queries.ts';
+import { useVoice } from '../../api/voice.ts';
+import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 
 /** Judges one difference otherwise than the rules, with a reason, before the outcomes are shown. */
 export function Overrule({ trial, item }: { trial: TrialDetail; item: SlipItem }) {
+  const voice = useVoice();
   const [open, setOpen] = useState(false);
   const [gravity, setGravity] = useState<Gravity>('note');
   const [reason, setReason] = useState('');
@@ -46,8 +49,8 @@ export function Overrule({ trial, item }: { trial: TrialDetail; item: SlipItem }
         >
           <Dialog.Title className="mb-2 text-2xl">Judge this otherwise?</Dialog.Title>
           <p className="mb-4 text-soft">
-            {item.difference.says()} It stays on record with your reason, and cannot be changed once the
-            outcomes are shown.
+            {differenceInWords(item.difference, voice)} It stays on record with your reason, and cannot be
+            changed once the outcomes are shown.
           </p>
           <form
             className="space-y-4"

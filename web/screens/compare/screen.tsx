@@ -1,7 +1,5 @@
-import { blocksOfDays } from '@sabor/contract/fairness-runs';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial';
-import { toTrialRecord } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { Comparison } from '@sabor/core/compare/comparison';
 import { readPrimary } from '@sabor/core/compare/sentences';
@@ -11,12 +9,15 @@ import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { stakeDisclosure } from '@sabor/core/shelf/products';
 import { weighedBy } from '@sabor/core/step/weighed';
 import { isComparison } from '@sabor/core/trial/designs';
+import { blocksOfDays } from '@sabor/reading/fairness-runs';
+import { toTrialRecord } from '@sabor/reading/trial-record';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useNotAtDose } from '../../api/doses.ts';
 import { useRuns } from '../../api/fairness.ts';
 import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
+import { useVoice } from '../../api/voice.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
 import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
@@ -49,14 +50,7 @@ export function Screen() {
   const runs = useRuns(trial.data);
   const items = useMemo(() => {
     if (!runs || !trial.data || !shelf.data) return null;
-    const names = new Map(shelf.data.products.map((product) => [product.id, product.name]));
-    return slipOfTrial(
-      runs,
-      trial.data.arms,
-      trial.data.primary,
-      trial.data.overrules,
-      (product) => names.get(product) ?? (product.startsWith('code ') ? product : 'a product'),
-    );
+    return slipOfTrial(runs, trial.data.arms, trial.data.primary, trial.data.overrules);
   }, [runs, trial.data, shelf.data]);
   const broken = useMemo(
     () => (items && trial.data ? blocksOfDays(trial.data, brokenDays(items)) : new Set<string>()),
@@ -154,13 +148,13 @@ function ComparisonSheet({
     .filter(({ id }) => broken.has(id))
     .map(({ position }) => position + 1);
   const notAtDose = useNotAtDose(trial.wearerId, [...compared]);
-  const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
-  const columns = ribbonColumns(trial, trial.washDayRecords, name);
+  const voice = useVoice();
+  const columns = ribbonColumns(trial, trial.washDayRecords, voice);
   const rows = washDayRows(
     trial,
     trial.washDayRecords,
     columns,
-    name,
+    voice,
     (day) => showDate(day.localDate),
     weighedBy(products),
   );
@@ -191,7 +185,7 @@ function ComparisonSheet({
           <Blinding trial={trial} /> {stakes}{' '}
           {compares &&
             notAtDose.length > 0 &&
-            `Not yet at its dose on this head: ${notAtDose.map(name).join(', ')}.`}{' '}
+            `Not yet at its dose on this head: ${notAtDose.map(voice.product).join(', ')}.`}{' '}
           Seen on {wearer.name}’s hair alone.
         </p>
         {brokenCounted.length > 0 && (

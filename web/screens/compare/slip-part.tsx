@@ -2,6 +2,7 @@ import type { TrialDetail } from '@sabor/contract/trial';
 import type { SlipItem } from '@sabor/core/fairness/slip';
 import { standing } from '@sabor/core/fairness/slip';
 import { Link } from 'react-router';
+import { useVoice } from '../../api/voice.ts';
 import { FairnessSlip } from '../../drawings/fairness-slip.tsx';
 import { Tag } from '../../ui/states.tsx';
 import { Overrule } from './overrule.tsx';
@@ -19,6 +20,7 @@ export function StandingTag({ items }: { items: readonly SlipItem[] }) {
 
 /** The fairness slip of a trial, open to the tester's own judgement until the outcomes are shown. */
 export function SlipPart({ trial, items }: { trial: TrialDetail; items: readonly SlipItem[] }) {
+  const voice = useVoice();
   const open = trial.outcomesShownAt === null;
   const day = (id: string | null) => trial.washDayRecords.find((known) => known.id === id);
   return (
@@ -34,6 +36,7 @@ export function SlipPart({ trial, items }: { trial: TrialDetail; items: readonly
         </Link>
       </p>
       <FairnessSlip
+        voice={voice}
         items={items}
         label="Fairness slip"
         whose={({ washDayId }) => {

@@ -1,7 +1,7 @@
-import { sidesOf } from '@sabor/contract/side-of';
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import { sidesOf } from '@sabor/reading/side-of';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { HeadMap } from '../../drawings/head-map.tsx';
 import { differenceTint } from '../../drawings/tint.ts';

@@ -1,8 +1,8 @@
 import type { BackupState, NightlyBackup } from '@sabor/contract/backup';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { post, put, sendFile } from '../../api/http.ts';
 import { useBackups, useChange } from '../../api/queries.ts';
+import { post, put, sendFile } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field } from '../../ui/field.tsx';
 import { TextField } from '../../ui/inputs.tsx';

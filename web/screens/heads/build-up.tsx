@@ -4,20 +4,18 @@ import type { HairMeasureInput } from '@sabor/contract/hair-measure';
 import type { LedgerWashDay } from '@sabor/contract/ingredients';
 import type { Wearer } from '@sabor/contract/wearer';
 import { LEDGER, RESIDUES, type Residue } from '@sabor/core/ingredients/ledger/residue';
+import { plusDays } from '@sabor/core/time/dates';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { v7 } from 'uuid';
-import { get, put, remove } from '../../api/http.ts';
 import { useChange, useOwnIngredients, useSettings, useShelf } from '../../api/queries.ts';
 import { BuildUpCurve } from '../../drawings/build-up-curve.tsx';
+import { get, put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Loading, Nothing } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
-
-const plusDays = (date: string, days: number) =>
-  new Date(Date.parse(`${date}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
 
 /** The tester's own hand on the hair, which shifts what the ledger says of this head. */
 function RateBuildUp({

@@ -1,9 +1,9 @@
 import type { HairFile } from '@sabor/contract/hair-file';
-import { evidenceOn } from '@sabor/contract/porosity-evidence';
 import type { Wearer } from '@sabor/contract/wearer';
 import { readPorosity } from '@sabor/core/hair/porosity/reading';
 import { TRAITS, type TraitName } from '@sabor/core/hair/traits';
 import { zoneLabel } from '@sabor/core/hair/zones';
+import { evidenceOn } from '@sabor/reading/porosity-evidence';
 import { Tabs } from 'radix-ui';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';

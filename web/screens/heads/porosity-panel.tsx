@@ -1,12 +1,12 @@
 import type { HairFile, HairTest } from '@sabor/contract/hair-file';
-import { evidenceOn, type FiledEvidence } from '@sabor/contract/porosity-evidence';
 import type { Wearer, Zone } from '@sabor/contract/wearer';
 import { type Probabilities, readPorosity } from '@sabor/core/hair/porosity/reading';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
 import { POROSITIES, type Porosity } from '@sabor/core/hair/traits';
+import { evidenceOn, type FiledEvidence } from '@sabor/reading/porosity-evidence';
 import { useState } from 'react';
-import { put, remove } from '../../api/http.ts';
 import { useChange } from '../../api/queries.ts';
+import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { showDate, showShare } from '../../ui/show.ts';
 import { Tag } from '../../ui/states.tsx';

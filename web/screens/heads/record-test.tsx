@@ -5,8 +5,8 @@ import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/h
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import * as v from 'valibot';
-import { put, remove } from '../../api/http.ts';
 import { useChange } from '../../api/queries.ts';
+import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
 import { useSay } from '../../ui/undo.tsx';

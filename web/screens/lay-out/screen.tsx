@@ -3,19 +3,21 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial';
 import { routineMinutes, startBy, thingsNeeded } from '@sabor/core/basin/lay-out';
 import { minutesByPhase } from '@sabor/core/basin/minutes';
-import { type Dose, doseLabel } from '@sabor/core/doses/dose';
+import type { Dose } from '@sabor/core/doses/dose';
 import { GRAVITIES } from '@sabor/core/fairness/gravity';
 import { judge } from '@sabor/core/fairness/slip';
-import { productsUsed } from '@sabor/core/routine/mix';
-import { SLOTS, type Slot } from '@sabor/core/routine/slots';
+import { inArm } from '@sabor/core/step/in-arm';
+import { productsUsed } from '@sabor/core/step/mix';
+import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { doseGrams, weighedBy } from '@sabor/core/step/weighed';
 import { bottleLasts } from '@sabor/core/trial/ahead';
 import { DESIGNS } from '@sabor/core/trial/designs';
+import { doseInWords } from '@sabor/words/dose';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { get } from '../../api/http.ts';
 import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
+import { get } from '../../http/http.ts';
 import { TextField } from '../../ui/inputs.tsx';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { isPast } from '../wash-day/cautions-of.ts';
@@ -51,14 +53,11 @@ function laidOut(trial: TrialDetail, products: readonly Product[]): Laid[] {
     const sides =
       step.part === 'tested'
         ? trial.arms.map((arm) => {
-            const own = arm.steps.find(({ stepId }) => stepId === step.id);
-            return own?.skipped
-              ? null
-              : {
-                  productId: own?.productId ?? step.productId,
-                  dose: own?.dose ?? step.dose,
-                  extra: { ...step.extra, ...own?.settings?.extra },
-                };
+            const settings = inArm(
+              step,
+              arm.steps.find(({ stepId }) => stepId === step.id),
+            );
+            return settings === 'left out' ? null : settings;
           })
         : [step];
     const seen = new Set<string>();
@@ -100,7 +99,12 @@ function SwapEffect({ laid, trial }: { laid: Laid; trial: TrialDetail }) {
     {
       kind: 'product',
       key: `product ${laid.slot}`,
-      says: () => '',
+      fact: {
+        what: 'setting',
+        fact: { setting: 'productId', a: null, b: laid.product.id, verdict: 'departed', off: 1 },
+      },
+      a: { is: 'this day', half: null },
+      b: { is: 'plan' },
       size: 1,
       slot: laid.slot,
       detail: null,
@@ -216,7 +220,7 @@ export function Screen() {
                           {one.tested ? ', under test' : ''}
                         </span>
                         <span className="figure block text-base">
-                          {one.dose ? doseLabel(one.dose) : 'no amount'}
+                          {one.dose ? doseInWords(one.dose) : 'no amount'}
                           {grams !== null &&
                             ` · about ${grams < 10 ? grams.toFixed(1) : Math.round(grams)} g`}
                           {lasts &&

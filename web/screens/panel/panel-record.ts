@@ -1,7 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial';
-import { toTrialRecord } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { outcomeByDay } from '@sabor/core/compare/wash-day-record';
+import { toTrialRecord } from '@sabor/reading/trial-record';
 
 /** A panel's trials as its test reads them: which arm fell to which wash day of each head, and the number it gave. */
 export function panelRecord(

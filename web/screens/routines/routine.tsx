@@ -1,6 +1,6 @@
 import { type Routine, RoutineInput, type StepInput } from '@sabor/contract/routine';
-import { SLOTS, type Slot } from '@sabor/core/routine/slots';
-import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { SLOTS, type Slot } from '@sabor/core/step/slots';
+import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';

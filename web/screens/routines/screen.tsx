@@ -1,11 +1,11 @@
 import type { Routine } from '@sabor/contract/routine';
-import { SLOTS } from '@sabor/core/routine/slots';
 import { STARTERS } from '@sabor/core/routine/starters';
+import { SLOTS } from '@sabor/core/step/slots';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v7 } from 'uuid';
-import { put } from '../../api/http.ts';
 import { useChange, useRoutines } from '../../api/queries.ts';
+import { put } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { PutAway } from '../../ui/put-away.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';

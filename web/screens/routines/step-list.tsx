@@ -17,30 +17,16 @@ import {
 import { CSS } from '@dnd-kit/utilities';
 import type { StepInput } from '@sabor/contract/routine';
 import type { Product } from '@sabor/contract/shelf';
-import { doseLabel } from '@sabor/core/doses/dose';
-import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
-import { SLOTS } from '@sabor/core/routine/slots';
+import { SLOTS } from '@sabor/core/step/slots';
+import { stepInWords } from '@sabor/words/step';
 import { GripVertical } from 'lucide-react';
 import { useState } from 'react';
 import { v7 } from 'uuid';
+import { useVoice } from '../../api/voice.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/inputs.tsx';
 import { StepSettingsFields } from '../../ui/step-settings.tsx';
 import { useSay } from '../../ui/undo.tsx';
-
-const inWords = (step: StepInput, products: readonly Product[]): string =>
-  [
-    step.productId ? products.find(({ id }) => id === step.productId)?.name : null,
-    step.dose ? doseLabel(step.dose) : null,
-    step.sections ? `${step.sections} sections` : null,
-    step.wetness ? `on ${WETNESS[step.wetness].label} hair` : null,
-    step.technique ? TECHNIQUES[step.technique].label : null,
-    step.tool ? TOOLS[step.tool].label : null,
-    step.heat ? HEATS[step.heat].label : null,
-    step.minutes ? `${step.minutes} min` : null,
-  ]
-    .filter(Boolean)
-    .join(' · ');
 
 /** A routine's steps: reorder by drag or by keyboard, open to edit, duplicate, take out with undo. */
 export function StepList({
@@ -54,6 +40,7 @@ export function StepList({
   products: readonly Product[];
   problem: (path: string) => string | undefined;
 }) {
+  const voice = useVoice();
   const say = useSay();
   const [open, setOpen] = useState<string | null>(null);
   const sensors = useSensors(
@@ -88,7 +75,7 @@ export function StepList({
               key={step.id}
               step={step}
               n={i + 1}
-              words={inWords(step, products)}
+              words={stepInWords(step, voice, { between: ' · ' })}
               open={open === step.id}
               toggle={() => setOpen(open === step.id ? null : step.id)}
               onChange={(changed) => onChange(steps.map((known) => (known.id === step.id ? changed : known)))}

@@ -3,10 +3,10 @@ import { type Product, ProductInput, type Shelf } from '@sabor/contract/shelf';
 import type { Wearer } from '@sabor/contract/wearer';
 import { MARKETS, type Market } from '@sabor/core/ingredients/formula';
 import { ROLES, type Role } from '@sabor/core/shelf/products';
+import { DAY_MS } from '@sabor/core/time/dates';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import * as v from 'valibot';
-import { patch, put } from '../../api/http.ts';
 import {
   useChange,
   useOwnIngredients,
@@ -17,6 +17,7 @@ import {
   useWeather,
 } from '../../api/queries.ts';
 import { ShareBars } from '../../drawings/share-bars.tsx';
+import { patch, put } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField, TextField, TicksField } from '../../ui/inputs.tsx';
 import { showShare } from '../../ui/show.ts';
@@ -79,7 +80,7 @@ function Reader({
   const weather = useWeather();
   const placeId = placeNow(weather.data, wearerId, localToday());
   const now = useMemo(() => Date.now(), []);
-  const air = usePlaceWeather(placeId ?? '', now - 86_400_000, now);
+  const air = usePlaceWeather(placeId ?? '', now - DAY_MS, now);
   useEffect(() => {
     if (air.data)
       setAsked((old) => ({

@@ -4,6 +4,7 @@ import type { Wearer } from '@sabor/contract/wearer';
 import { VERDICTS, type Verdict } from '@sabor/core/ingredients/judge/screen';
 import { pricePer100Ml } from '@sabor/core/shelf/price';
 import { ROLES, type Role } from '@sabor/core/shelf/products';
+import { DAY_MS } from '@sabor/core/time/dates';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useOwnIngredients, usePlaceWeather, useShelf, useWearers, useWeather } from '../../api/queries.ts';
@@ -89,7 +90,7 @@ function Grid({
   const [asked, setAsked] = useState<Asked>({ dewPointC: null, porosity: null, school: undefined });
   const placeId = placeNow(weather.data, wearerId, localToday());
   const now = useMemo(() => Date.now(), []);
-  const air = usePlaceWeather(placeId ?? '', now - 86_400_000, now);
+  const air = usePlaceWeather(placeId ?? '', now - DAY_MS, now);
   const touched = useRef(false);
   useEffect(() => {
     if (touched.current || !air.data) return;

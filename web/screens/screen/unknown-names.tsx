@@ -1,8 +1,8 @@
 import type { OwnIngredientInput } from '@sabor/contract/ingredients';
 import { GROUPS, type Group } from '@sabor/core/ingredients/facts';
 import { useState } from 'react';
-import { put, remove } from '../../api/http.ts';
 import { useChange, useOwnIngredients } from '../../api/queries.ts';
+import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import { useSay } from '../../ui/undo.tsx';

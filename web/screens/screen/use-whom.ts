@@ -1,11 +1,11 @@
-import { screenFor } from '@sabor/contract/screen-for';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { Porosity } from '@sabor/core/hair/traits';
 import type { School } from '@sabor/core/hair/wishes';
 import type { ScreenFor } from '@sabor/core/ingredients/judge/screen';
+import { screenFor } from '@sabor/reading/screen-for';
 import { useMemo } from 'react';
-import { put } from '../../api/http.ts';
 import { useChange, useHairFile, useSettings } from '../../api/queries.ts';
+import { put } from '../../http/http.ts';
 import { useSay } from '../../ui/undo.tsx';
 
 /** What is asked of the screening beside the hair file. */

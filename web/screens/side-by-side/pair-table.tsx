@@ -1,15 +1,22 @@
-import type { Run } from '@sabor/core/fairness/run';
+import type { Run, RunStep } from '@sabor/core/fairness/run';
 import { alignSteps } from '@sabor/core/fairness/step-differences';
-import { SLOTS } from '@sabor/core/routine/slots';
-import { stepWords } from '@sabor/core/routine/step-words';
-
-const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1);
+import { SLOTS } from '@sabor/core/step/slots';
+import { sideInWords } from '@sabor/words/fairness';
+import { capital } from '@sabor/words/numbers';
+import { stepInWords } from '@sabor/words/step';
+import type { Voice } from '@sabor/words/voice';
 
 /** Two wash days' steps set beside each other, the same ones on one line. */
-export function PairTable({ a, b, name }: { a: Run; b: Run; name: (id: string) => string }) {
+export function PairTable({ a, b, voice }: { a: Run; b: Run; voice: Voice }) {
+  const told = ({ settings, code }: RunStep) => {
+    const words = stepInWords(code === null ? settings : { ...settings, productId: null }, voice, {
+      between: ' · ',
+    });
+    return code === null ? words : [`Code ${code}`, words].filter(Boolean).join(' · ');
+  };
   const lines = alignSteps(a.steps, b.steps).map((pair) => {
     const [x, y] = [pair.a === null ? null : a.steps[pair.a]!, pair.b === null ? null : b.steps[pair.b]!];
-    const [left, right] = [x && stepWords(x, name, ' · '), y && stepWords(y, name, ' · ')];
+    const [left, right] = [x && told(x), y && told(y)];
     return {
       slot: (x ?? y)!.slot,
       left,
@@ -41,10 +48,10 @@ export function PairTable({ a, b, name }: { a: Run; b: Run; name: (id: string) =
           <tr>
             <td />
             <th scope="col" className="px-2 pb-1">
-              {capital(a.name)}
+              {capital(sideInWords(a.side))}
             </th>
             <th scope="col" className="px-2 pb-1">
-              {capital(b.name)}
+              {capital(sideInWords(b.side))}
             </th>
           </tr>
         </thead>

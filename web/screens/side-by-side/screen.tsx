@@ -2,10 +2,12 @@ import type { TrialDetail } from '@sabor/contract/trial';
 import type { Run, RunPlan } from '@sabor/core/fairness/run';
 import { slipOfPair, standing } from '@sabor/core/fairness/slip';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import { sideInWords } from '@sabor/words/fairness';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { useRuns } from '../../api/fairness.ts';
 import { useShelf, useTrial, useTrials } from '../../api/queries.ts';
+import { useVoice } from '../../api/voice.ts';
 import { FairnessSlip } from '../../drawings/fairness-slip.tsx';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
@@ -33,21 +35,18 @@ export function Screen() {
     .sort((a, b) => Number(b.washDaysDone >= 2) - Number(a.washDaysDone >= 2));
   if (begun.length === 0)
     return <Nothing title="No wash day yet">Two wash days that were run can be laid side by side.</Nothing>;
-  const names = new Map(shelf.data.products.map(({ id, name }) => [id, name]));
-  return <Sides trials={begun} name={(id) => names.get(id) ?? (id.startsWith('code ') ? id : 'a product')} />;
+  return <Sides trials={begun} />;
 }
 
-function Sides({
-  trials,
-  name,
-}: {
-  trials: readonly { id: string; question: string }[];
-  name: (id: string) => string;
-}) {
+function Sides({ trials }: { trials: readonly { id: string; question: string }[] }) {
+  const voice = useVoice();
   const [search, setSearch] = useSearchParams();
   const a = useSide(search.get('a'), trials, null);
   const b = useSide(search.get('b'), trials, a.trial.data?.id ?? null);
-  const outcome = (search.get('outcome') ?? 'frizz') as Outcome;
+  const asked = search.get('outcome') ?? '';
+  const outcome: Outcome = Object.hasOwn(OUTCOMES, asked)
+    ? (asked as Outcome)
+    : (a.trial.data?.primary ?? 'frizz');
   const set = (to: Record<string, string>) =>
     setSearch({ ...Object.fromEntries(search), ...to }, { replace: true });
   const pick = (runs: RunPlan[] | null, key: string | undefined, place: number) =>
@@ -55,8 +54,8 @@ function Sides({
   const left = pick(a.runs, a.key, 0);
   const right = pick(b.runs, b.key, 1);
   const items = useMemo(
-    () => (left && right ? slipOfPair(left, right, outcome, name) : null),
-    [left, right, outcome, name],
+    () => (left && right ? slipOfPair(left, right, outcome) : null),
+    [left, right, outcome],
   );
   const state = items ? standing(items) : null;
   const field = (
@@ -110,14 +109,14 @@ function Sides({
             <h2 id="pair" className="mb-2 text-xl">
               Step by step
             </h2>
-            <PairTable a={left} b={right} name={name} />
+            <PairTable a={left} b={right} voice={voice} />
           </section>
           <section aria-labelledby="pair-slip">
             <h2 id="pair-slip" className="mb-2 flex items-center gap-3 text-xl">
               Fairness slip{' '}
               <Tag tone={state === 'clean' ? 'held' : state === 'broken' ? 'stop' : 'due'}>{state}</Tag>
             </h2>
-            <FairnessSlip items={items} label="Fairness slip" />
+            <FairnessSlip voice={voice} items={items} label="Fairness slip" />
           </section>
         </div>
       )}
@@ -129,5 +128,5 @@ function labelOf(run: Run, trial: TrialDetail | undefined): string {
   const day = trial?.washDayRecords.find(({ id }) => id === run.washDayId);
   const arm = trial?.arms.find(({ id }) => id === run.arm)?.name ?? '';
   const half = run.half ? `, ${run.half}` : '';
-  return `${day ? `${day.position + 1} · ${showDate(day.localDate)}` : run.name}${half} · ${arm}`;
+  return `${day ? `${day.position + 1} · ${showDate(day.localDate)}` : sideInWords(run.side)}${half} · ${arm}`;
 }

@@ -1,6 +1,7 @@
-import { allergiesIn, allergyWords, namedInMixes, productsOf } from '@sabor/contract/allergies';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
+import { allergiesIn, namedInMixes, productsOf } from '@sabor/core/ingredients/allergies';
+import { allergyInWords } from '@sabor/words/allergy';
 import { useMemo } from 'react';
 import { useHairFile } from '../../api/queries.ts';
 import { Caution } from '../../ui/states.tsx';
@@ -60,7 +61,7 @@ export function Allergies({
                 }))
               }
             />
-            Seen: {allergyWords(one)}; it may be used all the same.
+            Seen: {allergyInWords(one)}; it may be used all the same.
           </label>
         );
       })}

@@ -1,11 +1,11 @@
 import type { StepAmendmentInput } from '@sabor/contract/promise';
 import type { PlanStep, TrialDetail } from '@sabor/contract/trial';
-import { SLOTS } from '@sabor/core/routine/slots';
+import { SLOTS } from '@sabor/core/step/slots';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { put } from '../../api/http.ts';
 import { useChange, useShelf } from '../../api/queries.ts';
+import { put } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { StepSettingsFields } from '../../ui/step-settings.tsx';

@@ -1,11 +1,13 @@
 import { AMENDABLE, type Amendable, type AmendmentInput } from '@sabor/contract/promise';
 import type { TrialDetail } from '@sabor/contract/trial';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { amendmentInWords } from '@sabor/words/amendment';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { put } from '../../api/http.ts';
 import { useChange } from '../../api/queries.ts';
+import { useVoice } from '../../api/voice.ts';
+import { put } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
@@ -13,6 +15,7 @@ import { AmendStep } from './amend-step.tsx';
 
 /** What was promised and changed after the first wash day, each with its date and reason. */
 export function Amendments({ trial }: { trial: TrialDetail }) {
+  const voice = useVoice();
   const open = trial.startedAt !== null && trial.endedAt === null;
   if (!open && trial.amendments.length === 0) return null;
   return (
@@ -22,11 +25,10 @@ export function Amendments({ trial }: { trial: TrialDetail }) {
       </h2>
       {trial.amendments.length === 0 && <p className="text-soft">None: the trial runs as it was promised.</p>}
       <ol>
-        {trial.amendments.map(({ id, at, washDaysDone, field, was, becomes, reason }) => (
+        {trial.amendments.map(({ id, at, washDaysDone, reason, ...change }) => (
           <li key={id} className="border-b border-rule py-1.5">
             {showDate(at.slice(0, 10))}, after {washDaysDone} wash {washDaysDone === 1 ? 'day' : 'days'}:{' '}
-            {AMENDABLE[field as Amendable]?.label ?? field} was <q>{was}</q>, became <q>{becomes}</q>.{' '}
-            <span className="text-soft">{reason}</span>
+            {amendmentInWords(change, voice)} <span className="text-soft">{reason}</span>
           </li>
         ))}
       </ol>

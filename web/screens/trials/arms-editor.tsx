@@ -1,7 +1,8 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
-import { SLOTS } from '@sabor/core/routine/slots';
-import { type StepSettings, settingsOf } from '@sabor/core/routine/step';
+import { setOtherwise, settingKeysOf, settingsInArm } from '@sabor/core/step/in-arm';
+import { SLOTS } from '@sabor/core/step/slots';
+import { settingsOf } from '@sabor/core/step/step';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { Button } from '../../ui/button.tsx';
@@ -190,8 +191,7 @@ function SetOtherwise({
   problem: (path: string) => string | undefined;
 }) {
   const settings = own?.settings ?? {};
-  const set = Object.fromEntries(Object.entries(settings).filter(([, value]) => value !== undefined));
-  const count = Object.keys(set).length;
+  const count = settingKeysOf(settings).length;
   return (
     <details open={count > 0}>
       <summary className="cursor-pointer text-[0.95rem] underline decoration-rule underline-offset-4">
@@ -200,8 +200,8 @@ function SetOtherwise({
       <div className="mt-2">
         <StepSettingsFields
           slot={step.slot}
-          step={{ ...settingsOf(step), ...set, extra: { ...step.extra, ...settings.extra } }}
-          onChange={(next) => onChange(otherwise(step, next))}
+          step={settingsOf(settingsInArm(step, { stepId: step.id, productId: null, dose: null, settings }))}
+          onChange={(next) => onChange(setOtherwise(step, next))}
           products={[]}
           problem={problem}
           hideProduct
@@ -209,18 +209,4 @@ function SetOtherwise({
       </div>
     </details>
   );
-}
-
-const SETTINGS = ['sections', 'wetness', 'minutes', 'technique', 'tool', 'heat'] as const;
-
-/** The settings of `next` that are not the plan's. */
-function otherwise(step: TrialInput['plan'][number], next: StepSettings): NonNullable<ArmStep['settings']> {
-  const settings: Record<string, unknown> = {};
-  for (const key of SETTINGS) if (next[key] !== step[key]) settings[key] = next[key];
-  const extra = Object.fromEntries(
-    Object.entries(next.extra).filter(
-      ([key, value]) => JSON.stringify(value) !== JSON.stringify(step.extra[key as keyof typeof step.extra]),
-    ),
-  );
-  return Object.keys(extra).length ? { ...settings, extra } : settings;
 }

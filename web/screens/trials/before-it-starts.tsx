@@ -7,14 +7,16 @@ import { dewPoint } from '@sabor/core/climate/dew-point';
 import { dewPointBand } from '@sabor/core/climate/dew-point-bands';
 import { CARE, careStatus } from '@sabor/core/hair/care';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
-import { SLOTS } from '@sabor/core/routine/slots';
+import { stepOnArm } from '@sabor/core/step/in-arm';
+import { productsUsed } from '@sabor/core/step/mix';
+import { SLOTS } from '@sabor/core/step/slots';
 import { doseGrams, type Weighed, weighedBy } from '@sabor/core/step/weighed';
+import { DAY_MS } from '@sabor/core/time/dates';
 import { bottleLasts, type Dated, revertedOn, trialAhead } from '@sabor/core/trial/ahead';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useNotAtDose } from '../../api/doses.ts';
-import { get } from '../../api/http.ts';
 import {
   useHairFile,
   useOwnIngredients,
@@ -23,10 +25,10 @@ import {
   useShelf,
   useWeather,
 } from '../../api/queries.ts';
+import { get } from '../../http/http.ts';
 import { showDate } from '../../ui/show.ts';
 import { screeningWorker } from '../../workers/screening.ts';
 import { placeNow } from '../screen/start-asked.ts';
-import { usedInArm } from './used-in-arm.ts';
 
 /** Grams between the arms' starting ground from which it is called unequal. Model assumption. */
 const UNEQUAL = 0.5;
@@ -41,11 +43,14 @@ const gramsInArm = (
   step: TrialInput['plan'][number],
   arm: TrialInput['arms'][number],
   weighed: Weighed,
-): { productId: string; grams: number | null }[] =>
-  usedInArm(step, arm).map(({ productId, dose }) => ({
+): { productId: string; grams: number | null }[] => {
+  const settings = stepOnArm(step, arm);
+  if (settings === 'left out') return [];
+  return productsUsed(settings).map(({ productId, dose }) => ({
     productId,
-    grams: doseGrams(weighed, productId, dose, step.sections),
+    grams: doseGrams(weighed, productId, dose, settings.sections),
   }));
+};
 
 /** Grams each product takes on a wash day, on average over the arms; halves take half of each arm. */
 function gramsPerDay(value: TrialInput, weighed: Weighed): Map<string, number> {
@@ -90,7 +95,7 @@ function useGroundAhead(value: TrialInput, products: readonly Product[]) {
 function useAirAhead(wearerId: string): Dated[] {
   const weather = useWeather();
   const now = useMemo(() => Date.now(), []);
-  const air = usePlaceWeather(placeNow(weather.data, wearerId, localToday()) ?? '', now - 86_400_000, now);
+  const air = usePlaceWeather(placeNow(weather.data, wearerId, localToday()) ?? '', now - DAY_MS, now);
   return useMemo(() => {
     const byDay = new Map<string, number[]>();
     for (const { at, temperatureC, humidity } of air.data?.forecast ?? []) {

@@ -1,7 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial';
-import { post } from '../../api/http.ts';
 import { useChange } from '../../api/queries.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
+import { post } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 
 /** Where a blind trial stands: codes to print, guesses to give, the key to open. */

@@ -1,11 +1,11 @@
 import type { KeyEntry } from '@sabor/contract/trial';
-import { doseLabel } from '@sabor/core/doses/dose';
-import { SLOTS } from '@sabor/core/routine/slots';
+import { SLOTS } from '@sabor/core/step/slots';
+import { doseInWords } from '@sabor/words/dose';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { get } from '../../api/http.ts';
 import { useTrial } from '../../api/queries.ts';
+import { get } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 
@@ -67,7 +67,7 @@ export function Screen() {
                   <td>
                     {fills.map(({ slot, product, dose }) => (
                       <span key={slot} className="block">
-                        {SLOTS[slot].label}: {product ?? 'no product'}, {doseLabel(dose)} each time
+                        {SLOTS[slot].label}: {product ?? 'no product'}, {doseInWords(dose)} each time
                       </span>
                     ))}
                   </td>

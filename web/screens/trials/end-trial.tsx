@@ -1,6 +1,6 @@
 import type { Trial } from '@sabor/contract/trial';
-import { post } from '../../api/http.ts';
 import { useChange } from '../../api/queries.ts';
+import { post } from '../../http/http.ts';
 import { ReasonDialog } from '../../ui/reason-dialog.tsx';
 
 export function EndTrial({ trial }: { trial: Trial }) {

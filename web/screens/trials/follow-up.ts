@@ -1,5 +1,5 @@
 import type { TrialDetail, TrialInput } from '@sabor/contract/trial';
-import { SLOTS } from '@sabor/core/routine/slots';
+import { SLOTS } from '@sabor/core/step/slots';
 import { usualDays } from '@sabor/core/trial/designs';
 import { v7 } from 'uuid';
 

@@ -1,7 +1,7 @@
 import type { TrialDetail, TrialInput } from '@sabor/contract/trial';
 import { IDEAS, ideaAsArm } from '@sabor/core/basin/ideas';
-import { SLOTS } from '@sabor/core/routine/slots';
-import { settingsOf } from '@sabor/core/routine/step';
+import { SLOTS } from '@sabor/core/step/slots';
+import { settingsOf } from '@sabor/core/step/step';
 import { usualDays } from '@sabor/core/trial/designs';
 import { v7 } from 'uuid';
 

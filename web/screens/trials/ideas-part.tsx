@@ -1,6 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial';
 import { IDEAS } from '@sabor/core/basin/ideas';
-import { SLOTS } from '@sabor/core/routine/slots';
+import { SLOTS } from '@sabor/core/step/slots';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 

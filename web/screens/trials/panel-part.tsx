@@ -4,8 +4,8 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
-import { put } from '../../api/http.ts';
 import { useChange, useWearers } from '../../api/queries.ts';
+import { put } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { panelReachInWorker } from '../../workers/comparison.ts';
 

@@ -1,8 +1,9 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import { washCost } from '@sabor/core/shelf/wash-cost';
+import { stepOnArm } from '@sabor/core/step/in-arm';
+import { productsUsed } from '@sabor/core/step/mix';
 import { calibratedFor, weighedBy } from '@sabor/core/step/weighed';
-import { usedInArm } from './used-in-arm.ts';
 
 /** What the plan's wash days cost in product, in words; null where prices are missing or mixed. */
 export function costOfPlan(value: TrialInput, products: readonly Product[]): string | null {
@@ -11,12 +12,15 @@ export function costOfPlan(value: TrialInput, products: readonly Product[]): str
   const perArm = value.arms.map((arm) =>
     washCost(
       value.plan.flatMap((step) => {
-        return usedInArm(step, arm).flatMap(({ productId, dose }) => {
+        const settings = stepOnArm(step, arm);
+        if (settings === 'left out') return [];
+        const { sections } = settings;
+        return productsUsed(settings).flatMap(({ productId, dose }) => {
           const product = shelf.get(productId);
           if (!product) return [];
           const { name, price, currency, sizeMl } = product;
           const calibrated = calibratedFor(weighed, productId, dose);
-          return { productName: name, price, currency, sizeMl, dose, sections: step.sections, calibrated };
+          return { productName: name, price, currency, sizeMl, dose, sections, calibrated };
         });
       }),
     ),

@@ -1,6 +1,6 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail, TrialInput } from '@sabor/contract/trial';
-import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { describe, expect, it } from 'vitest';
 import { fitDays, turnedTo } from './design-part.tsx';
 import { swapOne } from './follow-up.ts';

@@ -1,9 +1,9 @@
 import type { Routine } from '@sabor/contract/routine';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
-import { doseLabel } from '@sabor/core/doses/dose';
-import { SLOTS } from '@sabor/core/routine/slots';
 import { labelDepartures } from '@sabor/core/shelf/label-directions';
+import { SLOTS } from '@sabor/core/step/slots';
+import { doseInWords } from '@sabor/words/dose';
 import { v7 } from 'uuid';
 import { ChoiceField } from '../../ui/inputs.tsx';
 
@@ -115,7 +115,7 @@ export function RoutinePart({
                         ? 'under test'
                         : [
                             product ?? (step.dose ? 'no product chosen' : null),
-                            step.dose && doseLabel(step.dose),
+                            step.dose && doseInWords(step.dose),
                             step.minutes && `${step.minutes} min`,
                           ]
                             .filter(Boolean)

@@ -4,11 +4,12 @@ import { type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
-import { put } from '../../api/http.ts';
 import { useChange, useShelf, useTrial, useWearer } from '../../api/queries.ts';
+import { useVoice } from '../../api/voice.ts';
 import { AllocationStrip } from '../../drawings/allocation-strip.tsx';
 import { planRows, ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
 import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
+import { put } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Caution, Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
@@ -27,31 +28,17 @@ export function Screen() {
   if (trial.isPending || shelf.isPending) return <Loading what="the trial" />;
   if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
-  const names = new Map(shelf.data.products.map((product) => [product.id, product.name]));
-  return (
-    <TrialPage
-      trial={trial.data}
-      name={(product) => names.get(product) ?? 'a product'}
-      weighed={weighedBy(shelf.data.products)}
-    />
-  );
+  return <TrialPage trial={trial.data} weighed={weighedBy(shelf.data.products)} />;
 }
 
-function TrialPage({
-  trial,
-  name,
-  weighed,
-}: {
-  trial: TrialDetail;
-  name: (id: string) => string;
-  weighed: Weighed;
-}) {
+function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed }) {
+  const voice = useVoice();
   const wearer = useWearer(trial.wearerId);
   const washDays = trial.washDayRecords;
-  const columns = ribbonColumns(trial, washDays, name);
+  const columns = ribbonColumns(trial, washDays, voice);
   const rows = [
-    ...planRows(trial, columns, name),
-    ...washDayRows(trial, washDays, columns, name, (day) => showDate(day.localDate), weighed),
+    ...planRows(trial, columns, voice),
+    ...washDayRows(trial, washDays, columns, voice, (day) => showDate(day.localDate), weighed),
   ];
   const open = washDays.find((day) => day.status === 'under way' || day.status === 'worn');
   return (

@@ -1,7 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial';
-import { airOf } from '@sabor/contract/wash-day';
 import { beaufort } from '@sabor/core/climate/beaufort';
 import { dewPoint } from '@sabor/core/climate/dew-point';
+import { airOf } from '@sabor/reading/air-of';
 import { Link } from 'react-router';
 import { useSettings } from '../../api/queries.ts';
 import { armStyle } from '../../drawings/arm-style.ts';

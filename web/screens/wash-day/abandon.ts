@@ -1,6 +1,6 @@
 import type { WashDay } from '@sabor/contract/wash-day';
-import { post } from '../../api/http.ts';
 import { useWashDayChange } from '../../api/queries.ts';
+import { post } from '../../http/http.ts';
 
 export const ABANDONING =
   'It stays on record with its reason and counts for nothing. Its place in the lot comes up again with the same arm.';

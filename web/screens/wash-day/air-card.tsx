@@ -1,4 +1,5 @@
-import { type Air, airOf, type WashDay } from '@sabor/contract/wash-day';
+import type { Air, WashDay } from '@sabor/contract/wash-day';
+import { airOf } from '@sabor/reading/air-of';
 import { AirFields, useAir } from './air-fields.tsx';
 import { AirReading } from './air-reading.tsx';
 import { AttachedAir } from './attached-air.tsx';

@@ -3,8 +3,8 @@ import { type Air, type WashDay, WashDayChange } from '@sabor/contract/wash-day'
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useState } from 'react';
 import * as v from 'valibot';
-import { Refused } from '../../api/http.ts';
 import { useSettings } from '../../api/queries.ts';
+import { Refused } from '../../http/http.ts';
 import { NumberField } from '../../ui/inputs.tsx';
 
 /** A wash day's air while it is typed: checked, then saved; true when it was saved. */

@@ -1,4 +1,5 @@
-import { type Air, airOf, type WashDay } from '@sabor/contract/wash-day';
+import type { Air, WashDay } from '@sabor/contract/wash-day';
+import { airOf } from '@sabor/reading/air-of';
 import { useSettings } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
 import { showTemperature } from '../../ui/show.ts';

@@ -2,12 +2,12 @@ import type { Product } from '@sabor/contract/shelf';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { IDEAS } from '@sabor/core/basin/ideas';
 import { IN_THE_HAND, type InHand } from '@sabor/core/basin/in-the-hand';
-import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/basin/marks';
 import { minutesSpent, unpausedMs } from '@sabor/core/basin/minutes';
 import { gramsUsed } from '@sabor/core/basin/stable-reading';
-import { SLOTS } from '@sabor/core/routine/slots';
+import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/step/marks';
+import { SLOTS } from '@sabor/core/step/slots';
 import { useState } from 'react';
-import { makeTap } from '../../basin/outbox.ts';
+import { makeTap } from '../../offline/outbox.ts';
 import { TextField } from '../../ui/inputs.tsx';
 
 const pauseText = ({ from, to, reason }: WashStep['pauses'][number]) => {

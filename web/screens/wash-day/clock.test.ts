@@ -1,5 +1,5 @@
 import { NOTHING_TOLD, type WashDay, type WashStep } from '@sabor/contract/wash-day';
-import { EMPTY_SETTINGS } from '@sabor/core/routine/step';
+import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { describe, expect, it } from 'vitest';
 import { clockMinutes, clockText, runningSteps } from './clock.ts';
 import { inputOf } from './step-input.ts';

@@ -1,8 +1,8 @@
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { secondsLeft } from '@sabor/core/basin/minutes';
-import { spokenOver } from '@sabor/core/basin/spoken';
+import { spokenOver } from '@sabor/words/spoken';
 import { useEffect, useRef, useState } from 'react';
-import { chime, speak, wantsSpeech } from '../../basin/sound.ts';
+import { chime, speak, wantsSpeech } from '../../devices/sound.ts';
 
 /** "4:07"; without its sign. */
 export const clockText = (seconds: number): string => {

@@ -1,6 +1,6 @@
 import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
 import { useState } from 'react';
-import type { Refused } from '../../api/http.ts';
+import type { Refused } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/inputs.tsx';
 import { fromLocalInput, toLocalInput } from '../../ui/show.ts';

@@ -1,13 +1,14 @@
 import type { Product } from '@sabor/contract/shelf';
-import { airOf, type WashDay } from '@sabor/contract/wash-day';
+import type { WashDay } from '@sabor/contract/wash-day';
 import { EFFORT, type Effort } from '@sabor/core/basin/effort';
 import { minutesByPhase, minutesSpent, PHASES, type Phase } from '@sabor/core/basin/minutes';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { SHED_A_DAY, SHED_VERDICTS, shedSinceDetangle } from '@sabor/core/hair/measured/shed';
-import { productsUsed } from '@sabor/core/routine/mix';
 import { washCost } from '@sabor/core/shelf/wash-cost';
+import { departures } from '@sabor/core/step/departures';
+import { productsUsed } from '@sabor/core/step/mix';
 import { calibratedFor, doseGrams, weighedBy } from '@sabor/core/step/weighed';
-import { departures } from '@sabor/core/trial/departures';
+import { airOf } from '@sabor/reading/air-of';
 import { useSettings } from '../../api/queries.ts';
 import { showTemperature } from '../../ui/show.ts';
 
@@ -69,10 +70,7 @@ export function DayFigures({
       calibrated: calibratedFor(weighed, id, dose),
     })),
   );
-  const departed = day.steps.reduce(
-    (all, step) => all + departures(step, (id) => shelf.get(id)?.name ?? 'a product', weighed).length,
-    0,
-  );
+  const departed = day.steps.reduce((all, step) => all + departures(step, weighed).length, 0);
   const air = airOf(day);
   const dew =
     air.temperatureC !== null && air.humidity !== null ? dewPoint(air.temperatureC, air.humidity) : null;

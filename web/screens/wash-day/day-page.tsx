@@ -4,13 +4,14 @@ import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { weighedBy } from '@sabor/core/step/weighed';
 import { Link } from 'react-router';
-import { patch } from '../../api/http.ts';
 import { useWashDayChange } from '../../api/queries.ts';
-import { SentLine } from '../../basin/sent-line.tsx';
+import { useVoice } from '../../api/voice.ts';
 import { ArmName } from '../../drawings/arm-name.tsx';
 import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
 import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
+import { patch } from '../../http/http.ts';
+import { SentLine } from '../../offline/sent-line.tsx';
 import { ButtonLink } from '../../ui/button.tsx';
 import { ReasonDialog } from '../../ui/reason-dialog.tsx';
 import { showDate } from '../../ui/show.ts';
@@ -72,9 +73,9 @@ export function DayPage({
 }) {
   const change = useWashDayChange(day.id, (to: WashDayChange) => patch<WashDay>(`/wash-days/${day.id}`, to));
   const abandon = useAbandon(day.id);
-  const name = (id: string) => products.find((product) => product.id === id)?.name ?? 'a product';
-  const columns = ribbonColumns(trial, [day], name);
-  const rows = washDayRows(trial, [day], columns, name, () => STATUS[day.status].label, weighedBy(products));
+  const voice = useVoice();
+  const columns = ribbonColumns(trial, [day], voice);
+  const rows = washDayRows(trial, [day], columns, voice, () => STATUS[day.status].label, weighedBy(products));
   const arms = armsOfDay(trial, day);
   const open = day.status === 'worn' && !trial.endedAt;
   return (

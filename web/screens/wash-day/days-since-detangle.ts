@@ -1,5 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
+import { DAY_MS } from '@sabor/core/time/dates';
 
 /** Whole days since an earlier wash day of this trial on which the hair was detangled; null where there is none. */
 export function daysSinceDetangle(day: WashDay, trial: Pick<TrialDetail, 'washDayRecords'>): number | null {
@@ -13,5 +14,5 @@ export function daysSinceDetangle(day: WashDay, trial: Pick<TrialDetail, 'washDa
     .map(({ startedAt }) => Date.parse(startedAt))
     .sort((a, b) => a - b)
     .at(-1);
-  return last === undefined ? null : Math.max(1, Math.round((Date.parse(day.startedAt) - last) / 86_400_000));
+  return last === undefined ? null : Math.max(1, Math.round((Date.parse(day.startedAt) - last) / DAY_MS));
 }

@@ -4,7 +4,7 @@ import {
   type WashDay,
   type WashDayChange,
 } from '@sabor/contract/wash-day';
-import { doseLabel } from '@sabor/core/doses/dose';
+import { doseInWords } from '@sabor/words/dose';
 
 /** In a dose run-in: what the dose felt like; the next one follows from it. */
 export function DoseFelt({
@@ -20,7 +20,7 @@ export function DoseFelt({
   return (
     <section aria-labelledby="dose-felt">
       <h2 id="dose-felt" className="mb-2 text-xl">
-        Today’s dose: {doseLabel(step?.dose ?? null)}
+        Today’s dose: {doseInWords(step?.dose ?? null)}
       </h2>
       <p className="mb-2 text-soft">How was it on this head? The next wash day’s dose follows.</p>
       <div className="flex flex-wrap gap-2">

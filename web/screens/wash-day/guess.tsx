@@ -1,7 +1,7 @@
 import type { GuessInput, TrialDetail } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
-import { put } from '../../api/http.ts';
 import { useChange } from '../../api/queries.ts';
+import { put } from '../../http/http.ts';
 import { useSay } from '../../ui/undo.tsx';
 
 /** Which arm the rater takes it for, once its ratings are locked and before the key opens. */

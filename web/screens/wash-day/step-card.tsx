@@ -3,15 +3,15 @@ import type { Product } from '@sabor/contract/shelf';
 import type { NewTap, StepSet } from '@sabor/contract/taps';
 import { type WashDay, type WashStep, WashStepInput } from '@sabor/contract/wash-day';
 import { unpausedMs } from '@sabor/core/basin/minutes';
-import { doseLabel } from '@sabor/core/doses/dose';
-import { type ExtraKey, extraWords } from '@sabor/core/routine/extras';
-import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/routine/settings';
-import { SLOTS, type Slot } from '@sabor/core/routine/slots';
+import { departures } from '@sabor/core/step/departures';
+import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { weighedBy } from '@sabor/core/step/weighed';
-import { departures } from '@sabor/core/trial/departures';
+import { doseInWords } from '@sabor/words/dose';
+import { departureInWords, stepInWords } from '@sabor/words/step';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import * as v from 'valibot';
+import { useVoice } from '../../api/voice.ts';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { StepSettingsFields } from '../../ui/step-settings.tsx';
 import { Asides } from './asides.tsx';
@@ -92,16 +92,9 @@ export function StepCard({
     addEventListener('keydown', press);
     return () => removeEventListener('keydown', press);
   }, []);
-  const how = [
-    step.wetness && `on ${WETNESS[step.wetness].label} hair`,
-    step.sections && `${step.sections} sections`,
-    step.technique && TECHNIQUES[step.technique].label,
-    step.tool && TOOLS[step.tool].label,
-    step.heat && `heat: ${HEATS[step.heat].label}`,
-    ...Object.entries(step.extra).map(([key, value]) => extraWords(key as ExtraKey, value)),
-  ].filter(Boolean);
-  const names = (id: string) => products.find((known) => known.id === id)?.name ?? 'a product';
-  const departed = departures(step, names, weighedBy(products));
+  const voice = useVoice();
+  const how = stepInWords({ ...step, productId: null, dose: null, minutes: null }, voice, { between: ' · ' });
+  const departed = departures(step, weighedBy(products)).map((one) => departureInWords(one, voice));
   return (
     <section className="flex flex-1 flex-col" aria-labelledby="step">
       <div className="flex-1">
@@ -121,8 +114,8 @@ export function StepCard({
           </p>
         )}
         {product && <p className="mt-3 text-3xl font-semibold leading-tight">{product.name}</p>}
-        {step.dose && <p className="figure mt-1 text-4xl text-[#F2B765]">{doseLabel(step.dose)}</p>}
-        {how.length > 0 && <p className="mt-2 text-2xl">{how.join(' · ')}</p>}
+        {step.dose && <p className="figure mt-1 text-4xl text-[#F2B765]">{doseInWords(step.dose)}</p>}
+        {how && <p className="mt-2 text-2xl">{how}</p>}
         <p className="mt-3 text-lg text-paper/80">{slot.says}</p>
         {step.note && <p className="mt-2 text-lg">“{step.note}”</p>}
         {product?.labelDirections && (
@@ -148,7 +141,7 @@ export function StepCard({
         )}
         {departed.length > 0 && (
           <ul className="mt-4 border-l-4 border-[#F2B765] pl-3 text-lg" aria-label="Departures">
-            {departed.map(({ says }) => (
+            {departed.map((says) => (
               <li key={says}>{says}</li>
             ))}
           </ul>

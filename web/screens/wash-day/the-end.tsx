@@ -2,7 +2,7 @@ import type { Product } from '@sabor/contract/shelf';
 import type { NewTap } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { EFFORT, type Effort } from '@sabor/core/basin/effort';
-import { SLOTS } from '@sabor/core/routine/slots';
+import { SLOTS } from '@sabor/core/step/slots';
 import { Link } from 'react-router';
 import { big, chip } from './big.ts';
 import { DayFigures } from './day-figures.tsx';

@@ -1,6 +1,6 @@
 import type { WashStep } from '@sabor/contract/wash-day';
-import { PAUSE_REASONS, type PauseReason } from '@sabor/core/basin/marks';
-import { SLOTS } from '@sabor/core/routine/slots';
+import { PAUSE_REASONS, type PauseReason } from '@sabor/core/step/marks';
+import { SLOTS } from '@sabor/core/step/slots';
 import { v7 } from 'uuid';
 import { chip } from './big.ts';
 import { clockText, type RunningStep } from './clock.ts';

@@ -3,8 +3,8 @@ import type { NewTap } from '@sabor/contract/taps';
 import type { WashStep } from '@sabor/contract/wash-day';
 import { gramsUsed } from '@sabor/core/basin/stable-reading';
 import { doseGrams, weighedBy } from '@sabor/core/step/weighed';
-import { ScaleFace } from '../../basin/scale-face.tsx';
-import { useScale } from '../../basin/use-scale.ts';
+import { ScaleFace } from '../../devices/scale-face.tsx';
+import { useScale } from '../../devices/use-scale.ts';
 import { chip } from './big.ts';
 
 const PHASES = [

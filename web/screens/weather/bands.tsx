@@ -3,8 +3,8 @@ import { DEW_POINT_BANDS, type DewPointBand } from '@sabor/core/climate/dew-poin
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useEffect, useState } from 'react';
 import * as v from 'valibot';
-import { patch } from '../../api/http.ts';
 import { useChange, useSettings, useSettingsKnown } from '../../api/queries.ts';
+import { patch } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, TextField } from '../../ui/inputs.tsx';
 import { useSay } from '../../ui/undo.tsx';

@@ -1,12 +1,12 @@
 import { fieldsOf } from '@sabor/contract/problem';
 import { BatchInput, type Place } from '@sabor/contract/weather';
-import { momentsOf, zoneOffset } from '@sabor/core/outcomes/local-clock';
+import { momentsOf, zoneOffset } from '@sabor/core/time/zones';
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import * as v from 'valibot';
-import { put, remove } from '../../api/http.ts';
 import { useChange, useSettings } from '../../api/queries.ts';
+import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { NumberField, TextField } from '../../ui/inputs.tsx';
 import { useSay } from '../../ui/undo.tsx';

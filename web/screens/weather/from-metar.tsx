@@ -1,8 +1,8 @@
 import type { MetarReport, Place } from '@sabor/contract/weather';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { put, remove } from '../../api/http.ts';
 import { useChange, useSettings } from '../../api/queries.ts';
+import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { Field, inputLook } from '../../ui/field.tsx';
 import { TextField } from '../../ui/inputs.tsx';

@@ -1,14 +1,14 @@
 import type { Place, PlaceWeather } from '@sabor/contract/weather';
 import { summarise } from '@sabor/core/climate/observation';
 import { SCENARIOS, WEATHER_SOURCES } from '@sabor/core/climate/places';
-import { startOfDay } from '@sabor/core/outcomes/local-clock';
-import { localDate } from '@sabor/core/outcomes/local-date';
+import { DAY_MS } from '@sabor/core/time/dates';
+import { localDate, startOfDay } from '@sabor/core/time/zones';
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { remove } from '../../api/http.ts';
 import { useChange, usePlaceWeather, useSettings, useWeather } from '../../api/queries.ts';
 import { WeatherCurve } from '../../drawings/weather-curve.tsx';
+import { remove } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
@@ -41,8 +41,8 @@ function PlacePage({ place }: { place: Place }) {
     place.lastAt ? [localDate(place.lastAt, place.timeZone), today].sort()[0]! : today,
   );
   const [stretch, setStretch] = useState<keyof typeof STRETCHES>('7');
-  const end = (/^\d{4}-\d\d-\d\d$/.test(until) ? startOfDay(until, place.timeZone) : Date.now()) + 86_400_000;
-  const weather = usePlaceWeather(place.id, end - Number(stretch) * 86_400_000, end);
+  const end = (/^\d{4}-\d\d-\d\d$/.test(until) ? startOfDay(until, place.timeZone) : Date.now()) + DAY_MS;
+  const weather = usePlaceWeather(place.id, end - Number(stretch) * DAY_MS, end);
   return (
     <>
       <Heading

@@ -2,7 +2,7 @@ import { type Place, type ReadingRow, ROWS_AT_ONCE } from '@sabor/contract/weath
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { v7 } from 'uuid';
-import { put, remove } from '../../api/http.ts';
+import { put, remove } from '../../http/http.ts';
 
 export interface Upload {
   state: 'waiting' | 'storing' | 'done' | 'stopped' | 'failed';

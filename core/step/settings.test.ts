@@ -1,0 +1,76 @@
+import { describe, expect, it } from 'vitest';
+import { settingInWords } from '../../words/step.ts';
+import {
+  COMMON_KEYS,
+  EXTRA_KEYS,
+  extraProblem,
+  SETTING_KEYS,
+  SETTINGS,
+  type Setting,
+  type SettingKey,
+  type SettingValue,
+  sameExtra,
+  settingsFor,
+  settingValue,
+  withSetting,
+} from './settings.ts';
+import { SLOTS } from './slots.ts';
+import { EMPTY_SETTINGS, settingsOf } from './step.ts';
+
+describe('the settings of a step', () => {
+  const keys = EXTRA_KEYS;
+
+  it('belong to slots there are, and every slot of a wash day has its own', () => {
+    for (const key of keys) for (const slot of SETTINGS[key].slots) expect(SLOTS).toHaveProperty(slot);
+    expect(settingsFor('cleanse')).toContain('rounds');
+    expect(settingsFor('dry')).toContain('stopAt');
+    expect(settingsFor('refresh')).toContain('tier');
+    expect(settingsFor('blot')).not.toContain('stopAt');
+  });
+
+  it('refuse what they cannot be, with a sentence', () => {
+    for (const key of keys) {
+      expect(extraProblem(key, { odd: true }), key).toMatch(/\.$/);
+      const setting: Setting = SETTINGS[key];
+      if (setting.kind === 'number') {
+        expect(extraProblem(key, setting.least)).toBeNull();
+        expect(extraProblem(key, setting.most + 1)).toContain(String(setting.most));
+      }
+    }
+    expect(extraProblem('places', [])).toContain('one at least');
+    expect(extraProblem('cap', false)).toContain('left out');
+  });
+
+  it('are the same within the tolerance; how far hair is dried within five points', () => {
+    expect(sameExtra('water', 100, 119, 0.2)).toBe(true);
+    expect(sameExtra('water', 100, 130, 0.2)).toBe(false);
+    expect(sameExtra('stopAt', 90, 94, 0.2)).toBe(true);
+    expect(sameExtra('stopAt', 100, 90, 0.2)).toBe(false);
+    expect(sameExtra('places', ['crown', 'nape'], ['nape', 'crown'], 0.2)).toBe(true);
+    expect(sameExtra('cap', true, undefined, 0.2)).toBe(false);
+  });
+
+  it('say themselves in words', () => {
+    const words = (key: SettingKey, value: SettingValue) =>
+      settingInWords(key, value, { product: (id) => `product ${id}` });
+    expect(words('stopAt', 90)).toBe('stop when dry to 90 %');
+    expect(words('cap', true)).toBe('under a cap');
+    expect(words('posture', 'forward')).toBe('head forward');
+    expect(words('sections', 1)).toBe('1 section');
+    expect(words('rounds', 2)).toBe('rounds 2 times');
+    for (const key of SETTING_KEYS) expect(words(key, undefined), key).not.toMatch(/undefined|null|NaN/);
+  });
+
+  it('are each read, changed and taken back wherever they are kept', () => {
+    for (const key of SETTING_KEYS) {
+      const set = withSetting(EMPTY_SETTINGS, key, 'x');
+      expect(settingValue(set, key)).toBe('x');
+      expect(withSetting(set, key, null)).toEqual(EMPTY_SETTINGS);
+      expect(settingsOf(set)).toEqual(set);
+    }
+    expect(EMPTY_SETTINGS).toEqual({
+      ...Object.fromEntries(COMMON_KEYS.map((key) => [key, null])),
+      extra: {},
+    });
+  });
+});

@@ -1,0 +1,366 @@
+import type { Dose } from '../doses/dose.ts';
+import { PARTINGS } from '../hair/wishes.ts';
+import { PLACES } from '../hair/zones.ts';
+import type { Vocabulary } from '../vocabulary.ts';
+import { HEATS, TECHNIQUES, TOOLS, WARMTHS, WETNESS } from './choices.ts';
+import { type MixPart, mixProblem, sameMix } from './mix.ts';
+import type { Slot } from './slots.ts';
+
+/**
+ * A setting of a step. `held` says how strictly it is held: the same or not; within the step's tolerance as a share;
+ * within so many of its own unit, where a share would mislead; or the same where both sides recorded it.
+ */
+export type Setting = {
+  label: string;
+  /** Its name within a sentence, where the label does not read well there. */
+  noun?: string;
+  /** In a column of its own, which every step has, or among the step's `extra` settings. */
+  stored: 'column' | 'extra';
+  held: 'same' | 'share' | 'if recorded' | { within: number };
+  /** Slots it suits; all of them where left out. */
+  slots?: readonly Slot[];
+  /** It belongs in the shortest telling of a step. */
+  brief?: boolean;
+} & (
+  | { kind: 'product' | 'dose' | 'tick' | 'mix' }
+  | { kind: 'number'; unit: string; units?: string; least: number; most: number; whole?: boolean }
+  | { kind: 'choice' | 'several'; options: Vocabulary }
+);
+
+const STYLED = ['leave-in', 'emollient', 'hold', 'technique', 'second-coat'] as const;
+const SOAKED = ['pre-wash', 'treat', 'condition'] as const;
+const PLACED = [
+  'pre-wash',
+  'treat',
+  'condition',
+  'leave-in',
+  'emollient',
+  'hold',
+  'technique',
+  'second-coat',
+  'dry',
+  'set',
+  'break-cast',
+  'separate',
+  'refresh',
+] as const;
+
+/**
+ * Every setting a step can have, in the order of telling. A new one is a row here: forms, wire, storage, comparison and
+ * words read this table. One that suits only some slots is stored as `extra`. `places`: the step is for these alone.
+ */
+export const SETTINGS = {
+  productId: { label: 'Product', kind: 'product', stored: 'column', held: 'same', brief: true },
+  dose: { label: 'Dose', kind: 'dose', stored: 'column', held: 'share', brief: true },
+  sections: {
+    label: 'Sections',
+    kind: 'number',
+    unit: 'section',
+    units: 'sections',
+    least: 1,
+    most: 40,
+    whole: true,
+    stored: 'column',
+    held: 'if recorded',
+  },
+  wetness: {
+    label: 'Hair is',
+    noun: 'wetness',
+    kind: 'choice',
+    options: WETNESS,
+    stored: 'column',
+    held: 'same',
+  },
+  technique: {
+    label: 'Technique',
+    kind: 'choice',
+    options: TECHNIQUES,
+    stored: 'column',
+    held: 'same',
+    brief: true,
+  },
+  tool: {
+    label: 'Tool',
+    kind: 'choice',
+    options: TOOLS,
+    stored: 'column',
+    held: 'same',
+    brief: true,
+  },
+  heat: { label: 'Heat', kind: 'choice', options: HEATS, stored: 'column', held: 'same' },
+  minutes: {
+    label: 'Minutes',
+    kind: 'number',
+    unit: 'min',
+    least: 0,
+    most: 2880,
+    stored: 'column',
+    held: 'share',
+    brief: true,
+  },
+  places: {
+    label: 'Only at',
+    kind: 'several',
+    stored: 'extra',
+    held: 'same',
+    options: PLACES,
+    slots: PLACED,
+  },
+  rounds: {
+    label: 'Rounds',
+    kind: 'number',
+    stored: 'extra',
+    held: 'share',
+    unit: 'times',
+    least: 1,
+    most: 5,
+    slots: ['cleanse', 'rinse'],
+  },
+  water: {
+    label: 'Water worked in',
+    kind: 'number',
+    stored: 'extra',
+    held: 'share',
+    unit: 'ml',
+    least: 1,
+    most: 2000,
+    slots: ['cleanse', 'condition', 'leave-in', 'refresh'],
+  },
+  dilution: {
+    label: 'Parts of water to one of product',
+    kind: 'number',
+    stored: 'extra',
+    held: 'share',
+    unit: 'parts',
+    least: 0.1,
+    most: 100,
+    slots: ['cleanse', 'treat', 'refresh'],
+  },
+  cap: { label: 'Under a cap', kind: 'tick', stored: 'extra', held: 'same', slots: SOAKED },
+  warmth: {
+    label: 'Warmth from',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: WARMTHS,
+    slots: SOAKED,
+  },
+  rinsing: {
+    label: 'Water is',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: { cold: { label: 'cold' }, lukewarm: { label: 'lukewarm' }, warm: { label: 'warm' } },
+    slots: ['cleanse', 'rinse'],
+  },
+  brushed: {
+    label: 'Brushed through',
+    kind: 'tick',
+    stored: 'extra',
+    held: 'same',
+    slots: ['treat', 'condition', 'rinse', 'leave-in'],
+  },
+  sectioning: {
+    label: 'Sections as',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: {
+      quarters: { label: 'quarters' },
+      rows: { label: 'rows of about 25 mm' },
+      free: { label: 'as they fall' },
+    },
+    slots: STYLED,
+  },
+  posture: {
+    label: 'Head',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: { upright: { label: 'upright' }, forward: { label: 'forward' }, aside: { label: 'to a side' } },
+    slots: ['cleanse', ...STYLED, 'dry'],
+  },
+  turning: {
+    label: 'Coils turn',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: {
+      away: { label: 'away from the face' },
+      towards: { label: 'towards the face' },
+      alternate: { label: 'alternately' },
+    },
+    slots: ['hold', 'technique', 'set'],
+  },
+  parting: {
+    label: 'Parting',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: PARTINGS,
+    slots: ['leave-in', 'hold', 'technique', 'dry', 'separate'],
+  },
+  power: {
+    label: 'Dryer’s air',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: { low: { label: 'low' }, medium: { label: 'medium' }, high: { label: 'high' } },
+    slots: ['dry'],
+  },
+  stopAt: {
+    label: 'Stop when dry to',
+    kind: 'number',
+    stored: 'extra',
+    held: { within: 5 },
+    unit: '%',
+    least: 30,
+    most: 100,
+    slots: ['half-dry', 'dry', 'set'],
+  },
+  tension: {
+    label: 'Stretched while drying',
+    kind: 'tick',
+    stored: 'extra',
+    held: 'same',
+    slots: ['dry', 'set'],
+  },
+  splits: {
+    label: 'Splits a coil',
+    kind: 'number',
+    stored: 'extra',
+    held: 'share',
+    unit: 'times',
+    least: 0,
+    most: 10,
+    slots: ['wet-check', 'separate'],
+  },
+  tier: {
+    label: 'How far',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: {
+      spot: { label: 'spot: a few curls' },
+      medium: { label: 'medium: misted over' },
+      full: { label: 'full re-wet' },
+    },
+    slots: ['refresh'],
+  },
+  mix: {
+    label: 'Home mix',
+    kind: 'mix',
+    stored: 'extra',
+    held: 'same',
+    slots: ['pre-wash', 'cleanse', 'treat', 'condition', 'rinse', 'hold', 'refresh'],
+  },
+  part: {
+    label: 'Part of a kit, in its order',
+    kind: 'number',
+    stored: 'extra',
+    held: 'share',
+    unit: '',
+    least: 1,
+    most: 9,
+    slots: ['pre-wash', 'treat'],
+  },
+} as const satisfies Record<string, Setting>;
+
+export type SettingKey = keyof typeof SETTINGS;
+type StoredAs<S extends Setting['stored']> = {
+  [K in SettingKey]: (typeof SETTINGS)[K]['stored'] extends S ? K : never;
+}[SettingKey];
+/** Settings every step can have. */
+export type CommonKey = StoredAs<'column'>;
+/** Settings that only some slots have. */
+export type ExtraKey = StoredAs<'extra'>;
+
+export const SETTING_KEYS = Object.keys(SETTINGS) as SettingKey[];
+export const COMMON_KEYS = SETTING_KEYS.filter((key): key is CommonKey => SETTINGS[key].stored === 'column');
+export const EXTRA_KEYS = SETTING_KEYS.filter((key): key is ExtraKey => SETTINGS[key].stored === 'extra');
+
+type ValueBy<S> = S extends { kind: 'dose' }
+  ? Dose
+  : S extends { kind: 'number' }
+    ? number
+    : S extends { kind: 'choice'; options: infer O }
+      ? Extract<keyof O, string>
+      : string;
+
+/** What is set in a step, in a plan as on a wash day. Null means: not set. */
+export type StepSettings = { [K in CommonKey]: ValueBy<(typeof SETTINGS)[K]> | null } & {
+  /** Settings that only some slots have. */
+  extra: Extra;
+};
+
+export type ExtraValue = number | string | boolean | readonly string[] | readonly MixPart[];
+/** What a step sets beyond the common settings; what is left out is not set. */
+export type Extra = { readonly [key in ExtraKey]?: ExtraValue | undefined };
+/** What any setting can be set to; null and undefined for not set. */
+export type SettingValue = ExtraValue | Dose | null | undefined;
+
+export const isCommon = (key: SettingKey): key is CommonKey => SETTINGS[key].stored === 'column';
+
+/** A step's value of a setting, wherever it is kept. */
+export const settingValue = (step: StepSettings, key: SettingKey): SettingValue =>
+  isCommon(key) ? step[key] : step.extra[key];
+
+/** The step with one setting changed; null or undefined unsets it. */
+export function withSetting<S extends StepSettings>(step: S, key: SettingKey, value: SettingValue): S {
+  if (isCommon(key)) return { ...step, [key]: value ?? null };
+  const { [key]: _, ...rest } = step.extra;
+  return { ...step, extra: value === null || value === undefined ? rest : { ...rest, [key]: value } };
+}
+
+/** The settings a slot can have, in their order. */
+export const settingsFor = (slot: Slot): SettingKey[] =>
+  SETTING_KEYS.filter((key) => {
+    const { slots }: Setting = SETTINGS[key];
+    return slots === undefined || slots.includes(slot);
+  });
+
+/** A sentence against an extra setting's value, or null when it can stand. */
+export function extraProblem(key: ExtraKey, value: unknown): string | null {
+  const setting: Setting = SETTINGS[key];
+  switch (setting.kind) {
+    case 'number':
+      return typeof value === 'number' && value >= setting.least && value <= setting.most
+        ? null
+        : `${setting.label} runs from ${setting.least} to ${setting.most}${setting.unit ? ` ${setting.unit}` : ''}.`;
+    case 'tick':
+      return value === true ? null : `${setting.label} is ticked or left out.`;
+    case 'mix':
+      return mixProblem(value);
+    case 'choice':
+      return typeof value === 'string' && Object.hasOwn(setting.options, value)
+        ? null
+        : `Choose ${setting.label.toLowerCase()} from the list.`;
+    case 'product':
+    case 'dose':
+      throw new Error(`${key} is no extra setting.`);
+    case 'several':
+      return Array.isArray(value) &&
+        value.length > 0 &&
+        value.every((one) => Object.hasOwn(setting.options, one))
+        ? null
+        : `Choose ${setting.label.toLowerCase()} from the list, one at least.`;
+  }
+}
+
+/** Whether two values of an extra setting say the same; numbers within `tolerance` as a share of the plan. */
+export function sameExtra(
+  key: ExtraKey,
+  planned: ExtraValue | undefined,
+  actual: ExtraValue | undefined,
+  tolerance: number,
+): boolean {
+  const { kind, held }: Setting = SETTINGS[key];
+  if (kind === 'mix') return sameMix(planned, actual, tolerance);
+  if (typeof planned === 'number' && typeof actual === 'number') {
+    const within = typeof held === 'object' ? held.within : Math.abs(planned) * tolerance;
+    return Math.abs(actual - planned) <= within + 1e-9;
+  }
+  if (Array.isArray(planned) && Array.isArray(actual))
+    return [...planned].sort().join() === [...actual].sort().join();
+  return planned === actual;
+}

@@ -1,0 +1,112 @@
+/**
+ * The rooms of the house and the arrows between them: what each may import from, itself aside. A room with `rooms` inside
+ * says the same of those; files that lie in its `hall` may be used by all of them, and files directly in it (its front:
+ * where things are put together) may use any. Arrows never run in a circle.
+ */
+export interface Room {
+  to: readonly string[];
+  rooms?: Readonly<Record<string, Room>>;
+  hall?: readonly string[];
+}
+
+const leaf = (...to: string[]): Room => ({ to });
+
+export const HOUSE: Readonly<Record<string, Room>> = {
+  core: {
+    to: [],
+    hall: ['vocabulary.ts', 'random.ts'],
+    rooms: {
+      units: leaf(),
+      table: leaf(),
+      time: leaf(),
+      outcomes: leaf('time'),
+      trial: leaf('time'),
+      inference: leaf('trial'),
+      doses: leaf('inference'),
+      climate: leaf('outcomes', 'time', 'units'),
+      hair: leaf('inference', 'outcomes', 'time', 'units'),
+      step: leaf('doses', 'hair'),
+      shelf: leaf('doses', 'step', 'table', 'time'),
+      routine: leaf('shelf', 'step'),
+      basin: leaf('doses', 'step', 'time'),
+      ingredients: leaf('hair', 'shelf', 'step', 'time'),
+      fairness: leaf('climate', 'outcomes', 'shelf', 'step', 'time'),
+      compare: leaf('hair', 'inference', 'outcomes', 'shelf', 'time', 'trial'),
+    },
+  },
+  contract: leaf('core'),
+  reading: leaf('contract', 'core'),
+  words: leaf('contract', 'core'),
+  demo: leaf('contract', 'core'),
+  server: {
+    to: ['contract', 'core', 'reading', 'words'],
+    rooms: {
+      http: leaf(),
+      db: leaf('http'),
+      devices: leaf(),
+      fuzz: leaf('testing'),
+      testing: leaf('db', 'http'),
+      resources: {
+        to: ['db', 'devices', 'http'],
+        rooms: {
+          settings: leaf(),
+          shelf: leaf(),
+          wearers: leaf(),
+          routines: leaf(),
+          screening: leaf(),
+          'hair-files': leaf(),
+          scale: leaf(),
+          backup: leaf('settings'),
+          weather: leaf(),
+          'wash-days': leaf('routines', 'weather'),
+          photographs: leaf('wash-days'),
+          trials: leaf('routines', 'wash-days', 'wearers'),
+          today: leaf('hair-files', 'settings', 'shelf', 'trials', 'wash-days', 'weather'),
+        },
+      },
+    },
+  },
+  web: {
+    to: ['contract', 'core', 'reading', 'words'],
+    rooms: {
+      http: leaf(),
+      workers: leaf(),
+      devices: leaf('http'),
+      offline: leaf('http'),
+      api: leaf('http', 'offline', 'workers'),
+      ui: leaf('api', 'http'),
+      drawings: leaf('api', 'ui'),
+      screens: {
+        to: ['api', 'devices', 'drawings', 'http', 'offline', 'ui', 'workers'],
+        rooms: {
+          'check-in': leaf(),
+          compare: leaf(),
+          data: leaf(),
+          heads: leaf(),
+          panel: leaf(),
+          routines: leaf(),
+          screen: leaf(),
+          shelf: leaf(),
+          'side-by-side': leaf(),
+          today: leaf(),
+          weather: leaf(),
+          photographs: leaf('check-in'),
+          trials: leaf('screen'),
+          'wash-day': leaf('weather'),
+          'lay-out': leaf('wash-day'),
+        },
+      },
+    },
+  },
+};
+
+/** Packages a room must do without: core computes only, words only speak, and the wire knows neither side. */
+export const KEPT_OUT: Readonly<Record<string, RegExp>> = {
+  core: /^(node:|react|express|pg$|valibot|date-fns|@tanstack)/,
+  words: /^(node:|react|express|pg$|valibot|@tanstack)/,
+  contract: /^(node:|react|express|pg$|@tanstack)/,
+  reading: /^(node:|react|express|pg$|valibot|@tanstack)/,
+  web: /^(node:|express|pg$|pino)/,
+  server: /^(react|@tanstack|radix-ui)/,
+  demo: /^(node:|react|express|pg$)/,
+};
