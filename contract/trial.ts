@@ -2,7 +2,7 @@ import type { MEASURES } from '@sabor/core/doses/measures';
 import type { Reach } from '@sabor/core/inference/reach';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import type { Slot } from '@sabor/core/step/slots';
-import { DESIGNS, designProblem } from '@sabor/core/trial/designs';
+import { DESIGNS, designOf, designProblem } from '@sabor/core/trial/designs';
 import * as v from 'valibot';
 import { eachOnce, id, name, note, number, oneOf, positive, whole } from './fields.ts';
 import type { Amendment, Overrule } from './promise.ts';
@@ -133,17 +133,18 @@ function faults(trial: Fields): { path: (string | number)[]; message: string }[]
       path: ['onDay'],
       message: `The hair is worn ${trial.wearDays} days; it cannot be judged on day ${trial.onDay}.`,
     });
-  if (design === 'refresh' && trial.onDay < 2)
+  const { firstDay, seeks } = designOf(design);
+  if (trial.onDay < firstDay)
     found.push({
       path: ['onDay'],
-      message: 'A refresh is judged from day 2 on. Give that day or a later one.',
+      message: `This design is judged from day ${firstDay} on. Give that day or a later one.`,
     });
   const [, most] = DESIGNS[design].arms;
   if (most === 1) {
     if (trial.blind)
       found.push({ path: ['blind'], message: 'With one arm there is nothing to be blind to.' });
     if (trial.looks === 2) found.push({ path: ['looks'], message: 'This design has no test to look at.' });
-    if (design === 'dose-run-in') found.push(...runInFaults(trial));
+    if (seeks === 'dose') found.push(...runInFaults(trial));
     return found;
   }
   const tested = trial.plan.filter((step) => step.part === 'tested');

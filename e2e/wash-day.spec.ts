@@ -37,7 +37,7 @@ test('steps can be corrected after the routine, and the ribbon follows', async (
   await page.getByRole('button', { name: 'Done like this' }).click();
   await page.goto(`/wash-days/${day}`);
   await expect(page.getByRole('list', { name: 'Departures from the plan' })).toContainText(
-    'dry: high instead of low. “in a hurry”',
+    'dry: Heat high instead of low. “in a hurry”',
   );
 });
 

@@ -15,7 +15,7 @@ import { settingsOf } from '@sabor/core/step/step';
 import { type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { daysBetween, plusDays } from '@sabor/core/time/dates';
 import { localDate } from '@sabor/core/time/zones';
-import { DESIGNS } from '@sabor/core/trial/designs';
+import { DESIGNS, designOf } from '@sabor/core/trial/designs';
 import { airOf } from './air-of.ts';
 import { sidesOf } from './side-of.ts';
 
@@ -151,9 +151,10 @@ export const runsOfTrial = (sources: FairnessSources): RunPlan[] =>
 /** Wash days to leave aside with the ones that are broken: whole blocks of four where the lot was drawn in blocks. */
 export function blocksOfDays(trial: TrialDetail, broken: ReadonlySet<string>): Set<string> {
   const days = trial.washDayRecords.filter(({ status }) => status !== 'abandoned');
-  if (trial.design !== 'blocks') return new Set(broken);
+  const { block } = designOf(trial.design);
+  if (block === null) return new Set(broken);
   const blocks = new Set(
-    days.filter(({ id }) => broken.has(id)).map(({ position }) => Math.floor(position / 4)),
+    days.filter(({ id }) => broken.has(id)).map(({ position }) => Math.floor(position / block)),
   );
-  return new Set(days.filter(({ position }) => blocks.has(Math.floor(position / 4))).map(({ id }) => id));
+  return new Set(days.filter(({ position }) => blocks.has(Math.floor(position / block))).map(({ id }) => id));
 }

@@ -66,7 +66,11 @@ const isSet = (value: SettingValue) =>
 export function settingInWords(key: SettingKey, value: SettingValue, names: Names): string {
   const { kind } = SETTINGS[key];
   if (!isSet(value) && kind !== 'product' && kind !== 'dose') return `${settingName(key)}: not set`;
-  if (isCommon(key)) return valueInWords(key, value, names);
+  if (isCommon(key)) {
+    const setting: Setting = SETTINGS[key];
+    const words = valueInWords(key, value, names);
+    return setting.kind === 'choice' && setting.said ? setting.said.replace('%', words) : words;
+  }
   if (kind === 'tick') return settingName(key);
   const words = valueInWords(key, value, names);
   return kind === 'mix' ? `${settingName(key)} of ${words}` : `${settingName(key)} ${words.toLowerCase()}`;
@@ -115,8 +119,9 @@ function factInWords(fact: SettingFact, tolerance: number, names: Names): string
     if (!isSet(a)) return `Not ${planned}.`;
   }
   if (kind === 'number') return `${capital(done)} instead of ${rounded(Number(b), 2)}.`;
-  const named = kind === 'choice' && isCommon(setting) ? `${settingName(setting)} ` : '';
-  return `${capital(`${named}${done}`)} instead of ${planned}.`;
+  if (kind === 'choice' && isCommon(setting))
+    return `${capital(settingName(setting))} ${valueInWords(setting, a, names)} instead of ${valueInWords(setting, b, names)}.`;
+  return `${capital(done)} instead of ${planned}.`;
 }
 
 /** What was not as planned in a step, in a sentence. */

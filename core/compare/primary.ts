@@ -5,7 +5,7 @@ import { jointIntervals } from '../inference/joint-intervals.ts';
 import { firstLookAfter, LOOKS, lastAlpha, type Reach, reach } from '../inference/reach.ts';
 import { type Reference, referenceOf } from '../inference/reference-set.ts';
 import { OUTCOMES } from '../outcomes/outcomes.ts';
-import { isComparison } from '../trial/designs.ts';
+import { designOf, isCompared, isTested } from '../trial/designs.ts';
 import { type Contrast, codesOf, dayNumbers, stands } from './contrast.ts';
 import { type Noise, noiseOf } from './noise.ts';
 import { PROMISES, type TrialRecord } from './trial-record.ts';
@@ -51,7 +51,7 @@ const INTERACTION = [0.5, -0.5, -0.5, 0.5];
 
 function factorsOf(record: TrialRecord, first: Contrast, reference: Reference | null): Factor[] {
   const { design, alpha, looks } = record.promise;
-  if (design !== 'factorial' || first.means.some((m) => m === null)) return [];
+  if (!designOf(design).factors || first.means.some((m) => m === null)) return [];
   const codes = codesOf(record);
   const effects = factorEffects(armEffects(design, first.units, codes.slice(0, first.units.length), 4));
   const whole = record.ended === 'as planned' && stands(record) && reference !== null;
@@ -78,7 +78,7 @@ function factorsOf(record: TrialRecord, first: Contrast, reference: Reference | 
 /** The reference set that a record's test rests on; null where there is nothing to test. */
 export function referenceOfRecord({ promise }: TrialRecord): Reference | null {
   const { design, arms, plannedWashDays } = promise;
-  if (!isComparison(design) || design === 'before-after') return null;
+  if (!isTested(design)) return null;
   return referenceOf(design, arms.length, plannedWashDays);
 }
 
@@ -100,7 +100,7 @@ export function primaryOf(record: TrialRecord, first: Contrast, reference: Refer
     noise: noiseOf(record, first),
     factors: factorsOf(record, first, reference),
   };
-  if (!isComparison(design)) return { ...base, state: 'noise' };
+  if (!isCompared(design)) return { ...base, state: 'noise' };
   if (record.ended === 'no') return { ...base, state: 'waiting' };
   const describes = (why: Why, more: Partial<Primary> = {}): Primary => ({
     ...base,

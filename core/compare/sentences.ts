@@ -3,7 +3,7 @@ import { FEWEST_LOOKS } from '../inference/decide.ts';
 import type { Interval } from '../inference/inversion-interval.ts';
 import { sdInterval } from '../inference/sd-interval.ts';
 import { OUTCOMES } from '../outcomes/outcomes.ts';
-import { DESIGNS, MOST_DAYS } from '../trial/designs.ts';
+import { DESIGNS, designOf, MOST_DAYS } from '../trial/designs.ts';
 import type { Comparison } from './comparison.ts';
 import type { Factor, Why } from './primary.ts';
 import { PROMISES, type TrialRecord } from './trial-record.ts';
@@ -102,7 +102,7 @@ function restsOn({ promise }: TrialRecord, comparison: Comparison): string {
 function differences(record: TrialRecord, comparison: Comparison): string[] {
   const { promise } = record;
   const where = `in ${OUTCOMES[promise.primary].label.toLowerCase()} on day ${promise.onDay}`;
-  if (promise.design === 'factorial') {
+  if (designOf(promise.design).factors) {
     const [a, b, c, d] = promise.arms as [string, string, string, string];
     const sides: Record<Factor['which'], [string, string]> = {
       first: [list([c, d]), list([a, b])],
@@ -124,7 +124,7 @@ function differences(record: TrialRecord, comparison: Comparison): string[] {
 
 /** Why a tested difference stands without an interval, where the joint ones are open on both sides. */
 function withoutInterval({ promise, ended }: TrialRecord, { primary, outcomes }: Comparison): string[] {
-  const factorial = promise.design === 'factorial';
+  const factorial = designOf(promise.design).factors !== null;
   if (ended !== 'as planned' || primary.test === null || (!factorial && promise.arms.length !== 3)) return [];
   const intervals = factorial
     ? primary.factors.filter(({ which }) => which !== 'interaction')
@@ -277,7 +277,7 @@ export function readPrimary(
     list(named.map((arm) => promise.arms[arm]!)),
     list(over.map((arm) => promise.arms[arm]!)),
   ];
-  if (promise.arms.length > 2 && promise.design !== 'factorial') {
+  if (promise.arms.length > 2 && !designOf(promise.design).factors) {
     const open = contrast.differences.filter(
       ({ interval, arm, from }) =>
         [arm, from].includes(named[0]!) && interval !== null && interval.low <= 0 && interval.high >= 0,

@@ -1,4 +1,4 @@
-import type { Design } from '../trial/designs.ts';
+import { type Design, designOf } from '../trial/designs.ts';
 import { contrastOf, contrastsOf, type Reckoning, reckoningOf, type Sides } from './effects.ts';
 import { extremes, mostAt, type Reference, shareOf } from './reference-set.ts';
 
@@ -94,9 +94,10 @@ function leastReachable(
   design: Design,
 ): number {
   let least = 1;
-  const factors = design === 'factorial' ? [(code: number) => code >> 1, (code: number) => code & 1] : null;
+  const { factors } = designOf(design);
   for (let one = 0; one < (factors?.length ?? arms); one++) {
-    const on = factors?.[one] ?? ((code: number) => Number(code === one));
+    const levels = factors?.[one];
+    const on = (arm: number) => (levels ? levels[arm]! : Number(arm === one));
     const apart = units.map((value, day) => {
       if (Number.isNaN(value)) return Number.NaN;
       return on(own.plus[day]!) - (own.minus[day]! >= 0 ? on(own.minus[day]!) : 0);

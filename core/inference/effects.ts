@@ -1,4 +1,4 @@
-import { armsOfCode, DESIGNS, type Design } from '../trial/designs.ts';
+import { armsOfCode, type Design, designOf } from '../trial/designs.ts';
 
 /**
  * Sequences of a design's lot, laid out for speed: per day the arm its number adds to (`plus`) and, in half-heads, the
@@ -16,10 +16,10 @@ export function layOut(design: Design, sequences: readonly (readonly number[])[]
   const days = sequences[0]?.length ?? 0;
   const plus = new Int8Array(sequences.length * days);
   const minus = new Int8Array(sequences.length * days).fill(-1);
-  const { halves } = DESIGNS[design];
+  const { halves, sides } = designOf(design);
   sequences.forEach((codes, s) => {
     codes.forEach((code, day) => {
-      const { left, right } = armsOfCode(design, code);
+      const { left, right } = sides(code);
       plus[s * days + day] = left;
       if (halves) minus[s * days + day] = right;
     });
@@ -32,11 +32,8 @@ export function layOut(design: Design, sequences: readonly (readonly number[])[]
  * factors their two main effects (arms in the order (0,0) (0,1) (1,0) (1,1)).
  */
 export function contrastsOf(design: Design, arms: number): readonly (readonly number[])[] {
-  if (design === 'factorial')
-    return [
-      [-0.5, -0.5, 0.5, 0.5],
-      [-0.5, 0.5, -0.5, 0.5],
-    ];
+  const { factors } = designOf(design);
+  if (factors) return factors.map((levels) => levels.map((level) => level - 0.5));
   const pairs: number[][] = [];
   for (let i = 0; i < arms; i++)
     for (let j = i + 1; j < arms; j++)
@@ -66,7 +63,8 @@ export interface Reckoning {
  * of s·D where sides are balanced, and stays free of side bias where days are missing.
  */
 export function reckoningOf(design: Design, arms: number): Reckoning {
-  const { halves } = DESIGNS[design];
+  const { halves, factors } = designOf(design);
+  const crossed = factors && contrastsOf(design, arms);
   const effects = new Float64Array(arms);
   const counts = new Int32Array(arms);
 
@@ -130,9 +128,10 @@ export function reckoningOf(design: Design, arms: number): Reckoning {
 
   function statistic(values: ArrayLike<number>, sides: Sides, s: number): number {
     of(values, sides, s);
-    if (design === 'factorial') {
-      const [a, b, c, d] = effects as unknown as [number, number, number, number];
-      return Math.max(Math.abs(c + d - a - b), Math.abs(b + d - a - c)) / 2;
+    if (crossed) {
+      let largest = 0;
+      for (const weights of crossed) largest = Math.max(largest, Math.abs(contrastOf(weights, effects)));
+      return largest;
     }
     let least = Number.POSITIVE_INFINITY;
     let most = Number.NEGATIVE_INFINITY;
@@ -178,5 +177,5 @@ export function factorEffects(means: ArrayLike<number>): {
 export const armPattern = (design: Design, codes: readonly number[], arm: number): number[] =>
   codes.map((code) => {
     const { left, right } = armsOfCode(design, code);
-    return DESIGNS[design].halves ? (left === arm ? 1 : 0) - (right === arm ? 1 : 0) : left === arm ? 1 : 0;
+    return designOf(design).halves ? (left === arm ? 1 : 0) - (right === arm ? 1 : 0) : left === arm ? 1 : 0;
   });

@@ -1,4 +1,4 @@
-import type { Design } from '../trial/designs.ts';
+import { type Design, isTested } from '../trial/designs.ts';
 import { armPattern, contrastOf, layOut, reckoningOf, type Sides, withGaps } from './effects.ts';
 import { type Reference, referenceOf } from './reference-set.ts';
 
@@ -74,7 +74,7 @@ export function pairInterval(
   alpha: number,
   reference: Reference = referenceOf(design, 2, codes.length),
 ): Interval | null {
-  if (design === 'before-after') return null;
+  if (!isTested(design)) return null;
   // Each arm takes half of the shift, on whole heads as on halves.
   const [first, second] = [armPattern(design, codes, 0), armPattern(design, codes, 1)];
   const pattern = second.map((x, day) => (x - first[day]!) / 2);

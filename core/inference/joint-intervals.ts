@@ -1,4 +1,4 @@
-import type { Design } from '../trial/designs.ts';
+import { type Design, designOf } from '../trial/designs.ts';
 import { armPattern, contrastOf, contrastsOf, layOut, reckoningOf, withGaps } from './effects.ts';
 import type { Interval } from './inversion-interval.ts';
 import { mostAt, referenceOf, shareOf, TIES } from './reference-set.ts';
@@ -15,11 +15,11 @@ const REFINEMENTS = 8;
 
 /** What a shift of one in each of two directions adds to each day's number: arms 1 and 2 of three, or two factors. */
 function directions(design: Design, codes: readonly number[]): [number[], number[]] {
-  if (design === 'factorial')
-    return [
-      codes.map((code) => (code >= 2 ? 0.5 : -0.5)),
-      codes.map((code) => (code % 2 === 1 ? 0.5 : -0.5)),
-    ];
+  const { factors } = designOf(design);
+  if (factors) {
+    const [first, second] = factors;
+    return [codes.map((code) => first[code]! - 0.5), codes.map((code) => second[code]! - 0.5)];
+  }
   return [armPattern(design, codes, 1), armPattern(design, codes, 2)];
 }
 
@@ -37,7 +37,8 @@ export function jointIntervals(
   arms: number,
   alpha: number,
 ): (Interval | null)[] {
-  if (arms !== 3 && design !== 'factorial') throw new RangeError('Joint intervals are for three arms.');
+  const { factors } = designOf(design);
+  if (arms !== 3 && !factors) throw new RangeError('Joint intervals are for three arms.');
   const contrasts = contrastsOf(design, arms);
   const nothing = contrasts.map(() => null);
   const { effects } = reckoningOf(design, arms);
@@ -69,13 +70,12 @@ export function jointIntervals(
   const most = mostAt(reference, alpha);
   if (most < 0 || always > most) return nothing;
   // How each contrast moves with the two shifts when they are really there.
-  const direction: [number, number][] =
-    design === 'factorial'
-      ? [
-          [1, 0],
-          [0, 1],
-        ]
-      : contrasts.map((weights) => [weights[1]!, weights[2]!]);
+  const direction: [number, number][] = factors
+    ? [
+        [1, 0],
+        [0, 1],
+      ]
+    : contrasts.map((weights) => [weights[1]!, weights[2]!]);
 
   const kept = (u: number, v: number): boolean => {
     let observed = 0;

@@ -1,5 +1,5 @@
 import { normals, type Random, seededRandom } from '../random.ts';
-import { DESIGNS, type Design, schemeOf } from '../trial/designs.ts';
+import { DESIGNS, type Design, oneActs, schemeOf } from '../trial/designs.ts';
 import { type DayNumbers, deciderOf } from './decide.ts';
 import { layOut } from './effects.ts';
 import { firstLookAfter, reach } from './reach.ts';
@@ -75,9 +75,7 @@ const USUAL_LIMITS: SetLimits = { exactUpTo: 5000, samples: 1999 };
 
 /** True effect of each arm: the last stands `difference` over the others; in two factors the first factor's second level. */
 const effectsOf = ({ design, arms }: PowerPlan, difference: number): number[] =>
-  Array.from({ length: arms }, (_, arm) =>
-    (design === 'factorial' ? arm >= 2 : arm === arms - 1) ? difference : 0,
-  );
+  oneActs(design, arms).map((acts) => acts * difference);
 
 function chiSquare(normal: () => number, freedom: number): number {
   let sum = 0;

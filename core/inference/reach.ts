@@ -1,4 +1,4 @@
-import { type Design, schemeOf } from '../trial/designs.ts';
+import { type Design, designOf, oneActs, schemeOf } from '../trial/designs.ts';
 import { dueBy, FEWEST_LOOKS } from './decide.ts';
 import { reckoningOf, type Sides } from './effects.ts';
 import { extremes, type Reference, referenceOf, shareOf } from './reference-set.ts';
@@ -45,12 +45,6 @@ const SAMPLES = 4_999;
 /** Drawn sequences whose p is taken the median of. */
 const DRAWN = 15;
 
-function choose(n: number, k: number): number {
-  let ways = 1;
-  for (let i = 1; i <= k; i++) ways = (ways * (n - k + i)) / i;
-  return Math.round(ways);
-}
-
 /**
  * The smallest p a design's statistic can reach on its own set, whatever the numbers. Sequences that only rename arms,
  * mirror sides, or move the arms between the two extremes about, tie and count together. Checked against enumeration.
@@ -58,33 +52,14 @@ function choose(n: number, k: number): number {
  */
 export function smallestP(design: Design, arms: number, days: number): number {
   const { size } = schemeOf(design, arms, days);
-  if (size === 1) return 1;
-  const each = days / arms;
-  switch (design) {
-    case 'factorial':
-      // Either factor may split the days this way, each level on either half.
-      return 4 / choose(days, days / 2);
-    case 'half-three':
-      // Of the six ordered pairs only those with both extremes weigh double; the others trade places in two kinds.
-      return (6 * choose(days / 3, days / 6) ** 2) / size;
-    case 'complete':
-      // The widest gap knows who is highest and who lowest; the arms between may fall as they like.
-      return (arms * (arms - 1)) / (choose(days, each) * choose(days - each, each));
-    case 'walk': {
-      let renamings = 1;
-      for (let i = 2; i <= arms; i++) renamings *= i;
-      return renamings / size;
-    }
-    default:
-      return 2 / size;
-  }
+  return size === 1 ? 1 : designOf(design).smallestP(arms, days, size);
 }
 
 /** The median p without noise, one arm apart, over drawn sequences, when the first `upTo` days are in. */
 function oneApart(design: Design, arms: number, days: number, upTo: number, reference: Reference): number {
   const reckoning = reckoningOf(design, arms);
   const drawn = Math.min(DRAWN, reference.count);
-  const acts = (arm: number) => ((design === 'factorial' ? arm >= 2 : arm === arms - 1) ? 1 : 0);
+  const acts = oneActs(design, arms);
   const ps = Array.from({ length: drawn }, (_, i) => {
     const s = Math.floor((i * reference.count) / drawn);
     const from = s * days;
@@ -96,7 +71,7 @@ function oneApart(design: Design, arms: number, days: number, upTo: number, refe
     };
     if (dueBy(own, arms, upTo).some((n) => n < FEWEST_LOOKS)) return 1;
     const values = Float64Array.from({ length: days }, (_, day) =>
-      day >= upTo ? Number.NaN : acts(own.plus[day]!) - (own.minus[day]! >= 0 ? acts(own.minus[day]!) : 0),
+      day >= upTo ? Number.NaN : acts[own.plus[day]!]! - (own.minus[day]! >= 0 ? acts[own.minus[day]!]! : 0),
     );
     const observed = reckoning.statistic(values, own, 0);
     return Number.isNaN(observed) ? 1 : shareOf(reference, extremes(reckoning, values, reference, observed));

@@ -24,7 +24,12 @@ export type Setting = {
 } & (
   | { kind: 'product' | 'dose' | 'tick' | 'mix' }
   | { kind: 'number'; unit: string; units?: string; least: number; most: number; whole?: boolean }
-  | { kind: 'choice' | 'several'; options: Vocabulary }
+  | {
+      kind: 'choice' | 'several';
+      options: Vocabulary;
+      /** How a choice stands among other settings, % being its label. */
+      said?: string;
+    }
 );
 
 const STYLED = ['leave-in', 'emollient', 'hold', 'technique', 'second-coat'] as const;
@@ -66,6 +71,7 @@ export const SETTINGS = {
   wetness: {
     label: 'Hair is',
     noun: 'wetness',
+    said: 'on % hair',
     kind: 'choice',
     options: WETNESS,
     stored: 'column',

@@ -9,7 +9,7 @@ import {
   type Design,
   daysOffered,
   designProblem,
-  isComparison,
+  isCompared,
   schemeOf,
   usualDays,
 } from './designs.ts';
@@ -146,7 +146,7 @@ describe('the lot of each design', () => {
         expect(offered, `${design} ${arms}`).toContain(usualDays(design, arms));
         for (const days of offered) expect(designProblem(design, arms, days)).toBeNull();
       }
-    expect(isComparison('dose-run-in')).toBe(false);
+    expect(isCompared('dose-run-in')).toBe(false);
   });
 });
 

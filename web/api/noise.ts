@@ -26,7 +26,7 @@ export function useNoise(wearer: Wearer | undefined, design: Design, outcome: Ou
     trial.wearerId === wearer?.id &&
     trial.endedAt !== null &&
     !trial.masked &&
-    trial.design !== 'dose-run-in' &&
+    DESIGNS[trial.design].seeks !== 'dose' &&
     DESIGNS[trial.design].halves === halves;
   const found = (trials.data ?? []).filter(like);
   return useQuery({

@@ -1,6 +1,7 @@
 import type { Amendment, Overrule } from '@sabor/contract/promise';
 import type { Arm, Guess, Lot, Trial, TrialDetail } from '@sabor/contract/trial';
 import { reach } from '@sabor/core/inference/reach';
+import { designOf } from '@sabor/core/trial/designs';
 import type { Client } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
 import { stepJson } from '../routines/step-sql.ts';
@@ -51,7 +52,7 @@ const byCode = (arms: readonly CodedArm[]) => arms.toSorted((a, b) => (a.code ??
  */
 function maskedOrder(design: Trial['design'], arms: readonly CodedArm[]): CodedArm[] {
   const [lowest] = byCode(arms);
-  if (design !== 'factorial' || !lowest || arms.length !== 4) return byCode(arms);
+  if (!designOf(design).factors || !lowest || arms.length !== 4) return byCode(arms);
   const at = arms.indexOf(lowest);
   // Arms stand as (0,0) (0,1) (1,0) (1,1): 3 − at differs in both factors, the other two in one each.
   const opposite = arms[3 - at]!;

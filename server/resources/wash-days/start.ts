@@ -3,7 +3,7 @@ import { type ArmStep, settingsInArm } from '@sabor/core/step/in-arm';
 import type { StepSettings } from '@sabor/core/step/settings';
 import type { Slot } from '@sabor/core/step/slots';
 import { settingsOf } from '@sabor/core/step/step';
-import type { Design } from '@sabor/core/trial/designs';
+import { DESIGNS, type Design } from '@sabor/core/trial/designs';
 import { v7 } from 'uuid';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
@@ -139,7 +139,7 @@ export async function startWashDay(db: Db, start: v.InferOutput<typeof StartWash
       [start.id, start.trialId, place.position, place.arm_id, place.right_arm_id, start.startedAt],
     );
     await copySteps(client, start.id, trial.rows[0].plan_id, place, trial.rows[0].by_side);
-    if (trial.rows[0].design === 'dose-run-in') await nextDose(client, start.trialId, start.id);
+    if (DESIGNS[trial.rows[0].design].seeks === 'dose') await nextDose(client, start.trialId, start.id);
     return readWashDay(client, start.id);
   });
 }

@@ -8,7 +8,7 @@ import { brokenDays, type SlipItem, slipOfTrial } from '@sabor/core/fairness/sli
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { stakeDisclosure } from '@sabor/core/shelf/products';
 import { weighedBy } from '@sabor/core/step/weighed';
-import { isComparison } from '@sabor/core/trial/designs';
+import { isCompared } from '@sabor/core/trial/designs';
 import { blocksOfDays } from '@sabor/reading/fairness-runs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
 import { useQuery } from '@tanstack/react-query';
@@ -142,7 +142,7 @@ function ComparisonSheet({
     trial.arms.flatMap((arm) => arm.steps.flatMap(({ productId }) => productId ?? [])),
   );
   const stakes = stakeDisclosure(products.filter(({ id }) => compared.has(id)));
-  const compares = isComparison(trial.design);
+  const compares = isCompared(trial.design);
   const broken = brokenDays(items);
   const brokenCounted = trial.washDayRecords
     .filter(({ id }) => broken.has(id))

@@ -3,7 +3,7 @@ import type { TrialInput } from '@sabor/contract/trial';
 import { setOtherwise, settingKeysOf, settingsInArm } from '@sabor/core/step/in-arm';
 import { SLOTS } from '@sabor/core/step/slots';
 import { settingsOf } from '@sabor/core/step/step';
-import { DESIGNS } from '@sabor/core/trial/designs';
+import { DESIGNS, designOf } from '@sabor/core/trial/designs';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
@@ -167,15 +167,9 @@ export function ArmsEditor({
 }
 
 /** What an arm's place means in designs that give it one. */
-function roleOf(value: TrialInput, i: number): string {
-  if (value.design === 'factorial')
-    return (
-      [': first way, first way', ': first way, second way', ': second way, first way', ': both second'][i] ??
-      ''
-    );
-  if (value.design === 'before-after') return i === 0 ? ': before' : ': after';
-  if (value.design === 'refresh') return i === 0 ? ': refreshed' : ': left alone';
-  return '';
+function roleOf({ design = 'complete' }: TrialInput, i: number): string {
+  const place = designOf(design).places[i];
+  return place ? `: ${place}` : '';
 }
 
 /** Settings an arm has otherwise than the plan: technique, wetness, minutes and the like. */

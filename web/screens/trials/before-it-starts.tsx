@@ -196,7 +196,7 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
       );
   }
 
-  if (value.design !== 'dose-run-in' && notAtDose.length > 0)
+  if (DESIGNS[value.design ?? 'complete'].seeks !== 'dose' && notAtDose.length > 0)
     due(
       `Not yet at its dose on this head: ${notAtDose.map((id) => names.get(id) ?? 'a product').join(', ')}. A dose run-in finds it before it is judged.`,
     );

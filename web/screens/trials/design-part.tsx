@@ -40,7 +40,7 @@ export function turnedTo(
     design,
     arms,
     washDays: usualDays(design, arms.length),
-    onDay: design === 'refresh' ? Math.max(2, old.onDay ?? 1) : (old.onDay ?? 1),
+    onDay: Math.max(DESIGNS[design].firstDay, old.onDay ?? 1),
     blind: one ? false : (old.blind ?? false),
     looks: one ? 1 : (old.looks ?? 1),
   };

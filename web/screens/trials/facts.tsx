@@ -1,7 +1,7 @@
 import type { Trial } from '@sabor/contract/trial';
 import type { Reach } from '@sabor/core/inference/reach';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import { DESIGNS, isComparison } from '@sabor/core/trial/designs';
+import { DESIGNS, isTested } from '@sabor/core/trial/designs';
 
 export const smallP = (p: number) => (p < 0.001 ? '< .001' : p.toFixed(3).replace(/^0/, ''));
 
@@ -60,7 +60,7 @@ export function Facts({ trial }: { trial: Trial }) {
       >
         {trial.panelId !== null
           ? 'On this head alone it can only hint; the panel is read over all its heads.'
-          : isComparison(trial.design) && trial.design !== 'before-after'
+          : isTested(trial.design)
             ? reachSentences(trial.attainable).join(' ')
             : DESIGNS[trial.design].cannot}
       </p>

@@ -1,5 +1,5 @@
 import type { TrialInput } from '@sabor/contract/trial';
-import { DESIGNS, type Design, daysOffered, designProblem, isComparison } from '@sabor/core/trial/designs';
+import { DESIGNS, type Design, daysOffered, designProblem, isTested } from '@sabor/core/trial/designs';
 import { useQuery } from '@tanstack/react-query';
 import { foundInWorker, reachesInWorker } from '../../workers/power.ts';
 import { reachNumbers, reachSentences } from './facts.tsx';
@@ -14,7 +14,7 @@ export function PlanReach({ value }: { value: TrialInput }) {
   const days = value.washDays;
   const looks = value.looks ?? 1;
   const fault = Number.isInteger(days) ? designProblem(design, arms, days) : 'Give the number of wash days.';
-  const compares = isComparison(design) && design !== 'before-after';
+  const compares = isTested(design);
   const bundle = value.plan.filter(({ part }) => part === 'tested').length > 1;
   const offered = daysOffered(design, arms);
   const from = Math.max(0, Math.min(offered.indexOf(days) - 2, offered.length - SHOWN));

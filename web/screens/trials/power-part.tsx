@@ -5,7 +5,7 @@ import { detectable, type PowerPlan, ZONE_SD } from '@sabor/core/inference/power
 import { ALPHA } from '@sabor/core/inference/reach';
 import { sdInterval } from '@sabor/core/inference/sd-interval';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import { DESIGNS, daysOffered, designProblem, isComparison } from '@sabor/core/trial/designs';
+import { DESIGNS, daysOffered, designProblem, isTested } from '@sabor/core/trial/designs';
 import { useEffect, useRef, useState } from 'react';
 import { useNoise } from '../../api/noise.ts';
 import { PowerCurve } from '../../drawings/power-curve.tsx';
@@ -52,7 +52,7 @@ export function PowerPart({
   const [failed, setFailed] = useState<string | null>(null);
   const running = useRef<(() => void) | null>(null);
   useEffect(() => () => running.current?.(), []);
-  if (!isComparison(design) || design === 'before-after') return null;
+  if (!isTested(design)) return null;
   const { halves } = DESIGNS[design];
   const { better } = OUTCOMES[value.primary];
   const known = learned.data ?? [];

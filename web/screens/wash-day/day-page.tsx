@@ -3,6 +3,7 @@ import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { weighedBy } from '@sabor/core/step/weighed';
+import { DESIGNS } from '@sabor/core/trial/designs';
 import { Link } from 'react-router';
 import { useWashDayChange } from '../../api/queries.ts';
 import { useVoice } from '../../api/voice.ts';
@@ -122,7 +123,9 @@ export function DayPage({
           </div>
           <div className="space-y-8">
             {open && <RefreshDue day={day} />}
-            {trial.design === 'dose-run-in' && <DoseFelt day={day} open={open} change={change.mutateAsync} />}
+            {DESIGNS[trial.design].seeks === 'dose' && (
+              <DoseFelt day={day} open={open} change={change.mutateAsync} />
+            )}
             <Guess day={day} trial={trial} />
             <Looks day={day} trial={trial} wearer={wearer} open={open} />
             <Events day={day} wearer={wearer} open={open} />
