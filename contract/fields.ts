@@ -1,4 +1,4 @@
-import { DAY_MS } from '@sabor/core/time/dates';
+import { DAY_MS } from '@sabor/core/time/day';
 import { type KeyOf, keysOf, type Vocabulary } from '@sabor/core/vocabulary';
 import * as v from 'valibot';
 

@@ -1,5 +1,5 @@
 import { COMMON_KEYS, type StepSettings } from '@sabor/core/step/settings';
-import { DAY_MS } from '@sabor/core/time/dates';
+import { DAY_MS } from '@sabor/core/time/day';
 
 /** A step's settings in the database's columns. */
 export const settingsRow = (step: StepSettings): Row => ({

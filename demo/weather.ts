@@ -1,6 +1,6 @@
 import { MILD_COAST } from '@sabor/core/climate/places';
 import { stationReading, stationSeed } from '@sabor/core/climate/simulated-station';
-import { DAY_MS } from '@sabor/core/time/dates';
+import { DAY_MS } from '@sabor/core/time/day';
 import { zoneOffset } from '@sabor/core/time/zones';
 import { demoId } from './ids.ts';
 import { WEARERS, wearerId } from './wearers.ts';

@@ -6,7 +6,7 @@ import type { Wearer } from '@sabor/contract/wearer';
 import { PROMISES, type Promised, type TrialRecord } from '@sabor/core/compare/trial-record';
 import type { WashDayRecord } from '@sabor/core/compare/wash-day-record';
 import type { Dose } from '@sabor/core/doses/dose';
-import { dayOfWear } from '@sabor/core/outcomes/stages';
+import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { type PricedUse, washCost } from '@sabor/core/shelf/wash-cost';
 import { productsUsed } from '@sabor/core/step/mix';
 import { calibratedFor, type Weighed, weighedBy } from '@sabor/core/step/weighed';

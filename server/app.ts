@@ -2,10 +2,13 @@ import { randomBytes } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import express, { type Express } from 'express';
+import { constants } from 'node:zlib';
+import compression from 'compression';
+import express, { type Express, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import sirv from 'sirv';
 import type { Db } from './db/pool.ts';
 import { Refusal, sendProblem, unknownRoute } from './http/problems.ts';
 import { sameOriginOnly } from './http/same-origin.ts';
@@ -36,15 +39,18 @@ export interface AppOptions {
 }
 
 const NONCE = '__SABOR_NONCE__';
+/** Quick rather than small: the other end is near. */
+const BROTLI = { brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 2 } } };
+const isText = (_request: Request, response: Response) =>
+  /json|csv/.test(String(response.getHeader('Content-Type') ?? ''));
 
 /** Serves the built pages: hashed assets for a year, the page itself fresh, with this answer's nonce in it. */
 function servePages(app: Express, webRoot: string) {
   const page = readFileSync(path.join(webRoot, 'index.html'), 'utf8');
-  app.use(
-    '/assets',
-    express.static(path.join(webRoot, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
-  );
-  app.use(express.static(webRoot, { index: false }));
+  const packed = { brotli: true, gzip: true, dev: false };
+  app.use('/assets', sirv(path.join(webRoot, 'assets'), { ...packed, immutable: true, maxAge: 31_536_000 }));
+  app.use('/assets', unknownRoute);
+  app.use(sirv(webRoot, { ...packed, extensions: [], maxAge: 0, etag: true }));
   app.get('/{*page}', (request, response, next) => {
     if (request.path.startsWith('/api/')) return next();
     response
@@ -107,6 +113,8 @@ export function createApp({ db, log, webRoot, scratch = os.tmpdir(), nightly }: 
     response.set('Cache-Control', 'no-store');
     next();
   });
+  // Answers worth packing are; streams and files are not touched.
+  app.use('/api', compression({ threshold: 4096, level: 1, filter: isText, ...BROTLI }));
   // A backup is streamed, whatever it says it is.
   app.use('/api', backupRoutes(db, scratch, nightly));
   // An afternoon without a server is some hundred taps, notes and all.

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { localDate } from '../time/zones.ts';
 import { dayNumber, missingZones } from './day-number.ts';
+import { dayOfWear } from './day-of-wear.ts';
 import { goodDays } from './good-days.ts';
 import { OUTCOMES } from './outcomes.ts';
-import { dayOfWear, stageLabel } from './stages.ts';
+import { stageLabel } from './stages.ts';
 
 const days = (...values: number[]) => values.map((value, i) => ({ day: i + 1, value }));
 

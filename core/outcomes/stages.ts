@@ -1,4 +1,3 @@
-import { daysBetween } from '../time/dates.ts';
 import type { KeyOf } from '../vocabulary.ts';
 
 /** Stages at which the hair is looked at. Wear is counted from the reveal, which is day 1. */
@@ -17,13 +16,4 @@ export type Stage = KeyOf<typeof STAGES>;
 export function stageLabel(stage: Stage, day: number | null): string {
   if (stage !== 'wear') return STAGES[stage].label;
   return day === 1 ? 'Reveal, day 1' : `Day ${day}`;
-}
-
-/**
- * Day of wear on a local date: the reveal's own date is day 1. Dates are yyyy-mm-dd in the wearer's zone.
- * Null before the reveal.
- */
-export function dayOfWear(revealDate: string, date: string): number | null {
-  const days = daysBetween(revealDate, date);
-  return days < 0 ? null : days + 1;
 }

@@ -1,9 +1,6 @@
 import { getBasic } from 'temporal-polyfill/fns/Calendar';
 import * as PlainDate from 'temporal-polyfill/fns/PlainDate';
 
-/** Milliseconds of a day of 24 hours: for stretches of time, not for dates. */
-export const DAY_MS = 86_400_000;
-
 const dateOf = (date: string) => PlainDate.fromString(date, getBasic);
 
 /** The date so many days after another (before it, where negative). Dates are yyyy-mm-dd. Throws a RangeError for no date. */

@@ -2,7 +2,7 @@ import { getBasic } from 'temporal-polyfill/fns/Calendar';
 import * as Instant from 'temporal-polyfill/fns/Instant';
 import * as PlainDate from 'temporal-polyfill/fns/PlainDate';
 import * as ZonedDateTime from 'temporal-polyfill/fns/ZonedDateTime';
-import { DAY_MS } from './dates.ts';
+import { DAY_MS } from './day.ts';
 
 /** A reading of a clock on the wall: no zone, no offset. `month` counts from 1. */
 export interface WallTime {

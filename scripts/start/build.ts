@@ -2,8 +2,9 @@ import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { root } from '../install.mjs';
+import { compressBelow } from './compress.ts';
 
-const SOURCES = ['core', 'contract', 'web'];
+const SOURCES = ['core', 'words', 'contract', 'reading', 'web'];
 export const webRoot = path.join(root, 'web', 'dist');
 
 function* files(folder: string): Generator<string> {
@@ -32,6 +33,7 @@ export async function buildWeb(): Promise<string> {
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return 'unchanged';
   const { build } = await import('vite');
   await build({ root: path.join(root, 'web'), logLevel: 'warn' });
+  compressBelow(webRoot);
   writeFileSync(stamp, wanted);
   return 'built';
 }

@@ -1,7 +1,7 @@
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import type { DewPointBand } from '@sabor/core/climate/dew-point-bands';
 import type { Observation } from '@sabor/core/climate/observation';
-import { DAY_MS } from '@sabor/core/time/dates';
+import { DAY_MS } from '@sabor/core/time/day';
 import { localDate, startOfDay } from '@sabor/core/time/zones';
 import {
   Chart,

@@ -1,8 +1,8 @@
 // Keeps the application and the last answers of the basin's own addresses on this device, so that a wash day under way
-// opens without the server. What the tester taps is kept elsewhere (web/basin/kept.ts); nothing is ever sent from here.
+// opens without the server. What the tester taps is kept elsewhere (web/offline/kept.ts); nothing is ever sent from here.
 const CACHE = 'sabor offline 1';
 const PAGES = '/';
-// A wash day itself is kept by the page (web/basin/known-day.ts), which knows which answer is the newer one.
+// A wash day itself is kept by the page (web/offline/known-day.ts), which knows which answer is the newer one.
 const READ = /^\/api\/(trials|wearers|shelf|settings|today)(\/|$)/;
 
 self.addEventListener('install', (event) => {

@@ -1,6 +1,6 @@
 import type { CheckInInput, EventInput } from '@sabor/contract/check-in';
 import type { WashDay } from '@sabor/contract/wash-day';
-import { dayOfWear } from '@sabor/core/outcomes/stages';
+import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { localDate } from '@sabor/core/time/zones';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';

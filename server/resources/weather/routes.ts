@@ -1,6 +1,6 @@
 import { moment } from '@sabor/contract/fields';
 import { BatchInput, MetarInput, PlaceInput, StayInput } from '@sabor/contract/weather';
-import { DAY_MS } from '@sabor/core/time/dates';
+import { DAY_MS } from '@sabor/core/time/day';
 import { Router } from 'express';
 import * as v from 'valibot';
 import { archiveRoutes } from '../../db/archive.ts';

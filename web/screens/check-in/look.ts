@@ -1,6 +1,6 @@
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Stage } from '@sabor/core/outcomes/stages';
-import { DAY_MS } from '@sabor/core/time/dates';
+import { DAY_MS } from '@sabor/core/time/day';
 import { localDate } from '@sabor/core/time/zones';
 
 /** The look an address names: "wet", "cast" or "day-3"; null for any other. */

@@ -1,6 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
-import { dayOfWear } from '@sabor/core/outcomes/stages';
+import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { localDate } from '@sabor/core/time/zones';
 import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import type { AirMark } from '../../drawings/wear-curve.tsx';

@@ -11,7 +11,7 @@ import { stepOnArm } from '@sabor/core/step/in-arm';
 import { productsUsed } from '@sabor/core/step/mix';
 import { SLOTS } from '@sabor/core/step/slots';
 import { doseGrams, type Weighed, weighedBy } from '@sabor/core/step/weighed';
-import { DAY_MS } from '@sabor/core/time/dates';
+import { DAY_MS } from '@sabor/core/time/day';
 import { bottleLasts, type Dated, revertedOn, trialAhead } from '@sabor/core/trial/ahead';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { useQuery } from '@tanstack/react-query';

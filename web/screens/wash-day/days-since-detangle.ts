@@ -1,6 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay } from '@sabor/contract/wash-day';
-import { DAY_MS } from '@sabor/core/time/dates';
+import { DAY_MS } from '@sabor/core/time/day';
 
 /** Whole days since an earlier wash day of this trial on which the hair was detangled; null where there is none. */
 export function daysSinceDetangle(day: WashDay, trial: Pick<TrialDetail, 'washDayRecords'>): number | null {

@@ -1,7 +1,7 @@
 import type { Place, PlaceWeather } from '@sabor/contract/weather';
 import { summarise } from '@sabor/core/climate/observation';
 import { SCENARIOS, WEATHER_SOURCES } from '@sabor/core/climate/places';
-import { DAY_MS } from '@sabor/core/time/dates';
+import { DAY_MS } from '@sabor/core/time/day';
 import { localDate, startOfDay } from '@sabor/core/time/zones';
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useState } from 'react';
