@@ -54,6 +54,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           wearers: leaf(),
           routines: leaf(),
           screening: leaf(),
+          search: leaf(),
           'hair-files': leaf(),
           scale: leaf(),
           backup: leaf('settings'),

@@ -19,6 +19,7 @@ import { photographRoutes } from './resources/photographs/routes.ts';
 import { routineRoutes } from './resources/routines/routes.ts';
 import { scaleRoutes } from './resources/scale/routes.ts';
 import { screeningRoutes } from './resources/screening/routes.ts';
+import { searchRoutes } from './resources/search/routes.ts';
 import { settingsRoutes } from './resources/settings/routes.ts';
 import { shelfRoutes } from './resources/shelf/routes.ts';
 import { todayRoutes } from './resources/today/routes.ts';
@@ -132,6 +133,7 @@ export function createApp({ db, log, webRoot, scratch = os.tmpdir(), nightly }: 
     todayRoutes,
     weatherRoutes,
     screeningRoutes,
+    searchRoutes,
     settingsRoutes,
   ])
     app.use('/api', routes(db));

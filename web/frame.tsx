@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } from 'react-router';
+import { SearchButton, SearchDialog } from './ui/search.tsx';
 import { Shortcuts } from './ui/shortcuts.tsx';
 
 /** The bench in the order a tester works, drawn as one ribbon. */
@@ -18,13 +19,17 @@ const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
-function useShortcuts(openHelp: () => void) {
+function useShortcuts(openHelp: () => void, openSearch: () => void) {
   const navigate = useNavigate();
   const waiting = useRef(0);
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.key === '?') return openHelp();
+      if (event.key === '/') {
+        event.preventDefault();
+        return openSearch();
+      }
       if (event.key === 'b') {
         waiting.current = Date.now();
         return;
@@ -34,21 +39,26 @@ function useShortcuts(openHelp: () => void) {
     };
     addEventListener('keydown', listen);
     return () => removeEventListener('keydown', listen);
-  }, [navigate, openHelp]);
+  }, [navigate, openHelp, openSearch]);
 }
 
+/** The bench as a ribbon: one row beside the name on a wide screen, a row below it, or two rows at a phone's foot. */
 function Ribbon({ className }: { className: string }) {
+  const { pathname } = useLocation();
+  // A wash day, its check-ins and comparisons belong to the trials.
+  const home = /^\/(wash-days|panels|side-by-side)/.test(pathname) ? '/trials' : null;
   return (
     <nav aria-label="Bench" className={className}>
-      <ul className="grid w-full grid-cols-4 sm:flex">
+      <ul className="ribbon grid w-full grid-cols-4">
         {PLACES.map(({ to, label }) => (
           <li key={to}>
             <NavLink
               to={to}
               end={to === '/'}
+              aria-current={home === to ? 'page' : undefined}
               className={({ isActive }) =>
-                `ribbon-piece block py-2.5 text-center text-[0.8rem] font-semibold sm:px-6 sm:py-2 sm:text-[0.95rem] ${
-                  isActive ? 'bg-ink text-paper' : 'bg-leaf-pale text-ink hover:bg-rule'
+                `ribbon-piece block py-2.5 text-center text-[0.8rem] font-semibold sm:py-2 sm:text-[0.95rem] ${
+                  isActive || home === to ? 'bg-ink text-paper' : 'bg-leaf-pale text-ink hover:bg-rule'
                 }`
               }
             >
@@ -61,10 +71,52 @@ function Ribbon({ className }: { className: string }) {
   );
 }
 
+/**
+ * Tells of a new page and takes focus to its heading, where a link within the page had it; a page that is still fetching
+ * is waited for. Source: WAI, "Single page apps: focus management", common practice.
+ */
+function useArrival(pathname: string): string {
+  const [told, setTold] = useState('');
+  const first = useRef(true);
+  useEffect(() => {
+    if (first.current) {
+      first.current = false;
+      return;
+    }
+    const main = document.getElementById('bench');
+    if (!main) return;
+    const arrive = () => {
+      const heading = main.querySelector('h1');
+      if (!heading) return false;
+      setTold(heading.textContent ?? '');
+      // Whoever is typing, or was taken somewhere on purpose, stays there.
+      const { activeElement } = document;
+      if (
+        activeElement === document.body ||
+        activeElement?.closest('nav, header') ||
+        !activeElement?.isConnected
+      ) {
+        heading.tabIndex = -1;
+        heading.focus({ preventScroll: true });
+      }
+      return true;
+    };
+    if (arrive()) return;
+    const watch = new MutationObserver(() => arrive() && watch.disconnect());
+    watch.observe(main, { childList: true, subtree: true });
+    return () => watch.disconnect();
+  }, [pathname]);
+  return told;
+}
+
 export function Frame() {
   const { pathname } = useLocation();
   const [help, setHelp] = useState(false);
-  useShortcuts(() => setHelp(true));
+  const [searching, setSearching] = useState(false);
+  const openHelp = useCallback(() => setHelp(true), []);
+  const openSearch = useCallback(() => setSearching(true), []);
+  useShortcuts(openHelp, openSearch);
+  const told = useArrival(pathname);
   useEffect(() => {
     const name =
       PLACES.find(({ to }) => to !== '/' && pathname.startsWith(to))?.label ??
@@ -79,8 +131,11 @@ export function Frame() {
       >
         To the content
       </a>
+      <p role="status" className="sr-only">
+        {told}
+      </p>
       <header className="frame-part border-b border-rule">
-        <div className="mx-auto flex max-w-[1240px] items-center gap-8 px-4 py-3 sm:px-8">
+        <div className="page flex flex-wrap items-center gap-x-8 gap-y-2 py-3">
           <NavLink
             to="/"
             className="flex items-center gap-2 font-display text-2xl font-bold tracking-tight"
@@ -89,22 +144,26 @@ export function Frame() {
             <Coil />
             sabor
           </NavLink>
-          <Ribbon className="hidden sm:block" />
-          <button
-            type="button"
-            className="ml-auto min-h-10 min-w-10 rounded-full border border-rule font-semibold"
-            aria-label="Shortcuts"
-            onClick={() => setHelp(true)}
-          >
-            ?
-          </button>
+          <Ribbon className="order-last hidden w-full sm:block min-[1160px]:order-none min-[1160px]:w-auto" />
+          <div className="ml-auto flex gap-2">
+            <SearchButton onClick={openSearch} />
+            <button
+              type="button"
+              className="min-h-10 min-w-10 rounded-full border border-rule font-semibold"
+              aria-label="Shortcuts"
+              onClick={openHelp}
+            >
+              ?
+            </button>
+          </div>
         </div>
       </header>
-      <main id="bench" className="mx-auto max-w-[1240px] px-4 pt-6 pb-28 sm:px-8 sm:pb-16">
+      <main id="bench" tabIndex={-1} className="page pt-6 pb-32 outline-none sm:pb-20">
         <Outlet />
       </main>
-      <Ribbon className="frame-part fixed inset-x-0 bottom-0 z-30 border-t border-rule bg-paper sm:hidden" />
+      <Ribbon className="frame-part foot-ribbon fixed inset-x-0 bottom-0 z-30 border-t border-rule bg-paper sm:hidden" />
       <Shortcuts open={help} onOpenChange={setHelp} places={PLACES} />
+      <SearchDialog open={searching} onOpenChange={setSearching} />
       <ScrollRestoration />
     </>
   );

@@ -4,9 +4,9 @@ import { showDate } from '../ui/show.ts';
 
 const TINTS: Record<Residue, string> = {
   silicone: '#7A5C99',
-  film: '#2C1A2F',
-  oil: '#C77A12',
-  cationic: '#B8325A',
+  film: 'var(--color-ink)',
+  oil: 'var(--color-mango)',
+  cationic: 'var(--color-hibiscus)',
 };
 const CLASSES = Object.keys(RESIDUES) as Residue[];
 
@@ -48,7 +48,7 @@ export function BuildUpCurve({ points, coated }: { points: readonly LedgerPoint[
           x2="100"
           y1={y(coated)}
           y2={y(coated)}
-          stroke="#A6321F"
+          stroke="var(--color-brick)"
           strokeWidth="1.5"
           strokeDasharray="3 3"
           vectorEffect="non-scaling-stroke"
@@ -58,7 +58,7 @@ export function BuildUpCurve({ points, coated }: { points: readonly LedgerPoint[
           x2="100"
           y1={height}
           y2={height}
-          stroke="#2C1A2F"
+          stroke="var(--color-ink)"
           strokeWidth="1"
           vectorEffect="non-scaling-stroke"
         />

@@ -1,5 +1,6 @@
 import { Chart } from 'chart.js';
+import { paint } from './paint.ts';
 
 Chart.defaults.font.family = '"Public Sans Variable", sans-serif';
 Chart.defaults.font.size = 13;
-Chart.defaults.color = '#2C1A2F';
+Chart.defaults.color = () => paint('ink');

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { STANDARD_ZONES } from '@sabor/core/hair/zones';
@@ -59,6 +60,20 @@ const contrast = (a: string, b: string) => {
   return (high + 0.05) / (low + 0.05);
 };
 
+/** The tones the stylesheet sets, on a light ground and on a dark one. */
+const PALETTE = (() => {
+  const css = readFileSync(new URL('../styles.css', import.meta.url), 'utf8');
+  const tones = (block: string) =>
+    Object.fromEntries(
+      [...block.matchAll(/--color-([a-z-]+): (#[0-9a-f]{6});/g)].map(([, name, hex]) => [name!, hex!]),
+    );
+  const dark = css.slice(css.indexOf('prefers-color-scheme: dark'));
+  return {
+    light: tones(css.slice(css.indexOf('@theme'), css.indexOf('@layer'))),
+    dark: tones(dark.slice(0, dark.indexOf('.basin-screen'))),
+  };
+})();
+
 describe('arms', () => {
   it('differ in marker, line and point as well as hue', () => {
     for (const key of ['hue', 'marker', 'point'] as const)
@@ -66,30 +81,51 @@ describe('arms', () => {
     expect(new Set(ARM_STYLES.map(({ dash }) => dash.join())).size).toBe(6);
   });
 
-  it.each(Object.entries(VISION))('stay apart by ΔE 15 for eyes with %s vision', (_, eyes) => {
+  it.each(
+    Object.entries(VISION).flatMap(([vision, eyes]) =>
+      (['light', 'dark'] as const).map((ground) => [vision, ground, eyes] as const),
+    ),
+  )('stay apart by ΔE 15 for eyes with %s vision, on a %s ground', (_, ground, eyes) => {
     for (const [i, a] of ARM_STYLES.entries())
       for (const b of ARM_STYLES.slice(i + 1)) {
-        const [p, q] = [seen(a.hue, eyes), seen(b.hue, eyes)];
-        expect(Math.hypot(...p.map((x, k) => x - q[k]!))).toBeGreaterThan(15);
+        const [p, q] = [seen(a[ground], eyes), seen(b[ground], eyes)];
+        expect(Math.hypot(...p.map((x, k) => x - q[k]!)), `${a[ground]} ${b[ground]}`).toBeGreaterThan(15);
       }
   });
 
   it('stand out from the paper by 3:1', () => {
-    for (const { hue } of ARM_STYLES) expect(contrast(hue, '#FBF6EE')).toBeGreaterThanOrEqual(3);
+    for (const ground of ['light', 'dark'] as const)
+      for (const style of ARM_STYLES)
+        for (const paper of ['paper', 'sheet'])
+          expect(contrast(style[ground], PALETTE[ground][paper]!)).toBeGreaterThanOrEqual(3);
   });
 });
 
 describe('the palette', () => {
-  it.each([
-    ['ink', '#2C1A2F', '#FBF6EE'],
-    ['soft', '#6A5A6A', '#FBF6EE'],
-    ['leaf on pale leaf', '#2E6B57', '#DFEAE2'],
-    ['mango on pale mango', '#8A5206', '#FBEACB'],
-    ['brick on pale brick', '#A6321F', '#F7DFD8'],
-    ['white on hibiscus', '#FFFFFF', '#B8325A'],
-    ['paper on ink', '#FBF6EE', '#2C1A2F'],
-  ])('%s can be read at 4.5:1', (_, text, ground) => {
-    expect(contrast(text, ground)).toBeGreaterThanOrEqual(4.5);
+  it.each(
+    [
+      ['ink', 'paper'],
+      ['ink', 'sheet'],
+      ['ink', 'rule'],
+      ['ink', 'leaf-pale'],
+      ['soft', 'paper'],
+      ['soft', 'sheet'],
+      ['leaf', 'leaf-pale'],
+      ['leaf', 'paper'],
+      ['mango-deep', 'mango-pale'],
+      ['mango-deep', 'paper'],
+      ['brick', 'brick-pale'],
+      ['brick', 'paper'],
+      ['hibiscus', 'sheet'],
+      ['paper', 'hibiscus'],
+      ['paper', 'hibiscus-deep'],
+      ['paper', 'ink'],
+    ].flatMap(([text, ground]) =>
+      (['light', 'dark'] as const).map((mode) => [text!, ground!, mode] as const),
+    ),
+  )('%s on %s can be read at 4.5:1 in the %s', (text, ground, mode) => {
+    const tone = (name: string) => PALETTE[mode][name] ?? PALETTE.light[name]!;
+    expect(contrast(tone(text), tone(ground))).toBeGreaterThanOrEqual(4.5);
   });
 });
 
@@ -114,12 +150,12 @@ describe('the head map', () => {
 
 describe('tints', () => {
   it('run from paper to the hue', () => {
-    expect(tint('#000000', 0)).toBe('rgb(255 253 249)');
-    expect(tint('#000000', 1)).toBe('rgb(0 0 0)');
+    expect(tint('#000000', 0)).toBe('color-mix(in srgb, #000000 0%, var(--color-sheet))');
+    expect(tint('#000000', 1.4)).toBe('color-mix(in srgb, #000000 100%, var(--color-sheet))');
     expect(differenceTint(-1, 1, ['#000000', '#FFFFFF'])).not.toBe(
       differenceTint(1, 1, ['#000000', '#FFFFFF']),
     );
-    expect(differenceTint(0, 0, ['#000000', '#FFFFFF'])).toBe('rgb(255 253 249)');
+    expect(differenceTint(0, 0, ['#000000', '#FFFFFF'])).toBe(tint('#FFFFFF', 0));
   });
 });
 

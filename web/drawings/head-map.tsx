@@ -66,7 +66,13 @@ export function HeadMap({
               aria-label={`Head ${view.label}`}
             >
               {view.key === 'above' ? (
-                <g aria-hidden="true" fill="none" stroke="#2C1A2F" strokeOpacity=".35" strokeWidth="1.5">
+                <g
+                  aria-hidden="true"
+                  fill="none"
+                  stroke="var(--color-ink)"
+                  strokeOpacity=".35"
+                  strokeWidth="1.5"
+                >
                   <path d="M93 19 Q100 7 107 19" />
                   <path d="M26 102 q-9 10 0 22" />
                   <path d="M174 102 q9 10 0 22" />
@@ -76,7 +82,7 @@ export function HeadMap({
                   aria-hidden="true"
                   d={CROWN_CAP}
                   fill="none"
-                  stroke="#2C1A2F"
+                  stroke="var(--color-ink)"
                   strokeOpacity=".3"
                   strokeDasharray="3 3"
                 />
@@ -103,9 +109,9 @@ export function HeadMap({
                   >
                     <path
                       d={shape.path}
-                      fill={fill ?? '#FFFDF9'}
+                      fill={fill ?? 'var(--color-sheet)'}
                       fillOpacity={faint ? 0.35 : 1}
-                      stroke={chosen ? '#B8325A' : '#2C1A2F'}
+                      stroke={chosen ? 'var(--color-hibiscus)' : 'var(--color-ink)'}
                       strokeOpacity={chosen ? 1 : 0.45}
                       strokeWidth={chosen ? 3.5 : 1.2}
                       strokeLinejoin="round"
@@ -131,7 +137,7 @@ export function HeadMap({
                     d={PARTING_LINES[parting]}
                     className="pointer-events-none"
                     fill="none"
-                    stroke="#2C1A2F"
+                    stroke="var(--color-ink)"
                     strokeWidth="3"
                     strokeLinecap="round"
                     strokeDasharray="1 6"
@@ -144,7 +150,7 @@ export function HeadMap({
                     d={CUT_LINES[cut]}
                     className="pointer-events-none"
                     fill="none"
-                    stroke="#2C1A2F"
+                    stroke="var(--color-ink)"
                     strokeOpacity=".7"
                     strokeWidth="2"
                     strokeLinecap="round"

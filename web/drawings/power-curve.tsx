@@ -30,30 +30,34 @@ export function PowerCurve({
           .join(', ')}.`}
       >
         {low && high && (
-          <polygon points={`${line(low)} ${line(high.toReversed())}`} fill="#2E6B57" opacity="0.16" />
+          <polygon
+            points={`${line(low)} ${line(high.toReversed())}`}
+            fill="var(--color-leaf)"
+            opacity="0.16"
+          />
         )}
         {[0, 0.5, 1].map((power) => (
           <g key={power}>
-            <line x1="0" x2={WIDE} y1={y(power)} y2={y(power)} stroke="#E6DACB" />
-            <text x="-6" y={y(power) + 4} textAnchor="end" fontSize="11" fill="#2C1A2F">
+            <line x1="0" x2={WIDE} y1={y(power)} y2={y(power)} stroke="var(--color-rule)" />
+            <text x="-6" y={y(power) + 4} textAnchor="end" fontSize="11" fill="var(--color-ink)">
               {power * 100} %
             </text>
           </g>
         ))}
-        <line x1="0" x2={WIDE} y1={y(0.8)} y2={y(0.8)} stroke="#2E6B57" strokeDasharray="5 4" />
+        <line x1="0" x2={WIDE} y1={y(0.8)} y2={y(0.8)} stroke="var(--color-leaf)" strokeDasharray="5 4" />
         <line
           x1={x(Math.min(matters, most))}
           x2={x(Math.min(matters, most))}
           y1="0"
           y2={HIGH}
-          stroke="#B8325A"
+          stroke="var(--color-hibiscus)"
           strokeDasharray="2 3"
         />
-        <polyline points={line(curve)} fill="none" stroke="#2E6B57" strokeWidth="2.5" />
+        <polyline points={line(curve)} fill="none" stroke="var(--color-leaf)" strokeWidth="2.5" />
         {curve.map(({ difference, power, low: from, high: to }) => (
           <g key={difference}>
-            <line x1={x(difference)} x2={x(difference)} y1={y(from)} y2={y(to)} stroke="#2E6B57" />
-            <circle cx={x(difference)} cy={y(power)} r="3" fill="#2E6B57" />
+            <line x1={x(difference)} x2={x(difference)} y1={y(from)} y2={y(to)} stroke="var(--color-leaf)" />
+            <circle cx={x(difference)} cy={y(power)} r="3" fill="var(--color-leaf)" />
           </g>
         ))}
         {[0, most / 2, most].map((difference) => (
@@ -63,12 +67,12 @@ export function PowerCurve({
             y={HIGH + 15}
             textAnchor="middle"
             fontSize="11"
-            fill="#2C1A2F"
+            fill="var(--color-ink)"
           >
             {difference.toFixed(1)}
           </text>
         ))}
-        <text x={WIDE / 2} y={HIGH + 26} textAnchor="middle" fontSize="10" fill="#6B5A66">
+        <text x={WIDE / 2} y={HIGH + 26} textAnchor="middle" fontSize="10" fill="var(--color-soft)">
           true difference, points
         </text>
       </svg>

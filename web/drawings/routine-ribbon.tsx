@@ -189,7 +189,7 @@ function Note({ n }: { n: number }) {
   return (
     <span
       aria-hidden="true"
-      className="inline-flex size-4 shrink-0 items-center justify-center rounded-full bg-mango-deep text-[0.65rem] font-bold text-white"
+      className="inline-flex size-4 shrink-0 items-center justify-center rounded-full bg-mango-deep text-[0.65rem] font-bold text-paper"
     >
       {n}
     </span>

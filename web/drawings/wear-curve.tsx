@@ -18,8 +18,12 @@ import { useSettings } from '../api/queries.ts';
 import { showTemperature } from '../ui/show.ts';
 import { armStyle } from './arm-style.ts';
 import './chart-look.ts';
+import { isDark, paint } from './paint.ts';
 
 Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Tooltip);
+
+/** An arm's hue as a canvas wants it. */
+const hueOf = (arm: number) => armStyle(arm)[isDark() ? 'dark' : 'light'];
 
 const reduced = () => matchMedia('(prefers-reduced-motion: reduce)').matches;
 
@@ -29,7 +33,7 @@ const lineAcross = (line: number): Plugin<'line'> => ({
   beforeDatasetsDraw({ ctx, chartArea, scales }) {
     const y = scales.y!.getPixelForValue(line);
     ctx.save();
-    ctx.strokeStyle = '#2C1A2F';
+    ctx.strokeStyle = paint('ink');
     ctx.lineWidth = 1.5;
     ctx.setLineDash([2, 4]);
     ctx.beginPath();
@@ -81,8 +85,8 @@ export function WearCurve({
       ...curves.map(({ arm, mean }) => ({
         label: arms[arm] ?? '',
         data: at(mean),
-        borderColor: armStyle(arm).hue,
-        backgroundColor: armStyle(arm).hue,
+        borderColor: hueOf(arm),
+        backgroundColor: hueOf(arm),
         borderDash: [...armStyle(arm).dash],
         borderWidth: 3,
         pointStyle: armStyle(arm).point,
@@ -93,8 +97,8 @@ export function WearCurve({
         washDays.map(({ position, days: seen }) => ({
           label: `${arms[arm]}, wash day ${position + 1}`,
           data: at(seen),
-          borderColor: `${armStyle(arm).hue}55`,
-          backgroundColor: `${armStyle(arm).hue}55`,
+          borderColor: `${hueOf(arm)}55`,
+          backgroundColor: `${hueOf(arm)}55`,
           borderWidth: 1,
           pointRadius: 1.5,
           spanGaps: true,
@@ -108,7 +112,12 @@ export function WearCurve({
     animation: reduced() ? false : { duration: 250 },
     interaction: { mode: 'nearest', intersect: false },
     scales: {
-      y: { min: 0, max: 10, title: { display: true, text: `${outcome}, 0–10` }, grid: { color: '#E6DACB' } },
+      y: {
+        min: 0,
+        max: 10,
+        title: { display: true, text: `${outcome}, 0–10` },
+        grid: { color: paint('rule') },
+      },
       x: { grid: { display: false } },
     },
     plugins: {

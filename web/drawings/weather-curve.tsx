@@ -17,6 +17,7 @@ import {
 } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import './chart-look.ts';
+import { isDark, paint } from './paint.ts';
 
 Chart.register(LinearScale, LineController, LineElement, PointElement, Tooltip, Filler);
 
@@ -25,7 +26,10 @@ interface Point {
   y: number;
 }
 
-const GROUNDS = ['#F7DFD8', '#FBEACB', '#DFEAE2', '#D5E3EA', '#E3DAEA', '#F1E4D4', '#E6DACB', '#EDEDED'];
+const GROUNDS = {
+  light: ['#F7DFD8', '#FBEACB', '#DFEAE2', '#D5E3EA', '#E3DAEA', '#F1E4D4', '#E6DACB', '#EDEDED'],
+  dark: ['#4A241D', '#43301A', '#24392F', '#1D3440', '#33264A', '#3D2F20', '#3A2E3D', '#333333'],
+};
 
 /** The dew-point bands as the chart's ground, each named at its left edge, and the present moment as a line. */
 const ground = (
@@ -45,21 +49,22 @@ const ground = (
       const over = below === null ? top : y.getPixelForValue(show(below));
       const [from, to] = [Math.max(top, over), Math.min(bottom, under)];
       if (to <= from) return;
-      ctx.fillStyle = GROUNDS[i % GROUNDS.length]!;
+      const tones = GROUNDS[isDark() ? 'dark' : 'light'];
+      ctx.fillStyle = tones[i % tones.length]!;
       ctx.fillRect(left, from, right - left, to - from);
-      ctx.fillStyle = '#6A5A6A';
+      ctx.fillStyle = paint('soft');
       if (to - from > 16) ctx.fillText(bands[i]!.label, left + 6, to - 2);
     });
     const x = scales.x!.getPixelForValue(now);
     if (x > left && x < right) {
-      ctx.strokeStyle = '#B8325A';
+      ctx.strokeStyle = paint('hibiscus');
       ctx.lineWidth = 2;
       ctx.setLineDash([2, 3]);
       ctx.beginPath();
       ctx.moveTo(x, top);
       ctx.lineTo(x, bottom);
       ctx.stroke();
-      ctx.fillStyle = '#B8325A';
+      ctx.fillStyle = paint('hibiscus');
       ctx.textAlign = 'left';
       ctx.textBaseline = 'top';
       ctx.fillText('now', x + 5, top + 3);
@@ -119,10 +124,10 @@ export function WeatherCurve({
   });
   const data: ChartData<'line', Point[]> = {
     datasets: [
-      line('Dew point', points(readings, dew), '#2C1A2F', 3, []),
-      line('Temperature', points(readings, air), '#8A5206', 1.5, []),
-      line('Dew point, foreseen', points(forecast, dew), '#2C1A2F', 3, [6, 4]),
-      line('Temperature, foreseen', points(forecast, air), '#8A5206', 1.5, [4, 4]),
+      line('Dew point', points(readings, dew), paint('ink'), 3, []),
+      line('Temperature', points(readings, air), paint('mango-deep'), 1.5, []),
+      line('Dew point, foreseen', points(forecast, dew), paint('ink'), 3, [6, 4]),
+      line('Temperature, foreseen', points(forecast, air), paint('mango-deep'), 1.5, [4, 4]),
     ],
   };
   const moments = [...readings, ...forecast].map(({ at }) => Date.parse(at));
@@ -153,7 +158,7 @@ export function WeatherCurve({
         },
         ticks: { maxRotation: 0, callback: (at) => day.format(Number(at)) },
       },
-      y: { grid: { color: '#E6DACB' }, grace: '10%', title: { display: true, text: sign } },
+      y: { grid: { color: paint('rule') }, grace: '10%', title: { display: true, text: sign } },
     },
     plugins: {
       tooltip: {

@@ -23,7 +23,7 @@ export function SentLine({
     ({ device, at }) => device !== deviceName() && Date.now() - Date.parse(at) < 3_600_000,
   );
   const against = refused.filter(({ washDayId }) => washDayId === day.id);
-  const warn = quiet ? 'font-semibold text-mango-deep' : 'font-semibold text-[#F2B765]';
+  const warn = quiet ? 'font-semibold text-mango-deep' : 'font-semibold text-amber';
   const calm = quiet ? 'text-soft' : 'text-paper/75';
   const why = mine > 0 ? held[day.id] : undefined;
   const clockOff = clockAheadMs !== 0;

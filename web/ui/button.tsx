@@ -4,7 +4,7 @@ import { Link, type LinkProps } from 'react-router';
 const base =
   'inline-flex min-h-10 items-center justify-center gap-2 rounded-tag px-4 py-2 text-[0.95rem] font-semibold transition-colors disabled:cursor-not-allowed disabled:opacity-50';
 const looks = {
-  main: `${base} bg-hibiscus text-white hover:bg-hibiscus-deep`,
+  main: `${base} bg-hibiscus text-paper hover:bg-hibiscus-deep`,
   plain: `${base} border border-ink/30 bg-sheet text-ink hover:border-ink`,
   quiet: `${base} px-2 text-ink underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus`,
   stop: `${base} border border-brick/50 bg-sheet text-brick hover:bg-brick-pale`,

@@ -16,7 +16,6 @@ export function TextField({
   value,
   onChange,
   rows,
-  type = 'text',
   placeholder,
   onBlur,
   ...field
@@ -24,7 +23,6 @@ export function TextField({
   value: string;
   onChange: (text: string) => void;
   rows?: number;
-  type?: 'text' | 'date' | 'datetime-local';
   placeholder?: string;
 }) {
   return (
@@ -44,7 +42,6 @@ export function TextField({
           <input
             {...ids}
             onBlur={onBlur}
-            type={type}
             className={inputLook}
             value={value}
             placeholder={placeholder}

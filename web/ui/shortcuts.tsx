@@ -29,6 +29,10 @@ export function Shortcuts({
               </div>
             ))}
             <dt>
+              <Key>/</Key>
+            </dt>
+            <dd>search everything</dd>
+            <dt>
               <Key>Enter</Key>
             </dt>
             <dd>on a wash day: step done as planned</dd>

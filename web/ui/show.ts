@@ -1,5 +1,7 @@
+import { localToday } from '@sabor/contract/fields';
 import type { Settings } from '@sabor/contract/settings';
 import { lengthScale, temperatureScale, volumeScale } from '@sabor/core/units/preferences';
+import { dateInWords } from '@sabor/words/dates';
 
 const fixed = (x: number, digits: number) => String(Number(x.toFixed(digits)));
 
@@ -24,12 +26,15 @@ export const showMoney = (amount: number, currency: string) => {
     return `${currency} ${amount.toFixed(2)}`;
   }
 };
+/** A date (yyyy-mm-dd), or that of a moment on this machine's clock, in words. */
 export const showDate = (date: string) =>
-  new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' }).format(
-    new Date(date.length > 10 ? date : `${date}T12:00:00`),
-  );
-export const showTime = (moment: string) =>
-  new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' }).format(new Date(moment));
+  dateInWords(date.length > 10 ? localToday(new Date(date)) : date, localToday());
+export const showTime = (moment: string) => {
+  const at = new Date(moment);
+  return `${String(at.getHours()).padStart(2, '0')}:${String(at.getMinutes()).padStart(2, '0')}`;
+};
+/** "Fri 27 Nov, 10:12" on this machine's clock. */
+export const showMoment = (moment: string) => `${showDate(moment)}, ${showTime(moment)}`;
 export { showPercent as showShare } from '@sabor/core/units/percent';
 /** A difference with its sign; what rounds to nothing has none. */
 export function signed(x: number, digits = 1): string {
@@ -43,4 +48,7 @@ export const toLocalInput = (moment: string | null) => {
   const at = new Date(moment);
   return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
 };
-export const fromLocalInput = (text: string) => (text ? new Date(text).toISOString() : null);
+export const fromLocalInput = (text: string) => {
+  const at = new Date(text);
+  return text === '' || Number.isNaN(at.getTime()) ? null : at.toISOString();
+};

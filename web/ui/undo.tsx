@@ -15,11 +15,15 @@ export const useSay = () => useContext(Say);
 export function UndoProvider({ children }: { children: ReactNode }) {
   const [said, setSaid] = useState<Said[]>([]);
   const say = useCallback((text: string, undo?: () => unknown) => {
-    setSaid([{ key: Date.now() + Math.random(), text, undo }]);
+    // What can still be undone stays until its time is over; words alone give way to the next.
+    setSaid((old) => [
+      ...old.filter((one) => one.undo).slice(-1),
+      { key: Date.now() + Math.random(), text, undo },
+    ]);
   }, []);
   return (
     <Say.Provider value={say}>
-      <Toast.Provider duration={8000} swipeDirection="up" label="Message">
+      <Toast.Provider duration={8000} swipeDirection="down" label="Message">
         {children}
         {said.map(({ key, text, undo }) => (
           <Toast.Root
@@ -41,7 +45,7 @@ export function UndoProvider({ children }: { children: ReactNode }) {
             )}
           </Toast.Root>
         ))}
-        <Toast.Viewport className="fixed top-2 left-1/2 z-50 flex w-max max-w-[92vw] -translate-x-1/2 flex-col gap-2 sm:right-24 sm:left-auto sm:translate-x-0" />
+        <Toast.Viewport className="messages fixed left-1/2 z-50 flex w-max max-w-[92vw] -translate-x-1/2 flex-col gap-2" />
       </Toast.Provider>
     </Say.Provider>
   );

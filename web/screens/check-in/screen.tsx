@@ -13,6 +13,7 @@ import { valueTint } from '../../drawings/tint.ts';
 import { put } from '../../http/http.ts';
 import { makeTap } from '../../offline/outbox.ts';
 import { SentLine } from '../../offline/sent-line.tsx';
+import { MomentField } from '../../ui/dates.tsx';
 import { TextField } from '../../ui/inputs.tsx';
 import { fromLocalInput, toLocalInput } from '../../ui/show.ts';
 import { Failed, Loading } from '../../ui/states.tsx';
@@ -200,7 +201,7 @@ function CheckInSheet({
             {next && (
               <button
                 type="button"
-                className="ml-auto min-h-16 rounded-tag bg-hibiscus px-6 text-lg font-semibold text-white"
+                className="ml-auto min-h-16 rounded-tag bg-hibiscus px-6 text-lg font-semibold text-paper"
                 onClick={() => turnTo(next)}
               >
                 Next: {OUTCOMES[next].label.toLowerCase()}
@@ -209,7 +210,7 @@ function CheckInSheet({
             {!next && (
               <Link
                 to={`/wash-days/${washDay.id}`}
-                className="ml-auto inline-flex min-h-16 items-center rounded-tag bg-hibiscus px-6 text-lg font-semibold text-white"
+                className="ml-auto inline-flex min-h-16 items-center rounded-tag bg-hibiscus px-6 text-lg font-semibold text-paper"
               >
                 Done looking
               </Link>
@@ -220,8 +221,7 @@ function CheckInSheet({
       <div className="mt-8 grid gap-x-12 gap-y-6 border-t border-rule pt-6 lg:grid-cols-2">
         <CurlLengths wearer={wearer} taken={taken} save={(curls) => send({ curls })} />
         <section className="space-y-4" aria-label="When and notes">
-          <TextField
-            type="datetime-local"
+          <MomentField
             label="Looked at"
             value={toLocalInput(at)}
             onChange={(text) => {

@@ -159,7 +159,14 @@ function Strip({
       role="img"
       aria-label={`${values.length} wash days from ${Math.min(...values).toFixed(1)} to ${Math.max(...values).toFixed(1)}`}
     >
-      <line x1="6" x2="154" y1={arms * 14 + 1} y2={arms * 14 + 1} stroke="#E6DACB" strokeWidth="2" />
+      <line
+        x1="6"
+        x2="154"
+        y1={arms * 14 + 1}
+        y2={arms * 14 + 1}
+        stroke="var(--color-rule)"
+        strokeWidth="2"
+      />
       {contrast.byWashDay.map(({ position, arm, value }) =>
         value === null ? null : (
           <text

@@ -78,7 +78,7 @@ export function WearAndMoney({
                 style={{ width: longest * 20 + 14 }}
                 aria-hidden="true"
               >
-                <line x1="0" x2={longest * 20} y1="6" y2="6" stroke="#E6DACB" strokeWidth="2" />
+                <line x1="0" x2={longest * 20} y1="6" y2="6" stroke="var(--color-rule)" strokeWidth="2" />
                 {one.seen && (
                   <>
                     <line

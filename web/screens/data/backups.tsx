@@ -4,15 +4,13 @@ import { useNavigate } from 'react-router';
 import { useBackups, useChange } from '../../api/queries.ts';
 import { post, put, sendFile } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
-import { Field } from '../../ui/field.tsx';
+import { FileField } from '../../ui/file-field.tsx';
 import { TextField } from '../../ui/inputs.tsx';
+import { showMoment } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
 
 const megabytes = (bytes: number) =>
   bytes < 100_000 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
-
-const when = (at: string) =>
-  new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit' });
 
 /** Reads a backup into an empty Sabor. */
 export function BringIn() {
@@ -47,22 +45,13 @@ export function BringIn() {
           <code className="text-sm">SABOR_DATA=&lt;folder&gt; npm start -- --empty</code>
         </p>
       ) : (
-        <Field label="Backup file" error={error}>
-          {(ids) => (
-            <input
-              {...ids}
-              type="file"
-              accept=".zip,.json,application/zip,application/json"
-              className="w-full"
-              disabled={bring.isPending}
-              onChange={(e) => {
-                read(e.target.files?.[0]);
-                // The same file, put right, can be chosen again.
-                e.target.value = '';
-              }}
-            />
-          )}
-        </Field>
+        <FileField
+          label="Backup file"
+          error={error}
+          accept=".zip,.json,application/zip,application/json"
+          disabled={bring.isPending}
+          onChoose={read}
+        />
       )}
       {bring.isPending && <p role="status">Bringing it in …</p>}
     </section>
@@ -75,7 +64,7 @@ function Standing({ nightly }: { nightly: NightlyBackup }) {
     <>
       <p role="status">
         {nightly.last
-          ? `Last written ${when(nightly.last.at)}, ${megabytes(nightly.last.bytes)}, read back and found the same. ${nightly.kept} kept.`
+          ? `Last written ${showMoment(nightly.last.at)}, ${megabytes(nightly.last.bytes)}, read back and found the same. ${nightly.kept} kept.`
           : 'Nothing written yet. The first comes tonight after three.'}
       </p>
       {nightly.problem && (

@@ -10,7 +10,8 @@ import {
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useState } from 'react';
 import { useSettings } from '../../api/queries.ts';
-import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
+import { MomentField } from '../../ui/dates.tsx';
+import { ChoiceField, NumberField } from '../../ui/inputs.tsx';
 import { fromLocalInput, showShare, showTime, toLocalInput } from '../../ui/show.ts';
 import { Nothing } from '../../ui/states.tsx';
 
@@ -127,13 +128,8 @@ function BeginBy({ groups }: { groups: ReturnType<typeof dryingGroups> }) {
           onChange={(key) => key && setWhich(key)}
         />
         <ChoiceField label="Must be" options={DRYNESS} value={to} onChange={(key) => key && setTo(key)} />
-        <TextField label="By" type="datetime-local" value={due} onChange={setDue} />
-        <TextField
-          label="Washed at, to ask for its chance"
-          type="datetime-local"
-          value={begin}
-          onChange={setBegin}
-        />
+        <MomentField label="By" value={due} onChange={setDue} />
+        <MomentField label="Washed at, to ask for its chance" value={begin} onChange={setBegin} />
         <NumberField
           label="Air, if known"
           scale={temperatureScale(settings.temperature)}

@@ -8,14 +8,11 @@ import { v7 } from 'uuid';
 import { useChange } from '../../api/queries.ts';
 import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
+import { DateField } from '../../ui/dates.tsx';
 import { TextField } from '../../ui/inputs.tsx';
+import { showDate } from '../../ui/show.ts';
 import { Caution, Tag } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
-
-const longDate = (date: string) =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }).format(
-    new Date(`${date}T12:00:00`),
-  );
 
 /** What the hair has been through: entered in two taps, newest first. */
 export function History({ wearer, file, zone }: { wearer: Wearer; file: HairFile; zone: Zone | null }) {
@@ -57,7 +54,7 @@ export function History({ wearer, file, zone }: { wearer: Wearer; file: HairFile
             what is booked for a day ahead. A zone chosen on the map narrows it.
           </p>
           <div className="mb-3 grid gap-3 sm:grid-cols-2">
-            <TextField type="date" label="On" value={on} onChange={setOn} error={refused} />
+            <DateField label="On" value={on} onChange={setOn} error={refused} />
             <TextField label="Note" value={note} onChange={setNote} />
           </div>
           <div className="flex flex-wrap gap-2">
@@ -91,7 +88,7 @@ export function History({ wearer, file, zone }: { wearer: Wearer; file: HairFile
               className="flex items-baseline justify-between gap-3 border-b border-rule py-1.5"
             >
               <span>
-                <span className="figure">{longDate(event.on)}</span>{' '}
+                <span className="figure">{showDate(event.on)}</span>{' '}
                 <span className="font-semibold">{HAIR_EVENTS[event.kind].label}</span>{' '}
                 {event.on > localToday() && <Tag tone="due">ahead</Tag>}
                 <span className="text-soft">
@@ -103,7 +100,7 @@ export function History({ wearer, file, zone }: { wearer: Wearer; file: HairFile
               <Button
                 look="quiet"
                 className="shrink-0"
-                aria-label={`Take off ${HAIR_EVENTS[event.kind].label}, ${longDate(event.on)}`}
+                aria-label={`Take off ${HAIR_EVENTS[event.kind].label}, ${showDate(event.on)}`}
                 onClick={() => take(event)}
               >
                 Take off

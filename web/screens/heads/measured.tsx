@@ -18,6 +18,7 @@ import * as v from 'valibot';
 import { useChange, useSettings } from '../../api/queries.ts';
 import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
+import { DateField } from '../../ui/dates.tsx';
 import { ChoiceField, NumberField, SHORT_MM, TextField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
@@ -162,7 +163,7 @@ function MeasureForm({ wearer, zone }: { wearer: Wearer; zone: Zone | null }) {
             problem={(field) => problem(`result.${field}`)}
           />
           <div className="grid gap-3 sm:grid-cols-2">
-            <TextField type="date" label="Measured on" value={on} onChange={setOn} error={problem('on')} />
+            <DateField label="Measured on" value={on} onChange={setOn} error={problem('on')} />
             <TextField label="Note" value={note} onChange={setNote} error={problem('note')} />
           </div>
           <Button type="submit" disabled={save.isPending}>

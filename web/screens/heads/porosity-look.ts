@@ -1,6 +1,6 @@
 import type { PorosityReading } from '@sabor/core/hair/porosity/reading';
 import type { MapZone, ZoneLook } from '../../drawings/head-map.tsx';
-import { tint } from '../../drawings/tint.ts';
+import { LEAF, tint } from '../../drawings/tint.ts';
 import { showShare } from '../../ui/show.ts';
 
 /** A reading in words: "high, 92 %", or the two that still compete. */
@@ -25,7 +25,7 @@ export const porosityLook =
     return {
       text,
       says: text === 'mid' || text === '?' ? `${text} (${words})` : words,
-      fill: tint('#2E6B57', 0.05 * low + 0.28 * medium + 0.6 * high),
+      fill: tint(LEAF, 0.05 * low + 0.28 * medium + 0.6 * high),
       chosen: chosen === id,
     };
   };

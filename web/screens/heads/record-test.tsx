@@ -8,6 +8,7 @@ import * as v from 'valibot';
 import { useChange } from '../../api/queries.ts';
 import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
+import { DateField } from '../../ui/dates.tsx';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
 import { useSay } from '../../ui/undo.tsx';
 
@@ -104,7 +105,7 @@ export function RecordTest({
         )}
         {kind && (
           <>
-            <TextField type="date" label="On" value={on} onChange={setOn} error={problem('on')} />
+            <DateField label="On" value={on} onChange={setOn} error={problem('on')} />
             <TextField label="Note" value={note} onChange={setNote} error={problem('note')} />
           </>
         )}

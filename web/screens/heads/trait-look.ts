@@ -1,7 +1,7 @@
 import type { Zone } from '@sabor/contract/wearer';
 import { resolveTraits, TRAITS, type TraitName, type Traits } from '@sabor/core/hair/traits';
 import type { MapZone, ZoneLook } from '../../drawings/head-map.tsx';
-import { tint } from '../../drawings/tint.ts';
+import { LEAF, tint } from '../../drawings/tint.ts';
 
 /** How a trait shows on the head map: darker for more, pale where the zone has it from the whole head. */
 export const traitLook =
@@ -22,7 +22,7 @@ export const traitLook =
     return {
       text: value === null ? '' : short,
       says: `${spoken}${from}${chosen === zone.id ? ', chosen' : ''}`,
-      ...(value === null ? {} : { fill: tint('#2E6B57', depth * (own ? 1.3 : 0.45)) }),
+      ...(value === null ? {} : { fill: tint(LEAF, depth * (own ? 1.3 : 0.45)) }),
       chosen: chosen === zone.id,
     };
   };

@@ -9,6 +9,7 @@ import { v7 } from 'uuid';
 import { useSave, useSettings, useWearer } from '../../api/queries.ts';
 import { HeadMap } from '../../drawings/head-map.tsx';
 import { Button } from '../../ui/button.tsx';
+import { DateField } from '../../ui/dates.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, NumberField, SHORT_MM, TextField, TicksField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
@@ -163,8 +164,7 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
                   onChange={(text) => set('guardian')(text || null)}
                   error={problem('guardian')}
                 />
-                <TextField
-                  type="date"
+                <DateField
                   label="Consent given on"
                   value={value.consentOn ?? ''}
                   onChange={(text) => set('consentOn')(text || null)}

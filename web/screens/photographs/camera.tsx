@@ -77,7 +77,7 @@ export function Camera({
         </button>
         <button
           type="button"
-          className={`${big} bg-hibiscus text-white disabled:opacity-50`}
+          className={`${big} bg-hibiscus text-paper disabled:opacity-50`}
           disabled={problem !== null}
           onClick={() => void shoot()}
         >

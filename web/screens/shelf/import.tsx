@@ -6,7 +6,8 @@ import { v7 } from 'uuid';
 import { queryClient, useSettings } from '../../api/queries.ts';
 import { post } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
-import { Field, inputLook } from '../../ui/field.tsx';
+import { inputLook } from '../../ui/field.tsx';
+import { FileField } from '../../ui/file-field.tsx';
 import { Heading } from '../../ui/states.tsx';
 import type { ProductFile } from '../../workers/product-file.worker.ts';
 
@@ -102,18 +103,13 @@ export function Screen() {
         A CSV with one product a row, under headings. What Sabor writes under “Take the shelf out as CSV”
         comes back the same.
       </Heading>
-      <Field label="Product file, CSV" error={error}>
-        {(ids) => (
-          <input
-            {...ids}
-            type="file"
-            accept=".csv,.tsv,.txt,text/csv,text/plain"
-            className="w-full"
-            disabled={state === 'storing'}
-            onChange={(e) => void choose(e.target.files?.[0])}
-          />
-        )}
-      </Field>
+      <FileField
+        label="Product file, CSV"
+        error={error}
+        accept=".csv,.tsv,.txt,text/csv,text/plain"
+        disabled={state === 'storing'}
+        onChoose={(file) => void choose(file)}
+      />
       {opened && (
         <div className="mt-5 space-y-4">
           <p>{opened.rows.toLocaleString('en')} rows.</p>

@@ -7,6 +7,7 @@ import { useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useSave, useSettings, useSettingsKnown, useShelf } from '../../api/queries.ts';
+import { DateField } from '../../ui/dates.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, NumberField, TextField, TicksField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
@@ -139,8 +140,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
               value={value.stake}
               onChange={(key) => key && set('stake')(key)}
             />
-            <TextField
-              type="date"
+            <DateField
               label="Opened on"
               hint="Empty while unopened."
               value={value.openedOn ?? ''}

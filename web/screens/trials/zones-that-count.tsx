@@ -1,7 +1,7 @@
 import type { TrialInput } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
 import { HeadMap } from '../../drawings/head-map.tsx';
-import { tint } from '../../drawings/tint.ts';
+import { LEAF, tint } from '../../drawings/tint.ts';
 
 /** Which zones make up a wash day's one number, promised before the data. */
 export function ZonesThatCount({
@@ -36,7 +36,7 @@ export function ZonesThatCount({
         zones={wearer.zones}
         look={({ id }) =>
           counts.has(id)
-            ? { text: '✓', says: 'counts', chosen: true, fill: tint('#2E6B57', 0.25) }
+            ? { text: '✓', says: 'counts', chosen: true, fill: tint(LEAF, 0.25) }
             : { says: 'does not count' }
         }
         onChoose={({ id }) => toggle(id)}

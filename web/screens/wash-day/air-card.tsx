@@ -39,7 +39,7 @@ export function AirCard({
       <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
         <button
           type="button"
-          className="col-span-2 min-h-16 rounded-tag bg-hibiscus px-5 text-xl font-semibold text-white"
+          className="col-span-2 min-h-16 rounded-tag bg-hibiscus px-5 text-xl font-semibold text-paper"
           onClick={() => void keep(save).then((kept) => kept && next())}
         >
           To the first step

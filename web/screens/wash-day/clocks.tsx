@@ -2,8 +2,8 @@ import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
 import { useState } from 'react';
 import type { Refused } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
-import { TextField } from '../../ui/inputs.tsx';
-import { fromLocalInput, toLocalInput } from '../../ui/show.ts';
+import { MomentField } from '../../ui/dates.tsx';
+import { fromLocalInput, showMoment, toLocalInput } from '../../ui/show.ts';
 
 const CLOCKS = [
   { key: 'washedAt', label: 'Washed', hint: 'When the wash was over.' },
@@ -47,15 +47,15 @@ export function Clocks({
           <div key={key} className="flex flex-wrap items-end gap-3">
             {open ? (
               <>
-                <TextField
+                <MomentField
                   className="min-w-60 flex-1"
-                  type="datetime-local"
                   label={label}
                   hint={hint}
                   value={typed[key] ?? toLocalInput(day[key])}
                   onChange={(text) => {
                     setTyped((old) => ({ ...old, [key]: text }));
-                    if (text.length === 16) void save(key, fromLocalInput(text));
+                    const at = fromLocalInput(text);
+                    if (at || text === '') void save(key, at);
                   }}
                   error={problem?.path === key ? problem.message : undefined}
                 />
@@ -70,9 +70,7 @@ export function Clocks({
             ) : (
               <p>
                 <span className="inline-block w-24 font-semibold">{label}</span>{' '}
-                {day[key]
-                  ? new Date(day[key]).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
-                  : 'not recorded'}
+                {day[key] ? showMoment(day[key]) : 'not recorded'}
               </p>
             )}
           </div>

@@ -12,7 +12,6 @@ import { v7 } from 'uuid';
 import { useAwake } from '../../devices/awake.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { armsOfDay } from '../../drawings/arms-of-day.ts';
-import { tint } from '../../drawings/tint.ts';
 import { makeTap } from '../../offline/outbox.ts';
 import { SentLine } from '../../offline/sent-line.tsx';
 import { ReasonDialog } from '../../ui/reason-dialog.tsx';
@@ -120,7 +119,7 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
             {arms.map((arm, i) => (
               <span key={arm} className="font-semibold">
                 {i > 0 && ' | '}
-                <span aria-hidden="true" style={{ color: tint(armStyle(arm).hue, 0.45) }}>
+                <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
                   {armStyle(arm).marker}
                 </span>{' '}
                 {trial.arms[arm]?.name}
@@ -225,7 +224,7 @@ function Progress({
               className="flex min-h-8 w-full items-center"
             >
               <span
-                className={`block w-full ${i === place ? 'h-5 bg-paper' : step.status === 'done' ? 'h-3 bg-[#7DB89F]' : step.status === 'skipped' ? 'h-3 border-2 border-dashed border-mango' : 'h-3 bg-paper/25'}`}
+                className={`block w-full ${i === place ? 'h-5 bg-paper' : step.status === 'done' ? 'h-3 bg-done' : step.status === 'skipped' ? 'h-3 border-2 border-dashed border-mango' : 'h-3 bg-paper/25'}`}
               />
             </button>
           </li>

@@ -8,7 +8,7 @@ import { v7 } from 'uuid';
 import { useWashDayChange } from '../../api/queries.ts';
 import { put } from '../../http/http.ts';
 import { makeTap } from '../../offline/outbox.ts';
-import { TextField } from '../../ui/inputs.tsx';
+import { DateField } from '../../ui/dates.tsx';
 import { showDate } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
 import { EventZones } from './event-zones.tsx';
@@ -37,7 +37,7 @@ export function Events({ day, wearer, open }: { day: WashDay; wearer: Wearer; op
       </h2>
       {open && (
         <>
-          <TextField className="mb-2 w-48" type="date" label="On" value={on} onChange={setOn} />
+          <DateField className="mb-2 w-48" label="On" value={on} onChange={setOn} />
           <div className="flex flex-wrap gap-2">
             {Object.entries(EVENTS).map(([key, { label, good }]) => {
               const there = day.events.some((event) => event.kind === key && event.on === on);

@@ -95,7 +95,7 @@ export function Shed({ day, daysSince, tell }: { day: WashDay; daysSince: number
       {found && (
         <p
           role="status"
-          className={`text-lg ${found.verdict === 'far above' ? 'font-semibold text-[#F2B765]' : ''}`}
+          className={`text-lg ${found.verdict === 'far above' ? 'font-semibold text-amber' : ''}`}
         >
           {SHED_VERDICTS[found.verdict].says}: {found.expected.low}–{found.expected.high} are ordinary for{' '}
           {daysSince === 1 ? 'one day' : `${daysSince} days`} since the last detangle.

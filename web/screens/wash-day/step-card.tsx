@@ -114,7 +114,7 @@ export function StepCard({
           </p>
         )}
         {product && <p className="mt-3 text-3xl font-semibold leading-tight">{product.name}</p>}
-        {step.dose && <p className="figure mt-1 text-4xl text-[#F2B765]">{doseInWords(step.dose)}</p>}
+        {step.dose && <p className="figure mt-1 text-4xl text-amber">{doseInWords(step.dose)}</p>}
         {how && <p className="mt-2 text-2xl">{how}</p>}
         <p className="mt-3 text-lg text-paper/80">{slot.says}</p>
         {step.note && <p className="mt-2 text-lg">“{step.note}”</p>}
@@ -140,14 +140,14 @@ export function StepCard({
           </div>
         )}
         {departed.length > 0 && (
-          <ul className="mt-4 border-l-4 border-[#F2B765] pl-3 text-lg" aria-label="Departures">
+          <ul className="mt-4 border-l-4 border-amber pl-3 text-lg" aria-label="Departures">
             {departed.map((says) => (
               <li key={says}>{says}</li>
             ))}
           </ul>
         )}
         {cautions.length > 0 && (
-          <ul aria-label="Cautions" className="mt-4 space-y-1 rounded-tag bg-[#F2B765] px-3 py-2 text-ink">
+          <ul aria-label="Cautions" className="mt-4 space-y-1 rounded-tag bg-amber px-3 py-2 text-ink">
             {cautions.map(({ id, says }) => (
               <li key={id}>{says}</li>
             ))}
@@ -204,7 +204,7 @@ export function StepCard({
         />
       ) : (
         <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
-          <button type="button" className={`${big} col-span-3 bg-hibiscus text-white`} onClick={accept}>
+          <button type="button" className={`${big} col-span-3 bg-hibiscus text-paper`} onClick={accept}>
             {step.status === 'done' ? 'Keep it, go on' : 'Done as planned'}
           </button>
           <button type="button" className={`${big} border-2 border-paper/60`} onClick={back}>
@@ -289,7 +289,7 @@ function ChangeStep({
         error={problem('note')}
       />
       <div className="flex flex-wrap gap-3">
-        <button type="button" className={`${big} bg-hibiscus text-white`} onClick={done}>
+        <button type="button" className={`${big} bg-hibiscus text-paper`} onClick={done}>
           Done like this
         </button>
         <button type="button" className={`${big} border-2 border-ink/40`} onClick={cancel}>

@@ -19,7 +19,7 @@ export function TakeDownStop({
 }) {
   const [percent, setPercent] = useState<number | null>(null);
   return (
-    <section aria-labelledby="how-dry" className="mt-4 rounded-tag border-4 border-[#F2B765] p-4">
+    <section aria-labelledby="how-dry" className="mt-4 rounded-tag border-4 border-amber p-4">
       <h2 id="how-dry" className="text-3xl">
         {percent === null ? 'How dry is it?' : `Stop: it is ${percent} % dry`}
       </h2>

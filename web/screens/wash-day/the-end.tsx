@@ -63,7 +63,7 @@ export function TheEnd({
           {day.steps.filter(({ status }) => status === 'skipped').length} skipped.
         </p>
         {waiting.length > 0 && (
-          <div className="mt-4 border-l-4 border-[#F2B765] pl-4 text-lg">
+          <div className="mt-4 border-l-4 border-amber pl-4 text-lg">
             <p>Not recorded yet; finishing counts them as skipped:</p>
             <ul className="mt-2 flex flex-wrap gap-3">
               {waiting.map((step) => (
@@ -98,7 +98,7 @@ export function TheEnd({
         </Link>
       </div>
       <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
-        <button type="button" className={`${big} col-span-2 bg-hibiscus text-white`} onClick={finish}>
+        <button type="button" className={`${big} col-span-2 bg-hibiscus text-paper`} onClick={finish}>
           Finish the routine
         </button>
         <button type="button" className={`${big} border-2 border-paper/60`} onClick={back}>

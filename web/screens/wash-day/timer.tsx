@@ -47,7 +47,7 @@ export function Timer({
   return (
     <div>
       <p className="flex items-baseline gap-3">
-        <span className={`figure text-6xl ${over ? 'text-[#F2B765]' : ''}`} role="timer">
+        <span className={`figure text-6xl ${over ? 'text-amber' : ''}`} role="timer">
           {over ? '+' : ''}
           {clockText(left)}
         </span>
@@ -121,7 +121,7 @@ export function ClockStrip({
           <button
             type="button"
             onClick={() => goTo(step)}
-            className={`flex min-h-16 items-center gap-2 rounded-tag border-2 px-4 text-lg ${left <= 0 ? 'border-[#F2B765] text-[#F2B765]' : 'border-paper/50'}`}
+            className={`flex min-h-16 items-center gap-2 rounded-tag border-2 px-4 text-lg ${left <= 0 ? 'border-amber text-amber' : 'border-paper/50'}`}
           >
             <span>
               {SLOTS[step.slot].label}

@@ -8,7 +8,8 @@ import * as v from 'valibot';
 import { useChange, useSettings } from '../../api/queries.ts';
 import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
-import { NumberField, TextField } from '../../ui/inputs.tsx';
+import { MomentField } from '../../ui/dates.tsx';
+import { NumberField } from '../../ui/inputs.tsx';
 import { useSay } from '../../ui/undo.tsx';
 
 const wallNow = (timeZone: string) => {
@@ -82,9 +83,8 @@ export function ByHand({ place }: { place: Place }) {
         keep();
       }}
     >
-      <TextField
+      <MomentField
         label={`Read at (clock at ${place.name})`}
-        type="datetime-local"
         value={at}
         onChange={setAt}
         error={problems.at}

@@ -3,7 +3,7 @@ import { type Columns, missingColumn } from '@sabor/core/climate/weather-table/c
 import type { DateOrder } from '@sabor/core/climate/weather-table/read-moment';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/button.tsx';
-import { Field } from '../../ui/field.tsx';
+import { FileField } from '../../ui/file-field.tsx';
 import { openWeatherFile } from '../../workers/weather-file.ts';
 import type { WeatherFile } from '../../workers/weather-file.worker.ts';
 import { FileColumns } from './file-columns.tsx';
@@ -64,22 +64,16 @@ export function FromFile({ place }: { place: Place }) {
   const missing = opened ? missingColumn(columns) : null;
   return (
     <div className="space-y-4">
-      <Field
+      <FileField
         label="Hourly readings, CSV"
-        hint={`Times without an offset of their own are taken as clock times at ${place.name} (${place.timeZone}).`}
         error={error}
-      >
-        {(ids) => (
-          <input
-            {...ids}
-            type="file"
-            accept=".csv,.tsv,.txt,text/csv,text/plain"
-            className="w-full"
-            disabled={upload.state === 'storing'}
-            onChange={(e) => void choose(e.target.files?.[0])}
-          />
-        )}
-      </Field>
+        accept=".csv,.tsv,.txt,text/csv,text/plain"
+        disabled={upload.state === 'storing'}
+        onChoose={(file) => void choose(file)}
+      />
+      <p className="text-sm text-soft">
+        Times without an offset of their own are taken as clock times at {place.name} ({place.timeZone}).
+      </p>
       {opened && (
         <>
           <FileColumns

@@ -10,7 +10,8 @@ import { useChange, usePlaceWeather, useSettings, useWeather } from '../../api/q
 import { WeatherCurve } from '../../drawings/weather-curve.tsx';
 import { remove } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
-import { ChoiceField, TextField } from '../../ui/inputs.tsx';
+import { DateField } from '../../ui/dates.tsx';
+import { ChoiceField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
@@ -71,7 +72,7 @@ function PlacePage({ place }: { place: Place }) {
               value={stretch}
               onChange={(key) => key && setStretch(key)}
             />
-            <TextField label="Up to" type="date" value={until} onChange={setUntil} />
+            <DateField label="Up to" value={until} onChange={setUntil} />
           </div>
           {weather.data.readings.length + weather.data.forecast.length === 0 ? (
             <Nothing title="No readings in these days">Bring some in below, or choose other days.</Nothing>

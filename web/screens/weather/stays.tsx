@@ -5,7 +5,8 @@ import { v7 } from 'uuid';
 import { useChange, useWearers } from '../../api/queries.ts';
 import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
-import { ChoiceField, TextField } from '../../ui/inputs.tsx';
+import { DateField } from '../../ui/dates.tsx';
+import { ChoiceField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
 
@@ -89,7 +90,7 @@ export function Stays({ weather }: { weather: Weather }) {
             error={error}
           />
           <ChoiceField label="At" options={named(places)} value={placeId} onChange={setPlaceId} />
-          <TextField label="From" type="date" value={from} onChange={setFrom} />
+          <DateField label="From" value={from} onChange={setFrom} />
           <Button type="submit" className="sm:mt-6" disabled={save.isPending}>
             Add
           </Button>

@@ -1,0 +1,147 @@
+import { FOUND_KINDS, type Found, type FoundKind } from '@sabor/contract/search';
+import { useQuery } from '@tanstack/react-query';
+import { Search } from 'lucide-react';
+import { Dialog } from 'radix-ui';
+import { useDeferredValue, useId, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { get } from '../http/http.ts';
+import { inputLook } from './field.tsx';
+
+const ADDRESS: Record<FoundKind, (id: string) => string> = {
+  product: (id) => `/shelf/${id}`,
+  line: () => '/shelf',
+  wearer: (id) => `/heads/${id}`,
+  routine: (id) => `/routines/${id}`,
+  trial: (id) => `/trials/${id}`,
+  'wash-day': (id) => `/wash-days/${id}`,
+  place: (id) => `/weather/${id}`,
+};
+
+/** Search over everything, in a dialog: arrows move, Enter opens. */
+export function SearchDialog({
+  open,
+  onOpenChange,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+}) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="fixed inset-x-4 top-4 z-50 mx-auto flex max-h-[calc(100dvh-2rem)] max-w-2xl flex-col rounded-tag bg-paper p-4 text-ink sm:top-16 sm:p-6"
+        >
+          <Dialog.Title className="mb-3 text-2xl">Search</Dialog.Title>
+          <SearchBody close={() => onOpenChange(false)} />
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function SearchBody({ close }: { close: () => void }) {
+  const id = useId();
+  const navigate = useNavigate();
+  const [text, setText] = useState('');
+  const [at, setAt] = useState(0);
+  const q = useDeferredValue(text.trim());
+  const { data, isError, error } = useQuery({
+    queryKey: ['search', q],
+    queryFn: () => get<Found[]>(`/search?q=${encodeURIComponent(q)}`),
+    enabled: q.length > 1,
+    placeholderData: (old) => (q.length > 1 ? old : undefined),
+  });
+  const kinds = Object.keys(FOUND_KINDS) as FoundKind[];
+  const found = kinds.flatMap((kind) => data?.filter((one) => one.kind === kind) ?? []);
+  const chosen = found[Math.min(at, found.length - 1)];
+  const go = ({ kind, id: of }: Found) => {
+    close();
+    void navigate(ADDRESS[kind](of));
+  };
+  return (
+    <>
+      <input
+        className={`${inputLook} min-h-12 text-lg`}
+        role="combobox"
+        aria-label="Search everything"
+        aria-expanded={found.length > 0}
+        aria-controls={`${id}-list`}
+        aria-activedescendant={chosen ? `${id}-${chosen.id}` : undefined}
+        autoComplete="off"
+        placeholder="A product, an ingredient, a head, a note, a date …"
+        value={text}
+        onChange={(e) => {
+          setText(e.target.value);
+          setAt(0);
+        }}
+        onKeyDown={(e) => {
+          const move = { ArrowDown: 1, ArrowUp: -1 }[e.key];
+          if (move && found.length) {
+            e.preventDefault();
+            setAt((old) => (Math.min(old, found.length - 1) + move + found.length) % found.length);
+          }
+          if (e.key === 'Enter' && chosen) go(chosen);
+        }}
+      />
+      <p className="sr-only" role="status">
+        {q.length > 1 && data ? `${found.length} found` : ''}
+      </p>
+      <div
+        className="mt-3 min-h-24 flex-1 overflow-y-auto"
+        id={`${id}-list`}
+        role="listbox"
+        aria-label="Found"
+        tabIndex={-1}
+      >
+        {isError && <p className="text-brick">{error.message}</p>}
+        {q.length > 1 && data && found.length === 0 && (
+          <p className="text-soft">Nothing holds “{q}”. Part of a word is enough.</p>
+        )}
+        {kinds.map((kind) => {
+          const own = found.filter((one) => one.kind === kind);
+          return own.length === 0 ? null : (
+            <div key={kind} role="group" aria-label={FOUND_KINDS[kind].label} className="mb-3">
+              <p className="text-sm font-semibold text-soft" aria-hidden="true">
+                {FOUND_KINDS[kind].label}
+              </p>
+              {own.map((one) => (
+                // biome-ignore lint/a11y/useKeyWithClickEvents lint/a11y/useFocusableInteractive: the field above has the keyboard, as a combobox has
+                <div
+                  key={one.id}
+                  id={`${id}-${one.id}`}
+                  role="option"
+                  aria-selected={one === chosen}
+                  className={`cursor-pointer rounded-tag px-3 py-1.5 ${one === chosen ? 'bg-leaf-pale' : 'hover:bg-rule/50'}`}
+                  onClick={() => go(one)}
+                >
+                  <span className="font-semibold">{one.title}</span>
+                  {one.where && <span className="block text-sm text-soft">{one.where}</span>}
+                </div>
+              ))}
+            </div>
+          );
+        })}
+      </div>
+    </>
+  );
+}
+
+/** The way to the search in the frame. */
+export function SearchButton({ onClick }: { onClick: () => void }) {
+  return (
+    <button
+      type="button"
+      className="flex min-h-10 min-w-10 items-center justify-center gap-2 rounded-full border border-rule px-3 font-semibold"
+      aria-label="Search"
+      aria-keyshortcuts="/"
+      onClick={onClick}
+    >
+      <Search className="size-4" aria-hidden="true" />
+      <kbd className="hidden font-sans text-sm font-normal text-soft sm:inline" aria-hidden="true">
+        /
+      </kbd>
+    </button>
+  );
+}
