@@ -41,7 +41,7 @@ export interface AppOptions {
 
 const NONCE = '__SABOR_NONCE__';
 /** Quick rather than small: the other end is near. */
-const BROTLI = { brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 2 } } };
+const BROTLI = { brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } } };
 const isText = (_request: Request, response: Response) =>
   /json|csv/.test(String(response.getHeader('Content-Type') ?? ''));
 

@@ -1,7 +1,9 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } from 'react-router';
-import { SearchButton, SearchDialog } from './ui/search.tsx';
-import { Shortcuts } from './ui/shortcuts.tsx';
+import { SearchButton } from './ui/search-button.tsx';
+
+const Shortcuts = lazy(async () => ({ default: (await import('./ui/shortcuts.tsx')).Shortcuts }));
+const SearchDialog = lazy(async () => ({ default: (await import('./ui/search.tsx')).SearchDialog }));
 
 /** The bench in the order a tester works, drawn as one ribbon. */
 const PLACES = [
@@ -162,8 +164,10 @@ export function Frame() {
         <Outlet />
       </main>
       <Ribbon className="frame-part foot-ribbon fixed inset-x-0 bottom-0 z-30 border-t border-rule bg-paper sm:hidden" />
-      <Shortcuts open={help} onOpenChange={setHelp} places={PLACES} />
-      <SearchDialog open={searching} onOpenChange={setSearching} />
+      <Suspense>
+        {help && <Shortcuts open onOpenChange={setHelp} places={PLACES} />}
+        {searching && <SearchDialog open onOpenChange={setSearching} />}
+      </Suspense>
       <ScrollRestoration />
     </>
   );

@@ -142,34 +142,36 @@ export function WearCurve({
       <Nights days={days} nights={nights} arms={arms} />
       <details className="mt-3">
         <summary className="cursor-pointer text-sm font-semibold">The curve in numbers</summary>
-        <table className="mt-2 text-sm">
-          <thead>
-            <tr>
-              <th scope="col" className="pr-4 text-left">
-                Arm
-              </th>
-              {days.map((day) => (
-                <th key={day} scope="col" className="px-2 text-right">
-                  {day === 1 ? 'Reveal' : `Day ${day}`}
+        <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="The curve in numbers">
+          <table className="mt-2 text-sm">
+            <thead>
+              <tr>
+                <th scope="col" className="pr-4 text-left">
+                  Arm
                 </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {curves.map(({ arm, mean }) => (
-              <tr key={arm}>
-                <th scope="row" className="pr-4 text-left font-normal">
-                  {arms[arm]}
-                </th>
-                {at(mean).map((value, i) => (
-                  <td key={days[i]} className="px-2 text-right">
-                    {value === null ? '–' : value.toFixed(1)}
-                  </td>
+                {days.map((day) => (
+                  <th key={day} scope="col" className="px-2 text-right">
+                    {day === 1 ? 'Reveal' : `Day ${day}`}
+                  </th>
                 ))}
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {curves.map(({ arm, mean }) => (
+                <tr key={arm}>
+                  <th scope="row" className="pr-4 text-left font-normal">
+                    {arms[arm]}
+                  </th>
+                  {at(mean).map((value, i) => (
+                    <td key={days[i]} className="px-2 text-right">
+                      {value === null ? '–' : value.toFixed(1)}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       </details>
     </figure>
   );

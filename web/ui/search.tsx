@@ -1,6 +1,5 @@
 import { FOUND_KINDS, type Found, type FoundKind } from '@sabor/contract/search';
 import { useQuery } from '@tanstack/react-query';
-import { Search } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import { useDeferredValue, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -125,23 +124,5 @@ function SearchBody({ close }: { close: () => void }) {
         })}
       </div>
     </>
-  );
-}
-
-/** The way to the search in the frame. */
-export function SearchButton({ onClick }: { onClick: () => void }) {
-  return (
-    <button
-      type="button"
-      className="flex min-h-10 min-w-10 items-center justify-center gap-2 rounded-full border border-rule px-3 font-semibold"
-      aria-label="Search"
-      aria-keyshortcuts="/"
-      onClick={onClick}
-    >
-      <Search className="size-4" aria-hidden="true" />
-      <kbd className="hidden font-sans text-sm font-normal text-soft sm:inline" aria-hidden="true">
-        /
-      </kbd>
-    </button>
   );
 }

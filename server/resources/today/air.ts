@@ -4,7 +4,6 @@ import type { Place, Weather } from '@sabor/contract/weather';
 import { airAhead } from '@sabor/core/climate/air-ahead';
 import { nearest, type Observation, summarise } from '@sabor/core/climate/observation';
 import { localDate } from '@sabor/core/time/zones';
-import { temperatureScale } from '@sabor/core/units/preferences';
 import type { Client } from '../../db/pool.ts';
 import { simulatedStation } from '../../devices/weather-station.ts';
 
@@ -40,32 +39,19 @@ export async function airForWashDay(
 ): Promise<AirForWashDay> {
   const { id: trialId, wearerName, question } = trial;
   const place = placeOf(weather, trial.wearerId, now);
-  if (place === null)
-    return {
-      trialId,
-      placeId: null,
-      title: question,
-      says: `Sabor does not know where ${wearerName} is. Say so under Weather, and the air is recorded without asking.`,
-    };
+  if (place === null) return { trialId, question, wearerName, place: null, air: null };
   const month = Number(localDate(now.toISOString(), place.timeZone).slice(5, 7));
   const ahead = place.station
     ? simulatedStation({ ...place, station: place.station })
         .forecast(now.getTime())
         .slice(0, 24)
     : [];
-  const says = airAhead({
-    place: place.name,
+  const air = airAhead({
     now: await readingOf(db, place.id, now),
     next: summarise(ahead),
     usual: place.normals.find((normal) => normal.month === month) ?? null,
     met,
     bands: settings.dewPointBands,
-    scale: temperatureScale(settings.temperature),
   });
-  return {
-    trialId,
-    placeId: place.id,
-    title: question,
-    says: says ?? `No reading of now at ${place.name}, and no usual months. Bring readings in under Weather.`,
-  };
+  return { trialId, question, wearerName, place: { id: place.id, name: place.name }, air };
 }

@@ -1,11 +1,10 @@
 import { localToday } from '@sabor/contract/fields';
 import type { AirForWashDay, Due, Today } from '@sabor/contract/today';
 import type { Trial } from '@sabor/contract/trial';
-import { CARE, careStatus } from '@sabor/core/hair/care';
-import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { careStatus } from '@sabor/core/hair/care';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { EVENTS } from '@sabor/core/outcomes/events';
-import { type Stage, stageLabel } from '@sabor/core/outcomes/stages';
+import type { Stage } from '@sabor/core/outcomes/stages';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import { daysBetween } from '@sabor/core/time/dates';
 import { DAY_MS } from '@sabor/core/time/day';
@@ -51,45 +50,30 @@ function nextLook(
   return seen('wear', n) ? null : { stage: 'wear', day: n };
 }
 
+const ofTrial = ({ id, question, wearerName, washDays }: Trial, number: number) => ({
+  trialId: id,
+  question,
+  wearerName,
+  number,
+  of: washDays,
+});
+
 function dueOfTrial(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: string): Due | null {
-  const trialId = trial.id;
-  const title = trial.question;
   if (trial.endedAt) {
     const age = (now.getTime() - Date.parse(trial.endedAt)) / DAY_MS;
-    return age > READ_DAYS
-      ? null
-      : { kind: 'read', trialId, title, says: 'Finished and waiting to be read.' };
+    return age > READ_DAYS ? null : { kind: 'read', trialId: trial.id, question: trial.question };
   }
-  if (!open) {
-    const n = trial.washDaysDone + 1;
-    const says =
-      trial.status === 'planned'
-        ? `Planned, not begun: wash day 1 of ${trial.washDays} for ${trial.wearerName}.`
-        : `Wash day ${n} of ${trial.washDays} for ${trial.wearerName}. Its arm is sealed until you start.`;
-    return { kind: 'start wash day', trialId, title, says };
-  }
-  const at = `Wash day ${open.position + 1} of ${trial.washDays}, ${trial.wearerName}`;
-  const washDayId = open.id;
-  if (open.status === 'under way')
-    return { kind: 'continue wash day', trialId, washDayId, title, says: `${at}: under way.` };
-  const look = nextLook(open, trial.wearDays, localDate(now.toISOString(), timeZone), timeZone);
-  if (look === 'end')
+  if (!open)
     return {
-      kind: 'end wear',
-      trialId,
-      washDayId,
-      title,
-      says: `${at}: the planned days of wear are over. Say how it ended.`,
+      kind: 'start wash day',
+      ...ofTrial(trial, trial.washDaysDone + 1),
+      begun: trial.status !== 'planned',
     };
-  if (look === null) return null;
-  return {
-    kind: 'check-in',
-    trialId,
-    washDayId,
-    ...look,
-    title,
-    says: `${at}: ${stageLabel(look.stage, look.day).toLowerCase()} is due.`,
-  };
+  const day = { ...ofTrial(trial, open.position + 1), washDayId: open.id };
+  if (open.status === 'under way') return { kind: 'continue wash day', ...day };
+  const look = nextLook(open, trial.wearDays, localDate(now.toISOString(), timeZone), timeZone);
+  if (look === 'end') return { kind: 'end wear', ...day };
+  return look && { kind: 'check-in', ...day, ...look };
 }
 
 /** From this hour on, and until this hour after midnight, the night is asked about. */
@@ -112,13 +96,7 @@ function nightDue(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: 
     ({ kind, on }) => on === night && (EVENTS[kind].good || kind === 'bonnet-missed'),
   );
   if (said) return null;
-  return {
-    kind: 'night',
-    trialId: trial.id,
-    washDayId: open.id,
-    title: trial.question,
-    says: `Wash day ${open.position + 1}, ${trial.wearerName}: say what protects the hair tonight${open.setWaits ? '; the set goes on drying, and is taken down tomorrow' : ''}.`,
-  };
+  return { kind: 'night', ...ofTrial(trial, open.position + 1), washDayId: open.id, setWaits: open.setWaits };
 }
 
 const ORDER: Due['kind'][] = [
@@ -132,25 +110,15 @@ const ORDER: Due['kind'][] = [
   'bottle',
 ];
 
-/** What is overdue on a head, most overdue first, in a sentence; the wash itself is left to the trials. */
-function careDue({ events, cadence }: CareOf, today: string): string | null {
-  const overdue = careStatus(events, [], cadence, today).filter(
-    ({ kind, over }) => kind !== 'wash' && over !== null && over >= 0,
+/** What is overdue on a head, most overdue first; the wash itself is left to the trials. */
+function careDue({ wearerId, name, events, cadence }: CareOf, today: string): Due | null {
+  const care = careStatus(events, [], cadence, today).flatMap(({ kind, over, calledBy }) =>
+    kind !== 'wash' && over !== null && over >= 0 ? [{ kind, over, calledBy }] : [],
   );
-  if (overdue.length === 0) return null;
-  const told = overdue.map(({ kind, over, calledBy }) => {
-    const why = calledBy
-      ? `after ${HAIR_EVENTS[calledBy].label.toLowerCase()}`
-      : over === 0
-        ? 'today'
-        : `${over} days over`;
-    return `${CARE[kind].label.toLowerCase()} (${why})`;
-  });
-  return `Due: ${told.join(', ')}.`;
+  return care.length === 0 ? null : { kind: 'care', wearerId, wearerName: name, care };
 }
 
 export async function readToday(db: Client, now: Date): Promise<Today> {
-  const date = localToday(now);
   const zones = new Map(
     (await db.query<{ id: string; time_zone: string }>('select id, time_zone from wearer')).rows.map(
       (row) => [row.id, row.time_zone],
@@ -183,22 +151,18 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
   const air: AirForWashDay[] = [];
   for (const trial of waiting)
     air.push(await airForWashDay(db, weather, settings, trial, met.get(trial.id) ?? [], now));
+  const todayOf = (wearerId: string) => localDate(now.toISOString(), zones.get(wearerId) ?? 'UTC');
   for (const care of await readCareOfAll(db)) {
-    const found = careDue(care, date);
-    if (found)
-      due.push({ kind: 'care', wearerId: care.wearerId, title: `Care for ${care.name}`, says: found });
+    const found = careDue(care, todayOf(care.wearerId));
+    if (found) due.push(found);
   }
   for (const product of await readOpenBottles(db)) {
     const last = goodUntil(product.openedOn, product.monthsAfterOpening);
     if (last === null) continue;
-    const left = daysBetween(date, last);
-    if (left > BOTTLE_WARNING_DAYS) continue;
-    const says =
-      left < 0
-        ? `Past its period after opening since ${last}: do not use it, do not test it.`
-        : `Its period after opening ends on ${last}.`;
-    due.push({ kind: 'bottle', productId: product.id, title: product.name, says });
+    const left = daysBetween(localToday(now), last);
+    if (left <= BOTTLE_WARNING_DAYS)
+      due.push({ kind: 'bottle', productId: product.id, productName: product.name, last, past: left < 0 });
   }
   due.sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
-  return { date, due, air, empty: await nothingYet(db), demo: (await readDemoState(db)) === 'loaded' };
+  return { due, air, empty: await nothingYet(db), demo: (await readDemoState(db)) === 'loaded' };
 }

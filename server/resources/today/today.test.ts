@@ -1,6 +1,7 @@
 import { localToday } from '@sabor/contract/fields';
 import type { Due, Today } from '@sabor/contract/today';
 import type { WashDay } from '@sabor/contract/wash-day';
+import { airForWashDayInWords, dueInWords } from '@sabor/words/today';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
@@ -36,9 +37,7 @@ const look = (washDayId: string, stage: string, day: number | null, at: Date) =>
 
 describe('Today', () => {
   it('follows a wash day from plan to the end of its wear', async () => {
-    expect(await due()).toMatchObject([
-      { kind: 'start wash day', says: expect.stringContaining('Planned, not begun') },
-    ]);
+    expect(await due()).toMatchObject([{ kind: 'start wash day', number: 1, of: 4, begun: false }]);
     const id = await begin(hours(-6));
     expect(await due()).toMatchObject([{ kind: 'continue wash day', washDayId: id }]);
     await tapFinish(bench, id);
@@ -51,9 +50,7 @@ describe('Today', () => {
     expect(await due()).toEqual([]);
     const revealed = new Date();
     await change(id, { revealAt: revealed.toISOString() });
-    expect(await due()).toMatchObject([
-      { kind: 'check-in', stage: 'wear', day: 1, says: expect.stringContaining('reveal, day 1 is due') },
-    ]);
+    expect(await due()).toMatchObject([{ kind: 'check-in', stage: 'wear', day: 1 }]);
     await look(id, 'wear', 1, revealed);
     expect(await due()).toEqual([]);
     expect(await due(hours(24))).toMatchObject([{ kind: 'check-in', stage: 'wear', day: 2 }]);
@@ -62,9 +59,7 @@ describe('Today', () => {
       kind: 'washed-looks',
       at: new Date().toISOString(),
     });
-    expect(await due()).toMatchObject([
-      { kind: 'start wash day', says: expect.stringContaining('Wash day 2 of 4') },
-    ]);
+    expect(await due()).toMatchObject([{ kind: 'start wash day', number: 2, of: 4, begun: true }]);
   });
 
   it('asks in the evening and the small hours what protects the night, until it is said', async () => {
@@ -73,7 +68,7 @@ describe('Today', () => {
       (await readToday(bench.db, new Date(at))).due.filter(({ kind }) => kind === 'night');
     expect(await night('2026-03-10T18:59:00Z')).toEqual([]);
     expect(await night('2026-03-10T19:30:00Z')).toMatchObject([
-      { washDayId: id, says: expect.stringContaining('what protects the hair tonight') },
+      { washDayId: id, number: 1, setWaits: false },
     ]);
     expect(await night('2026-03-11T02:00:00Z')).toHaveLength(1);
     await bench.ask('PUT', `/api/events/${v7()}`, {
@@ -131,9 +126,12 @@ describe('Today', () => {
     const fresh = sampleProduct({ name: 'Fresh', openedOn: back(10), monthsAfterOpening: 12 });
     for (const product of [soon, past, fresh]) await bench.ask('PUT', `/api/products/${product.id}`, product);
     const all = (await bench.ask<Today>('GET', '/api/today')).body.due;
-    const says = (id: string) => all.find((one) => one.kind === 'bottle' && one.productId === id)?.says;
-    expect(says(soon.id)).toMatch(/^Its period after opening ends on /);
-    expect(says(past.id)).toContain('do not use it, do not test it');
+    const says = (id: string) => {
+      const found = all.find((one) => one.kind === 'bottle' && one.productId === id);
+      return found && dueInWords(found, localToday()).says;
+    };
+    expect(says(soon.id)).toMatch(/^Good until .*, the end of its period after opening\.$/);
+    expect(says(past.id)).toContain('Do not use it, do not test it');
     expect(says(fresh.id)).toBeUndefined();
     await bench.ask('POST', `/api/products/${past.id}/archive`);
     const left = (await bench.ask<Today>('GET', '/api/today')).body.due;
@@ -142,10 +140,12 @@ describe('Today', () => {
 
   it('tells what care is overdue on a head, in one row', async () => {
     const { id } = sample.wearer;
-    const mine = async () =>
-      (await bench.ask<Today>('GET', '/api/today')).body.due.find(
+    const mine = async () => {
+      const found = (await bench.ask<Today>('GET', '/api/today')).body.due.find(
         (one) => one.kind === 'care' && one.wearerId === id,
-      )?.says;
+      );
+      return found && dueInWords(found, localToday()).says;
+    };
     expect(await mine()).toBeUndefined();
     const back = (days: number) => localToday(hours(-24 * days));
     const add = (kind: string, days: number) =>
@@ -158,10 +158,10 @@ describe('Today', () => {
       });
     await add('trim', 110);
     await add('clarify', 20);
-    expect(await mine()).toBe('Due: clarify (6 days over), trim (5 days over).');
+    expect(await mine()).toBe('Due: clarify (6 days overdue), trim (5 days overdue).');
     await add('clarify', 3);
     await add('braids-out', 1);
-    expect(await mine()).toBe('Due: trim (5 days over), clarify (after braids out).');
+    expect(await mine()).toBe('Due: trim (5 days overdue), clarify (after braids out).');
     await bench.ask('PUT', `/api/wearers/${id}/cadence/trim`, { everyDays: null });
     expect(await mine()).toBe('Due: clarify (after braids out).');
     await bench.ask('POST', `/api/wearers/${id}/archive`);
@@ -171,9 +171,7 @@ describe('Today', () => {
   it('says what the air means for the wash day that waits, and asks where the wearer is', async () => {
     const air = async () =>
       (await bench.ask<Today>('GET', '/api/today')).body.air.filter((one) => one.trialId === trialId);
-    expect(await air()).toMatchObject([
-      { trialId, placeId: null, says: expect.stringContaining('where Una is') },
-    ]);
+    expect(await air()).toMatchObject([{ trialId, wearerName: 'Una', place: null, air: null }]);
     const placeId = v7();
     const place = { id: placeId, name: 'Haverlock', timeZone: 'UTC', station: null, normals: [], note: '' };
     await bench.ask('PUT', `/api/places/${placeId}`, place);
@@ -182,17 +180,17 @@ describe('Today', () => {
       placeId,
       from: localToday(hours(-48)),
     });
-    expect((await air())[0]!.says).toContain('no usual months');
+    expect((await air())[0]).toMatchObject({ place: { id: placeId, name: 'Haverlock' }, air: null });
     await bench.ask('PUT', `/api/places/${placeId}/readings/${v7()}`, {
       source: 'hand',
       name: 'wall',
       rows: [[hours(-0.2).toISOString(), 20, 60, 2, null]],
     });
-    expect((await air())[0]!.says).toMatch(
-      /^At Haverlock now 20\.0 °C and 60 % humidity.* dew point 12\.0 °C, kind/,
-    );
-    await bench.ask('PATCH', '/api/settings', { temperature: 'f' });
-    expect((await air())[0]!.says).toContain('53.6 °F');
+    const [told] = await air();
+    const says = (temperature: 'c' | 'f') =>
+      airForWashDayInWords(told!, { product: String, units: { temperature } });
+    expect(says('c')).toMatch(/^Now at Haverlock: 20\.0 °C and 60 % humidity.* dew point 12\.0 °C, kind/);
+    expect(says('f')).toContain('53.6 °F');
     await begin(hours(-1));
     expect(await air()).toHaveLength(1);
   });

@@ -12,7 +12,7 @@ import { isCompared } from '@sabor/core/trial/designs';
 import { blocksOfDays } from '@sabor/reading/fairness-runs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { lazy, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useNotAtDose } from '../../api/doses.ts';
 import { useRuns } from '../../api/fairness.ts';
@@ -21,10 +21,10 @@ import { useVoice } from '../../api/voice.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
 import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
-import { WearCurve } from '../../drawings/wear-curve.tsx';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
+import { WhenSeen } from '../../ui/when-seen.tsx';
 import { compareInWorker, daysNeededInWorker } from '../../workers/comparison.ts';
 import { airMarks } from './air-marks.ts';
 import { BeforeOutcomes } from './before-outcomes.tsx';
@@ -34,6 +34,8 @@ import { OutcomeTable } from './outcome-table.tsx';
 import { SlipPart, StandingTag } from './slip-part.tsx';
 import { WearAndMoney } from './wear-and-money.tsx';
 import { ZoneDifference } from './zone-difference.tsx';
+
+const WearCurve = lazy(async () => ({ default: (await import('../../drawings/wear-curve.tsx')).WearCurve }));
 
 export function Screen() {
   const { id = '' } = useParams();
@@ -256,14 +258,16 @@ function ComparisonSheet({
                 ` · dotted: good enough ${OUTCOMES[trial.primary].better === 'higher' ? 'from' : 'up to'} ${trial.line}`}
             </span>
           </p>
-          <WearCurve
-            curves={comparison.curves[shown]}
-            arms={arms}
-            outcome={OUTCOMES[shown].label}
-            line={shown === trial.primary ? trial.line : null}
-            nights={nightMarks(trial, wearer)}
-            air={airMarks(trial, wearer)}
-          />
+          <WhenSeen className="min-h-96">
+            <WearCurve
+              curves={comparison.curves[shown]}
+              arms={arms}
+              outcome={OUTCOMES[shown].label}
+              line={shown === trial.primary ? trial.line : null}
+              nights={nightMarks(trial, wearer)}
+              air={airMarks(trial, wearer)}
+            />
+          </WhenSeen>
         </section>
         <WearAndMoney trial={trial} record={record} comparison={comparison} />
         <ZoneDifference trial={trial} wearer={wearer} outcome={shown} />

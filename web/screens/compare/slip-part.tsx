@@ -1,11 +1,13 @@
 import type { TrialDetail } from '@sabor/contract/trial';
 import type { SlipItem } from '@sabor/core/fairness/slip';
 import { standing } from '@sabor/core/fairness/slip';
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { useVoice } from '../../api/voice.ts';
 import { FairnessSlip } from '../../drawings/fairness-slip.tsx';
 import { Tag } from '../../ui/states.tsx';
-import { Overrule } from './overrule.tsx';
+
+const Overrule = lazy(async () => ({ default: (await import('./overrule.tsx')).Overrule }));
 
 const STANDING = {
   clean: { label: 'clean', tone: 'held' },
@@ -43,7 +45,15 @@ export function SlipPart({ trial, items }: { trial: TrialDetail; items: readonly
           const found = day(washDayId);
           return found ? `Wash day ${found.position + 1}` : null;
         }}
-        {...(open ? { action: (item: SlipItem) => <Overrule trial={trial} item={item} /> } : {})}
+        {...(open
+          ? {
+              action: (item: SlipItem) => (
+                <Suspense>
+                  <Overrule trial={trial} item={item} />
+                </Suspense>
+              ),
+            }
+          : {})}
       />
       {!open && (
         <p className="mt-2 text-sm text-soft">The outcomes have been shown; the slip stays as it is.</p>

@@ -110,45 +110,47 @@ export function WearAndMoney({
             </li>
           ))}
       </ul>
-      <table className="mt-5 w-full text-left text-[0.95rem]">
-        <thead className="text-sm text-soft">
-          <tr className="border-b border-rule">
-            <th scope="col" className="font-semibold">
-              Option
-            </th>
-            <th scope="col" className="text-right font-semibold">
-              Good days
-            </th>
-            <th scope="col" className="text-right font-semibold">
-              Per wash
-            </th>
-            <th scope="col" className="text-right font-semibold">
-              of it under test
-            </th>
-            <th scope="col" className="text-right font-semibold">
-              Per good-hair day
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {arms.map((name, arm) => {
-            const money = comparison.money[arm]!;
-            const show = (x: number | null) =>
-              x === null || money.currency === null ? '–' : showMoney(x, money.currency);
-            return (
-              <tr key={name} className="border-b border-rule">
-                <th scope="row" className="py-2">
-                  <ArmName arm={arm} name={name} />
-                </th>
-                <td className="figure text-right">{lastingWords(comparison.lasting[arm] ?? null)}</td>
-                <td className="text-right">{show(money.costPerWash)}</td>
-                <td className="text-right">{show(money.testedCostPerWash)}</td>
-                <td className="figure text-right">{show(money.costPerGoodDay)}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Good days and cost">
+        <table className="mt-5 w-full text-left text-[0.95rem]">
+          <thead className="text-sm text-soft">
+            <tr className="border-b border-rule">
+              <th scope="col" className="font-semibold">
+                Option
+              </th>
+              <th scope="col" className="text-right font-semibold">
+                Good days
+              </th>
+              <th scope="col" className="text-right font-semibold">
+                Per wash
+              </th>
+              <th scope="col" className="text-right font-semibold">
+                of it under test
+              </th>
+              <th scope="col" className="text-right font-semibold">
+                Per good-hair day
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {arms.map((name, arm) => {
+              const money = comparison.money[arm]!;
+              const show = (x: number | null) =>
+                x === null || money.currency === null ? '–' : showMoney(x, money.currency);
+              return (
+                <tr key={name} className="border-b border-rule">
+                  <th scope="row" className="py-2">
+                    <ArmName arm={arm} name={name} />
+                  </th>
+                  <td className="figure text-right">{lastingWords(comparison.lasting[arm] ?? null)}</td>
+                  <td className="text-right">{show(money.costPerWash)}</td>
+                  <td className="text-right">{show(money.testedCostPerWash)}</td>
+                  <td className="figure text-right">{show(money.costPerGoodDay)}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </div>
       {comparison.money.some(({ gaps }) => gaps.length > 0) && (
         <ul className="mt-2 text-sm text-mango-deep">
           {[...new Set(comparison.money.flatMap(({ gaps }) => gaps))].map((gap) => (

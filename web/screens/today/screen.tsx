@@ -1,6 +1,9 @@
+import { localToday } from '@sabor/contract/fields';
 import type { AirForWashDay, Due } from '@sabor/contract/today';
+import { airForWashDayInWords, dueInWords } from '@sabor/words/today';
 import { Link } from 'react-router';
 import { useToday, useTrials } from '../../api/queries.ts';
+import { useVoice } from '../../api/voice.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading } from '../../ui/states.tsx';
@@ -10,22 +13,22 @@ import { UnderWay } from './under-way.tsx';
 function wayTo(due: Due): { to: string; label: string } {
   switch (due.kind) {
     case 'continue wash day':
-      return { to: `/wash-days/${due.washDayId}`, label: 'Go on with it' };
+      return { to: `/wash-days/${due.washDayId}`, label: 'Continue' };
     case 'start wash day':
-      return { to: `/trials/${due.trialId}`, label: 'To the trial' };
+      return { to: `/trials/${due.trialId}`, label: 'Open trial' };
     case 'check-in':
       return {
         to: `/wash-days/${due.washDayId}/look/${due.stage === 'wear' ? `day-${due.day}` : due.stage}`,
-        label: 'Look at the hair',
+        label: 'Check in',
       };
     case 'night':
-      return { to: `/wash-days/${due.washDayId}#events`, label: 'Say what protects it' };
+      return { to: `/wash-days/${due.washDayId}#events`, label: 'Protect overnight' };
     case 'end wear':
-      return { to: `/wash-days/${due.washDayId}`, label: 'End the wear' };
+      return { to: `/wash-days/${due.washDayId}`, label: 'Say how it ended' };
     case 'read':
       return { to: `/trials/${due.trialId}/compare`, label: 'Read the comparison' };
     case 'care':
-      return { to: `/heads/${due.wearerId}?part=care`, label: 'To the hair file' };
+      return { to: `/heads/${due.wearerId}?part=care`, label: 'Open profile' };
     case 'bottle':
       return { to: `/shelf/${due.productId}`, label: 'See the bottle' };
   }
@@ -37,15 +40,15 @@ export function Screen() {
   if (today.isPending || trials.isPending) return <Loading what="what is due" />;
   if (today.isError) return <Failed error={today.error} retry={today.refetch} />;
   if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
-  const { due, air, date, empty, demo } = today.data;
+  const { due, air, empty, demo } = today.data;
   if (empty) return <FirstSteps />;
   const read = due.find((one) => one.kind === 'read');
   const rest = due.filter((one) => one !== read || !demo);
   return (
     <>
-      <Heading title="Today" kicker={showDate(date)} />
+      <Heading title="Today" kicker={showDate(localToday())} />
       {demo && read && (
-        <section className="mb-8 grid gap-6 rounded-tag bg-ink p-6 text-paper sm:grid-cols-[1fr_auto] sm:items-center">
+        <section className="mb-8 grid gap-6 rounded-tag bg-ink p-6 text-paper lg:grid-cols-[1fr_auto] lg:items-center">
           <div>
             <h2 className="text-2xl">A hair room picks a gel for the damp coast</h2>
             <p className="mt-2 max-w-2xl text-paper/85">
@@ -88,6 +91,7 @@ export function Screen() {
 
 /** What the air means for the wash days that wait. */
 function AirAhead({ air }: { air: readonly AirForWashDay[] }) {
+  const voice = useVoice();
   if (air.length === 0) return null;
   return (
     <section aria-labelledby="air">
@@ -95,13 +99,17 @@ function AirAhead({ air }: { air: readonly AirForWashDay[] }) {
         Air for the wash day
       </h2>
       <ul className="space-y-4">
-        {air.map(({ trialId, placeId, title, says }) => (
-          <li key={trialId} className="border-l-4 border-leaf/50 pl-4">
-            <p className="font-semibold">{title}</p>
-            <p className="text-soft">{says}</p>
-            <ButtonLink look="quiet" className="px-0!" to={placeId ? `/weather/${placeId}` : '/weather'}>
-              {placeId ? 'The weather there' : 'Say where'}
-              <span className="sr-only">: {title}</span>
+        {air.map((one) => (
+          <li key={one.trialId} className="border-l-4 border-leaf/50 pl-4">
+            <p className="font-semibold">{one.question}</p>
+            <p className="text-soft">{airForWashDayInWords(one, voice)}</p>
+            <ButtonLink
+              look="quiet"
+              className="px-0!"
+              to={one.place ? `/weather/${one.place.id}` : '/weather'}
+            >
+              {one.place ? 'The weather there' : 'Say where'}
+              <span className="sr-only">: {one.question}</span>
             </ButtonLink>
           </li>
         ))}
@@ -112,12 +120,13 @@ function AirAhead({ air }: { air: readonly AirForWashDay[] }) {
 
 function DueRow({ due }: { due: Due }) {
   const { to, label } = wayTo(due);
+  const { title, says } = dueInWords(due, localToday());
   const urgent = due.kind === 'continue wash day' || due.kind === 'check-in';
   return (
     <li className="flex flex-wrap items-center justify-between gap-x-6 gap-y-2 py-4">
       <div className="min-w-0 flex-1 basis-72">
-        <p className="font-semibold">{due.title}</p>
-        <p className={due.kind === 'bottle' ? 'text-mango-deep' : 'text-soft'}>{due.says}</p>
+        <p className="font-semibold">{title}</p>
+        <p className={due.kind === 'bottle' ? 'text-mango-deep' : 'text-soft'}>{says}</p>
       </div>
       <ButtonLink look={urgent ? 'main' : 'plain'} to={to}>
         {label}
