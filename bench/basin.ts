@@ -143,9 +143,7 @@ export async function benchBasin(): Promise<void> {
       };
       requestAnimationFrame(tick);
       for (let i = 0; i < 12; i++) {
-        const done = [...document.querySelectorAll('button')].find(
-          (one) => one.textContent === 'Done as planned',
-        );
+        const done = [...document.querySelectorAll('button')].find((one) => one.textContent === 'Done');
         done?.click();
         await new Promise((wait) => setTimeout(wait, 250));
       }

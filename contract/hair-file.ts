@@ -96,7 +96,7 @@ export const WishesInput = v.pipe(
     currency: v.nullable(
       v.pipe(v.string(), v.regex(/^[A-Z]{3}$/, 'Give the currency as three letters, such as EUR.')),
     ),
-    school: v.nullable(oneOf(SCHOOLS, 'a school')),
+    school: v.nullable(oneOf(SCHOOLS, 'an approach')),
     dislikes: v.array(oneOf(DISLIKES, 'a dislike')),
     avoided: v.pipe(
       v.array(v.object({ ingredient: name('An ingredient'), why: oneOf(AVOIDED, 'the reason') })),

@@ -43,10 +43,10 @@ export type OverruleInput = v.InferInput<typeof OverruleInput>;
 
 export const AMENDABLE = {
   question: { label: 'the question' },
-  primary: { label: 'the primary outcome' },
+  primary: { label: 'the main result' },
   onDay: { label: 'the day it is judged on' },
-  line: { label: 'the wearer’s line' },
-  matters: { label: 'the smallest difference that matters' },
+  line: { label: 'the good-enough value' },
+  matters: { label: 'the difference worth switching for' },
   wearDays: { label: 'the days of wear' },
   cadenceDays: { label: 'the days from wash to wash' },
 } as const;

@@ -84,7 +84,7 @@ export const settings = {
 
 export const StepInput = v.object({
   id,
-  slot: oneOf(SLOTS, 'a slot'),
+  slot: oneOf(SLOTS, 'a step'),
   ...settings,
   note: v.optional(note, ''),
 });

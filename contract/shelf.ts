@@ -19,7 +19,7 @@ export const ProductInput = v.pipe(
     name: name('A product'),
     roles: v.pipe(
       v.array(oneOf(ROLES, 'a role')),
-      v.minLength(1, 'Choose at least one role this product can play.'),
+      v.minLength(1, 'Choose at least one use of this product.'),
     ),
     sizeMl: v.nullable(positive('The size', 10_000)),
     price: v.nullable(number('The price', 0, 10_000)),

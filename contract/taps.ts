@@ -26,7 +26,7 @@ const tap = { id, at: pastMoment };
 const ofStep = { ...tap, stepId: id };
 
 /**
- * One tap at the basin. It carries its own id and moment, is kept on the phone first, and may reach the server late,
+ * One tap during the wash. It carries its own id and moment, is kept on the phone first, and may reach the server late,
  * twice, or after a tap of another device: what counts for each thing it sets is the tap with the latest moment.
  */
 export const Tap = v.variant('kind', [
@@ -35,7 +35,7 @@ export const Tap = v.variant('kind', [
   v.object({
     ...ofStep,
     kind: v.literal('add-step'),
-    slot: oneOf(SLOTS, 'a slot'),
+    slot: oneOf(SLOTS, 'a step'),
     position: number('The place in the day', -1000, 1000),
   }),
   v.object({ ...ofStep, kind: v.literal('take-out') }),

@@ -56,7 +56,7 @@ describe('a plan', () => {
     expect(faults({ plan: [held, dosed], arms: [arm('Usual', gel), same] })).toEqual([
       {
         path: 'arms.1.steps',
-        message: 'Same uses the same as Usual. Give it another product, dose or setting.',
+        message: 'Same uses the same as Usual. Give it another product, amount or setting.',
       },
     ]);
   });
@@ -84,7 +84,7 @@ describe('a plan', () => {
     const many = (n: number) => Array.from({ length: n }, (_, i) => arm(`Arm ${i}`, v7()));
     expect(faults({ arms: many(6), washDays: 12 })).toEqual([]);
     expect(faults({ arms: many(7), washDays: 14 })[0]?.message).toBe(
-      'Six arms are the most one head can carry.',
+      'Six options are the most one head can carry.',
     );
     expect(faults({ arms: many(3), washDays: 8 })).toEqual([
       { path: 'washDays', message: '8 wash days do not split evenly over 3 arms. Plan 6 or 9.' },
@@ -92,9 +92,9 @@ describe('a plan', () => {
   });
 
   it.each([
-    [{ line: 11 }, 'line', 'The wearer’s line cannot be over 10.'],
-    [{ line: Number.NaN }, 'line', 'The wearer’s line must be a number.'],
-    [{ matters: 0 }, 'matters', 'The smallest difference that matters must be more than 0.'],
+    [{ line: 11 }, 'line', 'The good-enough value cannot be over 10.'],
+    [{ line: Number.NaN }, 'line', 'The good-enough value must be a number.'],
+    [{ matters: 0 }, 'matters', 'The difference worth switching for must be more than 0.'],
     [{ washDays: 3.5 }, 'washDays', 'The number of wash days must be a whole number.'],
     [{ washDays: 42 }, 'washDays', 'The number of wash days cannot be over 40.'],
     [{ wearDays: 0 }, 'wearDays', 'The days of wear cannot be under 1.'],

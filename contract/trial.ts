@@ -11,14 +11,14 @@ import type { DoseFelt, WashDay } from './wash-day.ts';
 
 /** What a trial does with a step: keep it as planned, put it under test, or let it vary. */
 export const STEP_PARTS = {
-  held: { label: 'held' },
+  held: { label: 'kept the same' },
   tested: { label: 'tested' },
-  free: { label: 'free' },
+  free: { label: 'may vary' },
 } as const;
 
 export const PlanStepInput = v.object({
   ...StepInput.entries,
-  part: oneOf(STEP_PARTS, 'held, tested or free'),
+  part: oneOf(STEP_PARTS, 'kept the same, tested or may vary'),
   /** Leaving it out is no departure. */
   optional: v.optional(v.boolean(), false),
   /** How far dose and minutes may be off and still count as held, as a share. */
@@ -32,7 +32,7 @@ export type ArmSettings = v.InferOutput<typeof ArmSettings>;
 
 export const ArmInput = v.object({
   id,
-  name: name('An arm'),
+  name: name('An option'),
   /** What this arm uses in each tested step; a null product or dose keeps the plan's. */
   steps: v.pipe(
     v.array(
@@ -45,7 +45,7 @@ export const ArmInput = v.object({
         settings: v.optional(ArmSettings, {}),
       }),
     ),
-    eachOnce(({ stepId }) => stepId, 'An arm sets each step once.'),
+    eachOnce(({ stepId }) => stepId, 'An option sets each step once.'),
   ),
 });
 
@@ -68,23 +68,23 @@ export const fields = v.object({
   ),
   arms: v.pipe(
     v.array(ArmInput),
-    v.minLength(1, 'A trial needs an arm.'),
-    v.maxLength(6, 'Six arms are the most one head can carry.'),
-    eachOnce(({ id }) => id, 'Each arm stands once.'),
+    v.minLength(1, 'A trial needs an option.'),
+    v.maxLength(6, 'Six options are the most one head can carry.'),
+    eachOnce(({ id }) => id, 'Each option stands once.'),
   ),
-  primary: oneOf(OUTCOMES, 'the primary outcome'),
+  primary: oneOf(OUTCOMES, 'the main result'),
   /** Day of wear on which the outcomes are compared. */
   onDay: v.optional(whole('The day it is judged on', 1, 14), 1),
-  line: number('The wearer’s line', 0, 10),
-  matters: positive('The smallest difference that matters', 10),
+  line: number('The good-enough value', 0, 10),
+  matters: positive('The difference worth switching for', 10),
   washDays: whole('The number of wash days', 2, 40),
   wearDays: whole('The days of wear', 1, 14),
   /** Days from wash to wash, for every arm alike. */
   cadenceDays: v.optional(v.nullable(whole('The days from wash to wash', 1, 30)), null),
   /** Two looks are promised beforehand: the first half-way at α .01, the last at .04. */
-  looks: v.optional(v.picklist([1, 2], 'Promise one look or two.'), 1),
+  looks: v.optional(v.picklist([1, 2], 'Plan one look or two.'), 1),
   blind: v.optional(v.boolean(), false),
-  /** Half-heads: one side is styled through, then the other; else both sides slot by slot. */
+  /** Half-heads: one side is styled through, then the other; else both sides step by step. */
   bySide: v.optional(v.boolean(), false),
   /** Allergies on the wearer's file that were seen in the plan's products and accepted, by the keys of `allergiesIn`. */
   acknowledged: v.optional(v.array(v.string()), []),
@@ -110,7 +110,10 @@ function runInFaults({ plan, arms }: Fields): { path: (string | number)[]; messa
   const [step, ...more] = plan.filter(({ part }) => part === 'tested');
   if (!step || more.length > 0)
     return [
-      { path: ['plan'], message: 'A dose run-in has one step under test: the one whose dose is sought.' },
+      {
+        path: ['plan'],
+        message: 'Finding your amount has one step under test: the one whose amount is sought.',
+      },
     ];
   const own = arms[0]?.steps.find(({ stepId }) => stepId === step.id);
   return (own?.productId ?? step.productId) !== null && (own?.dose ?? step.dose)?.kind === 'exact'
@@ -142,7 +145,7 @@ function faults(trial: Fields): { path: (string | number)[]; message: string }[]
   const [, most] = DESIGNS[design].arms;
   if (most === 1) {
     if (trial.blind)
-      found.push({ path: ['blind'], message: 'With one arm there is nothing to be blind to.' });
+      found.push({ path: ['blind'], message: 'With one option there is nothing to be blind to.' });
     if (trial.looks === 2) found.push({ path: ['looks'], message: 'This design has no test to look at.' });
     if (seeks === 'dose') found.push(...runInFaults(trial));
     return found;
@@ -173,7 +176,7 @@ function faults(trial: Fields): { path: (string | number)[]; message: string }[]
     if (seen)
       found.push({
         path: ['blind'],
-        message: `${seen.name} differs in more than what is in the bottle, so it cannot be blind. Blind arms share dose and settings.`,
+        message: `${seen.name} differs in more than what is in the bottle, so it cannot be blind. Blind options share amount and settings.`,
       });
   }
   const alike = (arm: Fields['arms'][number]) =>
@@ -190,10 +193,10 @@ function faults(trial: Fields): { path: (string | number)[]; message: string }[]
     if (twin && tested.length > 0)
       found.push({
         path: ['arms', i, 'steps'],
-        message: `${arm.name} uses the same as ${twin.name}. Give it another product, dose or setting.`,
+        message: `${arm.name} uses the same as ${twin.name}. Give it another product, amount or setting.`,
       });
     if (trial.arms.slice(0, i).some((other) => other.name.toLowerCase() === arm.name.toLowerCase()))
-      found.push({ path: ['arms', i, 'name'], message: 'Two arms go by this name. Change one.' });
+      found.push({ path: ['arms', i, 'name'], message: 'Two options have this name. Change one.' });
   }
   return found;
 }

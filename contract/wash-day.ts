@@ -58,7 +58,7 @@ export type WashDayChange = v.InferInput<typeof WashDayChange>;
 
 export const WashStepInput = v.object({
   id,
-  slot: oneOf(SLOTS, 'a slot'),
+  slot: oneOf(SLOTS, 'a step'),
   /** Where in the day it stands. */
   position: number('The place in the day', -1000, 1000),
   status: oneOf(STEP_STATUSES, 'done or skipped'),
@@ -132,7 +132,7 @@ export interface WashDay {
   armId: string;
   /** The arm on the right half; null for a whole head. */
   rightArmId: string | null;
-  /** What the dose felt like, in a dose run-in. */
+  /** What the dose felt like, in a find your amount. */
   doseFelt: DoseFelt | null;
   strain: number | null;
   patience: number | null;

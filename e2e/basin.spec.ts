@@ -23,7 +23,7 @@ test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async (
   await page.getByRole('button', { name: 'To the first step' }).click();
 
   await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
-  for (const name of ['Done as planned', 'Back', 'Skip', 'Change', 'Start 5 min']) {
+  for (const name of ['Done', 'Back', 'Skip', 'Change', 'Start 5 min']) {
     const box = (await page.getByRole('button', { name, exact: true }).boundingBox())!;
     expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(64);
     expect(box.y + box.height).toBeLessThanOrEqual(PHONE.height);
@@ -33,7 +33,7 @@ test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async (
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
   await expect(page.getByRole('timer')).toHaveText(/^4:\d\d$/);
-  await page.getByRole('button', { name: 'Done as planned' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
 
   await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
   await page.getByRole('button', { name: 'Change' }).click();
@@ -69,14 +69,14 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
   await page.goto(`/trials/${await makeTrial(page, 'By thumb?')}`);
   await page.getByRole('button', { name: 'Start wash day 1' }).click();
   await page.getByRole('button', { name: 'Later' }).click();
-  await page.getByRole('link', { name: 'Leave, keep all' }).click();
-  await page.getByRole('link', { name: 'Go on with wash day 1' }).click();
+  await page.getByRole('link', { name: 'Exit (all saved)' }).click();
+  await page.getByRole('link', { name: 'Continue wash day 1' }).click();
   await expect(page.getByRole('heading', { name: 'The air' })).toBeVisible();
   await page.goto(`${page.url().split('?')[0]}?step=end`);
   await page.getByRole('button', { name: 'Finish the routine' }).click();
   await page.getByRole('button', { name: 'Dry now', exact: true }).click();
   await page.getByRole('button', { name: 'Revealed now' }).click();
-  await page.getByRole('link', { name: 'Look now: Reveal, day 1' }).click();
+  await page.getByRole('link', { name: 'Check in: Finished hair, day 1' }).click();
 
   for (const value of [0, 5, 10]) {
     const box = (await page.getByRole('button', { name: `Rate ${value}`, exact: true }).boundingBox())!;

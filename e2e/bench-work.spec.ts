@@ -52,7 +52,7 @@ test('a routine is begun from the starter, reordered by keyboard and by drag, an
   page,
 }) => {
   await page.goto('/routines');
-  await page.getByLabel('Begin from a starter').selectOption('Wash-and-go');
+  await page.getByLabel('Start from a template').selectOption('Wash-and-go');
   await expect(page.getByRole('heading', { level: 1, name: 'Wash-and-go, starter' })).toBeVisible();
   const names = () =>
     page

@@ -56,20 +56,20 @@ export async function runWashDay(
     const through = page.getByRole('heading', { name: 'The routine is through' });
     await expect(page.getByText(`Step ${step} of`).or(through)).toBeVisible();
     if (await through.isVisible()) break;
-    await page.getByRole('button', { name: 'Done as planned' }).click();
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
   }
   await page.getByRole('button', { name: 'Finish the routine' }).click();
-  await expect(page.getByRole('heading', { name: 'Looks at the hair' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Check-ins' })).toBeVisible();
 }
 
 /** Rates every counting zone on day 1 for the first two outcomes, then ends the wear. */
 export async function lookAndEnd(page: Page, definition: number, frizz: number): Promise<void> {
-  await page.getByRole('link', { name: 'Look now: Reveal, day 1' }).click();
+  await page.getByRole('link', { name: 'Check in: Finished hair, day 1' }).click();
   await page.getByRole('button', { name: `Rate ${definition}`, exact: true }).click();
   await expect(page.getByRole('button', { name: `Crown, left: ${definition}` })).toBeVisible();
   await page.getByRole('button', { name: 'Next: frizz' }).click();
   await page.getByRole('button', { name: `Rate ${frizz}`, exact: true }).click();
   await expect(page.getByRole('button', { name: `Crown, left: ${frizz}` })).toBeVisible();
   await page.getByRole('link', { name: /^Wash day/ }).click();
-  await page.getByRole('button', { name: 'End the wear now' }).click();
+  await page.getByRole('button', { name: 'Save how it ended' }).click();
 }

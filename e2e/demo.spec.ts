@@ -22,7 +22,7 @@ test('a newcomer reads the demo trial’s comparison from the first screen', asy
   await expect(volume.getByText(/^−\d\.\d$/).first()).toBeVisible();
   await expect(page.getByRole('listitem').filter({ hasText: 'dry: 41 min instead of 30.' })).toBeVisible();
   await expect(
-    page.getByRole('table', { name: 'Actual wash days, aligned slot by slot' }).getByRole('row'),
+    page.getByRole('table', { name: 'Actual wash days, aligned step by step' }).getByRole('row'),
   ).toHaveCount(10);
   await page.getByRole('combobox', { name: /^Outcome/ }).selectOption('Volume');
   await expect(page.getByRole('img', { name: /^Volume by day of wear/ })).toBeVisible();
@@ -31,7 +31,7 @@ test('a newcomer reads the demo trial’s comparison from the first screen', asy
 test('the running trial keeps its lot sealed and its test shut', async ({ page }) => {
   await page.goto('/trials');
   await page.getByRole('link', { name: /Foam or jelly for Tomasz/ }).click();
-  await expect(page.getByText(/A wash day’s arm opens when it begins/)).toBeVisible();
+  await expect(page.getByText(/Which option a wash day has shows when it begins/)).toBeVisible();
   await expect(
     page.getByText('The call was moved two hours forward', { exact: false }).first(),
   ).toBeVisible();
@@ -62,9 +62,9 @@ test('readings leave as CSV, everything as one zip', async ({ page }) => {
   expect((await zip).suggestedFilename()).toMatch(/^sabor backup .*\.zip$/);
 });
 
-test('a product is put away and brought back, with undo', async ({ page }) => {
+test('a product is archived and brought back, with undo', async ({ page }) => {
   await page.goto('/shelf');
-  await page.getByRole('button', { name: 'Put away Plum Stone Oil' }).click();
+  await page.getByRole('button', { name: 'Archive Plum Stone Oil' }).click();
   await expect(page.getByRole('link', { name: 'Plum Stone Oil' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('link', { name: 'Plum Stone Oil' })).toBeVisible();
@@ -84,7 +84,7 @@ test('units follow the tester’s preference everywhere', async ({ page }) => {
 
 test('a line is added, renamed, and put away once nothing of it stands on the shelf', async ({ page }) => {
   await page.goto('/shelf');
-  await expect(page.getByRole('button', { name: 'Put away Tidewrack' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Archive Tidewrack' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Add a line' }).click();
   await page.getByRole('button', { name: 'Save the line' }).click();
   await expect(page.getByText('A line needs a name.')).toBeVisible();
@@ -94,9 +94,9 @@ test('a line is added, renamed, and put away once nothing of it stands on the sh
   await line.getByRole('button', { name: 'Rename' }).click();
   await page.getByRole('textbox', { name: 'Name' }).fill('Gorse Hill');
   await page.getByRole('button', { name: 'Save the line' }).click();
-  await page.getByRole('button', { name: 'Put away Gorse Hill' }).click();
+  await page.getByRole('button', { name: 'Archive Gorse Hill' }).click();
   await expect(page.getByRole('heading', { name: 'Gorse Hill' })).toHaveCount(0);
-  await page.getByRole('button', { name: /^Put away: \d/ }).click();
+  await page.getByRole('button', { name: /^Archived: \d/ }).click();
   await page.getByRole('button', { name: 'Bring back Gorse Hill' }).click();
   await page.getByRole('button', { name: 'Back to the shelf' }).click();
   await expect(page.getByRole('heading', { name: 'Gorse Hill' })).toBeVisible();

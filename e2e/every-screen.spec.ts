@@ -46,7 +46,7 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     ['/shelf', /^Shelf$/],
     [`/shelf/${shelf.products[0].id}`, new RegExp(shelf.products[0].name)],
     ['/heads', /^Heads$/],
-    [`/heads/${wearers[0]!.id}`, /^What speaks for it$/],
+    [`/heads/${wearers[0]!.id}`, /^Evidence$/],
     [`/heads/${wearers[0]!.id}?part=measured`, /^Measured$/],
     [`/heads/${wearers[0]!.id}?part=history`, /^History$/],
     [`/heads/${wearers[0]!.id}?part=care`, /^Care due$/],
@@ -56,12 +56,12 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     ['/routines', /^Routines$/],
     [`/routines/${routines[0]!.id}`, /Coast wash-and-go/],
     ['/trials', /^Trials$/],
-    [`/trials/${finished.id}`, /slot by slot/],
+    [`/trials/${finished.id}`, /step by step/],
     ['/trials/new/plan', /^Plan a trial$/],
     [`/trials/${finished.id}/compare`, /Over the days/],
     [`/wash-days/${washDay}`, /What was done/],
-    [`/wash-days/${washDay}/look/day-1`, /^Reveal, day 1$/],
-    [`/wash-days/${washDay}/photographs/day-1`, /^Photographs: Reveal, day 1$/],
+    [`/wash-days/${washDay}/look/day-1`, /^Finished hair, day 1$/],
+    [`/wash-days/${washDay}/photographs/day-1`, /^Photographs: Finished hair, day 1$/],
     [`/trials/${trials.find(({ status }) => status === 'running')!.id}/lay-out`, /^Lay out for wash day/],
     [`/side-by-side?a=${finished.id}`, /^Step by step$/],
     [`/trials/${blind.id}`, /^Blind$/],
@@ -129,7 +129,7 @@ test('axe finds nothing serious in the conductor', async ({ page }) => {
     for (const step of ['air', 'end', steps[2]!.id]) {
       await page.goto(`/wash-days/${open}?step=${step}`);
       await page.getByRole('heading').first().waitFor();
-      for (const side of ['In the hand', 'Went otherwise', 'Next time', 'Weigh']) {
+      for (const side of ['How it applies', 'Changed something', 'Next time', 'Weigh']) {
         const button = page.getByRole('button', { name: new RegExp(`^${side}`) });
         if ((await button.count()) === 0) continue;
         await button.click();
@@ -138,7 +138,7 @@ test('axe finds nothing serious in the conductor', async ({ page }) => {
       expect(await violations(page), step).toEqual([]);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth);
       expect(wide, `${step} at ${viewport.width}`).toBeLessThanOrEqual(viewport.width);
-      for (const name of ['Done as planned', 'Keep it, go on', 'Finish the routine', 'To the first step']) {
+      for (const name of ['Done', 'Keep it, go on', 'Finish the routine', 'To the first step']) {
         const button = page.getByRole('button', { name });
         if ((await button.count()) === 0) continue;
         const box = (await button.boundingBox())!;

@@ -13,7 +13,7 @@ test('a three-arm half-head is planned blind, told how many wash days it needs, 
   await page.getByLabel('Whose hair').selectOption('Tomasz Adeyinka-Holm');
   await page.getByLabel('Design', { exact: true }).selectOption('half-head, three arms');
   await expect(page.getByText('Three stylers against each other within single wash days.')).toBeVisible();
-  await page.getByLabel('Wash days, all arms together').selectOption('6 wash days');
+  await page.getByLabel('Wash days, all options together').selectOption('6 wash days');
   await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
   await page.getByRole('checkbox', { name: /^Hold/ }).check();
   for (const [arm, product] of [
@@ -24,7 +24,7 @@ test('a three-arm half-head is planned blind, told how many wash days it needs, 
     await page.getByRole('group', { name: arm }).getByLabel('Product in hold').selectOption(product);
   await page.getByLabel(/^Blind: a helper/).check();
   await page.getByLabel('Cleanse is').selectOption('free');
-  await page.getByLabel('May be left out: blot').check();
+  await page.getByLabel('Optional: blot').check();
   await expect(page.getByRole('region', { name: 'What this plan can show' })).toContainText(
     '6 wash days can only hint, however large the difference.',
   );
@@ -83,20 +83,20 @@ test('the slip is judged before the outcomes are shown, and closed after', async
   await expect(page.getByRole('heading', { name: 'Was it fair? Judge before you look.' })).toBeVisible();
   const item = page.getByRole('listitem').filter({ hasText: '55 min on the day, 30 min in the plan' });
   await expect(item).toBeVisible();
-  await item.getByRole('button', { name: 'Judge otherwise' }).click();
+  await item.getByRole('button', { name: 'Judge differently' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('It is').selectOption('breaks');
   await dialog.getByRole('button', { name: 'Put it on record' }).click();
   await expect(dialog.getByText('Say why; it stays on record.')).toBeVisible();
   await dialog.getByLabel('Because').fill('The dryer was on hot by mistake.');
   await dialog.getByRole('button', { name: 'Put it on record' }).click();
-  const broken = page.getByRole('region', { name: 'Fairness slip: breaks' });
+  const broken = page.getByRole('region', { name: 'Fairness check: breaks' });
   await expect(broken.getByText('The dryer was on hot by mistake.')).toBeVisible();
-  await broken.getByRole('button', { name: 'Take this back' }).click();
-  await expect(page.getByRole('region', { name: 'Fairness slip: breaks' })).toHaveCount(0);
+  await broken.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('region', { name: 'Fairness check: breaks' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Show the outcomes' }).click();
-  await expect(page.getByText('The outcomes have been shown; the slip stays as it is.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Judge otherwise' })).toHaveCount(0);
+  await expect(page.getByText('The outcomes have been shown; the check stays as it is.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Judge differently' })).toHaveCount(0);
 });
 
 test('the demo holds a clean, a weakened and a broken trial', async ({ page }) => {
@@ -104,12 +104,12 @@ test('the demo holds a clean, a weakened and a broken trial', async ({ page }) =
   const standing = async (question: RegExp) => {
     const trial = trials.find((one) => question.test(one.question))!;
     await page.goto(`/trials/${trial.id}/compare`);
-    return page.getByRole('heading', { name: /^Fairness slip/ });
+    return page.getByRole('heading', { name: /^Fairness check/ });
   };
-  await expect(await standing(/Spindrift or Bramble Cream/)).toHaveText('Fairness slip clean');
+  await expect(await standing(/Spindrift or Bramble Cream/)).toHaveText('Fairness check clean');
   await expect(page.getByText(/The rater guessed \d+ of 16 right/)).toBeVisible();
-  await expect(await standing(/Which gel keeps Ines/)).toHaveText('Fairness slip weakened');
-  await expect(await standing(/Three holds on two halves/)).toHaveText('Fairness slip broken in parts');
+  await expect(await standing(/Which gel keeps Ines/)).toHaveText('Fairness check weakened');
+  await expect(await standing(/Three holds on two halves/)).toHaveText('Fairness check broken in parts');
   await expect(page.getByRole('heading', { name: 'Without what is broken' })).toBeVisible();
 });
 
@@ -120,23 +120,23 @@ test('any two wash days are laid side by side, step by step, with a slip', async
     .selectOption({ label: 'Which gel keeps Ines’s curls defined through a week of damp stage doors?' });
   await page.getByLabel('Left: wash day').selectOption({ index: 0 });
   await page.getByLabel('Right: wash day').selectOption({ index: 4 });
-  const slip = page.getByRole('region', { name: /^Fairness slip/ }).first();
+  const slip = page.getByRole('region', { name: /^Fairness check/ }).first();
   await expect(slip.getByText(/Fallow Mask on wash day 5/)).toBeVisible();
   const table = page.getByRole('region', { name: 'Steps and ground' });
   await expect(table.getByRole('row', { name: /^Condition/ })).toContainText('Fallow Mask');
   await page.getByLabel('For', { exact: true }).selectOption('Softness');
-  await expect(page.getByRole('region', { name: 'Fairness slip: breaks' })).toContainText('Fallow Mask');
+  await expect(page.getByRole('region', { name: 'Fairness check: breaks' })).toContainText('Fallow Mask');
   await page
     .getByLabel('Right: trial')
     .selectOption({ label: 'Foam or jelly for Tomasz: which one survives four nights of dancing?' });
-  await expect(page.getByRole('region', { name: 'Fairness slip: breaks' })).toContainText('on two heads');
+  await expect(page.getByRole('region', { name: 'Fairness check: breaks' })).toContainText('on two heads');
 });
 
 test('a promise is amended on record', async ({ page }) => {
   const id = await makeTrial(page, 'Amended?', GELS, 8, {}, TOMASZ);
   await runByApi(page, id);
   await page.goto(`/trials/${id}`);
-  await page.getByRole('button', { name: 'Amend the promise' }).click();
+  await page.getByRole('button', { name: 'Change the plan (goes on record)' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('What changes').selectOption('the days of wear');
   await dialog.getByLabel('Becomes').fill('3');

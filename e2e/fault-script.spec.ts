@@ -112,7 +112,7 @@ test('kills, cut stretches and reloads lose nothing and double nothing', async (
       ['interrupted', 'interrupted'],
       ['dried, re-wet', 'dried-rewet'],
     ] as const) {
-      await open('Went otherwise');
+      await open('Changed something');
       await tap(label);
       want.marks.push(mark);
     }
@@ -129,7 +129,7 @@ test('kills, cut stretches and reloads lose nothing and double nothing', async (
     await open('Next time');
     await tap('wetter');
     want.ideas.splice(1, 1);
-    await page.getByRole('button', { name: 'Done as planned' }).click();
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
     taps++;
     await trouble();
   }
@@ -162,7 +162,7 @@ test('kills, cut stretches and reloads lose nothing and double nothing', async (
   expect(cuts).toBeGreaterThan(2);
 });
 
-test('a first visit at the basin opens again without the server', async ({ page, browser }) => {
+test('a first visit during the wash opens again without the server', async ({ page, browser }) => {
   if (!server) await startServer();
   await page.goto(`/trials/${await makeTrial(page, 'Seen before?')}`);
   await page.getByRole('button', { name: 'Start wash day 1' }).click();
@@ -182,7 +182,7 @@ test('a first visit at the basin opens again without the server', async ({ page,
   await killServer();
   await first.reload();
   await expect(first.getByRole('heading', { name: 'Detangle' })).toBeVisible();
-  await first.getByRole('button', { name: 'Done as planned' }).click();
+  await first.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(first.getByText(/The server does not answer. 1 tap kept on this phone/)).toBeVisible();
   await startServer();
   await expect(first.getByText('All of it is on the server.')).toBeVisible({ timeout: 30_000 });
@@ -203,9 +203,9 @@ test('taps wait for their own Sabor: another’s data on the same address neithe
   await expect(page.getByText('All of it is on the server.')).toBeVisible();
   const [id] = /(?<=wash-days\/)[^/?]+/.exec(page.url())!;
   await killServer();
-  await page.getByRole('button', { name: /^Went otherwise/ }).click();
+  await page.getByRole('button', { name: /^Changed something/ }).click();
   await page.getByRole('button', { name: 'interrupted', exact: true }).click();
-  await page.getByRole('button', { name: 'Done as planned' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByText(/The server does not answer. 2 taps kept on this phone/)).toBeVisible();
   await startServer(another);
   await expect(
@@ -246,12 +246,12 @@ test('a whole half-head wash day from one hand, the server gone in the middle, i
       await expect(page.getByText(`Step ${n} of`)).toBeVisible({ timeout: 20_000 });
     }
     if (n === 6) await expect(page.getByText(/left half$/).first()).toBeVisible();
-    await page.getByRole('button', { name: 'Done as planned' }).click();
+    await page.getByRole('button', { name: 'Done', exact: true }).click();
   }
   await page.getByRole('button', { name: 'much', exact: true }).first().click();
   await expect(page.getByText(/The server does not answer\. \d+ taps kept on this phone/)).toBeVisible();
   await page.getByRole('button', { name: 'Finish the routine' }).click();
-  await expect(page.getByRole('heading', { name: 'Looks at the hair' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Check-ins' })).toBeVisible();
   await startServer();
   await context.setOffline(false);
   await expect

@@ -77,7 +77,7 @@ test('history is entered in two taps, counts as evidence, and refuses what exclu
   await expect(
     page.getByText('Braids out and braids in exclude each other on one day. Change one of the dates.'),
   ).toBeVisible();
-  await page.getByRole('button', { name: /^Take off Braids in/ }).click();
+  await page.getByRole('button', { name: /^Remove Braids in/ }).click();
   await expect(timeline.getByText('Braids in')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(timeline.getByText('Braids in')).toBeVisible();
@@ -131,7 +131,7 @@ test('care due follows the wearer’s own cadence', async ({ page }) => {
   await page.goto('/');
   const due = page.getByRole('listitem').filter({ hasText: 'Care for Tomasz Adeyinka-Holm' });
   await expect(due).toContainText(/clarify \(\d+ days over\)/);
-  await due.getByRole('link', { name: 'To the hair file' }).click();
+  await due.getByRole('link', { name: 'To the profile' }).click();
   await expect(page.getByRole('heading', { name: 'Care due' })).toBeVisible();
 });
 
@@ -167,7 +167,7 @@ test('an appointment ahead is set against the trials ahead', async ({ page }) =>
   await part(page, 'Care');
   await expect(ahead.getByText(/Blow-out with silicones on .*: silicones and heat/)).toBeVisible();
   await part(page, 'History');
-  await page.getByRole('button', { name: /^Take off Blow-out/ }).click();
+  await page.getByRole('button', { name: /^Remove Blow-out/ }).click();
 });
 
 test('the drying history says when to begin, and when it cannot', async ({ page }) => {

@@ -28,7 +28,7 @@ test('taps stay on the phone whatever is answered, and go in halves where they a
     sizes.push(taps.length);
     return taps.length > 2 ? route.fulfill(problem(413, 'Too much.')) : route.continue();
   });
-  await page.getByRole('button', { name: /^Went otherwise/ }).click();
+  await page.getByRole('button', { name: /^Changed something/ }).click();
   await page.getByRole('button', { name: 'interrupted', exact: true }).click();
   await expect(page.getByText(/1 tap kept on this phone, not taken yet: Sign in first./)).toBeVisible();
   await page.getByRole('button', { name: /^Next time/ }).click();

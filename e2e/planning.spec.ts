@@ -7,7 +7,7 @@ test('three arms are planned, told what they can reach, and drawn as three ribbo
   await page.getByLabel('Whose hair').selectOption('Ines Falkenrath');
   await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
   await page.getByRole('checkbox', { name: /^Hold/ }).check();
-  await page.getByRole('button', { name: 'Add an arm' }).click();
+  await page.getByRole('button', { name: 'Add an option' }).click();
   for (const [arm, product] of [
     [/Arm A/, 'Anvil Gel'],
     [/Arm B/, 'Kelp Fold Gel'],
@@ -34,10 +34,10 @@ test('a plan can be changed until it begins: dose against dose, zones, outcome',
   await second.getByLabel('Dose').selectOption('amount');
   await second.getByLabel('How much').fill('20');
   await second.getByLabel('Measure').selectOption('g');
-  await second.getByLabel('It goes by').fill('Anvil, plenty');
+  await second.getByLabel('Name shown').fill('Anvil, plenty');
   await page.getByLabel('Primary outcome').selectOption('Frizz');
   await expect(page.getByText('at most')).toBeVisible();
-  await page.getByLabel('Wearer’s line').fill('4');
+  await page.getByLabel('Good enough').fill('4');
   await page.getByRole('button', { name: /^Nape, left/ }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByText('Zones that count: 5')).toBeVisible();
@@ -49,19 +49,22 @@ test('a plan can be changed until it begins: dose against dose, zones, outcome',
   await page.getByRole('button', { name: 'Start wash day 1' }).click();
   await page.getByRole('button', { name: 'Later' }).click();
   await page.goto(`/trials/${trial}/plan`);
-  await expect(page.getByText(/What was promised before the first wash day is locked/)).toBeVisible();
+  await expect(page.getByText(/What was planned before the first wash day is locked/)).toBeVisible();
 });
 
 test('an arm taken out comes back with undo', async ({ page }) => {
   await page.goto('/trials/new/plan');
   await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
   await page.getByRole('checkbox', { name: /^Hold/ }).check();
-  await page.getByRole('button', { name: 'Add an arm' }).click();
-  await page.getByRole('group', { name: /Arm C/ }).getByLabel('It goes by').fill('The third');
-  await page.getByRole('group', { name: /Arm C/ }).getByRole('button', { name: 'Take this arm out' }).click();
+  await page.getByRole('button', { name: 'Add an option' }).click();
+  await page.getByRole('group', { name: /Arm C/ }).getByLabel('Name shown').fill('The third');
+  await page
+    .getByRole('group', { name: /Arm C/ })
+    .getByRole('button', { name: 'Remove this option' })
+    .click();
   await expect(page.getByRole('group', { name: /Arm C/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('group', { name: /Arm C/ }).getByLabel('It goes by')).toHaveValue('The third');
+  await expect(page.getByRole('group', { name: /Arm C/ }).getByLabel('Name shown')).toHaveValue('The third');
 });
 
 test('a head is drawn, edited by keyboard, and keeps what trials rest on', async ({ page }) => {
@@ -75,7 +78,7 @@ test('a head is drawn, edited by keyboard, and keeps what trials rest on', async
   await page.getByLabel('Density', { exact: true }).selectOption('high');
   await page.getByLabel('Show').selectOption('Density');
   await expect(page.getByRole('button', { name: 'Crown, left: high, its own, chosen' })).toBeVisible();
-  await page.getByRole('button', { name: 'Take off' }).first().click();
+  await page.getByRole('button', { name: 'Remove' }).first().click();
   await page.getByRole('button', { name: 'Save the wearer' }).click();
   await expect(
     page.getByText('A tagged curl that readings or trials rest on cannot be removed. Keep it.').first(),

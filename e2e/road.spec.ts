@@ -44,7 +44,7 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
   await page.getByRole('link', { name: 'Write a routine' }).click();
   await page.getByLabel('Name').fill('Quick gel day');
   for (const slot of ['Cleanse', 'Hold', 'Dry', 'Break the cast']) {
-    await page.getByLabel('Next slot').selectOption(slot);
+    await page.getByLabel('Next step').selectOption(slot);
     await page.getByRole('button', { name: 'Add this step' }).click();
   }
   await page.getByRole('button', { name: /^Hold/ }).click();
@@ -66,8 +66,8 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
   ];
   await armA.getByLabel('Product in hold').selectOption('Marsh Gel');
   await armB.getByLabel('Product in hold').selectOption('Dune Gel');
-  await expect(armB.getByLabel('It goes by')).toHaveValue('Dune Gel');
-  await page.getByLabel('Wash days, all arms together').selectOption('4 wash days');
+  await expect(armB.getByLabel('Name shown')).toHaveValue('Dune Gel');
+  await page.getByLabel('Wash days, all options together').selectOption('4 wash days');
   await expect(page.getByRole('region', { name: 'What this plan can show' })).toContainText(
     '4 wash days can only hint: an option has fewer than three of them.',
   );

@@ -28,7 +28,7 @@ test('the shelf is judged for each wearer, judged again by the sliders, and shor
   await expect(page.getByLabel('Whose hair')).toHaveValue(/.+/);
   await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
   await page.getByRole('checkbox', { name: /Hold/ }).check();
-  await expect(page.getByLabel('It goes by').first()).toHaveValue('Anvil Gel');
+  await expect(page.getByLabel('Name shown').first()).toHaveValue('Anvil Gel');
   await expect(page.getByLabel('Product in hold').first()).toHaveValue(/.+/);
 });
 
@@ -48,7 +48,7 @@ test('a label never seen is read: shares, claims, reasons, schools', async ({ pa
   await expect(claims.getByRole('listitem').filter({ hasText: 'free of sulfates' })).toContainText(
     'cannot tell',
   );
-  await expect(page.getByRole('region', { name: 'Where schools differ' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Where approaches differ' })).toContainText(
     'without sulfates and silicones',
   );
   await page.getByRole('button', { name: 'Mend Glyecrin to Glycerin' }).click();
@@ -145,17 +145,17 @@ test('build-up and the whole routine are read from the lists', async ({ page }) 
   await expect(page.getByRole('region', { name: 'The whole wash day at once' })).toContainText(
     /Nothing clashes|Smallest change/,
   );
-  await page.getByText(/^Where schools differ: \d questions/).click();
+  await page.getByText(/^Where approaches differ: \d questions/).click();
   await expect(page.getByText('Others: air (health and calm)')).toBeVisible();
 });
 
 test('products come in from a file, row by row, and the shelf goes out as one', async ({ page }) => {
   await page.goto('/shelf');
-  await expect(page.getByRole('link', { name: 'Take the shelf out as CSV' })).toHaveAttribute(
+  await expect(page.getByRole('link', { name: 'Export the shelf as CSV' })).toHaveAttribute(
     'href',
     '/api/shelf.csv',
   );
-  await page.getByRole('link', { name: 'Bring in a file' }).click();
+  await page.getByRole('link', { name: 'Import a file' }).click();
   const csv = [
     'Brand,Product,Kind,INCI,RRP',
     'Fennel Row,Fennel Gel,gel,"Aqua, PVP, 1,2-Hexanediol","9,50"',
@@ -178,5 +178,5 @@ test('products come in from a file, row by row, and the shelf goes out as one', 
   await report.getByRole('link', { name: 'To the shelf' }).click();
   await expect(page.getByRole('link', { name: 'Fennel Gel' })).toBeVisible();
   for (const name of ['Fennel Gel', 'Loose Mist'])
-    await page.getByRole('button', { name: `Put away ${name}` }).click();
+    await page.getByRole('button', { name: `Archive ${name}` }).click();
 });

@@ -11,8 +11,8 @@ test('a step the plan does not have is added, shown as a departure, and taken ou
   await page.getByRole('button', { name: 'Later' }).click();
   await page.getByRole('button', { name: '7: Blot, waiting' }).click();
   await page.getByRole('button', { name: 'Change' }).click();
-  await page.getByLabel(/Did something the plan does not have/).selectOption('Second coat');
-  await expect(page.getByRole('heading', { name: 'Second coat' })).toBeVisible();
+  await page.getByLabel(/Did something the plan does not have/).selectOption('Second layer');
+  await expect(page.getByRole('heading', { name: 'Second layer' })).toBeVisible();
   await expect(page.getByText('Step 7 of 11 · not in the plan')).toBeVisible();
   await page.getByRole('button', { name: 'Change' }).click();
   await page.getByLabel('Product').selectOption('Brine Foam');
@@ -20,7 +20,7 @@ test('a step the plan does not have is added, shown as a departure, and taken ou
   await page.getByRole('button', { name: '7: Second coat, done' }).click();
   await expect(page.getByRole('list', { name: 'Departures' })).toContainText('Added: not in the plan.');
   await page.getByRole('button', { name: 'Change' }).click();
-  await page.getByRole('button', { name: 'Take this step out' }).click();
+  await page.getByRole('button', { name: 'Remove this step' }).click();
   await expect(page.getByRole('button', { name: '7: Blot, waiting' })).toBeVisible();
 });
 
@@ -28,7 +28,7 @@ test('steps can be corrected after the routine, and the ribbon follows', async (
   const trial = await makeTrial(page, 'Corrected later?');
   const day = await runByApi(page, trial);
   await page.goto(`/wash-days/${day}`);
-  await expect(page.getByText('No departure from the plan.')).toBeVisible();
+  await expect(page.getByText('No change from the plan.')).toBeVisible();
   await page.getByRole('link', { name: 'Correct the steps' }).click();
   await page.getByRole('button', { name: '8: Dry, done' }).click();
   await page.getByRole('button', { name: 'Change' }).click();
@@ -36,7 +36,7 @@ test('steps can be corrected after the routine, and the ribbon follows', async (
   await page.getByLabel('Note or reason').fill('in a hurry');
   await page.getByRole('button', { name: 'Done like this' }).click();
   await page.goto(`/wash-days/${day}`);
-  await expect(page.getByRole('list', { name: 'Departures from the plan' })).toContainText(
+  await expect(page.getByRole('list', { name: 'Changes from plan' })).toContainText(
     'dry: Heat high instead of low. “in a hurry”',
   );
 });
@@ -68,10 +68,10 @@ test('the end of wear can be undone at once', async ({ page }) => {
   const day = await runByApi(page, trial);
   await page.goto(`/wash-days/${day}`);
   await page.getByLabel('How it ended').selectOption('Washed: scalp itched');
-  await page.getByRole('button', { name: 'End the wear now' }).click();
+  await page.getByRole('button', { name: 'Save how it ended' }).click();
   await expect(page.getByRole('button', { name: 'Start wash day 2' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('link', { name: 'Wear of wash day 1' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Wash day 1' })).toBeVisible();
 });
 
 test('the next wash day waits for the wear of the last', async ({ page }) => {

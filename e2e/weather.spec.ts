@@ -27,7 +27,7 @@ test('a place is added, its station read, and a wearer’s next wash day is told
   const moved = page.getByRole('listitem').filter({ hasText: 'at Quarrel Sands' });
   await moved.getByRole('button', { name: 'Take out' }).click();
   await expect(moved).toHaveCount(0);
-  await page.getByRole('button', { name: 'Put away Quarrel Sands' }).click();
+  await page.getByRole('button', { name: 'Archive Quarrel Sands' }).click();
 });
 
 test('a weather file is named column by column, told row by row, stored once and taken back', async ({
@@ -67,7 +67,7 @@ test('a weather file is named column by column, told row by row, stored once and
   await expect(report.getByText('26 of 26 sent, 26 new.')).toBeVisible();
   await page.getByLabel('Up to').fill('2025-05-04');
   await expect(page.getByText(/10\.0 °C · 80 % humidity · dew point 6\.7 °C/).first()).toBeVisible();
-  await report.getByRole('button', { name: 'Take these readings back out' }).click();
+  await report.getByRole('button', { name: 'Undo this import' }).click();
   await expect(page.getByText('No readings in these days')).toBeVisible();
 });
 
@@ -139,7 +139,7 @@ test('a wash day is stamped with its weather, day by day, and takes the hours ou
   await page.goto(`/trials/${finished.id}`);
   await page.getByRole('link', { name: /^8 · / }).click();
   await expect(page.getByText(/^Ostrel Harbour, \d\d:00: .* % humidity, wind/)).toBeVisible();
-  const wear = page.getByRole('region', { name: 'Weather of the wear' });
+  const wear = page.getByRole('region', { name: 'Weather while worn' });
   await expect(wear.getByRole('listitem')).toHaveCount(8);
   await page.goto(`/trials/${finished.id}/compare`);
   await expect(page.getByRole('table', { name: /Weather under the curve/ }).getByRole('row')).toHaveCount(3);

@@ -125,7 +125,7 @@ describe('whom a product is screened for', () => {
     expect(screenFor(wearer(), file({ wishes: wishes(0.5) }), asked).wantsHold).toBe(false);
   });
 
-  it('follows the wearer’s school unless another is asked for, or none', () => {
+  it('follows the wearer’s approach unless another is asked for, or none', () => {
     expect(screenFor(wearer(), file(), asked).school).toBe('lather');
     expect(screenFor(wearer(), file(), { ...asked, school: 'free' }).school).toBe('free');
     expect(screenFor(wearer(), file(), { ...asked, school: null }).school).toBeNull();

@@ -18,7 +18,7 @@ describe('what is due in words', () => {
     [{ kind: 'continue wash day', ...day }, 'Wash day 2 of 8 for Una is under way.'],
     [
       { kind: 'check-in', ...day, stage: 'wear', day: 1 },
-      'Wash day 2 of 8 for Una: check-in due, reveal, day 1.',
+      'Wash day 2 of 8 for Una: check-in due, finished hair, day 1.',
     ],
     [
       { kind: 'end wear', ...day },

@@ -145,7 +145,7 @@ describe('taking a set down', () => {
   });
 });
 
-describe('cautions at the basin', () => {
+describe('cautions during the wash', () => {
   const quiet: CautionStep = {
     slot: 'rinse',
     heat: null,

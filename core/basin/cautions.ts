@@ -28,7 +28,7 @@ export interface CautionRule {
 const DRIED: readonly Slot[] = ['dry', 'set', 'half-dry'];
 const hot = ({ heat }: CautionStep) => heat === 'medium' || heat === 'high';
 
-/** Cautions at the basin, in the order they matter. They defer to the label and to professionals; source: trade.md. */
+/** Cautions during the wash, in the order they matter. They defer to the label and to professionals; source: trade.md. */
 export const BASIN_CAUTIONS: readonly CautionRule[] = [
   {
     id: 'past-date',

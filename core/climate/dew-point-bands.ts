@@ -9,8 +9,8 @@ export interface DewPointBand {
 /** Dew-point bands as curly-hair testers use them. Common practice, no source; the tester may change them. */
 export const DEW_POINT_BANDS: readonly DewPointBand[] = [
   { below: 2, label: 'dry', says: 'strong humectants can draw water out of the hair' },
-  { below: 9, label: 'on the dry side', says: 'moderate humectants with a film over them' },
-  { below: 16, label: 'kind', says: 'most formulas behave as their labels promise' },
+  { below: 9, label: 'a bit dry', says: 'moderate humectants with a film over them' },
+  { below: 16, label: 'easy on curls', says: 'most formulas behave as their labels promise' },
   { below: null, label: 'humid', says: 'humectants can swell the hair; film formers earn their keep' },
 ];
 

@@ -57,7 +57,7 @@ describe('a comparison', () => {
     expect(byWashDay.map(({ value }) => value)).toEqual(apart);
   });
 
-  it('gives a p to the primary outcome alone', () => {
+  it('gives a p to the main result alone', () => {
     const comparison = compareTrial(trial(apart));
     for (const key of Object.keys(OUTCOMES) as Outcome[])
       expect(comparison.outcomes[key]).not.toHaveProperty('test');

@@ -30,7 +30,7 @@ export interface Comparison {
   lasting: (Lasting | null)[];
   /** Wash days whose number on the judged day rests on fewer zones than promised, with how many were left unrated. */
   partial: { position: number; unrated: number }[];
-  /** Share of each arm's ratings of the primary outcome, on the judged day, that sit at an end of the scale. */
+  /** Share of each arm's ratings of the main result, on the judged day, that sit at an end of the scale. */
   atEnds: { low: number; high: number }[];
   money: ArmMoney[];
 }
@@ -50,9 +50,9 @@ function atEndsOf({ promise, washDays }: TrialRecord, arm: number): { low: numbe
 }
 
 /**
- * A trial read as it was run: every outcome by arm on the judged day and over the days, the primary outcome's
+ * A trial read as it was run: every outcome by arm on the judged day and over the days, the main result's
  * randomisation test on the trial's own allocation set, good days, shrinkage and cost. One number per wash day goes into
- * every mean. Only the primary outcome gets a p. Source: methods.md 3 and 6.
+ * every mean. Only the main result gets a p. Source: methods.md 3 and 6.
  */
 export function compareTrial(record: TrialRecord): Comparison {
   const { promise } = record;
@@ -88,7 +88,7 @@ export function compareTrial(record: TrialRecord): Comparison {
   };
 }
 
-/** The coarsest step that all ratings of the primary outcome keep to: whole points, or half ones. */
+/** The coarsest step that all ratings of the main result keep to: whole points, or half ones. */
 function stepOf({ promise, washDays }: TrialRecord): number {
   const values = washDays.flatMap((day) => ratingsOn(day, promise.primary, promise.onDay));
   return values.every(({ value }) => Number.isInteger(value)) ? 1 : 0.5;

@@ -82,7 +82,7 @@ export function referenceOfRecord({ promise }: TrialRecord): Reference | null {
   return referenceOf(design, arms.length, plannedWashDays);
 }
 
-/** What the primary outcome says of the arms, by the trial's own lot. Source: methods.md 3. */
+/** What the main result says of the arms, by the trial's own lot. Source: methods.md 3. */
 export function primaryOf(record: TrialRecord, first: Contrast, reference: Reference | null): Primary {
   const { promise } = record;
   const { design, looks } = promise;

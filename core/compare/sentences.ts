@@ -98,7 +98,7 @@ function restsOn({ promise }: TrialRecord, comparison: Comparison): string {
   return `It rests on these ${what}: ${list(counted)}.`;
 }
 
-/** Every difference of the primary outcome, in words. */
+/** Every difference of the main result, in words. */
 function differences(record: TrialRecord, comparison: Comparison): string[] {
   const { promise } = record;
   const where = `in ${OUTCOMES[promise.primary].label.toLowerCase()} on day ${promise.onDay}`;
@@ -217,7 +217,7 @@ function mattersSentence({ promise, changed }: TrialRecord, interval: Interval):
 }
 
 /**
- * What the comparison's primary outcome means: a headline and what it rests on, in plain sentences. An arm is named only
+ * What the comparison's main result means: a headline and what it rests on, in plain sentences. An arm is named only
  * for the tested effect of the whole trial as run. `needed` is added where the data could not tell.
  */
 export function readPrimary(

@@ -12,9 +12,9 @@ export interface TrialPromise {
   onDay: number;
   /** Days of wear that were planned; longevity is counted up to here. */
   wearDays: number;
-  /** Good enough from (or up to) this value of the primary outcome. */
+  /** Good enough from (or up to) this value of the main result. */
   line: number;
-  /** Smallest difference in the primary outcome that matters to the wearer, in points. */
+  /** Smallest difference in the main result that matters to the wearer, in points. */
   matters: number;
   alpha: number;
   /** Promised zone weights, by zone id. */

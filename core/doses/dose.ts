@@ -3,7 +3,7 @@ import { MEASURES, type Measure } from './measures.ts';
 
 /** How well a dose is known. A range and "don't remember" are data too. */
 export const DOSE_KINDS = {
-  exact: { label: 'amount' },
+  exact: { label: 'this much' },
   range: { label: 'from – to' },
   unknown: { label: 'don’t remember' },
 } as const;

@@ -34,7 +34,7 @@ const tidy = (x: number) => Number(x.toPrecision(2));
  * `start` > 0. A model assumption throughout; common practice has testers halve or double.
  */
 export function doseRunIn(tried: readonly DoseTried[], start: number): RunIn {
-  if (!(start > 0)) throw new RangeError('A run-in needs a dose to start from.');
+  if (!(start > 0)) throw new RangeError('It needs an amount to start from.');
   const of = (felt: DoseTried['felt']) =>
     tried.filter((one) => one.felt === felt).map(({ amount }) => amount);
   const [little, right, much] = [of('little'), of('right'), of('much')];
@@ -46,7 +46,7 @@ export function doseRunIn(tried: readonly DoseTried[], start: number): RunIn {
     const again = right.filter((amount) => Math.abs(amount / last - 1) <= RUN_IN.same + 1e-9);
     if (again.length >= 2) {
       const found = tidy(again.reduce((sum, x) => sum + x, 0) / again.length);
-      return { ...base, next: found, found, says: 'Felt right twice: this is its dose on this head.' };
+      return { ...base, next: found, found, says: 'Felt right twice: this is its amount on this head.' };
     }
     return { ...base, next: last, found: null, says: 'Felt right once: try the same again to be sure.' };
   }
@@ -72,5 +72,5 @@ export function doseRunIn(tried: readonly DoseTried[], start: number): RunIn {
     return { ...base, next: tidy(low * RUN_IN.step), found: null, says: 'More than what was too little.' };
   if (high !== null)
     return { ...base, next: tidy(high / RUN_IN.step), found: null, says: 'Less than what was too much.' };
-  return { ...base, next: start, found: null, says: 'Begin with the label’s dose, or your usual one.' };
+  return { ...base, next: start, found: null, says: 'Begin with the label’s amount, or your usual one.' };
 }

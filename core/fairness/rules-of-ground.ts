@@ -41,7 +41,7 @@ export const GROUND_RULES: readonly FairnessRule[] = [
     id: 'outdoors-of-arm',
     when: { kind: 'outdoors', ofArm: true },
     does: { other: 'note' },
-    because: 'Hair that looks good goes out more: it may come from the arm itself.',
+    because: 'Hair that looks good goes out more: it may come from the option itself.',
     source: METHODS,
   },
   {
@@ -182,7 +182,7 @@ export const GROUND_RULES: readonly FairnessRule[] = [
     id: 'blind',
     when: { kind: 'blind' },
     does: { other: 'weakens' },
-    because: 'Who knows the arm may see what is expected.',
+    because: 'Whoever knows the option may see what is expected.',
     source: METHODS,
   },
   {

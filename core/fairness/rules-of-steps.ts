@@ -39,7 +39,7 @@ export const STEP_RULES: readonly FairnessRule[] = [
     id: 'product-elsewhere',
     when: { kind: 'product' },
     does: { other: 'weakens' },
-    because: 'Another product where one was to be held.',
+    because: 'Another product where one was to be kept the same.',
     source: PRACTICE,
   },
   {
@@ -123,28 +123,28 @@ export const STEP_RULES: readonly FairnessRule[] = [
     id: 'dose-double',
     when: { kind: 'dose', slots: STYLING, from: 0.5 },
     does: { other: 'breaks' },
-    because: 'Half as much again is a test of dose, not of product.',
+    because: 'Half as much again is a test of amount, not of product.',
     source: MODEL,
   },
   {
     id: 'dose-off',
     when: { kind: 'dose' },
     does: { other: 'weakens' },
-    because: 'The dose was off by more than the tolerance.',
+    because: 'The amount was off by more than the tolerance.',
     source: PRACTICE,
   },
   {
     id: 'dose-unsure',
     when: { kind: 'dose-unsure', slots: STYLING },
     does: { ...SHAPED_WEAK, other: 'note' },
-    because: 'A measure that is not calibrated cannot show that the dose was held.',
+    because: 'A measure that is not calibrated cannot show that the amount was kept.',
     source: PRACTICE,
   },
   {
     id: 'dose-unsure-else',
     when: { kind: 'dose-unsure' },
     does: { other: 'note' },
-    because: 'A measure that is not calibrated cannot show that the dose was held.',
+    because: 'A measure that is not calibrated cannot show that the amount was kept.',
     source: PRACTICE,
   },
   {
@@ -158,7 +158,7 @@ export const STEP_RULES: readonly FairnessRule[] = [
     id: 'minutes-of-arm',
     when: { kind: 'minutes', ofArm: true },
     does: { other: 'note' },
-    because: 'How long it takes to dry may come from the arm itself: an outcome, not an unfairness.',
+    because: 'How long it takes to dry may come from the option itself: an outcome, not an unfairness.',
     source: METHODS,
   },
   {
@@ -221,7 +221,7 @@ export const STEP_RULES: readonly FairnessRule[] = [
     id: 'tool-other',
     when: { kind: 'tool' },
     does: { frizz: 'weakens', other: 'note' },
-    because: 'Another tool where one was to be held.',
+    because: 'Another tool where one was to be kept the same.',
     source: PRACTICE,
   },
   {
@@ -256,7 +256,8 @@ export const STEP_RULES: readonly FairnessRule[] = [
     id: 'dry-fraction-far',
     when: { kind: 'dry-fraction', from: 15 },
     does: { ...SHAPED, scalp: 'note', other: 'weakens' },
-    because: 'Hair touched while damp sets again in another shape; how far it was dried is what is held.',
+    because:
+      'Hair touched while damp sets again in another shape; how far it was dried is what is kept the same.',
     source: METHODS,
   },
   {

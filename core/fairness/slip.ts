@@ -14,7 +14,7 @@ export interface Judgement {
   source: string;
 }
 
-/** One line of a fairness slip. */
+/** One line of a fairness check. */
 export interface SlipItem extends Judgement {
   difference: Difference;
   /** Wash day it belongs to; null for one of the arms as a whole. */
@@ -70,7 +70,7 @@ function item(
   };
 }
 
-/** The fairness slip of two wash days or two halves, worst first. */
+/** The fairness check of two wash days or two halves, worst first. */
 export function slipOfPair(a: Run, b: Run, outcome: Outcome): SlipItem[] {
   const halves = a.washDayId !== null && a.washDayId === b.washDayId;
   return worstFirst(differencesOf(a, b).map((found) => item(found, null, outcome, halves, [])));
@@ -164,7 +164,7 @@ function ofDays(days: readonly RunPlan[]) {
 }
 
 /**
- * The fairness slip of a trial's arms, worst first: what each wash day did otherwise than its plan, what its halves did
+ * The fairness check of a trial's arms, worst first: what each wash day did otherwise than its plan, what its halves did
  * otherwise than each other, and what the arms had unequally on average. Source of the frame: methods.md 3.
  */
 export function slipOfTrial(

@@ -28,10 +28,13 @@ export const SCHOOLS = {
     label: 'without sulfates and silicones',
     says: 'no sulfates, no silicones at all, mild lather or co-wash',
   },
-  'wash-off': { label: 'what washes off', says: 'silicones and butters as long as the cleanser lifts them' },
-  lather: { label: 'lather often', says: 'a real lather, twice if need be; build-up is the enemy' },
-  scalp: { label: 'scalp first', says: 'the scalp decides how and how often to cleanse' },
-  label: { label: 'by the label', says: 'directions to the letter before anything else' },
+  'wash-off': {
+    label: 'water-soluble only',
+    says: 'silicones and butters as long as the cleanser lifts them',
+  },
+  lather: { label: 'shampoo often', says: 'a real lather, twice if need be; build-up is the enemy' },
+  scalp: { label: 'scalp-focused', says: 'the scalp decides how and how often to cleanse' },
+  label: { label: 'follow the label', says: 'directions to the letter before anything else' },
 } as const;
 export type School = keyof typeof SCHOOLS;
 

@@ -104,7 +104,7 @@ describe('error rates under no effect', () => {
     expect(powerAt(looked, 0, 2000).power).toBeLessThan(0.05 + error(0.05, 2000));
   });
 
-  // What an arm itself leaves behind is part of what a lot compares; how much that does to the error rate is reported.
+  // what an option itself leaves behind is part of what a lot compares; how much that does to the error rate is reported.
   it('bear what one arm leaves behind worst in blocks of four, best where each arm follows each equally often', () => {
     const rate = (design: Design, arms: number, days: number) =>
       powerAt(plan({ design, arms, days, carryOver: 3 }), 0, 4000).power;

@@ -5,7 +5,7 @@ import { layOut } from './effects.ts';
 import { firstLookAfter, reach } from './reach.ts';
 import { referenceOf } from './reference-set.ts';
 
-/** How the primary outcome is rated. The scale's steps and ends cost power; null in a plan leaves both out. */
+/** How the main result is rated. The scale's steps and ends cost power; null in a plan leaves both out. */
 export interface RatedScale {
   /** Ratings go in steps of this many points. */
   step: number;
@@ -15,7 +15,7 @@ export interface RatedScale {
   level: number;
 }
 
-/** What a simulated trial is like. Differences, noise, drift and bias are in points of the primary outcome. */
+/** What a simulated trial is like. Differences, noise, drift and bias are in points of the main result. */
 export interface PowerPlan {
   design: Design;
   arms: number;

@@ -99,7 +99,7 @@ describe('the day of wear', () => {
   });
 
   it('has a name', () => {
-    expect(stageLabel('wear', 1)).toBe('Reveal, day 1');
+    expect(stageLabel('wear', 1)).toBe('Finished hair, day 1');
     expect(stageLabel('wear', 4)).toBe('Day 4');
     expect(stageLabel('cast', null)).toBe('Dry in the cast');
   });

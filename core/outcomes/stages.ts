@@ -15,5 +15,5 @@ export type Stage = KeyOf<typeof STAGES>;
 /** A check-in's stage in words; `day` is null but for wear. */
 export function stageLabel(stage: Stage, day: number | null): string {
   if (stage !== 'wear') return STAGES[stage].label;
-  return day === 1 ? 'Reveal, day 1' : `Day ${day}`;
+  return day === 1 ? 'Finished hair, day 1' : `Day ${day}`;
 }

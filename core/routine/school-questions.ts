@@ -32,7 +32,7 @@ const STYLING = ['leave-in', 'emollient', 'hold', 'second-coat'] as const;
 const wet = (steps: readonly AskedStep[], ...levels: Wetness[]) =>
   at(steps, ...STYLING).some(({ wetness }) => wetness !== null && levels.includes(wetness));
 
-/** Where schools differ on how a wash day is done. Common practice, no source: neither side is right for everybody. */
+/** Where approaches differ on how a wash day is done. Common practice, no source: neither side is right for everybody. */
 export const SCHOOL_QUESTIONS: readonly SchoolQuestion[] = [
   {
     question: 'Cleansing',

@@ -34,7 +34,7 @@ const weighing = (grams: number) =>
     },
   ]);
 
-/** A wash day of one held step beside its plan, as the fairness slip reads it. */
+/** A wash day of one held step beside its plan, as the fairness check reads it. */
 function runs(done: StepSettings, plan: StepSettings, weighed: Weighed): { run: Run; plan: Run } {
   const as = (settings: StepSettings, planned: StepSettings | null): RunStep => ({
     key: 's',
@@ -71,7 +71,7 @@ function runs(done: StepSettings, plan: StepSettings, weighed: Weighed): { run: 
   return { run, plan: { ...run, side: { is: 'plan' }, steps: [as(plan, null)] } };
 }
 
-/** What the wash day's page and the fairness slip each say of a step. */
+/** What the wash day's page and the fairness check each say of a step. */
 function both(done: StepSettings, plan: StepSettings, weighed: Weighed = NEVER_WEIGHED) {
   const record: StepRecord = { ...done, status: 'done', planned: plan };
   const sides = runs(done, plan, weighed);

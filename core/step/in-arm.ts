@@ -38,7 +38,7 @@ export function inArm(
   return own?.skipped ? 'left out' : settingsInArm(plan, own, half);
 }
 
-/** {@link inArm} of a step that may be left out: what would be done in it. */
+/** {@link inArm} of a step that optional: what would be done in it. */
 export function settingsInArm(
   plan: StepSettings,
   own: ArmStep | undefined,

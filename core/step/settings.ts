@@ -56,7 +56,7 @@ const PLACED = [
  */
 export const SETTINGS = {
   productId: { label: 'Product', kind: 'product', stored: 'column', held: 'same', brief: true },
-  dose: { label: 'Dose', kind: 'dose', stored: 'column', held: 'share', brief: true },
+  dose: { label: 'Amount', kind: 'dose', stored: 'column', held: 'share', brief: true },
   sections: {
     label: 'Sections',
     kind: 'number',

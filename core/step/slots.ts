@@ -62,7 +62,7 @@ export const SLOTS = {
     stays: true,
   },
   emollient: {
-    label: 'Oil, cream or custard',
+    label: 'Cream or oil',
     short: 'Cream',
     says: 'Over or under the leave-in, as the plan says.',
     product: true,
@@ -83,14 +83,14 @@ export const SLOTS = {
     stays: false,
   },
   blot: {
-    label: 'Blot',
+    label: 'Towel-scrunch',
     short: 'Blot',
     says: 'Scrunch with a towel or a cotton shirt.',
     product: false,
     stays: false,
   },
   'second-coat': {
-    label: 'Second coat',
+    label: 'Second layer',
     short: '2nd coat',
     says: 'Hold product over blotted hair: more hold, more cast.',
     product: true,

@@ -45,13 +45,14 @@ function* permutations(sorted: readonly number[]): Generator<number[]> {
  * Source: methods.md 3; Fisher's randomisation as in The Design of Experiments (1935).
  */
 export function balancedComplete(arms: number, units: number): AllocationScheme {
-  if (!Number.isInteger(arms) || arms < 2) throw new AllocationError('A comparison needs at least two arms.');
+  if (!Number.isInteger(arms) || arms < 2)
+    throw new AllocationError('A comparison needs at least two options.');
   if (!Number.isInteger(units) || units < arms)
-    throw new AllocationError(`With ${arms} arms, plan at least ${arms} wash days, one each.`);
+    throw new AllocationError(`With ${arms} options, plan at least ${arms} wash days, one each.`);
   if (units % arms !== 0) {
     const lower = units - (units % arms);
     throw new AllocationError(
-      `${units} wash days do not split evenly over ${arms} arms. Plan ${lower} or ${lower + arms}.`,
+      `${units} wash days do not split evenly over ${arms} options. Plan ${lower} or ${lower + arms}.`,
     );
   }
   const each = units / arms;

@@ -26,7 +26,7 @@ export function closedWalk(arms: number, units: number): AllocationScheme {
   if (!Number.isInteger(times) || times < 1) {
     const lower = Math.max(1, Math.floor(times));
     throw new AllocationError(
-      `${arms} arms, each after each other equally often, take ${walkLength(arms, lower)} or ${walkLength(arms, lower + 1)} wash days.`,
+      `${arms} options, each after each other equally often, take ${walkLength(arms, lower)} or ${walkLength(arms, lower + 1)} wash days.`,
     );
   }
   const degree = times * (arms - 1);

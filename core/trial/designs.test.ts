@@ -153,12 +153,12 @@ describe('the lot of each design', () => {
 describe('what a design refuses', () => {
   it.each([
     ['blocks', 2, 10, '10 wash days do not fill blocks of 4. Plan 8 or 12.'],
-    ['half-three', 3, 13, 'A three-arm half-head goes in rounds of six wash days. Plan 12 or 18.'],
+    ['half-three', 3, 13, 'A half-head of three options goes in rounds of six wash days. Plan 12 or 18.'],
     ['blocks', 2, 3, '3 wash days do not fill blocks of 4. Plan 4 or 8.'],
     ['walk', 3, 12, '3 arms, each after each other equally often, take 7 or 13 wash days.'],
     ['walk', 3, 5, '3 arms, each after each other equally often, take 7 or 13 wash days.'],
-    ['half-three', 3, 8, 'A three-arm half-head goes in rounds of six wash days. Plan 6 or 12.'],
-    ['half-three', 3, 4, 'A three-arm half-head goes in rounds of six wash days. Plan 6 or 12.'],
+    ['half-three', 3, 8, 'A half-head of three options goes in rounds of six wash days. Plan 6 or 12.'],
+    ['half-three', 3, 4, 'A half-head of three options goes in rounds of six wash days. Plan 6 or 12.'],
     ['half', 3, 8, 'The design “half-head, sides balanced” has two arms.'],
     ['complete', 7, 14, 'The design “whole heads, complete” has 2 to 6 arms.'],
     ['complete', 1, 8, 'The design “whole heads, complete” has 2 to 6 arms.'],

@@ -73,7 +73,7 @@ function halfThree(units: number): AllocationScheme {
   if (!Number.isInteger(units) || units < 6 || units % 6 !== 0) {
     const lower = Math.max(6, units - (units % 6));
     throw new AllocationError(
-      `A three-arm half-head goes in rounds of six wash days. Plan ${lower} or ${lower + 6}.`,
+      `A half-head of three options goes in rounds of six wash days. Plan ${lower} or ${lower + 6}.`,
     );
   }
   return balancedComplete(6, units);
@@ -106,10 +106,10 @@ const twoWays = (_: number, __: number, size: number) => 2 / size;
 export const DESIGNS = {
   complete: {
     label: 'whole heads, complete',
-    says: 'Every wash day one arm; each arm equally often, in any order.',
-    good: 'Two arms and twelve wash days, eight at the least; the strongest for so few.',
+    says: 'Every wash day one option; each option equally often, in any order.',
+    good: 'Two options and twelve wash days, eight at the least; the strongest for so few.',
     costs: 'One wash day a reading, weeks for twelve.',
-    cannot: 'Keep a trend and the arms fully apart: one arm may fall early by luck.',
+    cannot: 'Keep a trend and the options fully apart: one option may fall early by luck.',
     kind: 'tests',
     halves: false,
     arms: [2, 6],
@@ -128,8 +128,8 @@ export const DESIGNS = {
   },
   blocks: {
     label: 'whole heads, blocks of four',
-    says: 'Every four wash days hold each arm twice, in any order.',
-    good: 'Two arms over twelve wash days or more, while season or hair drifts.',
+    says: 'Every four wash days hold each option twice, in any order.',
+    good: 'Two options over twelve wash days or more, while season or hair drifts.',
     costs: 'Twelve wash days before it decides at .05.',
     cannot: 'Settle anything with eight wash days: its smallest p is then .056.',
     kind: 'tests',
@@ -146,11 +146,11 @@ export const DESIGNS = {
     smallestP: twoWays,
   },
   walk: {
-    label: 'three to six arms, each after each',
-    says: 'Every arm follows every other equally often.',
-    good: 'Several arms on one head when one may leave something behind for the next.',
-    costs: 'Thirteen wash days for three or four arms, more for five and six.',
-    cannot: 'Give a narrow interval for any one pair: each arm has few wash days.',
+    label: 'three to six options, each after each',
+    says: 'Every option follows every other equally often.',
+    good: 'Several options on one head when one may leave something behind for the next.',
+    costs: 'Thirteen wash days for three or four options, more for five and six.',
+    cannot: 'Give a narrow interval for any one pair: each option has few wash days.',
     kind: 'tests',
     halves: false,
     arms: [3, 6],
@@ -167,7 +167,7 @@ export const DESIGNS = {
   },
   half: {
     label: 'half-head, sides balanced',
-    says: 'Both arms on one wash day, left and right; each arm on each side equally often.',
+    says: 'Both options on one wash day, left and right; each option on each side equally often.',
     good: 'Two stylers in the same air, sleep and hair state; side bias cancels.',
     costs: 'Two routines in one, and a head that may look uneven.',
     cannot: 'Test what does not stay on its side: cleansers, scalp, overall volume.',
@@ -185,8 +185,8 @@ export const DESIGNS = {
     smallestP: twoWays,
   },
   'half-three': {
-    label: 'half-head, three arms',
-    says: 'Two of three arms on each wash day: all six ways of left and right, shuffled.',
+    label: 'half-head, three options',
+    says: 'Two of three options on each wash day: all six ways of left and right, shuffled.',
     good: 'Three stylers against each other within single wash days.',
     costs: 'Six wash days a round; each pair meets only twice in a round.',
     cannot: 'Give a narrow interval for any one pair: each pair meets on few wash days.',
@@ -210,8 +210,8 @@ export const DESIGNS = {
   },
   factorial: {
     label: 'two factors at once',
-    says: 'Four arms: each of two settings with each of two others.',
-    good: 'Product and dose (or wetness, order) together, and whether one hangs on the other.',
+    says: 'Four options: each of two settings with each of two others.',
+    good: 'Product and amount (or wetness, order) together, and whether one hangs on the other.',
     costs: 'Twelve wash days: eight cannot settle it. All of them count for both factors.',
     cannot: 'Say much about the two together unless the difference is large.',
     kind: 'tests',
@@ -283,11 +283,11 @@ export const DESIGNS = {
     ...NO_LOT,
   },
   'dose-run-in': {
-    label: 'dose run-in',
-    says: 'One product; after each wash day say too little, right or too much, and the next dose follows.',
-    good: 'Finding a product’s dose on this head before it is judged.',
+    label: 'find your amount',
+    says: 'One product; after each wash day say too little, right or too much, and the next amount follows.',
+    good: 'Finding a product’s amount on this head before it is judged.',
     costs: 'Three to six wash days.',
-    cannot: 'Compare products: the dose changes on purpose.',
+    cannot: 'Compare products: the amount changes on purpose.',
     kind: 'learns',
     halves: false,
     arms: [1, 1],
@@ -330,7 +330,7 @@ export const designOf = (design: Design): DesignRow => DESIGNS[design];
 /** Most wash days a plan may hold. */
 export const MOST_DAYS = 40;
 
-const ARM_COUNTS = ['no', 'one arm', 'two arms', 'three arms', 'four arms'];
+const ARM_COUNTS = ['no', 'one option', 'two options', 'three options', 'four options'];
 
 /**
  * How a design's order is drawn. Throws an {@link AllocationError} with a sentence where arms and days do not go together.
@@ -342,7 +342,7 @@ export function schemeOf(design: Design, arms: number, days: number): Allocation
     throw new AllocationError(
       least === most
         ? `The design “${label}” has ${ARM_COUNTS[least]}.`
-        : `The design “${label}” has ${least} to ${most} arms.`,
+        : `The design “${label}” has ${least} to ${most} options.`,
     );
   if (!Number.isInteger(days) || days < 2 || days > MOST_DAYS)
     throw new AllocationError(`Plan from 2 to ${MOST_DAYS} wash days.`);

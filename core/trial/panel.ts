@@ -30,7 +30,7 @@ export interface PanelResult {
 const SAMPLES = 4999;
 const TIES = 1e-9;
 
-/** Mean of each arm when the values stand where `rows` says; each wearer's own level is taken off. */
+/** Mean of each arm when the values stand where `rows` says; each wearer's own level is removed. */
 function armMeans(
   values: readonly (readonly number[])[],
   rows: readonly (readonly number[])[],

@@ -33,7 +33,7 @@ async function startRunning(page: Page, base: string): Promise<void> {
   await page.goto(`${base}/trials/${await trialId(page, base, 'running')}`);
   const begin = page.getByRole('button', { name: /^Start wash day/ });
   await begin
-    .or(page.getByRole('link', { name: /^Go on with wash day/ }))
+    .or(page.getByRole('link', { name: /^Continue wash day/ }))
     .first()
     .click();
   await page.waitForURL('**/wash-days/**');
@@ -162,7 +162,7 @@ const PICTURES: readonly Picture[] = [
     go: async (page, base) => {
       await startRunning(page, base);
       await page.getByRole('button', { name: 'Later' }).click();
-      await page.getByRole('button', { name: 'Done as planned' }).click();
+      await page.getByRole('button', { name: 'Done', exact: true }).click();
       await page.getByText('Step 2 of').waitFor();
       await page.getByRole('button', { name: 'Start 3 min' }).click();
       await page.getByRole('timer').waitFor();
@@ -195,14 +195,14 @@ const PICTURES: readonly Picture[] = [
       const through = page.getByRole('heading', { name: 'The routine is through' });
       for (let step = 2; !(await through.isVisible()); step++) {
         await page.getByText(`Step ${step} of`).waitFor();
-        await page.getByRole('button', { name: 'Done as planned' }).click();
+        await page.getByRole('button', { name: 'Done', exact: true }).click();
         await page
           .getByText(`Step ${step + 1} of`)
           .or(through)
           .waitFor();
       }
       await page.getByRole('button', { name: 'Finish the routine' }).click();
-      await page.getByRole('link', { name: 'Look now: Reveal, day 1' }).click();
+      await page.getByRole('link', { name: 'Check in: Finished hair, day 1' }).click();
       await page.getByRole('button', { name: 'Rate 7', exact: true }).click();
       await page.getByRole('button', { name: 'Crown, left: 7' }).click();
       await page.getByRole('button', { name: 'Rate 5', exact: true }).click();
@@ -217,7 +217,7 @@ const PICTURES: readonly Picture[] = [
     whole: true,
     go: async (page, base) => {
       await page.goto(`${base}/trials/${await trialId(page, base, 'running')}`);
-      await page.getByRole('link', { name: /^Wear of wash day/ }).click();
+      await page.getByRole('link', { name: /^Wash day/ }).click();
     },
   },
   {

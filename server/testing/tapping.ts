@@ -3,7 +3,7 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import { v7 } from 'uuid';
 import type { Answer, TestBench } from './bench.ts';
 
-/** Taps one thing at the basin, as a phone does; gives the server's answer. Throws where the tap was refused. */
+/** Taps one thing during the wash, as a phone does; gives the server's answer. Throws where the tap was refused. */
 export async function tap(bench: TestBench, washDayId: string, said: NewTap): Promise<Answer<TapsHeard>> {
   const one = { at: new Date().toISOString(), ...said, id: v7() } as Tap;
   const answer = await bench.ask<TapsHeard>('POST', `/api/wash-days/${washDayId}/taps`, {

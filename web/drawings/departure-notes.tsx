@@ -12,9 +12,9 @@ export function DepartureNotes({
   columns: readonly RibbonColumn[];
   rows: readonly RibbonRow[];
 }) {
-  if (listed.length === 0) return <p className="mt-2 text-sm text-leaf">No departure from the plan.</p>;
+  if (listed.length === 0) return <p className="mt-2 text-sm text-leaf">No change from the plan.</p>;
   return (
-    <ol className="mt-2 grid gap-x-8 text-sm sm:grid-cols-2" aria-label="Departures from the plan">
+    <ol className="mt-2 grid gap-x-8 text-sm sm:grid-cols-2" aria-label="Changes from plan">
       {listed.map(({ n, row, column, says }) => (
         <li key={n} className="flex gap-2 border-b border-rule py-1">
           <span className="figure text-mango-deep">{n}</span>

@@ -5,17 +5,17 @@ import { type RibbonCell, type RibbonColumn, type RibbonRow, slotShort } from '.
 import { tint } from './tint.ts';
 
 const plain: Record<RibbonCell['kind'], string> = {
-  held: 'held as planned',
+  held: 'as planned',
   tested: 'under test',
-  departed: 'departed from the plan',
-  unsure: 'cannot be shown to have been held',
+  departed: 'changed from the plan',
+  unsure: 'cannot be shown to be as planned',
   skipped: 'skipped',
   waiting: 'not reached',
   absent: 'not part of this day',
 };
 
 /**
- * Wash days as stacked ribbons, aligned slot by slot: what was held runs through as one quiet band, what was tested
+ * Wash days as stacked ribbons, aligned step by step: what was held runs through as one quiet band, what was tested
  * stands up in its arm's colour, what departed is notched. A table, so that it reads as one aloud.
  */
 export function RoutineRibbon({

@@ -60,10 +60,10 @@ export function MixField({
           <Button
             look="quiet"
             className="self-end"
-            aria-label={`Take part ${i + 1} out`}
+            aria-label={`Remove part ${i + 1}`}
             onClick={() => onChange(parts.length > 1 ? parts.filter((_, j) => j !== i) : undefined)}
           >
-            Take out
+            Remove
           </Button>
         </div>
       ))}

@@ -19,7 +19,7 @@ export function PutAway({
 }) {
   const say = useSay();
   const move = useChange((where: 'archive' | 'restore') => post(`/${what}/${id}/${where}`));
-  const label = away ? 'Bring back' : 'Put away';
+  const label = away ? 'Bring back' : 'Archive';
   const toggle = () =>
     move.mutate(away ? 'restore' : 'archive', {
       onSuccess: () =>

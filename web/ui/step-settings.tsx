@@ -60,7 +60,7 @@ export function DoseFields({
   return (
     <>
       <ChoiceField<DoseKind>
-        label="Dose"
+        label="Amount"
         none={none}
         options={DOSE_KINDS}
         value={dose?.kind ?? null}

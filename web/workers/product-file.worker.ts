@@ -15,7 +15,7 @@ let refused: { line: number; reason: string }[] = [];
 const productFile = {
   /** Reads the file's cells; its first row is taken as headings. */
   async open(file: File) {
-    // Blob.text() leaves the mark of UTF-8 out of the first heading’s way only where it is taken off.
+    // Blob.text() leaves the mark of UTF-8 out of the first heading’s way only where it is removed.
     const text = (await file.text()).replace(/^\uFEFF/, '');
     rows = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' }).data;
     const header = rows[0] ?? [];

@@ -70,7 +70,7 @@ describe('the stretch test', () => {
 });
 
 describe('shed hairs', () => {
-  // The basin and the hair file once judged apart: 60 hairs in three days, loose, were "few" in one and ordinary in the other.
+  // The basin and the profile once judged apart: 60 hairs in three days, loose, were "few" in one and ordinary in the other.
   it.each([
     [60, 1, 'ordinary'],
     [60, 3, 'ordinary'],

@@ -38,7 +38,7 @@ const event = (kind: string, to: object = {}) => ({
 const saveTest = (body: object, id = v7()) => bench.ask<HairFile>('PUT', `/api/hair-tests/${id}`, body);
 const saveEvent = (body: object, id = v7()) => bench.ask<HairFile>('PUT', `/api/hair-events/${id}`, body);
 
-describe('the hair file', () => {
+describe('the profile', () => {
   it('is empty for a new head, and not there for none', async () => {
     expect((await bench.ask<HairFile>('GET', `/api/wearers/${wearer.id}/file`)).body).toEqual({
       tests: [],

@@ -58,7 +58,7 @@ describe('a routine', () => {
     expect(body.steps.map(({ slot }) => slot)).toEqual(STARTER_ROUTINE.steps.map(({ slot }) => slot));
   });
 
-  it('is put away and brought back', async () => {
+  it('is archived and brought back', async () => {
     const given = routine(step({}));
     await save(given);
     await bench.ask('POST', `/api/routines/${given.id}/archive`);

@@ -64,7 +64,7 @@ describe('the shelf', () => {
     [{ sizeMl: 0 }, 'sizeMl', 'The size must be more than 0.'],
     [{ currency: null }, 'currency', 'A price needs its currency.'],
     [{ currency: 'euro' }, 'currency', 'Give the currency as three letters, such as EUR.'],
-    [{ roles: [] }, 'roles', 'Choose at least one role this product can play.'],
+    [{ roles: [] }, 'roles', 'Choose at least one use of this product.'],
     [{ openedOn: '2999-01-01' }, 'openedOn', 'This date is in the future. Give today or earlier.'],
     [{ openedOn: '2026-02-30' }, 'openedOn', 'There is no such day.'],
     [{ monthsAfterOpening: 1.5 }, 'monthsAfterOpening', 'The period after opening must be a whole number.'],

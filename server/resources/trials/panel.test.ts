@@ -56,10 +56,10 @@ describe('a panel over several heads', () => {
     expect((await ask([two[1]!])).body.panelId).toBe(panel);
   });
 
-  it('keeps its seed until every head is through, and wants as many wash days as arms', async () => {
+  it('keeps its seed until every head is through, and wants as many wash days as options', async () => {
     const { trial } = await sampleBench(bench, { washDays: 4 });
     const refused = await bench.ask('PUT', `/api/trials/${trial.id}/panel`, { id: v7(), wearerIds: [v7()] });
-    expect(refused.body.detail).toContain('as many wash days as arms');
+    expect(refused.body.detail).toContain('as many wash days as options');
     const { trial: short } = await sampleBench(bench, { washDays: 2 });
     await bench.ask('PUT', `/api/trials/${short.id}/panel`, { id: v7(), wearerIds: [await head('Yara')] });
     await bench.ask('PUT', `/api/wash-days/${v7()}`, {

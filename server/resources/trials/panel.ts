@@ -81,7 +81,7 @@ export async function savePanel(
     if (trial.design !== 'complete' || trial.washDays !== trial.arms.length)
       throw new Refusal(
         409,
-        'In a panel every head has each arm once: plan whole heads, complete, with as many wash days as arms.',
+        'In a panel every head has each option once: plan whole heads, complete, with as many wash days as options.',
       );
     const others = [...new Set(wearerIds)].filter((wearer) => wearer !== trial.wearerId);
     const problem = panelProblem(trial.arms.length, others.length + 1);

@@ -59,7 +59,7 @@ describe('a half-head', () => {
     expect((await read(trial.id)).allocation[0]).toEqual({ left: day.armId, right: day.rightArmId });
   });
 
-  it('goes slot by slot, or one side through and then the other', async () => {
+  it('goes step by step, or one side through and then the other', async () => {
     for (const bySide of [false, true]) {
       const { trial } = await sampleBench(bench);
       const plan = trial.plan.map((step) => ({
@@ -329,7 +329,7 @@ describe('a difference', () => {
   });
 });
 
-describe('a dose run-in', () => {
+describe('a find your amount', () => {
   it('brackets the dose from what each wash day felt like', async () => {
     const { trial } = await sampleBench(bench);
     const [arm] = trial.arms;

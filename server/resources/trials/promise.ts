@@ -128,7 +128,7 @@ export async function overrule(
   return transaction(db, async (client) => {
     const trial = await lockTrial(client, trialId);
     if (trial.outcomesShownAt !== null)
-      throw new Refusal(409, 'The outcomes have been shown; the slip stays as it is.');
+      throw new Refusal(409, 'The outcomes have been shown; the check stays as it is.');
     if (input.washDayId !== null && !trial.washDayRecords.some(({ id }) => id === input.washDayId))
       throw notFound('wash day');
     await client.query(
@@ -146,7 +146,7 @@ export async function takeBackOverrule(db: Db, trialId: string, id: string): Pro
   return transaction(db, async (client) => {
     const trial = await lockTrial(client, trialId);
     if (trial.outcomesShownAt !== null)
-      throw new Refusal(409, 'The outcomes have been shown; the slip stays as it is.');
+      throw new Refusal(409, 'The outcomes have been shown; the check stays as it is.');
     await client.query('delete from overrule where id = $1 and trial_id = $2', [id, trialId]);
     return readTrial(client, trialId);
   });

@@ -79,7 +79,7 @@ export async function saveInto(client: Client, trial: Plan): Promise<TrialDetail
   if (old?.panel_id)
     throw new Refusal(409, 'This trial is part of a panel: its plan is the same on every head and stays.');
   if (old?.started_at)
-    throw new Refusal(409, 'This trial has begun. What was promised before the first wash day is locked.');
+    throw new Refusal(409, 'This trial has begun. What was planned before the first wash day is locked.');
   await refuseStrangers(client, trial);
   await refuseAllergies(client, trial);
   const plan = await client.query<{ id: string }>(

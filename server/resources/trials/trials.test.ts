@@ -84,7 +84,7 @@ describe('a plan', () => {
     });
     expect(await refused({ arms: [a, { ...b, steps: a.steps }] })).toContainEqual({
       path: 'arms.1.steps',
-      message: 'Gel 2 uses the same as Gel 1. Give it another product, dose or setting.',
+      message: 'Gel 2 uses the same as Gel 1. Give it another product, amount or setting.',
     });
     expect(await refused({ arms: [a, { ...b, steps: [] }] })).toContainEqual({
       path: 'arms.1.steps',
@@ -92,7 +92,7 @@ describe('a plan', () => {
     });
     expect(await refused({ arms: [a, { ...b, name: 'gel 1' }] })).toContainEqual({
       path: 'arms.1.name',
-      message: 'Two arms go by this name. Change one.',
+      message: 'Two options have this name. Change one.',
     });
     expect(await refused({ weights: [] })).toContainEqual({
       path: 'weights',

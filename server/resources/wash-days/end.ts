@@ -30,7 +30,7 @@ export async function abandonWashDay(db: Db, id: string, reason: string): Promis
   return transaction(db, async (client) => {
     const day = await openWashDay(client, id);
     if (day.status === 'finished')
-      throw new Refusal(409, 'This wash day was worn to its end and cannot be abandoned.');
+      throw new Refusal(409, 'This wash day was finished and cannot be abandoned.');
     const worn = await client.query(`select 1 from check_in where wash_day_id = $1 and stage = 'wear'`, [id]);
     if (day.revealAt !== null || worn.rowCount)
       throw new Refusal(

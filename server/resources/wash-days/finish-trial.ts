@@ -1,6 +1,6 @@
 import type { Client } from '../../db/pool.ts';
 
-/** Closes a trial whose every planned wash day has been run and worn to its end. */
+/** Closes a trial whose every planned wash day has been run and finished. */
 export async function finishIfComplete(client: Client, trialId: string): Promise<void> {
   await client.query(
     `update trial t set status = 'finished', ended_at = now()

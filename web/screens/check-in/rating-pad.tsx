@@ -60,7 +60,7 @@ export function RatingPad({
           onClick={() => setHalf(!half)}
           className={`min-h-16 rounded-tag border px-2 font-semibold ${half ? 'border-ink bg-ink text-paper' : 'border-ink/30 bg-sheet'}`}
         >
-          {half ? 'wholes' : 'halves'}
+          {half ? 'whole points' : '½ points'}
         </button>
       </div>
     </>

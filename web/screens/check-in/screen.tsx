@@ -196,7 +196,7 @@ function CheckInSheet({
               className="min-h-12 px-2 underline underline-offset-4 disabled:opacity-40"
               onClick={() => rate(null)}
             >
-              Take the rating away
+              Clear rating
             </button>
             {next && (
               <button
@@ -212,7 +212,7 @@ function CheckInSheet({
                 to={`/wash-days/${washDay.id}`}
                 className="ml-auto inline-flex min-h-16 items-center rounded-tag bg-hibiscus px-6 text-lg font-semibold text-paper"
               >
-                Done looking
+                Finish check-in
               </Link>
             )}
           </div>

@@ -42,7 +42,7 @@ export function BeforeOutcomes({ trial, items }: { trial: TrialDetail; items: re
           </>
         }
       >
-        What the wash days did otherwise than planned is weighed first. Once the outcomes are shown, the slip
+        What the wash days did otherwise than planned is weighed first. Once the outcomes are shown, the check
         is closed.
       </Heading>
       {lookDue && trial.attainable.first?.decides === false && (

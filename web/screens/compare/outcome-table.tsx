@@ -44,7 +44,7 @@ export function OutcomeTable({ record, comparison }: { record: TrialRecord; comp
     { key: 'shrinkage', label: 'Shrinkage', better: null, contrast: comparison.shrinkage, scale: share },
   ];
   return (
-    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Outcomes, arm by arm">
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Outcomes, option by option">
       <table className="w-full min-w-[36rem] text-left text-[0.95rem]">
         <thead className="text-sm text-soft">
           <tr className="border-b border-rule">

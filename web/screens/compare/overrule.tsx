@@ -33,13 +33,13 @@ export function Overrule({ trial, item }: { trial: TrialDetail; item: SlipItem }
         className="block text-sm underline underline-offset-4"
         onClick={() => take.mutate(mine.id)}
       >
-        Take this back
+        Undo
       </button>
     );
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger className="block text-sm text-soft underline underline-offset-4 hover:text-ink">
-        Judge otherwise
+        Judge differently
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-50 bg-ink/50" />
@@ -47,7 +47,7 @@ export function Overrule({ trial, item }: { trial: TrialDetail; item: SlipItem }
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-50 w-[min(32rem,92vw)] -translate-x-1/2 -translate-y-1/2 rounded-tag bg-paper p-6 text-ink"
         >
-          <Dialog.Title className="mb-2 text-2xl">Judge this otherwise?</Dialog.Title>
+          <Dialog.Title className="mb-2 text-2xl">Judge this differently?</Dialog.Title>
           <p className="mb-4 text-soft">
             {differenceInWords(item.difference, voice)} It stays on record with your reason, and cannot be
             changed once the outcomes are shown.

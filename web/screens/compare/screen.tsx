@@ -84,7 +84,7 @@ export function Screen() {
         title="Nothing to compare yet"
         action={
           <ButtonLink look="main" to={`/trials/${id}`}>
-            To the trial
+            Open trial
           </ButtonLink>
         }
       >
@@ -187,7 +187,7 @@ function ComparisonSheet({
           <Blinding trial={trial} /> {stakes}{' '}
           {compares &&
             notAtDose.length > 0 &&
-            `Not yet at its dose on this head: ${notAtDose.map(voice.product).join(', ')}.`}{' '}
+            `Amount not yet found on this head: ${notAtDose.map(voice.product).join(', ')}.`}{' '}
           Seen on {wearer.name}’s hair alone.
         </p>
         {brokenCounted.length > 0 && (
@@ -201,7 +201,7 @@ function ComparisonSheet({
           {compares ? 'The comparison is' : 'As they were run these wash days are'}{' '}
           <StandingTag items={items} />
           <a className="underline underline-offset-4" href="#slip">
-            see the fairness slip
+            see the fairness check
           </a>
         </p>
       </section>
@@ -209,7 +209,7 @@ function ComparisonSheet({
       <div className="grid *:min-w-0 gap-x-12 gap-y-10 lg:grid-cols-[1.15fr_1fr]">
         <section aria-labelledby="table">
           <h2 id="table" className="text-xl">
-            Day {trial.onDay}, arm by arm
+            Day {trial.onDay}, option by option
           </h2>
           <p className="mb-3 text-soft">
             One number a wash day: {trial.weights.length} zones averaged.{' '}
@@ -283,7 +283,7 @@ function ComparisonSheet({
         <h2 id="actual" className="mb-2 text-xl">
           The wash days as they were run
         </h2>
-        <RibbonStack caption="Actual wash days, aligned slot by slot" columns={columns} rows={rows} />
+        <RibbonStack caption="Actual wash days, aligned step by step" columns={columns} rows={rows} />
       </section>
       <p className="mt-8">
         <a
@@ -304,10 +304,12 @@ function Blinding({ trial }: { trial: TrialDetail }) {
     return <>Nothing was under test; it tells how far ratings differ by themselves.</>;
   if (!trial.blind)
     return (
-      <>Not blind: whoever rated knew which arm it was, and expectation can explain part of a difference.</>
+      <>
+        Not blind: whoever rated knew which option it was, and expectation can explain part of a difference.
+      </>
     );
   if (trial.masked)
-    return <>Blind: the arms go by their codes until the trial is over and its key is opened.</>;
+    return <>Blind: the options go by their codes until the trial is over and its key is opened.</>;
   const told = trial.guesses.filter(({ right }) => right !== null);
   const hits = told.filter(({ right }) => right).length;
   if (told.length === 0) return <>Rated blind; the rater gave no guesses.</>;

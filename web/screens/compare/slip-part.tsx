@@ -20,7 +20,7 @@ export function StandingTag({ items }: { items: readonly SlipItem[] }) {
   return <Tag tone={tone}>{label}</Tag>;
 }
 
-/** The fairness slip of a trial, open to the tester's own judgement until the outcomes are shown. */
+/** The fairness check of a trial, open to the tester's own judgement until the outcomes are shown. */
 export function SlipPart({ trial, items }: { trial: TrialDetail; items: readonly SlipItem[] }) {
   const voice = useVoice();
   const open = trial.outcomesShownAt === null;
@@ -28,19 +28,19 @@ export function SlipPart({ trial, items }: { trial: TrialDetail; items: readonly
   return (
     <section aria-labelledby="slip" className="max-w-4xl">
       <h2 id="slip" className="flex items-center gap-3 text-xl">
-        Fairness slip <StandingTag items={items} />
+        Fairness check <StandingTag items={items} />
       </h2>
       <p className="mb-3 text-soft">
-        Everything that was to be held and was not, worst first, for the primary outcome. What an arm itself
+        Everything that was to be held and was not, worst first, for the main result. what an option itself
         may cause is no unfairness.{' '}
         <Link className="underline underline-offset-4" to={`/side-by-side?a=${trial.id}`}>
-          Lay two wash days side by side
+          Compare two wash days side by side
         </Link>
       </p>
       <FairnessSlip
         voice={voice}
         items={items}
-        label="Fairness slip"
+        label="Fairness check"
         whose={({ washDayId }) => {
           const found = day(washDayId);
           return found ? `Wash day ${found.position + 1}` : null;
@@ -56,7 +56,7 @@ export function SlipPart({ trial, items }: { trial: TrialDetail; items: readonly
           : {})}
       />
       {!open && (
-        <p className="mt-2 text-sm text-soft">The outcomes have been shown; the slip stays as it is.</p>
+        <p className="mt-2 text-sm text-soft">The outcomes have been shown; the check stays as it is.</p>
       )}
     </section>
   );

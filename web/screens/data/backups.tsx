@@ -24,7 +24,7 @@ export function BringIn() {
     setError(undefined);
     bring.mutate(file, {
       onSuccess: () => {
-        say('The backup is in.');
+        say('The backup is imported.');
         void navigate('/');
       },
       onError: (problem) => setError(problem.message),
@@ -53,7 +53,7 @@ export function BringIn() {
           onChoose={read}
         />
       )}
-      {bring.isPending && <p role="status">Bringing it in …</p>}
+      {bring.isPending && <p role="status">Importing …</p>}
     </section>
   );
 }

@@ -29,7 +29,7 @@ function Export() {
   return (
     <section aria-labelledby="export">
       <h2 id="export" className="text-xl">
-        Take out
+        Remove
       </h2>
       <p className="mt-1 mb-3 text-soft">
         Everything in one zip: a CSV a table and the photographs as they are, described for other programs (a

@@ -148,7 +148,7 @@ export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
             )}
             {ledger.data.unequal !== null && (
               <p>
-                The arms of the newest trial began from ground that differs by{' '}
+                The options of the newest trial started from build-up that differs by{' '}
                 {ledger.data.unequal.toFixed(2)} g on average
                 {ledger.data.unequal > 0.5 ? ': unequal, reset before each wash day' : ': near enough equal'}.
               </p>

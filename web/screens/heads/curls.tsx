@@ -51,7 +51,7 @@ export function CurlsEditor({
   const take = (curl: CurlInput) => {
     const before = value.curls;
     change((old) => ({ ...old, curls: old.curls.filter((known) => known.id !== curl.id) }));
-    say('The tagged curl is taken off.', () => change((old) => ({ ...old, curls: before })));
+    say('The tagged curl is removed.', () => change((old) => ({ ...old, curls: before })));
   };
   return (
     <section className="mt-8" aria-labelledby="curls">
@@ -102,7 +102,7 @@ export function CurlsEditor({
           <p className="mt-1 flex items-center justify-between">
             <span className="figure">{shrunk(curl)}</span>
             <Button look="quiet" onClick={() => take(curl)}>
-              Take off
+              Remove
             </Button>
           </p>
         </fieldset>

@@ -47,7 +47,7 @@ export function Screen() {
   const file = useHairFile(id);
   if (wearer.isError) return <Failed error={wearer.error} retry={wearer.refetch} />;
   if (file.isError) return <Failed error={file.error} retry={file.refetch} />;
-  if (wearer.isPending || file.isPending) return <Loading what="the hair file" />;
+  if (wearer.isPending || file.isPending) return <Loading what="the profile" />;
   return <FilePage key={id} wearer={wearer.data} file={file.data} />;
 }
 
@@ -122,7 +122,7 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
           }
         >
           <div className="mb-5 overflow-x-auto border-b border-rule">
-            <Tabs.List aria-label="Parts of the hair file" className="flex gap-1">
+            <Tabs.List aria-label="Parts of the profile" className="flex gap-1">
               {Object.entries(PARTS).map(([key, label]) => (
                 <Tabs.Trigger
                   key={key}

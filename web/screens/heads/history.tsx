@@ -100,10 +100,10 @@ export function History({ wearer, file, zone }: { wearer: Wearer; file: HairFile
               <Button
                 look="quiet"
                 className="shrink-0"
-                aria-label={`Take off ${HAIR_EVENTS[event.kind].label}, ${showDate(event.on)}`}
+                aria-label={`Remove ${HAIR_EVENTS[event.kind].label}, ${showDate(event.on)}`}
                 onClick={() => take(event)}
               >
-                Take off
+                Remove
               </Button>
             </li>
           ))}

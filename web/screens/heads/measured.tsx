@@ -88,15 +88,15 @@ function MeasureRow({ measure, place }: { measure: HairMeasure; place: string })
       <Button
         look="quiet"
         className="shrink-0"
-        aria-label={`Take out ${label}, ${showDate(measure.on)}`}
+        aria-label={`Remove ${label}, ${showDate(measure.on)}`}
         onClick={() =>
           out.mutate(measure.id, {
-            onSuccess: () => say(`${label} is taken out.`, () => back.mutate(measure)),
+            onSuccess: () => say(`${label} is removed.`, () => back.mutate(measure)),
             onError: (error) => say(error.message),
           })
         }
       >
-        Take out
+        Remove
       </Button>
     </li>
   );

@@ -41,7 +41,7 @@ export function PorosityPanel({
       <p className="figure text-2xl">{readingWords(reading)}</p>
       <Bars probabilities={reading.probabilities} />
       <WriteIntoFile wearer={wearer} zone={zone} call={reading.call} />
-      <h3 className="mt-5 text-lg">What speaks for it</h3>
+      <h3 className="mt-5 text-lg">Evidence</h3>
       {evidence.length === 0 && (
         <p className="text-soft">No evidence yet; this is what Sabor assumes of any head.</p>
       )}
@@ -52,16 +52,16 @@ export function PorosityPanel({
       </ul>
       {best && (
         <>
-          <h3 className="mt-5 text-lg">The test that would tell most</h3>
+          <h3 className="mt-5 text-lg">Most telling next test</h3>
           <p>
-            <span className="font-semibold">{POROSITY_TESTS[best.kind].label}</span>, about{' '}
-            {best.bits.toFixed(2)} bits. {POROSITY_TESTS[best.kind].how}
+            <span className="font-semibold">{POROSITY_TESTS[best.kind].label}</span>.{' '}
+            {POROSITY_TESTS[best.kind].how}
           </p>
           <div className="mt-2 flex flex-wrap gap-2">
-            {next.slice(0, 3).map(({ kind, bits, weak }) => (
+            {next.slice(0, 3).map(({ kind, weak }) => (
               <Button key={kind} look={kind === best.kind ? 'main' : 'plain'} onClick={() => setAsked(kind)}>
                 {POROSITY_TESTS[kind].label}
-                {kind !== best.kind && ` (${bits.toFixed(2)}${weak ? ', weak' : ''})`}
+                {weak && ' (says little)'}
               </Button>
             ))}
           </div>
@@ -97,7 +97,7 @@ function Bars({ probabilities }: { probabilities: Probabilities }) {
   );
 }
 
-/** Takes a clear reading over as the porosity that the hair file states. */
+/** Takes a clear reading over as the porosity that the profile states. */
 function WriteIntoFile({ wearer, zone, call }: { wearer: Wearer; zone: Zone | null; call: Porosity | null }) {
   const say = useSay();
   const { archivedAt: _, ...input } = wearer;
@@ -181,15 +181,15 @@ function EvidenceRow({
         {test && (
           <Button
             look="quiet"
-            aria-label={`Take out ${label}`}
+            aria-label={`Remove ${label}`}
             onClick={() =>
               out.mutate(test.id, {
-                onSuccess: () => say(`${label} is taken out.`, () => back.mutate(test)),
+                onSuccess: () => say(`${label} is removed.`, () => back.mutate(test)),
                 onError: (error) => say(error.message),
               })
             }
           >
-            Take out
+            Remove
           </Button>
         )}
       </span>

@@ -32,7 +32,7 @@ export function Screen() {
       </Heading>
       {(away > 0 || archived) && (
         <Button look="quiet" className="mb-4" onClick={() => setArchived(!archived)}>
-          {archived ? 'Back to the heads' : `Put away: ${away}`}
+          {archived ? 'Back to the heads' : `Archived: ${away}`}
         </Button>
       )}
       {wearers.data.length === 0 && (

@@ -22,7 +22,7 @@ export function Screen() {
   const { id = 'new' } = useParams();
   const wearer = useWearer(id);
   if (id === 'new') return <WearerSheet key="new" />;
-  if (wearer.isPending) return <Loading what="the hair file" />;
+  if (wearer.isPending) return <Loading what="the profile" />;
   if (wearer.isError) return <Failed error={wearer.error} retry={wearer.refetch} />;
   return <WearerSheet key={id} wearer={wearer.data} />;
 }
@@ -247,7 +247,7 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
                   />
                   {zone.place === 'own' && (
                     <Button look="quiet" onClick={removeOwn}>
-                      Take this zone off
+                      Remove this zone
                     </Button>
                   )}
                 </div>
@@ -262,7 +262,7 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
         save="Save the wearer"
         back={
           wearer
-            ? { to: `/heads/${wearer.id}`, label: 'Back to the hair file' }
+            ? { to: `/heads/${wearer.id}`, label: 'Back to the profile' }
             : { to: '/heads', label: 'Back to the heads' }
         }
       />

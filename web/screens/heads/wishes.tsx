@@ -101,7 +101,7 @@ export function WishesSheet({ wearer, file }: { wearer: Wearer; file: HairFile }
           error={draft.problem('budget') ?? draft.problem('currency')}
         />
         <ChoiceField
-          label="School"
+          label="Approach"
           none="none in particular"
           options={SCHOOLS}
           {...bind('school')}
@@ -175,10 +175,10 @@ function Avoided({
               </span>
               <Button
                 look="quiet"
-                aria-label={`Take out ${one.ingredient}`}
+                aria-label={`Remove ${one.ingredient}`}
                 onClick={() => change(value.filter((kept) => kept !== one))}
               >
-                Take out
+                Remove
               </Button>
             </li>
           ))}

@@ -92,7 +92,7 @@ function SwapEffect({ laid, trial }: { laid: Laid; trial: TrialDetail }) {
     return (
       <p>
         It is under test: without it this wash day cannot be run as drawn. Put the day off, or start and
-        abandon it; its place comes up again with the same arm.
+        abandon it; its place comes up again with the same option.
       </p>
     );
   const verdict = judge(
@@ -116,8 +116,8 @@ function SwapEffect({ laid, trial }: { laid: Laid; trial: TrialDetail }) {
   return (
     <p>
       Another product here <strong>{GRAVITIES[verdict.gravity].label}</strong> this day’s comparison:{' '}
-      {GRAVITIES[verdict.gravity].says}. {verdict.because} Choose it at the step, under “Went otherwise”; or
-      amend the plan, if it stays so for all days to come.
+      {GRAVITIES[verdict.gravity].says}. {verdict.because} Choose it at the step, under “Changed something”;
+      or amend the plan, if it stays so for all days to come.
     </p>
   );
 }
@@ -173,7 +173,7 @@ export function Screen() {
         {wearer.data.name}.{' '}
         {trial.data.masked
           ? 'Bottles go by their codes.'
-          : 'Its arm stays sealed until it begins, so every arm’s bottle is laid out.'}
+          : 'Which option it is stays sealed until it begins, so every option’s bottle is laid out.'}
       </Heading>
       {wearer.data.underAge && (
         <div className="mb-4">

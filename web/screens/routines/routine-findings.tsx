@@ -82,7 +82,7 @@ export function RoutineFindings({
   );
 }
 
-/** Where schools differ on how this is done: the side it takes, and the other with its reason. */
+/** Where approaches differ on how this is done: the side it takes, and the other with its reason. */
 function SchoolSides({ steps, products }: { steps: RoutineInput['steps']; products: readonly Product[] }) {
   const found = schoolsOf(
     steps.map((step) => ({ ...step, roles: products.find(({ id }) => id === step.productId)?.roles ?? [] })),
@@ -91,7 +91,7 @@ function SchoolSides({ steps, products }: { steps: RoutineInput['steps']; produc
   return (
     <details className="mt-3">
       <summary className="min-h-10 cursor-pointer py-2 font-semibold">
-        Where schools differ: {found.length} questions
+        Where approaches differ: {found.length} questions
       </summary>
       <ul className="grid gap-x-10 sm:grid-cols-2">
         {found.map(({ question, taken, others }) => (

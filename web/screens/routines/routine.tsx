@@ -68,7 +68,7 @@ function RoutineSheet({ routine }: { routine: Routine | undefined }) {
       />
       <div className="mt-4 flex flex-wrap items-end gap-3">
         <ChoiceField<Slot>
-          label="Next slot"
+          label="Next step"
           options={SLOT_CHOICES}
           value={slot}
           onChange={(key) => key && setSlot(key)}

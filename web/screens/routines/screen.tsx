@@ -41,17 +41,17 @@ export function Screen() {
         actions={
           <>
             <label className="flex items-center gap-2 text-sm">
-              <span className="sr-only">Begin from a starter</span>
+              <span className="sr-only">Start from a template</span>
               <select
                 className="min-h-10 rounded-md border border-ink/30 bg-sheet px-2"
                 value=""
-                aria-label="Begin from a starter"
+                aria-label="Start from a template"
                 onChange={(e) => {
                   const starter = STARTERS.find(({ name }) => name === e.target.value);
                   if (starter) copy(starter, starter.name);
                 }}
               >
-                <option value="">Begin from a starter …</option>
+                <option value="">Start from a template …</option>
                 {STARTERS.map(({ name, note }) => (
                   <option key={name} value={name} title={note}>
                     {name.replace(', starter', '')}
@@ -70,7 +70,7 @@ export function Screen() {
       {saving.isError && <Failed error={saving.error} />}
       {(away > 0 || archived) && (
         <Button look="quiet" className="mb-4" onClick={() => setArchived(!archived)}>
-          {archived ? 'Back to the routines' : `Put away: ${away}`}
+          {archived ? 'Back to the routines' : `Archived: ${away}`}
         </Button>
       )}
       {routines.data.length === 0 && (

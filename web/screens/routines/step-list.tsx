@@ -54,7 +54,7 @@ export function StepList({
   };
   const take = (step: StepInput) => {
     onChange(steps.filter(({ id }) => id !== step.id));
-    say(`${SLOTS[step.slot].label} is taken out.`, () => onChange(steps));
+    say(`${SLOTS[step.slot].label} is removed.`, () => onChange(steps));
   };
   const double = (step: StepInput) => {
     const at = steps.indexOf(step) + 1;
@@ -147,8 +147,8 @@ function StepRow({
         <Button look="quiet" onClick={double} aria-label={`Duplicate ${label}, step ${n}`}>
           Duplicate
         </Button>
-        <Button look="quiet" onClick={take} aria-label={`Take out ${label}, step ${n}`}>
-          Take out
+        <Button look="quiet" onClick={take} aria-label={`Remove ${label}, step ${n}`}>
+          Remove
         </Button>
       </div>
       {open && (

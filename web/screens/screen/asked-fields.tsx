@@ -41,8 +41,8 @@ export function AskedFields({
       <ChoiceField<School | 'own' | 'none'>
         label="By the rules of"
         options={{
-          own: { label: 'the wearer’s school' },
-          none: { label: 'no school in particular' },
+          own: { label: 'the wearer’s approach' },
+          none: { label: 'no approach in particular' },
           ...SCHOOLS,
         }}
         value={asked.school === undefined ? 'own' : (asked.school ?? 'none')}
@@ -85,7 +85,7 @@ export function AskedFields({
           max={3}
           step={1}
           value={stop}
-          aria-valuetext={asked.porosity ?? 'as the hair file says'}
+          aria-valuetext={asked.porosity ?? 'as the profile says'}
           className="mt-3 w-full accent-ink"
           onChange={(e) => {
             const at = STOPS[Number(e.target.value)]!;
@@ -94,7 +94,7 @@ export function AskedFields({
         />
         <p className="text-sm text-soft">
           {asked.porosity === null
-            ? 'as the hair file says, zone by zone'
+            ? 'as the profile says, zone by zone'
             : `${POROSITIES[asked.porosity].label}, all over`}
         </p>
       </div>

@@ -59,7 +59,7 @@ export function ItemEditor({
                 onCommit={(name) =>
                   write(
                     written.map((one, k) => (k === i ? { ...one, text: name } : one)),
-                    name ? `${item.text} is now ${name}.` : `${item.text} is taken out.`,
+                    name ? `${item.text} is now ${name}.` : `${item.text} is removed.`,
                   )
                 }
               />
@@ -97,15 +97,15 @@ export function ItemEditor({
               </Button>
               <Button
                 look="quiet"
-                aria-label={`Take out ${item.text}`}
+                aria-label={`Remove ${item.text}`}
                 onClick={() =>
                   write(
                     written.filter((_, k) => k !== i),
-                    `${item.text} is taken out.`,
+                    `${item.text} is removed.`,
                   )
                 }
               >
-                Take out
+                Remove
               </Button>
             </li>
           ))}

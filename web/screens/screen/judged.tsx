@@ -33,7 +33,7 @@ export function Judged({
       {others.length > 0 && (
         <section aria-labelledby="schools">
           <h2 id="schools" className="mb-2 text-xl">
-            Where schools differ
+            Where approaches differ
           </h2>
           <ul className="grid gap-4 sm:grid-cols-2">
             {others.map((other) => (

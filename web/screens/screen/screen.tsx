@@ -39,7 +39,7 @@ export function Screen() {
           </ButtonLink>
         }
       >
-        What is worth a trial: every product judged by its list for one head, its weather and its school.
+        What is worth a trial: every product judged by its list for one head, its weather and its approach.
       </Heading>
       {heads.length === 0 || products.length === 0 ? (
         <Nothing
@@ -173,7 +173,7 @@ function Grid({
           value={line}
           onChange={setLine}
         />
-        <TextField label="Holding the words" value={words} onChange={setWords} />
+        <TextField label="Search" value={words} onChange={setWords} />
         <ChoiceField label="Sorted by" options={SORTS} value={sort} onChange={(key) => key && setSort(key)} />
       </div>
       {line && found && (
@@ -182,7 +182,7 @@ function Grid({
       {found === null ? (
         <Loading what="the reading of every label" />
       ) : shown.length === 0 ? (
-        <Nothing title="No product fits these filters">Take one off.</Nothing>
+        <Nothing title="No product fits these filters">One less.</Nothing>
       ) : (
         <ul aria-label="Products screened" className="mt-6 divide-y divide-rule border-y border-rule">
           {shown.slice(0, limit).map(({ product, verdict: given, reasons, unknown, items }) => (

@@ -8,7 +8,7 @@ import { useChange, useHairFile, useSettings } from '../../api/queries.ts';
 import { put } from '../../http/http.ts';
 import { useSay } from '../../ui/undo.tsx';
 
-/** What is asked of the screening beside the hair file. */
+/** What is asked of the screening beside the profile. */
 export interface Asked {
   dewPointC: number | null;
   porosity: Porosity | null;
@@ -16,7 +16,7 @@ export interface Asked {
   school: School | null | undefined;
 }
 
-/** Whom products are screened for; null while the hair file is on its way. */
+/** Whom products are screened for; null while the profile is on its way. */
 export function useWhom(
   wearer: Wearer,
   asked: Asked,

@@ -100,8 +100,8 @@ export function Screen() {
         title="Products from a file"
         actions={<ButtonLink to="/shelf">Back to the shelf</ButtonLink>}
       >
-        A CSV with one product a row, under headings. What Sabor writes under “Take the shelf out as CSV”
-        comes back the same.
+        A CSV with one product a row, under headings. What Sabor writes under “Export the shelf as CSV” comes
+        back the same.
       </Heading>
       <FileField
         label="Product file, CSV"

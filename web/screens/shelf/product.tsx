@@ -101,7 +101,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
             error={problem('lineId')}
           />
           <TicksField<Role>
-            legend="Roles it can play"
+            legend="Use as"
             options={ROLES}
             value={value.roles as Role[]}
             onChange={set('roles')}
@@ -134,7 +134,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
               onChange={(key) => key && set('labelHold')(key)}
             />
             <ChoiceField
-              label="How you stand to it"
+              label="Bought, gifted or paid for?"
               hint="Shown beside every comparison it is in."
               options={STAKES}
               value={value.stake}

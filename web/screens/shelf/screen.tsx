@@ -26,7 +26,7 @@ export function Screen() {
         title="Shelf"
         actions={
           <>
-            <ButtonLink to="/shelf/import">Bring in a file</ButtonLink>
+            <ButtonLink to="/shelf/import">Import a file</ButtonLink>
             <LineEditor />
             <ButtonLink look="main" to="/shelf/new">
               Add a product
@@ -34,15 +34,15 @@ export function Screen() {
           </>
         }
       >
-        What can be tested and what is held beside it. A product is put away, never deleted, so that old
+        What can be tested and what is held beside it. A product is archived, never deleted, so that old
         trials keep their words.{' '}
         <a className="underline underline-offset-4" href="/api/shelf.csv" download>
-          Take the shelf out as CSV
+          Export the shelf as CSV
         </a>
       </Heading>
       {(away > 0 || archived) && (
         <Button look="quiet" className="mb-4" onClick={() => setArchived(!archived)}>
-          {archived ? 'Back to the shelf' : `Put away: ${away}`}
+          {archived ? 'Back to the shelf' : `Archived: ${away}`}
         </Button>
       )}
       {products.length === 0 && (
@@ -50,7 +50,7 @@ export function Screen() {
           title="Nothing on the shelf yet"
           action={<ButtonLink to="/shelf/new">Add a product</ButtonLink>}
         >
-          Two products that play the same role are enough for a first comparison.
+          Two products for the same use are enough for a first comparison.
         </Nothing>
       )}
       {[...lines.map((line) => ({ key: line.id, line })), { key: 'none', line: null }].map(
@@ -102,7 +102,7 @@ function LineShelf({
                   Product
                 </th>
                 <th scope="col" className="w-[24%] pr-4 font-semibold">
-                  Plays
+                  Use as
                 </th>
                 <th scope="col" className="w-[10%] pr-4 font-semibold">
                   Hold, by label

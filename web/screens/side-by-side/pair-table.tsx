@@ -28,7 +28,7 @@ export function PairTable({ a, b, voice }: { a: Run; b: Run; voice: Voice }) {
   const ground: [string, string | null, string | null][] = [
     ['Dew point', degrees(a.dewPointC), degrees(b.dewPointC)],
     ['Wind up to', metres(a.windMs), metres(b.windMs)],
-    ['Out of doors a day', hours(a.outdoorHours), hours(b.outdoorHours)],
+    ['Outdoors a day', hours(a.outdoorHours), hours(b.outdoorHours)],
     ['Residue at the start', grams(a.buildUp), grams(b.buildUp)],
   ];
   const all = [

@@ -113,10 +113,10 @@ function Sides({ trials }: { trials: readonly { id: string; question: string }[]
           </section>
           <section aria-labelledby="pair-slip">
             <h2 id="pair-slip" className="mb-2 flex items-center gap-3 text-xl">
-              Fairness slip{' '}
+              Fairness check{' '}
               <Tag tone={state === 'clean' ? 'held' : state === 'broken' ? 'stop' : 'due'}>{state}</Tag>
             </h2>
-            <FairnessSlip voice={voice} items={items} label="Fairness slip" />
+            <FairnessSlip voice={voice} items={items} label="Fairness check" />
           </section>
         </div>
       )}

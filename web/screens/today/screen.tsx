@@ -61,7 +61,7 @@ export function Screen() {
             <ButtonLink look="main" to={wayTo(read).to}>
               Read the comparison
             </ButtonLink>
-            <ButtonLink to="/trials/new/plan">Begin your own trial</ButtonLink>
+            <ButtonLink to="/trials/new/plan">Start your own trial</ButtonLink>
           </div>
         </section>
       )}
@@ -71,7 +71,7 @@ export function Screen() {
             Due
           </h2>
           {rest.length === 0 ? (
-            <p className="text-soft">Nothing is due. Enjoy the hair.</p>
+            <p className="text-soft">Nothing due today.</p>
           ) : (
             <ol className="divide-y divide-rule border-y border-rule">
               {rest.map((one) => (
@@ -159,7 +159,7 @@ function FirstSteps() {
     ],
     [
       'Trials',
-      'Ask a question, mark the step under test, give each arm its product.',
+      'Ask a question, mark the step under test, give each option its product.',
       '/trials/new/plan',
       'Plan a trial',
     ],

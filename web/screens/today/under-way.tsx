@@ -11,7 +11,7 @@ export function UnderWay({ trials }: { trials: readonly Trial[] }) {
       <h2 id="under-way" className="mb-3 text-xl">
         Trials under way
       </h2>
-      {open.length === 0 && <p className="text-soft">None. Plan one when a question comes up.</p>}
+      {open.length === 0 && <p className="text-soft">None yet.</p>}
       <ul className="space-y-5">
         {open.map((trial) => (
           <li key={trial.id} className="border-l-4 border-leaf/50 pl-4">

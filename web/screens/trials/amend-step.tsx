@@ -25,7 +25,7 @@ export function AmendStep({ trial }: { trial: TrialDetail }) {
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
-        <Button>Amend a held step</Button>
+        <Button>Change a step (goes on record)</Button>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-50 bg-ink/50" />
@@ -33,7 +33,7 @@ export function AmendStep({ trial }: { trial: TrialDetail }) {
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(46rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded-tag bg-paper p-6 text-ink"
         >
-          <Dialog.Title className="mb-2 text-2xl">Amend a held step</Dialog.Title>
+          <Dialog.Title className="mb-2 text-2xl">Change a step (goes on record)</Dialog.Title>
           <p className="mb-4 text-soft">
             For the wash days to come; those that were run keep the plan they were run by. The slip will tell
             the two apart.
@@ -74,7 +74,7 @@ export function AmendStep({ trial }: { trial: TrialDetail }) {
               <Button look="main" type="submit">
                 Put it on record
               </Button>
-              <Button onClick={() => setOpen(false)}>Leave the plan</Button>
+              <Button onClick={() => setOpen(false)}>Cancel</Button>
             </div>
           </form>
         </Dialog.Content>

@@ -21,9 +21,9 @@ export function Amendments({ trial }: { trial: TrialDetail }) {
   return (
     <section className="mt-8" aria-labelledby="amendments">
       <h2 id="amendments" className="text-xl">
-        Amendments
+        Changes to the plan
       </h2>
-      {trial.amendments.length === 0 && <p className="text-soft">None: the trial runs as it was promised.</p>}
+      {trial.amendments.length === 0 && <p className="text-soft">None: the trial runs as planned.</p>}
       <ol>
         {trial.amendments.map(({ id, at, washDaysDone, reason, ...change }) => (
           <li key={id} className="border-b border-rule py-1.5">
@@ -60,7 +60,7 @@ function Amend({ trial }: { trial: TrialDetail }) {
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
-        <Button>Amend the promise</Button>
+        <Button>Change the plan (goes on record)</Button>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-50 bg-ink/50" />
@@ -68,7 +68,7 @@ function Amend({ trial }: { trial: TrialDetail }) {
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-50 w-[min(32rem,92vw)] -translate-x-1/2 -translate-y-1/2 rounded-tag bg-paper p-6 text-ink"
         >
-          <Dialog.Title className="mb-2 text-2xl">Amend the promise</Dialog.Title>
+          <Dialog.Title className="mb-2 text-2xl">Change the plan (goes on record)</Dialog.Title>
           <p className="mb-4 text-soft">
             It was locked when the first wash day began. An amendment stands beside it for good, with its date
             and reason. Design, arms, wash days and lot cannot be amended: end the trial and plan another.
@@ -123,7 +123,7 @@ function Amend({ trial }: { trial: TrialDetail }) {
               <Button look="main" type="submit">
                 Put it on record
               </Button>
-              <Button onClick={() => setOpen(false)}>Leave the promise</Button>
+              <Button onClick={() => setOpen(false)}>Cancel</Button>
             </div>
           </form>
         </Dialog.Content>

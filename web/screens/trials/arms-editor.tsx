@@ -1,7 +1,7 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import { setOtherwise, settingKeysOf, settingsInArm } from '@sabor/core/step/in-arm';
-import { SLOTS } from '@sabor/core/step/slots';
+import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { settingsOf } from '@sabor/core/step/step';
 import { DESIGNS, designOf } from '@sabor/core/trial/designs';
 import { armStyle } from '../../drawings/arm-style.ts';
@@ -49,7 +49,7 @@ export function ArmsEditor({
     const own = arm.steps.find((step) => step.stepId === stepId) ?? blankStep(stepId);
     const steps = [...arm.steps.filter((step) => step.stepId !== stepId), { ...own, ...to }];
     const named = products.find(({ id }) => id === to.productId)?.name;
-    const unnamed = /^Arm [A-F]$/.test(arm.name) || products.some(({ name }) => name === arm.name);
+    const unnamed = /^(Arm|Option) [A-F]$/.test(arm.name) || products.some(({ name }) => name === arm.name);
     edit(arm, { steps, ...(named && unnamed ? { name: named } : {}) });
   };
   const add = () =>
@@ -62,22 +62,23 @@ export function ArmsEditor({
   const take = (arm: Arm) => {
     const { arms, washDays } = value;
     change((old) => fitDays({ ...old, arms: old.arms.filter(({ id }) => id !== arm.id) }));
-    say(`${arm.name} is taken out.`, () => change((old) => ({ ...old, arms, washDays })));
+    say(`${arm.name} is removed.`, () => change((old) => ({ ...old, arms, washDays })));
   };
+  const { halves } = designOf(value.design ?? 'complete');
   return (
     <section className="space-y-4" aria-labelledby="arms">
       <h2 id="arms" className="text-xl">
-        The arms
+        The options
       </h2>
       {tested.length === 0 && (
         <p className="text-soft">
           {most === 1
             ? 'This design runs the routine as it is written; nothing needs to be under test.'
-            : 'Tick a step under test first; then say what each arm uses there.'}
+            : 'Tick a step under test first; then say what each option uses there.'}
         </p>
       )}
-      {tested.length > 0 && DESIGNS[value.design ?? 'complete'].halves && (
-        <p className="text-soft">Doses are for a whole head; each half takes half of it.</p>
+      {tested.length > 0 && halves && (
+        <p className="text-soft">Amounts are for the whole head; each side takes half.</p>
       )}
       {tested.length > 0 && (
         <div className="grid gap-4 md:grid-cols-2">
@@ -91,7 +92,7 @@ export function ArmsEditor({
                 <span aria-hidden="true" style={{ color: armStyle(i).hue }}>
                   {armStyle(i).marker}
                 </span>{' '}
-                Arm {String.fromCharCode(65 + i)}
+                Option {String.fromCharCode(65 + i)}
                 {roleOf(value, i)}
               </legend>
               {tested.map((step) => {
@@ -103,7 +104,7 @@ export function ArmsEditor({
                     {!own?.skipped && SLOTS[step.slot].product && (
                       <>
                         <ChoiceField
-                          label={`Product in ${SLOTS[step.slot].label.toLowerCase()}`}
+                          label={`${productAsked(step.slot)} (${SLOTS[step.slot].label.toLowerCase()})`}
                           options={productChoices(products, step.slot, own?.productId ?? null)}
                           value={own?.productId ?? null}
                           onChange={(productId) => choose(arm, step.id, { productId })}
@@ -131,7 +132,7 @@ export function ArmsEditor({
                         checked={own?.skipped ?? false}
                         onChange={(e) => choose(arm, step.id, { skipped: e.target.checked })}
                       />
-                      {arm.name} leaves {SLOTS[step.slot].label.toLowerCase()} out
+                      {halves ? 'This side' : 'This option'} skips {SLOTS[step.slot].label.toLowerCase()}
                     </label>
                   </div>
                 );
@@ -142,21 +143,21 @@ export function ArmsEditor({
                 </p>
               )}
               <TextField
-                label="It goes by"
+                label="Name shown"
                 value={arm.name}
                 onChange={(name) => edit(arm, { name })}
                 error={problem(`arms.${i}.name`)}
               />
               {value.arms.length > least && (
                 <Button look="quiet" onClick={() => take(arm)}>
-                  Take this arm out
+                  Remove this option
                 </Button>
               )}
             </fieldset>
           ))}
         </div>
       )}
-      {tested.length > 0 && value.arms.length < most && <Button onClick={add}>Add an arm</Button>}
+      {tested.length > 0 && value.arms.length < most && <Button onClick={add}>Add an option</Button>}
       {problem('arms') && (
         <p role="alert" className="font-semibold text-brick">
           {problem('arms')}
@@ -165,6 +166,9 @@ export function ArmsEditor({
     </section>
   );
 }
+
+/** What is asked for in a step: the trade says gel or foam where the step is called hold. */
+const productAsked = (slot: Slot) => (slot === 'hold' ? 'Gel or foam' : 'Product');
 
 /** What an arm's place means in designs that give it one. */
 function roleOf({ design = 'complete' }: TrialInput, i: number): string {
@@ -189,7 +193,7 @@ function SetOtherwise({
   return (
     <details open={count > 0}>
       <summary className="cursor-pointer text-[0.95rem] underline decoration-rule underline-offset-4">
-        {count > 0 ? `Set otherwise: ${count}` : 'Set otherwise: technique, wetness, minutes …'}
+        {count > 0 ? `Different settings: ${count}` : 'Different settings: technique, wetness, minutes …'}
       </summary>
       <div className="mt-2">
         <StepSettingsFields

@@ -155,11 +155,14 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
   else if (ground.data && ground.data.unequal !== null) {
     const apart = `${ground.data.unequal.toFixed(2)} g of residue`;
     if (ground.data.unequal > UNEQUAL)
-      due(`By the ledger the arms would start ${apart} apart: a stronger cleanser as reset evens that out.`);
-    else fine(`Reset: the same cleanse every time; by the ledger the arms start within ${apart}.`);
+      due(
+        `By the build-up ledger the options would start ${apart} apart: a stronger cleanser as reset evens that out.`,
+      );
+    else
+      fine(`Reset: the same cleanse every time; by the build-up ledger the options start within ${apart}.`);
   }
   if (value.cadenceDays === null || value.cadenceDays === undefined)
-    due('No days from wash to wash are set: the same gap for every arm is part of the reset.');
+    due('No days from wash to wash are set: the same gap for every option is part of the reset.');
 
   const straightened = file.data.events
     .filter(
@@ -198,7 +201,7 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
 
   if (DESIGNS[value.design ?? 'complete'].seeks !== 'dose' && notAtDose.length > 0)
     due(
-      `Not yet at its dose on this head: ${notAtDose.map((id) => names.get(id) ?? 'a product').join(', ')}. A dose run-in finds it before it is judged.`,
+      `Amount not yet found on this head: ${notAtDose.map((id) => names.get(id) ?? 'a product').join(', ')}. Find your amount finds it before it is judged.`,
     );
 
   const others = [...calendarOthers(file.data, today), ...airAhead].sort((a, b) => a.on.localeCompare(b.on));

@@ -55,7 +55,7 @@ export function Screen() {
             <thead className="text-soft">
               <tr>
                 <th scope="col">Code</th>
-                <th scope="col">Arm</th>
+                <th scope="col">Option</th>
                 <th scope="col">Fill with</th>
               </tr>
             </thead>

@@ -73,7 +73,7 @@ export function DesignPart({
     const before = value;
     change((old) => turnedTo(old, next, newArm));
     if (DESIGNS[next].arms[1] < value.arms.length)
-      say('The design takes fewer arms; the last ones were taken out.', () => change(() => before));
+      say('The design takes fewer options; the last ones were removed.', () => change(() => before));
   };
   const comparing = DESIGNS[design].arms[1] > 1;
   return (
@@ -92,14 +92,14 @@ export function DesignPart({
       <div className="grid gap-4 sm:grid-cols-3">
         {offered.length > 0 ? (
           <ChoiceField
-            label="Wash days, all arms together"
+            label="Wash days, all options together"
             options={offered.map((days) => ({ key: String(days), label: `${days} wash days` }))}
             value={offered.includes(value.washDays) ? String(value.washDays) : null}
             onChange={(days) => days && change((old) => ({ ...old, washDays: Number(days) }))}
             error={problem('washDays')}
           />
         ) : (
-          <p className="text-mango-deep">This many arms do not go with this design.</p>
+          <p className="text-mango-deep">This many options do not go with this design.</p>
         )}
         <NumberField
           label="Days of wear after each"
@@ -109,7 +109,7 @@ export function DesignPart({
         />
         <NumberField
           label="Days from wash to wash"
-          hint="The same for every arm; empty: as it comes."
+          hint="The same for every option; empty: as it comes."
           value={value.cadenceDays ?? null}
           onChange={(cadenceDays) => change((old) => ({ ...old, cadenceDays }))}
           error={problem('cadenceDays')}

@@ -20,7 +20,7 @@ export function reachSentences({ last, first }: Reach): string[] {
     settles,
     first.decides
       ? `The first look, after ${days(first.days)}, can settle it at ${level(first.alpha)}; the last is then taken at ${level(last.alpha)}.`
-      : `The first look, after ${days(first.days)}, cannot settle anything, however large the difference, and the last is taken at ${level(last.alpha)}. Promise one look instead.`,
+      : `The first look, after ${days(first.days)}, cannot settle anything, however large the difference, and the last is taken at ${level(last.alpha)}. Plan one look instead.`,
   ];
 }
 
@@ -32,16 +32,16 @@ export function reachNumbers({ sequences, smallestP, last }: Reach): string {
 /** What was promised before the first wash day. */
 export function Facts({ trial }: { trial: Trial }) {
   const outcome = OUTCOMES[trial.primary];
-  const sign = outcome.better === 'higher' ? '≥' : '≤';
+  const limit = outcome.better === 'higher' ? 'from' : 'up to';
   const facts = [
-    ['Judged first', `${outcome.label}, day ${trial.onDay}`],
-    ['Wearer’s line', `${outcome.label.toLowerCase()} ${sign} ${trial.line}`],
-    ['Matters from', `${trial.matters} ${trial.matters === 1 ? 'point' : 'points'}`],
+    ['Main result', `${outcome.label}, day ${trial.onDay}`],
+    ['Good enough', `${outcome.label.toLowerCase()} ${limit} ${trial.line}`],
+    ['Worth switching for', `${trial.matters} ${trial.matters === 1 ? 'point' : 'points'}`],
     ['Wash days', `${trial.washDaysDone} of ${trial.washDays}`],
-    ['Wear each', `${trial.wearDays} ${trial.wearDays === 1 ? 'day' : 'days'}`],
+    ['Days worn, each', `${trial.wearDays} ${trial.wearDays === 1 ? 'day' : 'days'}`],
     ['Zones that count', String(trial.weights.length)],
     ['Design', DESIGNS[trial.design].label],
-    ['Looks', trial.looks === 2 ? 'two: half-way, end' : 'one, at the end'],
+    ['Checks', trial.looks === 2 ? 'two: half-way, end' : 'one, at the end'],
     ['Rating', trial.blind ? 'blind' : 'not blind'],
     ...(trial.cadenceDays === null ? [] : [['Wash to wash', `${trial.cadenceDays} days`]]),
   ];

@@ -11,7 +11,7 @@ type Prefilled = Pick<
 >;
 
 /**
- * A trial of an idea that came at the basin: that step as it was done against the same with the idea in it, everything
+ * A trial of an idea that came during the wash: that step as it was done against the same with the idea in it, everything
  * else held as it was. Null where the idea is not of this trial or its step is not in the plan.
  */
 export function ideaTrial(trial: TrialDetail, ideaId: string): Prefilled | null {

@@ -4,7 +4,7 @@ import { SLOTS } from '@sabor/core/step/slots';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 
-/** What came to mind at the basin, each ready to become an arm of a later trial. */
+/** What came to mind during the wash, each ready to become an arm of a later trial. */
 export function IdeasPart({ trial }: { trial: TrialDetail }) {
   const ideas = trial.washDayRecords.flatMap((day) =>
     day.steps.flatMap((step) => step.ideas.map((one) => ({ ...one, day, step }))),

@@ -92,8 +92,8 @@ export function PlanReach({ value }: { value: TrialInput }) {
       )}
       {design === 'complete' && days === arms && (
         <p className="mt-3 text-sm">
-          With as many wash days as arms it can be run on several heads as a panel: save it, then choose the
-          heads.
+          With as many wash days as options it can be run on several heads as a panel: save it, then choose
+          the heads.
         </p>
       )}
       {compares && (

@@ -43,7 +43,7 @@ export function Screen() {
   if (trial.data?.startedAt)
     return (
       <Failed
-        error={new Error('This trial has begun. What was promised before the first wash day is locked.')}
+        error={new Error('This trial has begun. What was planned before the first wash day is locked.')}
       />
     );
   if (follow !== null && followed.isPending) return <Loading what="the trial to follow" />;
@@ -99,7 +99,7 @@ const USUAL_PLACES = ['hairline', 'crown', 'side', 'back'];
 const usualWeights = ({ zones }: Wearer) =>
   zones.filter(({ place }) => USUAL_PLACES.includes(place)).map((zone) => ({ zoneId: zone.id, weight: 1 }));
 
-const blankArm = (n: number) => ({ id: v7(), name: `Arm ${String.fromCharCode(65 + n)}`, steps: [] });
+const blankArm = (n: number) => ({ id: v7(), name: `Option ${String.fromCharCode(65 + n)}`, steps: [] });
 
 /** A new plan; products shortlisted on the Screen come in as its arms. */
 function blank(shortlist: readonly Product[], wearer: Wearer | undefined): TrialInput {
@@ -259,7 +259,7 @@ function PlanSheet({
                 error={problem('primary')}
               />
               <NumberField
-                label="Wearer’s line"
+                label="Good enough"
                 unit={outcome.better === 'higher' ? 'at least' : 'at most'}
                 hint="On this side of it the hair still passes."
                 value={value.line}
@@ -267,7 +267,7 @@ function PlanSheet({
                 error={problem('line')}
               />
               <NumberField
-                label="Smallest difference that matters"
+                label="A difference worth switching for"
                 unit="points"
                 value={value.matters}
                 onChange={(x) => set('matters')(x as number)}

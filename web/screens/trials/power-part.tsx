@@ -64,7 +64,7 @@ export function PowerPart({
     designProblem(design, value.arms.length, value.washDays) ??
     (sd !== null && sd > 0 && sd <= 10 ? null : 'Give the noise between wash days in points.') ??
     (missing !== null && missing >= 0 && missing < 90 ? null : 'Missed wash days run from 0 to 90 %.') ??
-    (matters > 0 ? null : 'Give the smallest difference that matters.');
+    (matters > 0 ? null : 'Give the difference worth switching for.');
   const plan: PowerPlan = {
     design,
     arms: value.arms.length,

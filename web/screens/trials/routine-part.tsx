@@ -74,10 +74,10 @@ export function RoutinePart({
   return (
     <section className="space-y-3" aria-labelledby="routine">
       <h2 id="routine" className="text-xl">
-        The routine, held
+        The routine, kept the same
       </h2>
       <ChoiceField
-        label={value.plan.length ? 'Take another routine instead' : 'Routine'}
+        label={value.plan.length ? 'Use another routine' : 'Routine'}
         options={routines
           .filter(({ archivedAt, steps }) => archivedAt === null && steps.length > 0)
           .map(({ id, name }) => ({ key: id, label: name }))}
@@ -89,7 +89,7 @@ export function RoutinePart({
       {value.plan.length > 0 && (
         <>
           <p className="text-soft">
-            Tick the step under test. Its product comes from the arms; every other step stays as it is
+            Tick the step under test. Its product comes from the options; every other step stays as it is
             written.
           </p>
           <ol className="border-t border-rule">
@@ -154,7 +154,7 @@ function HeldTerms({ step, onChange }: { step: PlanStep; onChange: (to: Partial<
           ±
           <select
             className="rounded border border-ink/25 bg-sheet px-1 py-0.5"
-            aria-label={`${what}: dose and minutes within`}
+            aria-label={`${what}: amount and minutes within`}
             value={String(step.tolerance ?? 0.2)}
             onChange={(e) => onChange({ tolerance: Number(e.target.value) })}
           >
@@ -172,10 +172,10 @@ function HeldTerms({ step, onChange }: { step: PlanStep; onChange: (to: Partial<
             type="checkbox"
             className="accent-ink"
             checked={step.optional ?? false}
-            aria-label={`May be left out: ${what.toLowerCase()}`}
+            aria-label={`Optional: ${what.toLowerCase()}`}
             onChange={(e) => onChange({ optional: e.target.checked })}
           />
-          may be left out
+          optional
         </label>
       )}
       <select
@@ -184,8 +184,8 @@ function HeldTerms({ step, onChange }: { step: PlanStep; onChange: (to: Partial<
         value={step.part}
         onChange={(e) => onChange({ part: e.target.value as PlanStep['part'] })}
       >
-        <option value="held">held</option>
-        <option value="free">free</option>
+        <option value="held">kept the same</option>
+        <option value="free">may vary</option>
       </select>
     </span>
   );

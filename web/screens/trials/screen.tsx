@@ -25,16 +25,17 @@ export function Screen() {
           </ButtonLink>
         }
       >
-        One question each: a routine held fixed, one step under test, arms that fall to wash days by lot.
+        One question each: a routine held fixed, one step under test, options that come to wash days in random
+        order.
       </Heading>
       {(away > 0 || archived) && (
         <Button look="quiet" className="mb-4" onClick={() => setArchived(!archived)}>
-          {archived ? 'Back to the trials' : `Put away: ${away}`}
+          {archived ? 'Back to the trials' : `Archived: ${away}`}
         </Button>
       )}
       {trials.data.length === 0 && (
         <Nothing title="No trial yet" action={<ButtonLink to="/trials/new/plan">Plan a trial</ButtonLink>}>
-          It needs two products that play the same role, a wearer and a routine.
+          It needs two products for the same use, a wearer and a routine.
         </Nothing>
       )}
       <ul className="divide-y divide-rule border-y border-rule">

@@ -56,8 +56,8 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
             {open ? (
               <ButtonLink look="main" to={`/wash-days/${open.id}`}>
                 {open.status === 'worn'
-                  ? `Wear of wash day ${open.position + 1}`
-                  : `Go on with wash day ${open.position + 1}`}
+                  ? `Wash day ${open.position + 1}`
+                  : `Continue wash day ${open.position + 1}`}
               </ButtonLink>
             ) : trial.endedAt ? null : (
               <StartWashDay trial={trial} />
@@ -71,7 +71,9 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
             {trial.endedAt &&
               !trial.masked &&
               trial.plan.filter(({ part }) => part === 'tested').length > 1 && (
-                <ButtonLink to={`/trials/new/plan?follow=${trial.id}`}>Plan a swap-one follow-up</ButtonLink>
+                <ButtonLink to={`/trials/new/plan?follow=${trial.id}`}>
+                  Plan a follow-up: swap one product
+                </ButtonLink>
               )}
             {trial.status === 'planned' && (
               <ButtonLink to={`/trials/${trial.id}/plan`}>Change the plan</ButtonLink>
@@ -95,10 +97,10 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
       <Facts trial={trial} />
       <section className="mt-8" aria-labelledby="ribbons">
         <h2 id="ribbons" className="text-xl">
-          The wash days, slot by slot
+          The wash days, step by step
         </h2>
         <p className="mb-3 text-soft">
-          The green band is held. {OUTCOMES[trial.primary].label} is judged on what stands out in the arm’s
+          The green band is held. {OUTCOMES[trial.primary].label} is judged on what stands out in the option’s
           colour.
         </p>
         <RibbonStack caption="Planned and actual wash days" columns={columns} rows={rows} />
@@ -106,12 +108,12 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
       <div className="mt-8 grid gap-10 lg:grid-cols-2">
         <section aria-labelledby="lot">
           <h2 id="lot" className="text-xl">
-            The lot
+            Random order
           </h2>
           <AllocationStrip trial={trial} />
           <p className="mt-2 text-soft">
             {trial.seed === null
-              ? 'Drawn and stored. A wash day’s arm opens when it begins, so that nothing before it can lean towards one.'
+              ? 'Drawn and stored. Which option a wash day has shows when it begins, so that nothing before it can lean towards one.'
               : `Drawn as “${DESIGNS[trial.design].label}” from seed ${trial.seed}: ${DESIGNS[trial.design].says.toLowerCase()}`}
           </p>
         </section>

@@ -11,7 +11,7 @@ import { showDate, showTemperature } from '../../ui/show.ts';
 const STATUS = {
   'under way': 'under way',
   worn: 'being worn',
-  finished: 'worn to its end',
+  finished: 'finished',
   abandoned: 'abandoned',
 } as const;
 

@@ -3,7 +3,7 @@ import { useWashDayChange } from '../../api/queries.ts';
 import { post } from '../../http/http.ts';
 
 export const ABANDONING =
-  'It stays on record with its reason and counts for nothing. Its place in the lot comes up again with the same arm.';
+  'It stays on record with its reason and counts for nothing. Its place in the random order comes up again with the same option.';
 
 export const useAbandon = (washDayId: string) =>
   useWashDayChange(washDayId, (reason: string) =>

@@ -25,8 +25,8 @@ interface Parts {
 }
 
 const SIDES = {
-  hand: { label: 'In the hand' },
-  otherwise: { label: 'Went otherwise' },
+  hand: { label: 'How it applies' },
+  otherwise: { label: 'Changed something' },
   idea: { label: 'Next time' },
   weigh: { label: 'Weigh' },
 } as const;

@@ -16,7 +16,7 @@ const pauseText = ({ from, to, reason }: WashStep['pauses'][number]) => {
   return `paused${minutes === null ? '' : ` ${minutes} min`}${why}`;
 };
 
-/** What was told of a step at the basin, in phrases. */
+/** What was told of a step during the wash, in phrases. */
 function toldOf(step: WashStep): string[] {
   const used = gramsUsed(step.weighed.before, step.weighed.after);
   return [
@@ -32,7 +32,7 @@ function toldOf(step: WashStep): string[] {
   ];
 }
 
-/** What hand, scale and clock told at the basin, step by step; reasons may be written here later. */
+/** What hand, scale and clock told during the wash, step by step; reasons may be written here later. */
 export function BasinTold({
   day,
   products,
@@ -50,7 +50,7 @@ export function BasinTold({
   return (
     <section aria-labelledby="told">
       <h2 id="told" className="mb-1 text-xl">
-        Told at the basin
+        Notes from the wash
       </h2>
       <ul>
         {rows.map(({ step, minutes, told }) => (

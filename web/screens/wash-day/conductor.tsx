@@ -35,7 +35,7 @@ interface Parts {
 }
 
 /**
- * The wash day at the basin: one step fills the screen. Where we are stands in the address (`?step=`), else at the
+ * The wash day during the wash: one step fills the screen. Where we are stands in the address (`?step=`), else at the
  * first step still waiting, so that a reload comes back to the same step. Everything said goes as taps.
  */
 export function Conductor({ day, trial, wearer, products }: Parts) {
@@ -91,7 +91,7 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
     tap({ kind: 'take-out', stepId: step.id });
     go(place);
     const { id: _, slot, position, ...set } = inputOf(step);
-    say(`${SLOTS[slot].label} is taken out.`, () => {
+    say(`${SLOTS[slot].label} is removed.`, () => {
       const stepId = v7();
       tap({ kind: 'add-step', stepId, slot, position });
       tap({ kind: 'step', stepId, set });
@@ -111,7 +111,7 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
             to={`/trials/${trial.id}`}
             className="inline-flex min-h-11 items-center underline underline-offset-4"
           >
-            Leave, keep all
+            Exit (all saved)
           </Link>
           {speaking}
           <p className="text-right text-[0.95rem]">

@@ -94,10 +94,7 @@ export function DayFigures({
         ? `${currency} ${cost.usual.toFixed(2)} (${cost.low.toFixed(2)}–${cost.high.toFixed(2)})`
         : 'not known',
     ],
-    [
-      'Otherwise than planned',
-      departed === 0 ? 'nothing' : departed === 1 ? 'one thing' : `${departed} things`,
-    ],
+    ['Changes from plan', departed === 0 ? 'nothing' : departed === 1 ? 'one thing' : `${departed} things`],
     ...(day.shedHairs === null
       ? []
       : [

@@ -33,7 +33,7 @@ import { WearEnding } from './wear-ending.tsx';
 const STATUS = {
   'under way': { label: 'under way', tone: 'held' },
   worn: { label: 'being worn', tone: 'held' },
-  finished: { label: 'worn to its end', tone: 'plain' },
+  finished: { label: 'finished', tone: 'plain' },
   abandoned: { label: 'abandoned', tone: 'due' },
 } as const;
 
@@ -110,7 +110,8 @@ export function DayPage({
       <SentLine day={day} quiet />
       {day.abandonReason && (
         <p className="mb-6 border-l-4 border-mango pl-4">
-          Abandoned: <q>{day.abandonReason}</q> Its place in the lot came up again with the same arm.
+          Abandoned: <q>{day.abandonReason}</q> Its place in the random order came up again with the same
+          option.
         </p>
       )}
       {day.status !== 'abandoned' && (

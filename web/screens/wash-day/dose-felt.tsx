@@ -6,7 +6,7 @@ import {
 } from '@sabor/contract/wash-day';
 import { doseInWords } from '@sabor/words/dose';
 
-/** In a dose run-in: what the dose felt like; the next one follows from it. */
+/** In a find your amount: what the dose felt like; the next one follows from it. */
 export function DoseFelt({
   day,
   open,
@@ -20,9 +20,9 @@ export function DoseFelt({
   return (
     <section aria-labelledby="dose-felt">
       <h2 id="dose-felt" className="mb-2 text-xl">
-        Today’s dose: {doseInWords(step?.dose ?? null)}
+        Today’s amount: {doseInWords(step?.dose ?? null)}
       </h2>
-      <p className="mb-2 text-soft">How was it on this head? The next wash day’s dose follows.</p>
+      <p className="mb-2 text-soft">How was it on this head? The next wash day’s amount follows.</p>
       <div className="flex flex-wrap gap-2">
         {Object.entries(DOSES_FELT).map(([key, { label }]) => (
           <button

@@ -49,7 +49,7 @@ export function Looks({
   return (
     <section aria-labelledby="looks">
       <h2 id="looks" className="mb-1 text-xl">
-        Looks at the hair
+        Check-ins
       </h2>
       <p className="text-soft">Rated zone by zone, 0 to 10.</p>
       <ol className="mt-2">

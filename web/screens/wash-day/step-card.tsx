@@ -140,7 +140,7 @@ export function StepCard({
           </div>
         )}
         {departed.length > 0 && (
-          <ul className="mt-4 border-l-4 border-amber pl-3 text-lg" aria-label="Departures">
+          <ul className="mt-4 border-l-4 border-amber pl-3 text-lg" aria-label="Changes from plan">
             {departed.map((says) => (
               <li key={says}>{says}</li>
             ))}
@@ -205,7 +205,7 @@ export function StepCard({
       ) : (
         <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
           <button type="button" className={`${big} col-span-3 bg-hibiscus text-paper`} onClick={accept}>
-            {step.status === 'done' ? 'Keep it, go on' : 'Done as planned'}
+            {step.status === 'done' ? 'Keep it, go on' : 'Done'}
           </button>
           <button type="button" className={`${big} border-2 border-paper/60`} onClick={back}>
             Back
@@ -297,7 +297,7 @@ function ChangeStep({
         </button>
         {takeOut && (
           <button type="button" className={`${big} border-2 border-ink/40`} onClick={takeOut}>
-            Take this step out
+            Remove this step
           </button>
         )}
       </div>

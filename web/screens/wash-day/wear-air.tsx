@@ -13,7 +13,7 @@ export function WearAir({ day, open }: { day: WashDay; open: boolean }) {
   return (
     <section aria-labelledby="wear-air">
       <h2 id="wear-air" className="mb-2 text-xl">
-        Weather of the wear
+        Weather while worn
       </h2>
       <ol>
         {day.days.map((one) => (

@@ -29,7 +29,7 @@ export function WearEnding({ day, trial, open }: { day: WashDay; trial: TrialDet
   const send = () =>
     end.mutate(undefined, {
       onSuccess: () => {
-        say(`Wash day ${day.position + 1} is worn to its end.`, () =>
+        say(`Wash day ${day.position + 1} is finished.`, () =>
           reopen.mutate(undefined, { onError: (error) => say(error.message) }),
         );
         void navigate(`/trials/${trial.id}`);
@@ -38,7 +38,7 @@ export function WearEnding({ day, trial, open }: { day: WashDay; trial: TrialDet
   return (
     <section aria-labelledby="ending">
       <h2 id="ending" className="mb-2 text-xl">
-        End of wear
+        Washed or restyled
       </h2>
       <div className="flex flex-wrap items-end gap-3">
         <ChoiceField
@@ -49,7 +49,7 @@ export function WearEnding({ day, trial, open }: { day: WashDay; trial: TrialDet
           onChange={(key) => key && setKind(key)}
         />
         <Button onClick={send} disabled={end.isPending}>
-          End the wear now
+          Save how it ended
         </Button>
       </div>
       <p className="mt-1 text-sm text-soft">

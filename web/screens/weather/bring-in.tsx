@@ -15,10 +15,10 @@ export function BringIn({ place }: { place: Place }) {
   return (
     <section aria-labelledby="bring">
       <h2 id="bring" className="mb-2 text-xl">
-        Bring readings in
+        Import readings
       </h2>
       <Tabs.Root defaultValue="hand">
-        <Tabs.List aria-label="How readings come in" className="mb-4 flex gap-1 border-b border-rule">
+        <Tabs.List aria-label="How to import" className="mb-4 flex gap-1 border-b border-rule">
           {WAYS.map(([key, label]) => (
             <Tabs.Trigger
               key={key}

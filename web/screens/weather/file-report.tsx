@@ -89,7 +89,7 @@ export function FileReport({
             {(state === 'stopped' || state === 'failed') && <Button onClick={store}>Go on</Button>}
             {state !== 'storing' && upload.stored > 0 && (
               <Button look="quiet" onClick={() => void upload.takeBack()}>
-                Take these readings back out
+                Undo this import
               </Button>
             )}
           </div>

@@ -75,7 +75,7 @@ function PlacePage({ place }: { place: Place }) {
             <DateField label="Up to" value={until} onChange={setUntil} />
           </div>
           {weather.data.readings.length + weather.data.forecast.length === 0 ? (
-            <Nothing title="No readings in these days">Bring some in below, or choose other days.</Nothing>
+            <Nothing title="No readings in these days">Import some below, or choose other days.</Nothing>
           ) : (
             <>
               <WeatherCurve
@@ -198,7 +198,7 @@ function Batches({ weather }: { weather: PlaceWeather }) {
             </span>
             <Button
               look="quiet"
-              aria-label={`Take out ${batch.name}`}
+              aria-label={`Remove ${batch.name}`}
               onClick={() =>
                 drop.mutateAsync(batch.id).then(
                   () =>
@@ -207,7 +207,7 @@ function Batches({ weather }: { weather: PlaceWeather }) {
                 )
               }
             >
-              Take out
+              Remove
             </Button>
           </li>
         ))}

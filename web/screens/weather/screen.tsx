@@ -34,7 +34,7 @@ export function Screen() {
       <div className="grid gap-x-12 gap-y-10 lg:grid-cols-[3fr_2fr]">
         <section aria-labelledby="places">
           <h2 id="places" className="mb-2 text-xl">
-            {archived ? 'Places put away' : 'Places'}
+            {archived ? 'Archived places' : 'Places'}
           </h2>
           {places.length === 0 && (
             <Nothing title="No place yet" action={<ButtonLink to="/weather/new">Add a place</ButtonLink>}>
@@ -48,7 +48,7 @@ export function Screen() {
           </ul>
           {(away > 0 || archived) && (
             <Button look="quiet" className="mt-3 px-0!" onClick={() => setArchived(!archived)}>
-              {archived ? 'Back to the places' : `Put away: ${away}`}
+              {archived ? 'Back to the places' : `Archived: ${away}`}
             </Button>
           )}
           {places.length > 0 && <Stays weather={weather.data} />}

@@ -64,9 +64,9 @@ export function Stays({ weather }: { weather: Weather }) {
             </span>
             <Button
               look="quiet"
-              onClick={() => drop.mutateAsync(stay.id).then(() => say('Taken out.', () => save.mutate(stay)))}
+              onClick={() => drop.mutateAsync(stay.id).then(() => say('Removed.', () => save.mutate(stay)))}
             >
-              Take out
+              Remove
             </Button>
           </li>
         ))}
