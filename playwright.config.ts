@@ -35,6 +35,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     launchOptions: chromium,
     trace: 'off',
+    actionTimeout: 20_000,
   },
   webServer: {
     command: `node --import tsx e2e/serve.ts ${E2E_PORT}`,

@@ -1,4 +1,4 @@
-import type { CareKind } from '@sabor/core/hair/care';
+import type { CareKind } from '@sabor/core/hair/care-kinds';
 import type { DryingRun } from '@sabor/core/hair/drying';
 import { HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';

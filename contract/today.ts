@@ -1,5 +1,5 @@
 import type { AirFacts } from '@sabor/core/climate/air-ahead';
-import type { CareKind } from '@sabor/core/hair/care';
+import type { CareKind } from '@sabor/core/hair/care-kinds';
 import type { HairEventKind } from '@sabor/core/hair/history';
 import type { Stage } from '@sabor/core/outcomes/stages';
 

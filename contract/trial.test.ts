@@ -87,7 +87,7 @@ describe('a plan', () => {
       'Six options are the most one head can carry.',
     );
     expect(faults({ arms: many(3), washDays: 8 })).toEqual([
-      { path: 'washDays', message: '8 wash days do not split evenly over 3 arms. Plan 6 or 9.' },
+      { path: 'washDays', message: '8 wash days do not split evenly over 3 options. Plan 6 or 9.' },
     ]);
   });
 
@@ -114,7 +114,7 @@ describe('a plan and its design', () => {
     expect(faults({ design: 'half' })).toEqual([]);
     expect(paths({ design: 'half-three' })).toEqual(['arms']);
     expect(paths({ design: 'blocks', washDays: 10 })).toEqual(['washDays']);
-    expect(faults({ design: 'factorial', washDays: 8 })[0]!.message).toContain('four arms');
+    expect(faults({ design: 'factorial', washDays: 8 })[0]!.message).toContain('four options');
   });
 
   it('are judged on a day that is worn, a refresh from day 2', () => {

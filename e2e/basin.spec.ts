@@ -36,7 +36,7 @@ test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async (
   await page.getByRole('button', { name: 'Done', exact: true }).click();
 
   await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
-  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByLabel('How much').fill('abc');
   await page.getByRole('button', { name: 'Done like this' }).click();
   await expect(page.getByText('The dose must be a number.')).toBeVisible();
@@ -48,12 +48,14 @@ test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async (
   await expect(page.getByRole('heading', { name: 'Condition' })).toBeVisible();
   await page.getByRole('button', { name: 'Skip' }).click();
   await expect(page.getByRole('heading', { name: 'Rinse' })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByRole('heading', { name: 'Condition' })).toBeVisible();
   await expect(page.getByText('skipped', { exact: false })).toHaveCount(0);
 
   await page.getByRole('button', { name: '2: Cleanse, done' }).click();
-  await expect(page.getByRole('list', { name: 'Departures' })).toContainText('5 pumps instead of 3 pumps.');
+  await expect(page.getByRole('list', { name: 'Changes from plan' })).toContainText(
+    '5 pumps instead of 3 pumps.',
+  );
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
 
@@ -75,7 +77,7 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
   await page.goto(`${page.url().split('?')[0]}?step=end`);
   await page.getByRole('button', { name: 'Finish the routine' }).click();
   await page.getByRole('button', { name: 'Dry now', exact: true }).click();
-  await page.getByRole('button', { name: 'Revealed now' }).click();
+  await page.getByRole('button', { name: 'Hair finished now' }).click();
   await page.getByRole('link', { name: 'Check in: Finished hair, day 1' }).click();
 
   for (const value of [0, 5, 10]) {
@@ -91,9 +93,9 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
   await page.keyboard.press('4');
   await expect(page.getByRole('button', { name: 'Crown, left: 4' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Crown, right: 7' })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByRole('button', { name: 'Crown, left: 7' })).toBeVisible();
-  await page.getByRole('button', { name: 'halves' }).click();
+  await page.getByRole('button', { name: '½ points' }).click();
   await page.getByRole('button', { name: 'Rate 6.5' }).click();
   await expect(page.getByRole('button', { name: 'Crown, left: 6.5' })).toBeVisible();
   await page.getByLabel('Crown curl, resting').fill('999');

@@ -53,51 +53,51 @@ test('a routine is begun from the starter, reordered by keyboard and by drag, an
 }) => {
   await page.goto('/routines');
   await page.getByLabel('Start from a template').selectOption('Wash-and-go');
-  await expect(page.getByRole('heading', { level: 1, name: 'Wash-and-go, starter' })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1, name: 'Wash-and-go, template' })).toBeVisible();
   const names = () =>
     page
       .getByRole('button', { name: /^Move / })
       .evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')));
   expect((await names())[1]).toBe('Move Cleanse, step 2');
-  await page.getByRole('button', { name: 'Move Cleanse, step 2' }).focus();
+  await page.getByRole('button', { name: 'Move Cleanse, step 2', exact: true }).focus();
   await page.keyboard.press('Space');
   await page.waitForTimeout(150);
   await page.keyboard.press('ArrowUp');
   await page.waitForTimeout(300);
   await page.keyboard.press('Space');
-  await expect(page.getByRole('button', { name: 'Move Cleanse, step 1' })).toBeVisible();
-  const from = (await page.getByRole('button', { name: 'Move Rinse, step 4' }).boundingBox())!;
+  await expect(page.getByRole('button', { name: 'Move Cleanse, step 1', exact: true })).toBeVisible();
+  const from = (await page.getByRole('button', { name: 'Move Rinse, step 4', exact: true }).boundingBox())!;
   const to = (await page.getByRole('button', { name: /^Move .*, step 3$/ }).boundingBox())!;
   await page.mouse.move(from.x + 10, from.y + 10);
   await page.mouse.down();
   await page.mouse.move(from.x + 10, from.y - 10, { steps: 4 });
   await page.mouse.move(to.x + 10, to.y + 4, { steps: 8 });
   await page.mouse.up();
-  await expect(page.getByRole('button', { name: 'Move Rinse, step 3' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Move Rinse, step 3', exact: true })).toBeVisible();
   // A drag swallows the click that may end it, for a twentieth of a second.
   await page.waitForTimeout(200);
-  await page.getByRole('button', { name: 'Take out Rinse, step 3' }).click();
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('button', { name: 'Move Rinse, step 3' })).toBeVisible();
+  await page.getByRole('button', { name: 'Remove Rinse, step 3' }).click();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(page.getByRole('button', { name: 'Move Rinse, step 3', exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Duplicate Hold, step 6' }).click();
   await page.getByRole('button', { name: 'Save the routine' }).click();
-  await page.getByRole('button', { name: 'Duplicate Wash-and-go, starter' }).first().click();
-  await expect(page.getByRole('heading', { level: 1, name: 'Wash-and-go, starter, copy' })).toBeVisible();
+  await page.getByRole('button', { name: 'Duplicate Wash-and-go, template' }).first().click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Wash-and-go, template, copy' })).toBeVisible();
 });
 
 test('a plan that cannot be is refused at its fields', async ({ page }) => {
   await page.goto('/trials/new/plan');
-  await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
+  await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
   await expect(page.getByText('Ask the trial’s question in a sentence.').first()).toBeVisible();
   await expect(page.getByText('Choose whose hair is tested.').first()).toBeVisible();
   await page.getByLabel('Whose hair').selectOption('Ines Falkenrath');
   await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
   await page.getByRole('checkbox', { name: /^Hold/ }).check();
-  for (const arm of [/Arm A/, /Arm B/])
-    await page.getByRole('group', { name: arm }).getByLabel('Product in hold').selectOption('Anvil Gel');
+  for (const arm of [/Option A/, /Option B/])
+    await page.getByRole('group', { name: arm }).getByLabel('Gel or foam (hold)').selectOption('Anvil Gel');
   await page.getByLabel('In a sentence').fill('Anvil against itself?');
   await page.getByLabel('Judged on day of wear').fill('9');
-  await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
+  await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
   await expect(page.getByText(/uses the same as/).first()).toBeVisible();
   await expect(
     page.getByText('The hair is worn 5 days; it cannot be judged on day 9.').first(),

@@ -66,7 +66,7 @@ test('a product is archived and brought back, with undo', async ({ page }) => {
   await page.goto('/shelf');
   await page.getByRole('button', { name: 'Archive Plum Stone Oil' }).click();
   await expect(page.getByRole('link', { name: 'Plum Stone Oil' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByRole('link', { name: 'Plum Stone Oil' })).toBeVisible();
 });
 

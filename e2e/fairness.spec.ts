@@ -11,17 +11,17 @@ test('a three-arm half-head is planned blind, told how many wash days it needs, 
   await page.goto('/trials/new/plan');
   await page.getByLabel('In a sentence').fill('Which hold keeps Tomasz defined?');
   await page.getByLabel('Whose hair').selectOption('Tomasz Adeyinka-Holm');
-  await page.getByLabel('Design', { exact: true }).selectOption('half-head, three arms');
+  await page.getByLabel('Design', { exact: true }).selectOption('half-head, three options');
   await expect(page.getByText('Three stylers against each other within single wash days.')).toBeVisible();
   await page.getByLabel('Wash days, all options together').selectOption('6 wash days');
   await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
   await page.getByRole('checkbox', { name: /^Hold/ }).check();
   for (const [arm, product] of [
-    [/Arm A/, 'Anvil Gel'],
-    [/Arm B/, 'Kelp Fold Gel'],
-    [/Arm C/, 'Sedge Jelly'],
+    [/Option A/, 'Anvil Gel'],
+    [/Option B/, 'Kelp Fold Gel'],
+    [/Option C/, 'Sedge Jelly'],
   ] as const)
-    await page.getByRole('group', { name: arm }).getByLabel('Product in hold').selectOption(product);
+    await page.getByRole('group', { name: arm }).getByLabel('Gel or foam (hold)').selectOption(product);
   await page.getByLabel(/^Blind: a helper/).check();
   await page.getByLabel('Cleanse is').selectOption('free');
   await page.getByLabel('Optional: blot').check();
@@ -36,7 +36,7 @@ test('a three-arm half-head is planned blind, told how many wash days it needs, 
   await expect(power.getByText(/A difference of 1 is found with \d+ %/)).toBeVisible();
   await expect(power.getByText(/6 wash days are about \d+ weeks and EUR/)).toBeVisible();
 
-  await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
+  await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
   await page.getByRole('link', { name: 'Code labels' }).click();
   await expect(page.getByRole('region', { name: 'Labels' }).getByText(/^\d{3}/)).toHaveCount(3);
   await expect(page.getByText('Anvil Gel')).toHaveCount(0);

@@ -9,14 +9,14 @@ test('three arms are planned, told what they can reach, and drawn as three ribbo
   await page.getByRole('checkbox', { name: /^Hold/ }).check();
   await page.getByRole('button', { name: 'Add an option' }).click();
   for (const [arm, product] of [
-    [/Arm A/, 'Anvil Gel'],
-    [/Arm B/, 'Kelp Fold Gel'],
-    [/Arm C/, 'Sedge Jelly'],
+    [/Option A/, 'Anvil Gel'],
+    [/Option B/, 'Kelp Fold Gel'],
+    [/Option C/, 'Sedge Jelly'],
   ] as const)
-    await page.getByRole('group', { name: arm }).getByLabel('Product in hold').selectOption(product);
+    await page.getByRole('group', { name: arm }).getByLabel('Gel or foam (hold)').selectOption(product);
   const reach = page.getByRole('region', { name: 'What this plan can show' });
   await expect(reach).toContainText('12 wash days can be enough to settle it');
-  await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
+  await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
   const table = page.getByRole('table', { name: 'Planned and actual wash days' });
   for (const name of ['Anvil Gel, 12 g', 'Kelp Fold Gel, 12 g', 'Sedge Jelly, 12 g'])
     await expect(table).toContainText(name);
@@ -29,9 +29,9 @@ test('a plan can be changed until it begins: dose against dose, zones, outcome',
   const trial = await makeTrial(page, 'To be changed?');
   await page.goto(`/trials/${trial}`);
   await page.getByRole('link', { name: 'Change the plan' }).click();
-  const second = page.getByRole('group', { name: /Arm B/ });
-  await second.getByLabel('Product in hold').selectOption('Anvil Gel');
-  await second.getByLabel('Dose').selectOption('amount');
+  const second = page.getByRole('group', { name: /Option B/ });
+  await second.getByLabel('Gel or foam (hold)').selectOption('Anvil Gel');
+  await second.getByLabel('Amount', { exact: true }).selectOption('this much');
   await second.getByLabel('How much').fill('20');
   await second.getByLabel('Measure').selectOption('g');
   await second.getByLabel('Name shown').fill('Anvil, plenty');
@@ -41,7 +41,7 @@ test('a plan can be changed until it begins: dose against dose, zones, outcome',
   await page.getByRole('button', { name: /^Nape, left/ }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByText('Zones that count: 5')).toBeVisible();
-  await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
+  await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
   await expect(page.getByText('frizz ≤ 4')).toBeVisible();
   await expect(page.getByRole('table', { name: 'Planned and actual wash days' })).toContainText(
     'Anvil Gel, 20 g',
@@ -57,14 +57,19 @@ test('an arm taken out comes back with undo', async ({ page }) => {
   await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
   await page.getByRole('checkbox', { name: /^Hold/ }).check();
   await page.getByRole('button', { name: 'Add an option' }).click();
-  await page.getByRole('group', { name: /Arm C/ }).getByLabel('Name shown').fill('The third');
   await page
-    .getByRole('group', { name: /Arm C/ })
+    .getByRole('group', { name: /Option C/ })
+    .getByLabel('Name shown')
+    .fill('The third');
+  await page
+    .getByRole('group', { name: /Option C/ })
     .getByRole('button', { name: 'Remove this option' })
     .click();
-  await expect(page.getByRole('group', { name: /Arm C/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('group', { name: /Arm C/ }).getByLabel('Name shown')).toHaveValue('The third');
+  await expect(page.getByRole('group', { name: /Option C/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(page.getByRole('group', { name: /Option C/ }).getByLabel('Name shown')).toHaveValue(
+    'The third',
+  );
 });
 
 test('a head is drawn, edited by keyboard, and keeps what trials rest on', async ({ page }) => {

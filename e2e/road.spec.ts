@@ -48,7 +48,7 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
     await page.getByRole('button', { name: 'Add this step' }).click();
   }
   await page.getByRole('button', { name: /^Hold/ }).click();
-  await page.getByLabel('Dose').selectOption('amount');
+  await page.getByLabel('Amount', { exact: true }).selectOption('this much');
   await page.getByLabel('How much').fill('10');
   await page.getByLabel('Measure').selectOption('ml');
   await page.getByRole('button', { name: 'Save the routine' }).click();
@@ -61,18 +61,18 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
   await page.getByLabel('Routine', { exact: true }).selectOption('Quick gel day');
   await page.getByRole('checkbox', { name: /Hold/ }).check();
   const [armA, armB] = [
-    page.getByRole('group', { name: /Arm A/ }),
-    page.getByRole('group', { name: /Arm B/ }),
+    page.getByRole('group', { name: /Option A/ }),
+    page.getByRole('group', { name: /Option B/ }),
   ];
-  await armA.getByLabel('Product in hold').selectOption('Marsh Gel');
-  await armB.getByLabel('Product in hold').selectOption('Dune Gel');
+  await armA.getByLabel('Gel or foam (hold)').selectOption('Marsh Gel');
+  await armB.getByLabel('Gel or foam (hold)').selectOption('Dune Gel');
   await expect(armB.getByLabel('Name shown')).toHaveValue('Dune Gel');
   await page.getByLabel('Wash days, all options together').selectOption('4 wash days');
   await expect(page.getByRole('region', { name: 'What this plan can show' })).toContainText(
     '4 wash days can only hint: an option has fewer than three of them.',
   );
   await page.getByLabel('Days of wear after each').fill('1');
-  await page.getByRole('button', { name: 'Save the plan and draw the lot' }).click();
+  await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
   await expect(page.getByRole('heading', { name: 'Marsh or Dune on Quilla?' })).toBeVisible();
   await expect(page.getByRole('table', { name: 'Planned and actual wash days' })).toContainText(
     'Dune Gel, 10 ml',

@@ -29,7 +29,7 @@ test('the shelf is judged for each wearer, judged again by the sliders, and shor
   await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
   await page.getByRole('checkbox', { name: /Hold/ }).check();
   await expect(page.getByLabel('Name shown').first()).toHaveValue('Anvil Gel');
-  await expect(page.getByLabel('Product in hold').first()).toHaveValue(/.+/);
+  await expect(page.getByLabel('Gel or foam (hold)').first()).toHaveValue(/.+/);
 });
 
 test('a label never seen is read: shares, claims, reasons, schools', async ({ page }) => {
@@ -82,11 +82,11 @@ test('a list is edited item by item, with undo', async ({ page }) => {
   await page.getByLabel('Item 2', { exact: true }).fill('Aloe Barbadensis Leaf Juice');
   await page.getByLabel('Item 2', { exact: true }).press('Enter');
   await expect(list).toHaveValue(/Glycerin 5%, Aloe Barbadensis Leaf Juice, Parfum/);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(list).toHaveValue(/Glycerin 5%, Aqua, Parfum/);
   await page.getByLabel('Part of Aqua').selectOption('active ingredients');
   await expect(list).toHaveValue(/^Active ingredients: Aqua\nInactive ingredients: Glycerin/);
-  await page.getByRole('button', { name: 'Take out Parfum (Linalool, Limonene)' }).click();
+  await page.getByRole('button', { name: 'Remove Parfum (Linalool, Limonene)' }).click();
   await page.getByLabel('Another item').fill('Panthenol');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(list).toHaveValue(/Glycerin 5%, Panthenol\nMay contain: CI 19140/);
@@ -138,7 +138,7 @@ test('build-up and the whole routine are read from the lists', async ({ page }) 
   await page.getByRole('button', { name: 'Build-up feels 9' }).click();
   await expect(page.getByText(/^1 rating shifts what stays on this head by [1-3]\.\d\d times/)).toBeVisible();
   await expect(page.getByText(/It feels coated from/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByText('Not rated yet: the curve is the model’s alone.')).toBeVisible();
   await page.goto('/routines');
   await page.getByRole('link', { name: 'Coast wash-and-go' }).click();

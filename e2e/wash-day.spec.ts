@@ -9,19 +9,21 @@ test('a step the plan does not have is added, shown as a departure, and taken ou
   await page.goto(`/trials/${trial}`);
   await page.getByRole('button', { name: 'Start wash day 1' }).click();
   await page.getByRole('button', { name: 'Later' }).click();
-  await page.getByRole('button', { name: '7: Blot, waiting' }).click();
-  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByRole('button', { name: '7: Towel-scrunch, waiting' }).click();
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByLabel(/Did something the plan does not have/).selectOption('Second layer');
   await expect(page.getByRole('heading', { name: 'Second layer' })).toBeVisible();
   await expect(page.getByText('Step 7 of 11 · not in the plan')).toBeVisible();
-  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByLabel('Product').selectOption('Brine Foam');
   await page.getByRole('button', { name: 'Done like this' }).click();
   await page.getByRole('button', { name: '7: Second coat, done' }).click();
-  await expect(page.getByRole('list', { name: 'Departures' })).toContainText('Added: not in the plan.');
-  await page.getByRole('button', { name: 'Change' }).click();
+  await expect(page.getByRole('list', { name: 'Changes from plan' })).toContainText(
+    'Added: not in the plan.',
+  );
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByRole('button', { name: 'Remove this step' }).click();
-  await expect(page.getByRole('button', { name: '7: Blot, waiting' })).toBeVisible();
+  await expect(page.getByRole('button', { name: '7: Towel-scrunch, waiting' })).toBeVisible();
 });
 
 test('steps can be corrected after the routine, and the ribbon follows', async ({ page }) => {
@@ -31,7 +33,7 @@ test('steps can be corrected after the routine, and the ribbon follows', async (
   await expect(page.getByText('No change from the plan.')).toBeVisible();
   await page.getByRole('link', { name: 'Correct the steps' }).click();
   await page.getByRole('button', { name: '8: Dry, done' }).click();
-  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByLabel('Heat').selectOption('high');
   await page.getByLabel('Note or reason').fill('in a hurry');
   await page.getByRole('button', { name: 'Done like this' }).click();
@@ -70,7 +72,7 @@ test('the end of wear can be undone at once', async ({ page }) => {
   await page.getByLabel('How it ended').selectOption('Washed: scalp itched');
   await page.getByRole('button', { name: 'Save how it ended' }).click();
   await expect(page.getByRole('button', { name: 'Start wash day 2' })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByRole('link', { name: 'Wash day 1' })).toBeVisible();
 });
 

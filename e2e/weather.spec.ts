@@ -22,10 +22,10 @@ test('a place is added, its station read, and a wearer’s next wash day is told
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   await expect(page.getByText(/^Pip Marlowe-Okoro is at Quarrel Sands from/)).toBeVisible();
   await page.goto('/');
-  await expect(page.getByText(/^At Quarrel Sands now [23]\d\.\d °C/)).toBeVisible();
+  await expect(page.getByText(/^Now at Quarrel Sands: [23]\d\.\d °C/)).toBeVisible();
   await page.goto('/weather');
   const moved = page.getByRole('listitem').filter({ hasText: 'at Quarrel Sands' });
-  await moved.getByRole('button', { name: 'Take out' }).click();
+  await moved.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(moved).toHaveCount(0);
   await page.getByRole('button', { name: 'Archive Quarrel Sands' }).click();
 });
@@ -87,10 +87,10 @@ test('METAR reports are pasted, each answered for, and can be undone', async ({ 
   ).toBeVisible();
   await page
     .getByRole('button', { name: 'Undo what was just done' })
-    .or(page.getByRole('button', { name: 'Undo' }))
+    .or(page.getByRole('button', { name: 'Undo' }).last())
     .first()
     .click();
-  await expect(page.getByRole('button', { name: 'Take out 1 pasted report' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Remove 1 pasted report' })).toHaveCount(0);
 });
 
 test('a reading by hand is checked field by field and stored', async ({ page }) => {
@@ -112,8 +112,8 @@ test('a reading by hand is checked field by field and stored', async ({ page }) 
   await expect(
     page.getByText('This place already has a reading of that moment; it is left as it is.'),
   ).toBeVisible();
-  await page.getByRole('button', { name: /^Take out Read at/ }).click();
-  await expect(page.getByRole('button', { name: /^Take out Read at/ })).toHaveCount(0);
+  await page.getByRole('button', { name: /^Remove Read at/ }).click();
+  await expect(page.getByRole('button', { name: /^Remove Read at/ })).toHaveCount(0);
 });
 
 test('dew-point bands take the tester’s own limits and words, in order', async ({ page }) => {
@@ -130,7 +130,7 @@ test('dew-point bands take the tester’s own limits and words, in order', async
   await expect(page.getByText(/dew point .* °C, my mild/).first()).toBeVisible();
   await page.goto('/weather');
   await page.getByRole('button', { name: 'Back to the usual bands' }).click();
-  await expect(page.getByLabel('Band 2 is called')).toHaveValue('on the dry side');
+  await expect(page.getByLabel('Band 2 is called')).toHaveValue('a bit dry');
 });
 
 test('a wash day is stamped with its weather, day by day, and takes the hours outdoors', async ({ page }) => {

@@ -48,7 +48,7 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   await clocks.getByRole('button', { name: /Detangle/ }).click();
   await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
 
-  await page.getByRole('button', { name: /^In the hand/ }).click();
+  await page.getByRole('button', { name: /^How it applies/ }).click();
   await page.getByRole('button', { name: 'glides' }).click();
   await page.getByRole('button', { name: 'about 20 more' }).click();
   await page.getByRole('button', { name: 'about 20 more' }).click();
@@ -59,7 +59,7 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   await page.getByRole('button', { name: 'other tool' }).click();
   await page.getByRole('button', { name: 'fingers', exact: true }).click();
   await expect(page.getByText('on dry hair · fingers')).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByText('on dry hair · wide comb')).toBeVisible();
   await page.getByRole('button', { name: /^Next time/ }).click();
   await page.getByRole('button', { name: 'shorter', exact: true }).click();
@@ -131,7 +131,7 @@ test('a set that is not dry is stopped at take-down, and may wait, go early or b
   await page.getByRole('button', { name: 'Later' }).click();
   const day = idOf(page.url());
   const stored = async () => (await page.request.get(`/api/wash-days/${day}`)).json();
-  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByLabel('Did something the plan does not have, before this step?').selectOption('Set');
   await expect(page.getByRole('heading', { name: 'Set' })).toBeVisible();
   await page.getByRole('button', { name: 'Done', exact: true }).click();

@@ -2,46 +2,114 @@ import { createBrowserRouter } from 'react-router';
 import { Frame } from './frame.tsx';
 import { Broken } from './screens/broken.tsx';
 
-const screen = (load: () => Promise<{ Screen: React.ComponentType }>) => async () => ({
-  Component: (await load()).Screen,
-});
+/** A screen that is fetched when it is first gone to. */
+const screen = (load: () => Promise<React.ComponentType>) => async () => ({ Component: await load() });
 
 export const router = createBrowserRouter([
   {
     element: <Frame />,
     errorElement: <Broken />,
     children: [
-      { index: true, lazy: screen(() => import('./screens/today/screen.tsx')) },
-      { path: 'shelf', lazy: screen(() => import('./screens/shelf/screen.tsx')) },
-      { path: 'shelf/import', lazy: screen(() => import('./screens/shelf/import.tsx')) },
-      { path: 'shelf/:id', lazy: screen(() => import('./screens/shelf/product.tsx')) },
-      { path: 'heads', lazy: screen(() => import('./screens/heads/screen.tsx')) },
-      { path: 'heads/new', lazy: screen(() => import('./screens/heads/wearer.tsx')) },
-      { path: 'heads/:id', lazy: screen(() => import('./screens/heads/file.tsx')) },
-      { path: 'heads/:id/edit', lazy: screen(() => import('./screens/heads/wearer.tsx')) },
-      { path: 'routines', lazy: screen(() => import('./screens/routines/screen.tsx')) },
-      { path: 'routines/:id', lazy: screen(() => import('./screens/routines/routine.tsx')) },
-      { path: 'trials', lazy: screen(() => import('./screens/trials/screen.tsx')) },
-      { path: 'trials/:id', lazy: screen(() => import('./screens/trials/trial.tsx')) },
-      { path: 'trials/:id/plan', lazy: screen(() => import('./screens/trials/plan.tsx')) },
-      { path: 'trials/:id/compare', lazy: screen(() => import('./screens/compare/screen.tsx')) },
-      { path: 'trials/:id/lay-out', lazy: screen(() => import('./screens/lay-out/screen.tsx')) },
-      { path: 'wash-days/:id', lazy: screen(() => import('./screens/wash-day/screen.tsx')) },
-      { path: 'wash-days/:id/look/:stage', lazy: screen(() => import('./screens/check-in/screen.tsx')) },
+      { index: true, lazy: screen(async () => (await import('./screens/today/screen.tsx')).TodayScreen) },
+      { path: 'shelf', lazy: screen(async () => (await import('./screens/shelf/screen.tsx')).ShelfScreen) },
+      {
+        path: 'shelf/import',
+        lazy: screen(async () => (await import('./screens/shelf/import.tsx')).ShelfImportScreen),
+      },
+      {
+        path: 'shelf/:id',
+        lazy: screen(async () => (await import('./screens/shelf/product.tsx')).ProductScreen),
+      },
+      { path: 'heads', lazy: screen(async () => (await import('./screens/heads/screen.tsx')).HeadsScreen) },
+      {
+        path: 'heads/new',
+        lazy: screen(async () => (await import('./screens/heads/wearer.tsx')).WearerScreen),
+      },
+      {
+        path: 'heads/:id',
+        lazy: screen(async () => (await import('./screens/heads/file.tsx')).ProfileScreen),
+      },
+      {
+        path: 'heads/:id/edit',
+        lazy: screen(async () => (await import('./screens/heads/wearer.tsx')).WearerScreen),
+      },
+      {
+        path: 'routines',
+        lazy: screen(async () => (await import('./screens/routines/screen.tsx')).RoutinesScreen),
+      },
+      {
+        path: 'routines/:id',
+        lazy: screen(async () => (await import('./screens/routines/routine.tsx')).RoutineScreen),
+      },
+      {
+        path: 'trials',
+        lazy: screen(async () => (await import('./screens/trials/screen.tsx')).TrialsScreen),
+      },
+      {
+        path: 'trials/:id',
+        lazy: screen(async () => (await import('./screens/trials/trial.tsx')).TrialScreen),
+      },
+      {
+        path: 'trials/:id/plan',
+        lazy: screen(async () => (await import('./screens/trials/plan.tsx')).PlanScreen),
+      },
+      {
+        path: 'trials/:id/compare',
+        lazy: screen(async () => (await import('./screens/compare/screen.tsx')).ComparisonScreen),
+      },
+      {
+        path: 'trials/:id/lay-out',
+        lazy: screen(async () => (await import('./screens/lay-out/screen.tsx')).LayOutScreen),
+      },
+      {
+        path: 'wash-days/:id',
+        lazy: screen(async () => (await import('./screens/wash-day/screen.tsx')).WashDayScreen),
+      },
+      {
+        path: 'wash-days/:id/look/:stage',
+        lazy: screen(async () => (await import('./screens/check-in/screen.tsx')).CheckInScreen),
+      },
       {
         path: 'wash-days/:id/photographs/:stage',
-        lazy: screen(() => import('./screens/photographs/screen.tsx')),
+        lazy: screen(async () => (await import('./screens/photographs/screen.tsx')).PhotographsScreen),
       },
-      { path: 'panels/:id', lazy: screen(() => import('./screens/panel/screen.tsx')) },
-      { path: 'side-by-side', lazy: screen(() => import('./screens/side-by-side/screen.tsx')) },
-      { path: 'trials/:id/codes', lazy: screen(() => import('./screens/trials/codes.tsx')) },
-      { path: 'screen', lazy: screen(() => import('./screens/screen/screen.tsx')) },
-      { path: 'screen/label', lazy: screen(() => import('./screens/screen/label.tsx')) },
-      { path: 'weather', lazy: screen(() => import('./screens/weather/screen.tsx')) },
-      { path: 'weather/new', lazy: screen(() => import('./screens/weather/edit.tsx')) },
-      { path: 'weather/:id', lazy: screen(() => import('./screens/weather/place.tsx')) },
-      { path: 'weather/:id/edit', lazy: screen(() => import('./screens/weather/edit.tsx')) },
-      { path: 'data', lazy: screen(() => import('./screens/data/screen.tsx')) },
+      {
+        path: 'panels/:id',
+        lazy: screen(async () => (await import('./screens/panel/screen.tsx')).PanelScreen),
+      },
+      {
+        path: 'side-by-side',
+        lazy: screen(async () => (await import('./screens/side-by-side/screen.tsx')).SideBySideScreen),
+      },
+      {
+        path: 'trials/:id/codes',
+        lazy: screen(async () => (await import('./screens/trials/codes.tsx')).CodesScreen),
+      },
+      {
+        path: 'screen',
+        lazy: screen(async () => (await import('./screens/screen/screen.tsx')).ScreeningScreen),
+      },
+      {
+        path: 'screen/label',
+        lazy: screen(async () => (await import('./screens/screen/label.tsx')).LabelScreen),
+      },
+      {
+        path: 'weather',
+        lazy: screen(async () => (await import('./screens/weather/screen.tsx')).WeatherScreen),
+      },
+      {
+        path: 'weather/new',
+        lazy: screen(async () => (await import('./screens/weather/edit.tsx')).PlaceEditScreen),
+      },
+      {
+        path: 'weather/:id',
+        lazy: screen(async () => (await import('./screens/weather/place.tsx')).PlaceScreen),
+      },
+      {
+        path: 'weather/:id/edit',
+        lazy: screen(async () => (await import('./screens/weather/edit.tsx')).PlaceEditScreen),
+      },
+      { path: 'data', lazy: screen(async () => (await import('./screens/data/screen.tsx')).DataScreen) },
       { path: '*', element: <Broken lost /> },
     ],
   },

@@ -20,7 +20,7 @@ describe('a change of the plan in words', () => {
         voice,
       ),
     ).toBe(
-      'Hold: product was GEL, became no product; dose was 12 g, became 15 g; stop when dry to was stop when dry to: not set, became stop when dry to 90 %.',
+      'Hold: product was GEL, became no product; amount was 12 g, became 15 g; stop when dry to was stop when dry to: not set, became stop when dry to 90 %.',
     );
   });
 

@@ -1,5 +1,5 @@
 import type { AirForWashDay, Due } from '@sabor/contract/today';
-import { CARE } from '@sabor/core/hair/care';
+import { CARE } from '@sabor/core/hair/care-kinds';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { stageLabel } from '@sabor/core/outcomes/stages';
 import { airInWords } from './air.ts';

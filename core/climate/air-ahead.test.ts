@@ -22,7 +22,7 @@ describe('the air ahead', () => {
   it('says what now means, with its numbers', () => {
     // 20 °C at 60 %: dew point 12.0 °C by printed tables.
     expect(says(base)).toMatch(
-      /^Now at Ostrel Harbour: 20\.0 °C and 60 % humidity, where hair holds about 1\d % water; dew point 12\.0 °C, kind: /,
+      /^Now at Ostrel Harbour: 20\.0 °C and 60 % humidity, where hair holds about 1\d % water; dew point 12\.0 °C, easy on curls: /,
     );
     expect(says(base)).not.toContain('Wind');
   });

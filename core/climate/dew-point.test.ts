@@ -93,10 +93,10 @@ describe('vapour pressure', () => {
 describe('dew-point bands', () => {
   it.each([
     [-8, 'dry'],
-    [2, 'on the dry side'],
-    [8.9, 'on the dry side'],
-    [9, 'kind'],
-    [15.9, 'kind'],
+    [2, 'a bit dry'],
+    [8.9, 'a bit dry'],
+    [9, 'easy on curls'],
+    [15.9, 'easy on curls'],
     [16, 'humid'],
     [40, 'humid'],
   ])('%d °C falls in %s', (celsius, label) => {

@@ -92,7 +92,7 @@ describe('a stretch of weather', () => {
 describe('dew-point bands', () => {
   it('are the trade’s until the tester sets others', () => {
     expect(dewPointBand(1.9).label).toBe('dry');
-    expect(dewPointBand(2).label).toBe('on the dry side');
+    expect(dewPointBand(2).label).toBe('a bit dry');
     expect(dewPointBand(30).label).toBe('humid');
     const own = [
       { ...DEW_POINT_BANDS[0]!, below: 10, label: 'crisp' },

@@ -40,7 +40,7 @@ describe('two wash days side by side', () => {
     const added = second();
     const extra = step('second-coat', { key: null, productId: 'oil' });
     expect(told(run(), { ...added, steps: [...added.steps, extra] })).toEqual([
-      'Second coat was added on wash day 2, not on wash day 1: OIL.',
+      'Second layer was added on wash day 2, not on wash day 1: OIL.',
     ]);
     const [cleanse, condition, leaveIn, hold, dry] = second().steps;
     const swapped = { ...second(), steps: [cleanse!, condition!, hold!, leaveIn!, dry!] };
@@ -156,7 +156,7 @@ describe('the slip of a trial', () => {
     const damp = days(run({ dewPointC: 4 }), second({ arm: 'b', dewPointC: 18 }));
     const items = slipOfTrial(damp, arms, 'frizz', []);
     expect(items.map(({ washDayId, difference }) => `${washDayId} ${inWords(difference)}`)).toEqual([
-      'null The air was on the dry side on Gel’s wash days (dew point 4 °C) and humid on Foam’s wash days (18 °C).',
+      'null The air was a bit dry on Gel’s wash days (dew point 4 °C) and humid on Foam’s wash days (18 °C).',
     ]);
   });
 

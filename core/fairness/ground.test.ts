@@ -47,7 +47,11 @@ describe('what differs on the ground', () => {
 
   it('air is told where its band is another and a degree lies between', () => {
     expect(between({ dewPointC: 9 }, { dewPointC: 17 })).toEqual([
-      ['dew-point', 8, 'The air was kind on wash day 1 (dew point 9 °C) and humid on wash day 2 (17 °C).'],
+      [
+        'dew-point',
+        8,
+        'The air was easy on curls on wash day 1 (dew point 9 °C) and humid on wash day 2 (17 °C).',
+      ],
     ]);
     expect(between({ dewPointC: 15.6 }, { dewPointC: 16.5 })).toEqual([]);
     expect(between({ dewPointC: 15.6 }, { dewPointC: 16.6 })).toHaveLength(1);

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { CARE, careStatus } from './care.ts';
+import { careStatus } from './care.ts';
+import { CARE } from './care-kinds.ts';
 import { HAIR_EVENTS } from './history.ts';
 
 const today = '2026-03-31';

@@ -1,5 +1,6 @@
 import { plusDays } from '../time/dates.ts';
-import { CARE, type CareKind, type CareStatus } from './care.ts';
+import type { CareStatus } from './care.ts';
+import { CARE, type CareKind } from './care-kinds.ts';
 import { HAIR_EVENTS, type HairEventKind } from './history.ts';
 
 /**

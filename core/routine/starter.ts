@@ -4,7 +4,7 @@ type StarterStep = Omit<RoutineStep, 'id'>;
 
 /** A wash-and-go to begin from, without products: the tester fills in their own. Common practice, no source. */
 export const STARTER_ROUTINE: { name: string; note: string; steps: readonly StarterStep[] } = {
-  name: 'Wash-and-go, starter',
+  name: 'Wash-and-go, template',
   note: 'A plain wash-and-go. Put your own products in, then hold it fixed.',
   steps: [
     {

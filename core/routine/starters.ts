@@ -50,7 +50,7 @@ const TO_DRY = { stopAt: 100 } as const;
 export const STARTERS: readonly Starter[] = [
   STARTER_ROUTINE,
   {
-    name: 'Foam only, starter',
+    name: 'Foam only, template',
     note: 'One light layer for hair that is weighed down easily.',
     steps: [
       DETANGLE,
@@ -70,7 +70,7 @@ export const STARTERS: readonly Starter[] = [
     ],
   },
   {
-    name: 'Finger coils, starter',
+    name: 'Finger coils, template',
     note: 'Coil by coil on wet hair for the most definition; takes time.',
     steps: [
       DETANGLE,
@@ -93,7 +93,7 @@ export const STARTERS: readonly Starter[] = [
     ],
   },
   {
-    name: 'Twist set, starter',
+    name: 'Twist set, template',
     note: 'Two-strand twists overnight, taken down dry.',
     steps: [
       DETANGLE,
@@ -114,7 +114,7 @@ export const STARTERS: readonly Starter[] = [
     ],
   },
   {
-    name: 'Rod set, starter',
+    name: 'Rod set, template',
     note: 'On rods under a hood, or overnight; even curl from another pattern.',
     steps: [
       DETANGLE,
@@ -130,7 +130,7 @@ export const STARTERS: readonly Starter[] = [
     ],
   },
   {
-    name: 'Low-lather, starter',
+    name: 'Low-lather, template',
     note: 'A co-wash instead of a shampoo, nothing in it that only a shampoo lifts; clarify when the ledger says so.',
     steps: [
       DETANGLE,
@@ -151,7 +151,7 @@ export const STARTERS: readonly Starter[] = [
     ],
   },
   {
-    name: 'Oil, clay and long rinse, starter',
+    name: 'Oil, clay and long rinse, template',
     note: 'Oil first, cleanse twice, mask under a cap: for thirsty lengths that dry slowly.',
     steps: [
       step('pre-wash', { minutes: 30, extra: { cap: true }, note: 'Lengths only.' }),

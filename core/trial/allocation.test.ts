@@ -53,7 +53,9 @@ describe('balanced complete randomisation', () => {
 
   it('refuses what cannot be balanced, with a sentence', () => {
     expect(() => balancedComplete(1, 8)).toThrow('A comparison needs at least two options.');
-    expect(() => balancedComplete(2, 7)).toThrow('7 wash days do not split evenly over 2 arms. Plan 6 or 8.');
+    expect(() => balancedComplete(2, 7)).toThrow(
+      '7 wash days do not split evenly over 2 options. Plan 6 or 8.',
+    );
     expect(() => balancedComplete(3, 2)).toThrow('at least 3 wash days');
     expect(() => balancedComplete(2, 0)).toThrow('at least 2 wash days');
   });

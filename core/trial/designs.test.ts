@@ -132,8 +132,10 @@ describe('the lot of each design', () => {
   });
 
   it('says in a sentence what does not go together', () => {
-    expect(designProblem('complete', 3, 8)).toBe('8 wash days do not split evenly over 3 arms. Plan 6 or 9.');
-    expect(designProblem('half', 3, 8)).toBe('The design “half-head, sides balanced” has two arms.');
+    expect(designProblem('complete', 3, 8)).toBe(
+      '8 wash days do not split evenly over 3 options. Plan 6 or 9.',
+    );
+    expect(designProblem('half', 3, 8)).toBe('The design “half-head, sides balanced” has two options.');
     expect(designProblem('walk', 3, 8)).toContain('take 7 or 13 wash days');
     expect(designProblem('complete', 2, 60)).toBe('Plan from 2 to 40 wash days.');
     expect(designProblem('blocks', 2, 8)).toBeNull();
@@ -155,13 +157,13 @@ describe('what a design refuses', () => {
     ['blocks', 2, 10, '10 wash days do not fill blocks of 4. Plan 8 or 12.'],
     ['half-three', 3, 13, 'A half-head of three options goes in rounds of six wash days. Plan 12 or 18.'],
     ['blocks', 2, 3, '3 wash days do not fill blocks of 4. Plan 4 or 8.'],
-    ['walk', 3, 12, '3 arms, each after each other equally often, take 7 or 13 wash days.'],
-    ['walk', 3, 5, '3 arms, each after each other equally often, take 7 or 13 wash days.'],
+    ['walk', 3, 12, '3 options, each after each other equally often, take 7 or 13 wash days.'],
+    ['walk', 3, 5, '3 options, each after each other equally often, take 7 or 13 wash days.'],
     ['half-three', 3, 8, 'A half-head of three options goes in rounds of six wash days. Plan 6 or 12.'],
     ['half-three', 3, 4, 'A half-head of three options goes in rounds of six wash days. Plan 6 or 12.'],
-    ['half', 3, 8, 'The design “half-head, sides balanced” has two arms.'],
-    ['complete', 7, 14, 'The design “whole heads, complete” has 2 to 6 arms.'],
-    ['complete', 1, 8, 'The design “whole heads, complete” has 2 to 6 arms.'],
+    ['half', 3, 8, 'The design “half-head, sides balanced” has two options.'],
+    ['complete', 7, 14, 'The design “whole heads, complete” has 2 to 6 options.'],
+    ['complete', 1, 8, 'The design “whole heads, complete” has 2 to 6 options.'],
     ['complete', 2, 42, 'Plan from 2 to 40 wash days.'],
     ['complete', 2, 1, 'Plan from 2 to 40 wash days.'],
     ['complete', 2, 8.5, 'Plan from 2 to 40 wash days.'],

@@ -108,15 +108,15 @@ const PICTURES: readonly Picture[] = [
       await page.goto(`${base}/trials/new/plan`);
       await page.getByLabel('In a sentence').fill('Which of three holds keeps Tomasz defined?');
       await page.getByLabel('Whose hair').selectOption('Tomasz Adeyinka-Holm');
-      await page.getByLabel('Design', { exact: true }).selectOption('half-head, three arms');
+      await page.getByLabel('Design', { exact: true }).selectOption('half-head, three options');
       await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
       await page.getByRole('checkbox', { name: /^Hold/ }).check();
       for (const [arm, product] of [
-        [/Arm A/, 'Anvil Gel'],
-        [/Arm B/, 'Kelp Fold Gel'],
-        [/Arm C/, 'Sedge Jelly'],
+        [/Option A/, 'Anvil Gel'],
+        [/Option B/, 'Kelp Fold Gel'],
+        [/Option C/, 'Sedge Jelly'],
       ] as const)
-        await page.getByRole('group', { name: arm }).getByLabel('Product in hold').selectOption(product);
+        await page.getByRole('group', { name: arm }).getByLabel('Gel or foam (hold)').selectOption(product);
       await page.getByRole('button', { name: 'Simulate this plan' }).click();
       await page.getByText(/fewest of these|None of these/).waitFor({ timeout: 60_000 });
     },
@@ -178,13 +178,13 @@ const PICTURES: readonly Picture[] = [
       await page.getByText('Step 2 of').waitFor();
       await page.getByRole('button', { name: 'Next step meanwhile' }).click();
       await page.getByText('Step 3 of').waitFor();
-      await page.getByRole('button', { name: /^In the hand/ }).click();
+      await page.getByRole('button', { name: /^How it applies/ }).click();
       await page.getByRole('button', { name: 'glides' }).click();
       await page.getByRole('button', { name: 'even', exact: true }).click();
       await page.getByText('All of it is on the server.').waitFor();
       // Without the message about the last tap.
       await page.reload();
-      await page.getByRole('button', { name: /^In the hand/ }).click();
+      await page.getByRole('button', { name: /^How it applies/ }).click();
     },
   },
   {

@@ -3,7 +3,7 @@ import { IDEAS } from '@sabor/core/basin/ideas';
 import { IN_THE_HAND } from '@sabor/core/basin/in-the-hand';
 import { SCENARIOS, WEATHER_SOURCES } from '@sabor/core/climate/places';
 import { MEASURES } from '@sabor/core/doses/measures';
-import { CARE } from '@sabor/core/hair/care';
+import { CARE } from '@sabor/core/hair/care-kinds';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { MEASURE_KINDS } from '@sabor/core/hair/measured/kinds';
 import { POROSITY_TESTS } from '@sabor/core/hair/porosity/tests';

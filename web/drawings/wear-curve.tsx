@@ -80,7 +80,7 @@ export function WearCurve({
   const at = (points: readonly { day: number; value: number }[]) =>
     days.map((day) => points.find((point) => point.day === day)?.value ?? null);
   const data: ChartData<'line', (number | null)[]> = {
-    labels: days.map((day) => (day === 1 ? 'Reveal' : `Day ${day}`)),
+    labels: days.map((day) => `Day ${day}`),
     datasets: [
       ...curves.map(({ arm, mean }) => ({
         label: arms[arm] ?? '',
@@ -151,7 +151,7 @@ export function WearCurve({
                 </th>
                 {days.map((day) => (
                   <th key={day} scope="col" className="px-2 text-right">
-                    {day === 1 ? 'Reveal' : `Day ${day}`}
+                    Day {day}
                   </th>
                 ))}
               </tr>
@@ -177,7 +177,7 @@ export function WearCurve({
   );
 }
 
-const dayName = (day: number) => (day === 1 ? 'Reveal' : `Day ${day}`);
+const dayName = (day: number) => `Day ${day}`;
 
 /** The weather under the curve: what each arm met on each day. */
 function Air({
@@ -263,7 +263,7 @@ function Nights({
                 {armStyle(night.arm).marker}
               </span>{' '}
               <span className="sr-only">{arms[night.arm]}, </span>
-              {day === 1 ? 'reveal' : `day ${day}`}: {EVENTS[night.kind].label.toLowerCase()}
+              day {day}: {EVENTS[night.kind].label.toLowerCase()}
               {night.times > 1 ? ` × ${night.times}` : ''}
             </li>
           )),

@@ -17,7 +17,7 @@ export function UndoProvider({ children }: { children: ReactNode }) {
   const say = useCallback((text: string, undo?: () => unknown) => {
     // What can still be undone stays until its time is over; words alone give way to the next.
     setSaid((old) => [
-      ...old.filter((one) => one.undo).slice(-1),
+      ...old.filter((one) => one.undo && one.text !== text).slice(-1),
       { key: Date.now() + Math.random(), text, undo },
     ]);
   }, []);

@@ -1,4 +1,4 @@
-import type { CareKind } from '@sabor/core/hair/care';
+import type { CareKind } from '@sabor/core/hair/care-kinds';
 import type { HairEventKind } from '@sabor/core/hair/history';
 import type { Client } from '../../db/pool.ts';
 

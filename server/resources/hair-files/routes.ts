@@ -1,6 +1,6 @@
 import { CadenceInput, HairEventInput, HairTestInput, WishesInput } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
-import { CARE, type CareKind } from '@sabor/core/hair/care';
+import { CARE, type CareKind } from '@sabor/core/hair/care-kinds';
 import { type Request, Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { notFound, parse } from '../../http/problems.ts';

@@ -1,6 +1,6 @@
 import type { HairEvent, HairEventInput, HairFile, HairTest, HairTestInput } from '@sabor/contract/hair-file';
 import type { HairMeasure, HairMeasureInput } from '@sabor/contract/hair-measure';
-import type { CareKind } from '@sabor/core/hair/care';
+import type { CareKind } from '@sabor/core/hair/care-kinds';
 import { excludedBy, HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';

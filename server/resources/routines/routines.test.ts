@@ -89,7 +89,7 @@ describe('a routine', () => {
   });
 
   it.each([
-    [{ slot: 'moon' }, 'steps.0.slot', 'Choose a slot from the list.'],
+    [{ slot: 'moon' }, 'steps.0.slot', 'Choose a step from the list.'],
     [{ minutes: 'abc' }, 'steps.0.minutes', 'Minutes must be a number.'],
     [{ minutes: -5 }, 'steps.0.minutes', 'Minutes cannot be under 0.'],
     [{ sections: 2.5 }, 'steps.0.sections', 'Sections must be a whole number.'],

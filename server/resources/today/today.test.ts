@@ -189,7 +189,9 @@ describe('Today', () => {
     const [told] = await air();
     const says = (temperature: 'c' | 'f') =>
       airForWashDayInWords(told!, { product: String, units: { temperature } });
-    expect(says('c')).toMatch(/^Now at Haverlock: 20\.0 °C and 60 % humidity.* dew point 12\.0 °C, kind/);
+    expect(says('c')).toMatch(
+      /^Now at Haverlock: 20\.0 °C and 60 % humidity.* dew point 12\.0 °C, easy on curls/,
+    );
     expect(says('f')).toContain('53.6 °F');
     await begin(hours(-1));
     expect(await air()).toHaveLength(1);

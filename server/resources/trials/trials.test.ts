@@ -72,11 +72,11 @@ describe('a plan', () => {
     });
     expect(await refused({ arms: [a] })).toContainEqual({
       path: 'arms',
-      message: 'The design “whole heads, complete” has 2 to 6 arms.',
+      message: 'The design “whole heads, complete” has 2 to 6 options.',
     });
     expect(await refused({ washDays: 7 })).toContainEqual({
       path: 'washDays',
-      message: '7 wash days do not split evenly over 2 arms. Plan 6 or 8.',
+      message: '7 wash days do not split evenly over 2 options. Plan 6 or 8.',
     });
     expect(await refused({ plan: trial.plan.map((step) => ({ ...step, part: 'held' })) })).toContainEqual({
       path: 'plan',

@@ -49,7 +49,7 @@ function mustFollow(next: Clocks): void {
     ],
     [
       'revealAt',
-      'The reveal',
+      'The finished hair',
       next.revealAt,
       next.dryAt ?? next.washedAt ?? next.startedAt,
       'the hair was dry',

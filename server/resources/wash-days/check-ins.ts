@@ -14,16 +14,15 @@ import { recordAsTap } from './tap-record.ts';
 function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: Standing): void {
   const { timeZone } = day;
   const at = Date.parse(input.at);
-  if (at < Date.parse(day.startedAt))
-    throw atField('at', 'This look at the hair is before its wash day began.');
+  if (at < Date.parse(day.startedAt)) throw atField('at', 'This check-in is before its wash day began.');
   if (input.stage !== 'wear') return;
   if (day.revealAt === null)
-    throw atField('at', 'Wear is counted from the reveal. Record when the hair was revealed first.');
+    throw atField('at', 'Days are counted from the finished hair. Record first when it was finished.');
   const counted =
     at < Date.parse(day.revealAt)
       ? null
       : dayOfWear(localDate(day.revealAt, timeZone), localDate(input.at, timeZone));
-  if (counted === null) throw atField('at', 'This look at the hair is before the reveal.');
+  if (counted === null) throw atField('at', 'This check-in is before the hair was finished.');
   if (counted !== input.day)
     throw atField('at', `That moment is day ${counted} of wear, not day ${input.day}.`);
 }

@@ -51,10 +51,10 @@ export async function endWear(db: Db, id: string, end: v.InferOutput<typeof Wear
     if (day.revealAt === null)
       throw new Refusal(
         409,
-        'This hair was never revealed. Record the reveal, or abandon the wash day with its reason.',
+        'This hair was never finished. Record when it was, or abandon the wash day with its reason.',
       );
     if (Date.parse(end.at) < Date.parse(day.revealAt))
-      throw atField('at', 'The wear cannot end before the reveal. Check the time.');
+      throw atField('at', 'It cannot have ended before the hair was finished. Check the time.');
     await client.query(
       `update wash_step set status = 'skipped' where wash_day_id = $1 and status = 'waiting'`,
       [id],

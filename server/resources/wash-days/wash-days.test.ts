@@ -209,7 +209,7 @@ describe('looks at the hair', () => {
         .fields?.[0];
     expect(await at({ at: ago(48) })).toEqual({
       path: 'at',
-      message: 'This look at the hair is before its wash day began.',
+      message: 'This check-in is before its wash day began.',
     });
     expect(await at({ day: 3 })).toEqual({ path: 'at', message: 'That moment is day 1 of wear, not day 3.' });
     expect(await at({ at: '2999-01-01T00:00:00Z' })).toEqual({
@@ -221,7 +221,7 @@ describe('looks at the hair', () => {
       message: 'Only days of wear are counted; wet and cast have none.',
     });
     await bench.ask('PATCH', `/api/wash-days/${day.id}`, { revealAt: null });
-    expect((await at({}))?.message).toContain('Record when the hair was revealed first');
+    expect((await at({}))?.message).toContain('Record first when it was finished');
   });
 
   it('are refused with impossible values', async () => {

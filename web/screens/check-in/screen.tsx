@@ -23,14 +23,14 @@ import { readStage, usualMoment } from './look.ts';
 import { OutcomeTabs } from './outcome-tabs.tsx';
 import { RatingPad } from './rating-pad.tsx';
 
-export function Screen() {
+export function CheckInScreen() {
   const { id = '', stage = '' } = useParams();
   const look = readStage(stage);
   const day = useWashDay(id);
   const trial = useTrial(day.data?.trialId ?? 'new');
   const wearer = useWearer(day.data?.wearerId ?? 'new');
   if (day.error && day.isError) return <Failed error={day.error} retry={day.refetch} />;
-  if (!look) return <Failed error={new Error('There is no such look at the hair.')} />;
+  if (!look) return <Failed error={new Error('There is no such check-in.')} />;
   if (!day.data || !trial.data || !wearer.data) return <Loading what="the wash day" />;
   return (
     <CheckInSheet

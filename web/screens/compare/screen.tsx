@@ -37,7 +37,7 @@ import { ZoneDifference } from './zone-difference.tsx';
 
 const WearCurve = lazy(async () => ({ default: (await import('../../drawings/wear-curve.tsx')).WearCurve }));
 
-export function Screen() {
+export function ComparisonScreen() {
   const { id = '' } = useParams();
   const trial = useTrial(id);
   const shelf = useShelf();

@@ -10,7 +10,7 @@ import { BringIn, Nightly } from './backups.tsx';
 
 const link = 'underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus';
 
-export function Screen() {
+export function DataScreen() {
   return (
     <>
       <Heading title="Data">Everything is yours, on your own machine, in open formats.</Heading>

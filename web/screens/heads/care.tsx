@@ -1,7 +1,8 @@
 import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { Wearer } from '@sabor/contract/wearer';
-import { CARE, type CareKind, type CareStatus, careStatus } from '@sabor/core/hair/care';
+import { type CareStatus, careStatus } from '@sabor/core/hair/care';
+import { CARE, type CareKind } from '@sabor/core/hair/care-kinds';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { useState } from 'react';
 import { useChange } from '../../api/queries.ts';
@@ -68,7 +69,7 @@ export function Care({ wearer, file }: { wearer: Wearer; file: HairFile }) {
 function dueWords({ over, dueOn, calledBy }: CareStatus): { words: string; tone: 'due' | 'held' | 'plain' } {
   if (over === null || dueOn === null) return { words: 'never noted', tone: 'plain' };
   if (calledBy) return { words: `now, after ${HAIR_EVENTS[calledBy].label.toLowerCase()}`, tone: 'due' };
-  if (over > 0) return { words: `${over} ${over === 1 ? 'day' : 'days'} over`, tone: 'due' };
+  if (over > 0) return { words: `${over} ${over === 1 ? 'day' : 'days'} overdue`, tone: 'due' };
   return { words: over === 0 ? 'today' : `on ${showDate(dueOn)}`, tone: over === 0 ? 'due' : 'held' };
 }
 

@@ -41,7 +41,7 @@ const SHOWN = {
   ),
 } as Record<'evidence' | TraitName, { label: string }>;
 
-export function Screen() {
+export function ProfileScreen() {
   const { id = '' } = useParams();
   const wearer = useWearer(id);
   const file = useHairFile(id);

@@ -11,7 +11,7 @@ import { showLength, showShare } from '../../ui/show.ts';
 import { Failed, Heading, Loading, Nothing, Tag } from '../../ui/states.tsx';
 import { traitLook } from './trait-look.ts';
 
-export function Screen() {
+export function HeadsScreen() {
   const wearers = useWearers();
   const [archived, setArchived] = useState(false);
   if (wearers.isPending) return <Loading what="the heads" />;

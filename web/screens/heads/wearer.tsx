@@ -18,7 +18,7 @@ import { useSay } from '../../ui/undo.tsx';
 import { CurlsEditor } from './curls.tsx';
 import { traitLook } from './trait-look.ts';
 
-export function Screen() {
+export function WearerScreen() {
   const { id = 'new' } = useParams();
   const wearer = useWearer(id);
   if (id === 'new') return <WearerSheet key="new" />;

@@ -122,7 +122,7 @@ function SwapEffect({ laid, trial }: { laid: Laid; trial: TrialDetail }) {
   );
 }
 
-export function Screen() {
+export function LayOutScreen() {
   const { id = '' } = useParams();
   const trial = useTrial(id);
   const shelf = useShelf();

@@ -13,7 +13,7 @@ import { panelInWorker } from '../../workers/comparison.ts';
 import { panelRecord } from './panel-record.ts';
 
 /** A panel over several heads: each head's numbers, each arm's mean, and the test on the panel's own draw. */
-export function Screen() {
+export function PanelScreen() {
   const { id = '' } = useParams();
   const trials = useTrials();
   const wearers = useWearers();

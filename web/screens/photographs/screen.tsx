@@ -15,7 +15,7 @@ import { Camera } from './camera.tsx';
 const touch = 'min-h-16 flex-1 rounded-tag border border-ink/30 bg-sheet px-3 font-semibold';
 
 /** Photographs of one look at the hair, from fixed angles, each lined up by the last one from there. */
-export function Screen() {
+export function PhotographsScreen() {
   const { id = '', stage = '' } = useParams();
   const look = readStage(stage);
   const day = useWashDay(id);
@@ -32,7 +32,7 @@ export function Screen() {
   const file = useRef<HTMLInputElement>(null);
   const [asked, setAsked] = useState<Angle>('front');
   if (day.error && day.isError) return <Failed error={day.error} retry={day.refetch} />;
-  if (!look) return <Failed error={new Error('There is no such look at the hair.')} />;
+  if (!look) return <Failed error={new Error('There is no such check-in.')} />;
   if (!day.data || !wearer.data) return <Loading what="the photographs" />;
   const here = ({ stage: of, day: n }: Pick<Photograph, 'stage' | 'day'>) =>
     of === look.stage && n === look.day;

@@ -14,7 +14,7 @@ import { useSay } from '../../ui/undo.tsx';
 import { RoutineFindings } from './routine-findings.tsx';
 import { StepList } from './step-list.tsx';
 
-export function Screen() {
+export function RoutineScreen() {
   const { id = 'new' } = useParams();
   const routines = useRoutines();
   if (routines.isPending) return <Loading what="the routine" />;

@@ -10,7 +10,7 @@ import { Button, ButtonLink } from '../../ui/button.tsx';
 import { PutAway } from '../../ui/put-away.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 
-export function Screen() {
+export function RoutinesScreen() {
   const routines = useRoutines();
   const navigate = useNavigate();
   const [archived, setArchived] = useState(false);
@@ -54,7 +54,7 @@ export function Screen() {
                 <option value="">Start from a template …</option>
                 {STARTERS.map(({ name, note }) => (
                   <option key={name} value={name} title={note}>
-                    {name.replace(', starter', '')}
+                    {name.replace(', template', '')}
                   </option>
                 ))}
               </select>
@@ -74,8 +74,8 @@ export function Screen() {
         </Button>
       )}
       {routines.data.length === 0 && (
-        <Nothing title="No routine yet" action={<Button onClick={begin}>Begin from the starter</Button>}>
-          The starter is a plain wash-and-go; put your own products into it.
+        <Nothing title="No routine yet" action={<Button onClick={begin}>Start from the template</Button>}>
+          The template is a plain wash-and-go; put your own products into it.
         </Nothing>
       )}
       <ul className="space-y-6">

@@ -33,7 +33,7 @@ import { dewPointAhead, placeNow } from './start-asked.ts';
 import { UnknownNames } from './unknown-names.tsx';
 import { type Asked, useWhom } from './use-whom.ts';
 
-export function Screen() {
+export function LabelScreen() {
   const [search] = useSearchParams();
   const shelf = useShelf();
   const wearers = useWearers();

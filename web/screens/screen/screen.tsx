@@ -21,7 +21,7 @@ import { RulesTable } from './rules-table.tsx';
 import { dewPointAhead, placeNow } from './start-asked.ts';
 import { type Asked, useWeigh, useWhom } from './use-whom.ts';
 
-export function Screen() {
+export function ScreeningScreen() {
   const shelf = useShelf();
   const wearers = useWearers();
   if (shelf.isPending || wearers.isPending) return <Loading what="the shelf" />;

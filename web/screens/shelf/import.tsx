@@ -25,7 +25,7 @@ function openProductFile(): { file: Remote<ProductFile>; close: () => void } {
 }
 
 /** Products from a CSV: columns named, rows read and told one by one, then stored in parts. */
-export function Screen() {
+export function ShelfImportScreen() {
   const held = useRef<ReturnType<typeof openProductFile> | null>(null);
   const stopping = useRef(false);
   const settings = useSettings();

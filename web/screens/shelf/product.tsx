@@ -16,7 +16,7 @@ import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { Calibrate } from './calibrate.tsx';
 
-export function Screen() {
+export function ProductScreen() {
   const { id = 'new' } = useParams();
   const shelf = useShelf();
   const settingsKnown = useSettingsKnown();

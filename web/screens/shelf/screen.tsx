@@ -3,22 +3,71 @@ import type { Product, Shelf } from '@sabor/contract/shelf';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import { pricePer100Ml } from '@sabor/core/shelf/price';
 import { LABEL_HOLDS, ROLES, STAKES } from '@sabor/core/shelf/products';
-import { useState } from 'react';
+import { byNumber, byText, type SieveOf } from '@sabor/core/table/sift';
+import { keysOf } from '@sabor/core/vocabulary';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useSettings, useShelf } from '../../api/queries.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { PutAway } from '../../ui/put-away.tsx';
-import { showMoney, showVolume } from '../../ui/show.ts';
+import { showDate, showMoney, showVolume } from '../../ui/show.ts';
+import { SieveFields, useGrowing, useSieve } from '../../ui/sieve.tsx';
 import { Failed, Heading, Loading, Nothing, Tag } from '../../ui/states.tsx';
 import { LineEditor } from './line.tsx';
 
-export function Screen() {
+const perMl = ({ price, sizeMl }: Product) => (price === null || sizeMl === null ? null : price / sizeMl);
+const goodTo = ({ openedOn, monthsAfterOpening }: Product) => goodUntil(openedOn, monthsAfterOpening);
+const SORTS = [
+  { key: 'name', label: 'name' },
+  { key: 'price', label: 'price per 100 ml' },
+  { key: 'good', label: 'good until' },
+  { key: 'used', label: 'most used' },
+];
+const USES = keysOf(ROLES).map((key) => ({ key, label: ROLES[key].label }));
+const sieveOf = (lines: Shelf['lines']): SieveOf<Product> => {
+  const names = new Map(lines.map(({ id, name }) => [id, name]));
+  return {
+    text: ({ name, note, lineId, ingredients }) =>
+      [name, note, lineId === null ? '' : names.get(lineId), ingredients].join(' '),
+    facts: { use: ({ roles }) => roles },
+    sorts: {
+      name: (a, b) => byText(a.name, b.name),
+      price: (a, b) => byNumber(perMl(a), perMl(b)) || byText(a.name, b.name),
+      good: (a, b) => (goodTo(a) ?? '9').localeCompare(goodTo(b) ?? '9') || byText(a.name, b.name),
+      used: (a, b) => b.uses - a.uses || byText(a.name, b.name),
+    },
+  };
+};
+const NONE: Shelf = { lines: [], products: [] };
+
+export function ShelfScreen() {
   const shelf = useShelf();
   const [archived, setArchived] = useState(false);
+  const { lines, products } = shelf.data ?? NONE;
+  const here = useMemo(
+    () => products.filter((product) => (product.archivedAt !== null) === archived),
+    [products, archived],
+  );
+  const { sieve, set, shown } = useSieve(
+    here,
+    useMemo(() => sieveOf(lines), [lines]),
+    'name',
+  );
+  const { limit, end } = useGrowing(shown.length);
+  // Line by line, as much as is nearly in view.
+  const places = useMemo(() => {
+    const byLine = new Map<string | null, Product[]>();
+    for (const product of shown) byLine.set(product.lineId, [...(byLine.get(product.lineId) ?? []), product]);
+    let room = limit;
+    return [...lines.map(({ id }) => id), null].map((id) => {
+      const own = (byLine.get(id) ?? []).slice(0, Math.max(0, room));
+      room -= own.length;
+      return own;
+    });
+  }, [shown, lines, limit]);
   if (shelf.isPending) return <Loading what="the shelf" />;
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
-  const { lines, products } = shelf.data;
-  const shown = products.filter((product) => (product.archivedAt !== null) === archived);
+  const narrowed = shown.length < here.length;
   const away = [...products, ...lines].filter(({ archivedAt }) => archivedAt !== null).length;
   return (
     <>
@@ -34,8 +83,8 @@ export function Screen() {
           </>
         }
       >
-        What can be tested and what is held beside it. A product is archived, never deleted, so that old
-        trials keep their words.{' '}
+        What can be tested and what is kept the same beside it. A product is archived, never deleted, so that
+        old trials keep their words.{' '}
         <a className="underline underline-offset-4" href="/api/shelf.csv" download>
           Export the shelf as CSV
         </a>
@@ -53,17 +102,27 @@ export function Screen() {
           Two products for the same use are enough for a first comparison.
         </Nothing>
       )}
+      <SieveFields
+        sieve={sieve}
+        set={set}
+        sorts={SORTS}
+        facts={{ use: { label: 'Use as', options: USES } }}
+        shown={shown.length}
+        all={here.length}
+      />
       {[...lines.map((line) => ({ key: line.id, line })), { key: 'none', line: null }].map(
-        ({ key, line }) => (
+        ({ key, line }, i) => (
           <LineShelf
             key={key}
             line={line}
             archived={archived}
             bare={products.every((product) => product.lineId !== line?.id || product.archivedAt !== null)}
-            products={shown.filter((product) => product.lineId === (line?.id ?? null))}
+            products={places[i]!}
+            narrowed={narrowed}
           />
         ),
       )}
+      {end}
     </>
   );
 }
@@ -73,6 +132,7 @@ function LineShelf({
   archived,
   bare,
   products,
+  narrowed,
 }: {
   line: Shelf['lines'][number] | null;
   /** Whether what was put away is shown. */
@@ -80,9 +140,11 @@ function LineShelf({
   /** Whether no product of the line stands on the shelf, so that the line itself can be put away. */
   bare: boolean;
   products: readonly Product[];
+  /** Whether a search leaves some out: lines without any then say nothing. */
+  narrowed: boolean;
 }) {
   const lineAway = line !== null && line.archivedAt !== null;
-  if (products.length === 0 && (line === null || lineAway !== archived)) return null;
+  if (products.length === 0 && (line === null || narrowed || lineAway !== archived)) return null;
   return (
     <section className="mb-8" aria-label={line?.name ?? 'Without a line'}>
       <div className="mb-1 flex flex-wrap items-baseline gap-3">
@@ -94,7 +156,12 @@ function LineShelf({
       {products.length === 0 ? (
         <p className="text-soft">No product of this line here.</p>
       ) : (
-        <div className="overflow-x-auto">
+        <div
+          className="overflow-x-auto"
+          tabIndex={0}
+          role="region"
+          aria-label={`Products: ${line?.name ?? 'without a line'}`}
+        >
           <table className="w-full min-w-[46rem] text-left text-[0.95rem]">
             <thead className="text-sm text-soft">
               <tr className="border-b border-rule">
@@ -160,9 +227,9 @@ function ProductRow({ product }: { product: Product }) {
         {product.openedOn === null ? (
           <span className="text-soft">unopened</span>
         ) : last !== null && last < localToday() ? (
-          <Tag tone="stop">past {last}</Tag>
+          <Tag tone="stop">past {showDate(last)}</Tag>
         ) : (
-          <>good to {last ?? 'unknown'}</>
+          <>good until {last === null ? 'unknown' : showDate(last)}</>
         )}
       </td>
       <td className="py-1 text-right">

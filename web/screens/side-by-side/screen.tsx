@@ -24,7 +24,7 @@ function useSide(asked: string | null, trials: readonly { id: string }[], others
   return { trial, runs, key };
 }
 
-export function Screen() {
+export function SideBySideScreen() {
   const trials = useTrials();
   const shelf = useShelf();
   if (trials.isPending || shelf.isPending) return <Loading what="the wash days" />;

@@ -34,7 +34,7 @@ function wayTo(due: Due): { to: string; label: string } {
   }
 }
 
-export function Screen() {
+export function TodayScreen() {
   const today = useToday();
   const trials = useTrials();
   if (today.isPending || trials.isPending) return <Loading what="what is due" />;

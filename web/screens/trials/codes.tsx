@@ -10,7 +10,7 @@ import { Button } from '../../ui/button.tsx';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 
 /** Labels for plain bottles, and the key that the helper alone sees. */
-export function Screen() {
+export function CodesScreen() {
   const { id = '' } = useParams();
   const trial = useTrial(id);
   const [helper, setHelper] = useState(false);

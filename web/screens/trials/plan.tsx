@@ -25,7 +25,7 @@ import { PowerPart } from './power-part.tsx';
 import { RoutinePart } from './routine-part.tsx';
 import { ZonesThatCount } from './zones-that-count.tsx';
 
-export function Screen() {
+export function PlanScreen() {
   const { id = 'new' } = useParams();
   const trial = useTrial(id);
   const [search] = useSearchParams();
@@ -294,7 +294,7 @@ function PlanSheet({
       </div>
       <SheetFoot
         draft={draft}
-        save="Save the plan and draw the lot"
+        save="Save the plan and randomise"
         back={{ to: trial ? `/trials/${trial.id}` : '/trials', label: 'Not now' }}
       />
     </form>

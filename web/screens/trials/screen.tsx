@@ -1,20 +1,46 @@
 import { TRIAL_STATUSES, type Trial } from '@sabor/contract/trial';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import { useState } from 'react';
+import { byText, type SieveOf } from '@sabor/core/table/sift';
+import { keysOf } from '@sabor/core/vocabulary';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { useTrials } from '../../api/queries.ts';
 import { AllocationStrip } from '../../drawings/allocation-strip.tsx';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { PutAway } from '../../ui/put-away.tsx';
+import { SieveFields, useGrowing, useSieve } from '../../ui/sieve.tsx';
 import { Failed, Heading, Loading, Nothing, Tag } from '../../ui/states.tsx';
 
-export function Screen() {
+const SIEVE: SieveOf<Trial> = {
+  text: ({ question, wearerName, routineName, arms }) =>
+    [question, wearerName, routineName, ...arms.map(({ name }) => name)].join(' '),
+  facts: { status: ({ status }) => [status], whose: ({ wearerId }) => [wearerId] },
+  sorts: {
+    newest: (a, b) => b.createdAt.localeCompare(a.createdAt),
+    oldest: (a, b) => a.createdAt.localeCompare(b.createdAt),
+    question: (a, b) => byText(a.question, b.question),
+  },
+};
+const SORTS = [
+  { key: 'newest', label: 'newest first' },
+  { key: 'oldest', label: 'oldest first' },
+  { key: 'question', label: 'question' },
+];
+const STATUSES = keysOf(TRIAL_STATUSES).map((key) => ({ key, label: TRIAL_STATUSES[key].label }));
+
+export function TrialsScreen() {
   const trials = useTrials();
   const [archived, setArchived] = useState(false);
+  const here = useMemo(
+    () => (trials.data ?? []).filter((trial) => (trial.archivedAt !== null) === archived),
+    [trials.data, archived],
+  );
+  const { sieve, set, shown } = useSieve(here, SIEVE, 'newest');
+  const { limit, end } = useGrowing(shown.length);
   if (trials.isPending) return <Loading what="the trials" />;
   if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
   const away = trials.data.filter((trial) => trial.archivedAt !== null).length;
-  const shown = trials.data.filter((trial) => (trial.archivedAt !== null) === archived);
+  const wearers = new Map(here.map(({ wearerId, wearerName }) => [wearerId, wearerName]));
   return (
     <>
       <Heading
@@ -25,8 +51,7 @@ export function Screen() {
           </ButtonLink>
         }
       >
-        One question each: a routine held fixed, one step under test, options that come to wash days in random
-        order.
+        One question each: a routine kept the same, one step under test, options in random order.
       </Heading>
       {(away > 0 || archived) && (
         <Button look="quiet" className="mb-4" onClick={() => setArchived(!archived)}>
@@ -38,11 +63,23 @@ export function Screen() {
           It needs two products for the same use, a wearer and a routine.
         </Nothing>
       )}
+      <SieveFields
+        sieve={sieve}
+        set={set}
+        sorts={SORTS}
+        facts={{
+          status: { label: 'Status', options: STATUSES },
+          whose: { label: 'Whose', options: [...wearers].map(([key, label]) => ({ key, label })) },
+        }}
+        shown={shown.length}
+        all={here.length}
+      />
       <ul className="divide-y divide-rule border-y border-rule">
-        {shown.map((trial) => (
+        {shown.slice(0, limit).map((trial) => (
           <TrialRow key={trial.id} trial={trial} />
         ))}
       </ul>
+      {end}
     </>
   );
 }

@@ -21,7 +21,7 @@ import { IdeasPart } from './ideas-part.tsx';
 import { PanelPart } from './panel-part.tsx';
 import { WashDayList } from './wash-day-list.tsx';
 
-export function Screen() {
+export function TrialScreen() {
   const { id = '' } = useParams();
   const trial = useTrial(id);
   const shelf = useShelf();

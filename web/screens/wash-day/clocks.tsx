@@ -10,7 +10,7 @@ const CLOCKS = [
   { key: 'dry80At', label: '80 % dry', hint: 'If you noticed: it feeds the drying history.' },
   { key: 'dry90At', label: '90 % dry', hint: 'If you noticed.' },
   { key: 'dryAt', label: 'Dry', hint: 'When the hair was fully dry.' },
-  { key: 'revealAt', label: 'Revealed', hint: 'Cast broken or set taken down: day 1.' },
+  { key: 'revealAt', label: 'Hair finished', hint: 'Cast broken or set taken down: day 1.' },
 ] as const;
 type ClockKey = (typeof CLOCKS)[number]['key'];
 

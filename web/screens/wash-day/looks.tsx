@@ -65,7 +65,7 @@ export function Looks({
             : null;
           const may = open && (look.stage !== 'wear' || look.day! <= reached);
           const label = stageLabel(look.stage, look.day);
-          const verb = taken ? 'Change' : isDue(look) ? 'Look now' : 'Add';
+          const verb = taken ? 'Change' : isDue(look) ? 'Check in' : 'Add';
           return (
             <li
               key={label}
@@ -77,7 +77,7 @@ export function Looks({
                   ? `${taken.ratings.length} ratings${taken.curls.length ? `, ${taken.curls.length} curls` : ''}${primary === null ? '' : ` · ${OUTCOMES[trial.primary].label.toLowerCase()} ${primary.toFixed(1)}`}`
                   : look.stage === 'wear' && look.day! > reached
                     ? day.revealAt === null
-                      ? 'after the reveal'
+                      ? 'once the hair is finished'
                       : 'to come'
                     : isDue(look)
                       ? 'due'

@@ -4,7 +4,7 @@ import { Failed, Loading } from '../../ui/states.tsx';
 import { Conductor } from './conductor.tsx';
 import { DayPage } from './day-page.tsx';
 
-export function Screen() {
+export function WashDayScreen() {
   const { id = '' } = useParams();
   const [search] = useSearchParams();
   const day = useWashDay(id, true);

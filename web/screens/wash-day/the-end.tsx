@@ -88,7 +88,8 @@ export function TheEnd({
         {scale('patience')}
         <DayFigures day={day} daysSince={daysSince} products={products} dark />
         <p className="mt-4 text-lg text-paper/80">
-          Next: look at the hair wet, in the cast, and when it is revealed. Wear is counted from the reveal.
+          Next: check in while it is wet, in the cast, and once it is finished. Days are counted from the
+          finished hair.
         </p>
         <Link
           to={`/wash-days/${day.id}/photographs/wet`}

@@ -8,7 +8,7 @@ const air = { at: '2026-11-25T12:00:00Z', temperatureC: 20, humidity: 60, windMs
 describe('the weather in one line', () => {
   it('names the air, its dew point with the band, and the wind', () => {
     expect(airLine(air, DEFAULT_SETTINGS)).toBe(
-      '20.0 °C · 60 % humidity · dew point 12.0 °C, kind · wind 6.2 m/s (Beaufort 4)',
+      '20.0 °C · 60 % humidity · dew point 12.0 °C, easy on curls · wind 6.2 m/s (Beaufort 4)',
     );
   });
 
@@ -33,7 +33,7 @@ describe('the weather in one line', () => {
   it('sums a day up by its ranges', () => {
     const day = summarise([air, { ...air, temperatureC: 10, humidity: 80, windMs: 3 }])!;
     expect(spanLine(day, DEFAULT_SETTINGS)).toBe(
-      '10.0 to 20.0 °C · 70 % humidity · dew point 6.7 to 12.0 °C, kind · wind up to 6.2 m/s (Beaufort 4)',
+      '10.0 to 20.0 °C · 70 % humidity · dew point 6.7 to 12.0 °C, easy on curls · wind up to 6.2 m/s (Beaufort 4)',
     );
     expect(spanLine(summarise([air])!, DEFAULT_SETTINGS)).toMatch(/^20\.0 °C · 60 %/);
   });

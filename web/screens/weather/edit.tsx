@@ -3,7 +3,7 @@ import { useWeather } from '../../api/queries.ts';
 import { Failed, Loading } from '../../ui/states.tsx';
 import { PlaceSheet } from './place-sheet.tsx';
 
-export function Screen() {
+export function PlaceEditScreen() {
   const { id } = useParams();
   const weather = useWeather();
   if (id === undefined) return <PlaceSheet place={null} />;

@@ -24,7 +24,7 @@ const STRETCHES = {
   '365': { label: 'a year' },
 } as const;
 
-export function Screen() {
+export function PlaceScreen() {
   const { id = '' } = useParams();
   const weather = useWeather();
   if (weather.isPending) return <Loading what="the place" />;

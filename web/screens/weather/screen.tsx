@@ -10,7 +10,7 @@ import { Failed, Heading, Loading, Nothing, Tag } from '../../ui/states.tsx';
 import { Bands } from './bands.tsx';
 import { Stays } from './stays.tsx';
 
-export function Screen() {
+export function WeatherScreen() {
   const weather = useWeather();
   const [archived, setArchived] = useState(false);
   if (weather.isPending) return <Loading what="the weather" />;
