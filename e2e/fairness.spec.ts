@@ -24,7 +24,7 @@ test('a three-arm half-head is planned blind, told how many wash days it needs, 
     await page.getByRole('group', { name: arm }).getByLabel('Gel or foam (hold)').selectOption(product);
   await page.getByLabel(/^Blind: a helper/).check();
   await page.getByLabel('Cleanse is').selectOption('free');
-  await page.getByLabel('Optional: blot').check();
+  await page.getByLabel('Optional: towel-scrunch').check();
   await expect(page.getByRole('region', { name: 'What this plan can show' })).toContainText(
     '6 wash days can only hint, however large the difference.',
   );

@@ -133,7 +133,7 @@ test('build-up and the whole routine are read from the lists', async ({ page }) 
   await expect(page.getByRole('img', { name: /Build-up after \d+ wash days/ })).toBeVisible();
   await expect(page.getByText(/No clarify wanted|It feels coated from/)).toBeVisible();
   await expect(
-    page.getByText(/The arms of the newest trial began from ground that differs by/),
+    page.getByText(/The options of the newest trial started from build-up that differs by/),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Build-up feels 9' }).click();
   await expect(page.getByText(/^1 rating shifts what stays on this head by [1-3]\.\d\d times/)).toBeVisible();

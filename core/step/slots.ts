@@ -84,7 +84,7 @@ export const SLOTS = {
   },
   blot: {
     label: 'Towel-scrunch',
-    short: 'Blot',
+    short: 'Towel',
     says: 'Scrunch with a towel or a cotton shirt.',
     product: false,
     stays: false,

@@ -48,13 +48,13 @@ export function TodayScreen() {
     <>
       <Heading title="Today" kicker={showDate(localToday())} />
       {demo && read && (
-        <section className="mb-8 grid gap-6 rounded-tag bg-ink p-6 text-paper lg:grid-cols-[1fr_auto] lg:items-center">
+        <section className="no-print mb-8 grid gap-6 rounded-tag bg-ink p-6 text-paper lg:grid-cols-[1fr_auto] lg:items-center">
           <div>
             <h2 className="text-2xl">A hair room picks a gel for the damp coast</h2>
             <p className="mt-2 max-w-2xl text-paper/85">
-              This demo holds a finished trial: one wearer, two gels, eight wash days, everything else held
-              fixed. See which did better, on which days, and how sure that is. All names and numbers are made
-              up.
+              This demo holds a finished trial: one wearer, two gels, eight wash days, everything else kept
+              the same. See which did better, on which days, and how sure that is. All names and numbers are
+              made up.
             </p>
           </div>
           <div className="flex flex-wrap gap-3">

@@ -70,8 +70,9 @@ function Amend({ trial }: { trial: TrialDetail }) {
         >
           <Dialog.Title className="mb-2 text-2xl">Change the plan (goes on record)</Dialog.Title>
           <p className="mb-4 text-soft">
-            It was locked when the first wash day began. An amendment stands beside it for good, with its date
-            and reason. Design, arms, wash days and lot cannot be amended: end the trial and plan another.
+            The plan was locked when the first wash day began. Each change is kept for good, with its date and
+            reason. Design, options, number of wash days and random order cannot be changed: end the trial and
+            plan another.
           </p>
           <form
             className="space-y-4"

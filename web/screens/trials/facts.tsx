@@ -41,7 +41,7 @@ export function Facts({ trial }: { trial: Trial }) {
     ['Days worn, each', `${trial.wearDays} ${trial.wearDays === 1 ? 'day' : 'days'}`],
     ['Zones that count', String(trial.weights.length)],
     ['Design', DESIGNS[trial.design].label],
-    ['Checks', trial.looks === 2 ? 'two: half-way, end' : 'one, at the end'],
+    ['Tested', trial.looks === 2 ? 'half-way and at the end' : 'once, at the end'],
     ['Rating', trial.blind ? 'blind' : 'not blind'],
     ...(trial.cadenceDays === null ? [] : [['Wash to wash', `${trial.cadenceDays} days`]]),
   ];

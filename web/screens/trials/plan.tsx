@@ -207,12 +207,12 @@ function PlanSheet({
       onSubmit={async (event) => {
         event.preventDefault();
         if (!(await draft.save(save))) return;
-        say('The plan is saved and its lot is drawn.');
+        say('The plan is saved and its order is randomised.');
         void navigate(`/trials/${value.id}`);
       }}
     >
       <Heading kicker="Trials" title={trial ? 'Change the plan' : 'Plan a trial'}>
-        Hold everything still, change one thing, let the lot decide the order.
+        Keep everything the same, change one thing, and let chance decide the order.
       </Heading>
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.7fr_1fr]">
         <div className="space-y-10">

@@ -89,7 +89,7 @@ function TrialRow({ trial }: { trial: Trial }) {
     <li className="grid gap-x-8 gap-y-2 py-5 md:grid-cols-[1fr_auto]">
       <div>
         <p className="flex flex-wrap items-center gap-2 text-sm text-soft">
-          {trial.wearerName} · {OUTCOMES[trial.primary].label.toLowerCase()} first
+          {trial.wearerName} · {OUTCOMES[trial.primary].label.toLowerCase()}
           <Tag tone={trial.endedAt ? 'plain' : 'held'}>{TRIAL_STATUSES[trial.status].label}</Tag>
           {!trial.attainable.decides && trial.panelId === null && <Tag tone="due">can only hint</Tag>}
         </p>

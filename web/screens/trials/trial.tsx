@@ -100,8 +100,8 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
           The wash days, step by step
         </h2>
         <p className="mb-3 text-soft">
-          The green band is held. {OUTCOMES[trial.primary].label} is judged on what stands out in the option’s
-          colour.
+          The green band is what stays the same. {OUTCOMES[trial.primary].label} is judged on what stands out
+          in the option’s colour.
         </p>
         <RibbonStack caption="Planned and actual wash days" columns={columns} rows={rows} />
       </section>
