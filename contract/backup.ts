@@ -31,17 +31,19 @@ export const BackupFolder = v.object({
 });
 
 /** The nightly backups as they stand. */
-export interface NightlyBackup {
-  folder: string | null;
+export const NightlyBackup = v.strictObject({
+  folder: v.nullable(v.string()),
   /** The newest that was written, read back and found the same. */
-  last: { at: string; bytes: number } | null;
-  kept: number;
+  last: v.nullable(v.strictObject({ at: v.string(), bytes: v.number() })),
+  kept: v.number(),
   /** What went wrong the last time; null when it went well. */
-  problem: string | null;
-}
+  problem: v.nullable(v.string()),
+});
+export type NightlyBackup = v.InferOutput<typeof NightlyBackup>;
 
-export interface BackupState {
+export const BackupState = v.strictObject({
   /** Nothing is stored yet: a backup may be read in. */
-  empty: boolean;
-  nightly: NightlyBackup;
-}
+  empty: v.boolean(),
+  nightly: NightlyBackup,
+});
+export type BackupState = v.InferOutput<typeof BackupState>;

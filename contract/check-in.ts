@@ -3,7 +3,7 @@ import { OUTCOMES, RATING_RANGE } from '@sabor/core/outcomes/outcomes';
 import { STAGES } from '@sabor/core/outcomes/stages';
 import * as v from 'valibot';
 import { eachOnce, id, note, number, oneOf, pastDate, pastMoment, positive, whole } from './fields.ts';
-import type { AttachedAir } from './weather.ts';
+import { AttachedAir } from './weather.ts';
 
 export const RatingInput = v.object({
   outcome: oneOf(OUTCOMES, 'an outcome'),
@@ -73,17 +73,20 @@ export type EventInput = v.InferInput<typeof EventInput>;
 
 export type WearEvent = v.InferOutput<typeof EventInput>;
 
-export interface CheckIn {
-  id: string;
-  washDayId: string;
-  stage: keyof typeof STAGES;
-  day: number | null;
-  at: string;
-  note: string;
+export const CheckIn = v.strictObject({
+  id,
+  washDayId: id,
+  stage: oneOf(STAGES, 'a stage'),
+  day: v.nullable(v.number()),
+  at: v.string(),
+  note: v.string(),
   /** Empty where the tester rated. */
-  rater: string;
+  rater: v.string(),
   /** The reading nearest to the look at the wearer's place. */
-  air: AttachedAir | null;
-  ratings: { outcome: keyof typeof OUTCOMES; zoneId: string | null; value: number }[];
-  curls: { curlId: string; restingMm: number; stretchedMm: number }[];
-}
+  air: v.nullable(AttachedAir),
+  ratings: v.array(
+    v.strictObject({ outcome: oneOf(OUTCOMES, 'an outcome'), zoneId: v.nullable(id), value: v.number() }),
+  ),
+  curls: v.array(v.strictObject({ curlId: id, restingMm: v.number(), stretchedMm: v.number() })),
+});
+export type CheckIn = v.InferOutput<typeof CheckIn>;

@@ -121,3 +121,18 @@ export const pastMoment = v.pipe(
     'This time is in the future. Give now or earlier.',
   ),
 );
+
+/** What a schema of input makes of its fields once stored: nothing is left out any more. */
+type Stored<E> = { [K in keyof E]: E[K] extends v.OptionalSchema<infer S, infer _> ? S : E[K] };
+
+/** The fields of an input as answers carry them: what could be left out when it was sent is there. */
+export const asStored = <E extends v.ObjectEntries>(entries: E) =>
+  Object.fromEntries(
+    Object.entries(entries).map(([key, schema]) => [
+      key,
+      schema.type === 'optional' ? (schema as v.OptionalSchema<v.GenericSchema, undefined>).wrapped : schema,
+    ]),
+  ) as Stored<E>;
+
+/** What every record of its own carries beside what was entered. */
+export const kept = { archivedAt: v.nullable(v.string()), version: v.number() };

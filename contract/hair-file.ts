@@ -1,12 +1,12 @@
-import type { CareKind } from '@sabor/core/hair/care-kinds';
+import { CARE } from '@sabor/core/hair/care-kinds';
 import type { DryingRun } from '@sabor/core/hair/drying';
-import { HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
+import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
 import { AVOIDED, DISLIKES, SCHOOLS, WISHES } from '@sabor/core/hair/wishes';
 import { readAllergy, UNKNOWN_ALLERGY } from '@sabor/core/ingredients/allergy';
 import * as v from 'valibot';
-import { id, name, nearDate, note, number, oneOf, pastDate, whole } from './fields.ts';
-import type { HairMeasure } from './hair-measure.ts';
+import { asStored, date, id, name, nearDate, note, number, oneOf, pastDate, whole } from './fields.ts';
+import { HairMeasureInput } from './hair-measure.ts';
 
 /** One result of a porosity test, on a zone or the whole head. Measured tests carry a value, the others an outcome. */
 export const HairTestInput = v.pipe(
@@ -59,29 +59,6 @@ export const HairEventInput = v.object({
 export type HairEventInput = v.InferInput<typeof HairEventInput>;
 export type HairEvent = v.InferOutput<typeof HairEventInput>;
 
-export interface HairFile {
-  tests: HairTest[];
-  events: HairEvent[];
-  measures: HairMeasure[];
-  /** What wash days add to the history: the dates of the washes, and care that their products did. */
-  washedOn: string[];
-  washCare: { kind: HairEventKind; on: string }[];
-  /** The wearer's own days between care; null where it is switched off. */
-  cadence: Partial<Record<CareKind, number | null>>;
-  drying: DryingRun[];
-  wishes: Wishes;
-  /** The tester's own weight of screening rules for this wearer; 0 is switched off. */
-  ruleWeights: Record<string, number>;
-  /** Trials planned or running on this head, with the wash days still to come. */
-  ahead: {
-    id: string;
-    question: string;
-    status: 'planned' | 'running';
-    washDaysLeft: number;
-    wearDays: number;
-  }[];
-}
-
 /** What a wearer wants of a wash day, and what is kept away from them. */
 export const WishesInput = v.pipe(
   v.object({
@@ -118,7 +95,44 @@ export const WishesInput = v.pipe(
   ),
 );
 export type WishesInput = v.InferInput<typeof WishesInput>;
-export type Wishes = v.InferOutput<typeof WishesInput> & { version: number };
+export const Wishes = v.strictObject({ ...WishesInput.entries, version: v.number() });
+export type Wishes = v.InferOutput<typeof Wishes>;
+
+const minutes = v.nullable(v.number());
+const DryingAnswer = v.strictObject({
+  washDayId: id,
+  on: date,
+  style: v.string(),
+  method: v.string(),
+  minutes: v.strictObject({ eighty: minutes, ninety: minutes, dry: minutes }),
+  deficitHpa: v.nullable(v.number()),
+}) satisfies v.GenericSchema<unknown, DryingRun>;
+
+export const HairFile = v.strictObject({
+  tests: v.array(v.strictObject(asStored(HairTestInput.entries))),
+  events: v.array(v.strictObject(asStored(HairEventInput.entries))),
+  measures: v.array(HairMeasureInput),
+  /** What wash days add to the history: the dates of the washes, and care that their products did. */
+  washedOn: v.array(date),
+  washCare: v.array(v.strictObject({ kind: oneOf(HAIR_EVENTS, 'what happened'), on: date })),
+  /** The wearer's own days between care; null where it is switched off. */
+  cadence: v.record(oneOf(CARE, 'a kind of care'), v.nullable(v.number())),
+  drying: v.array(DryingAnswer),
+  wishes: Wishes,
+  /** The tester's own weight of screening rules for this wearer; 0 is switched off. */
+  ruleWeights: v.record(v.string(), v.number()),
+  /** Trials planned or running on this head, with the wash days still to come. */
+  ahead: v.array(
+    v.strictObject({
+      id,
+      question: v.string(),
+      status: v.picklist(['planned', 'running']),
+      washDaysLeft: v.number(),
+      wearDays: v.number(),
+    }),
+  ),
+});
+export type HairFile = v.InferOutput<typeof HairFile>;
 
 export const CadenceInput = v.object({
   everyDays: v.nullable(whole('The days between', 1, 730)),

@@ -1,6 +1,6 @@
 import { GROUPS } from '@sabor/core/ingredients/facts';
 import * as v from 'valibot';
-import { number, oneOf } from './fields.ts';
+import { date, id, number, oneOf } from './fields.ts';
 
 /** A name the dictionary does not know, as the tester classified it. */
 export const OwnIngredientInput = v.pipe(
@@ -33,9 +33,10 @@ export type OwnIngredient = v.InferOutput<typeof OwnIngredientInput>;
 export const RuleWeightInput = v.object({ weight: number('The weight of a rule', 0, 3) });
 
 /** What wash days have put on a head: every product used, in order, with its grams where the dose was measured. */
-export interface LedgerWashDay {
-  on: string;
-  armId: string;
-  trialId: string;
-  steps: { productId: string; grams: number | null }[];
-}
+export const LedgerWashDay = v.strictObject({
+  on: date,
+  armId: id,
+  trialId: id,
+  steps: v.array(v.strictObject({ productId: id, grams: v.nullable(v.number()) })),
+});
+export type LedgerWashDay = v.InferOutput<typeof LedgerWashDay>;

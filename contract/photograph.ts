@@ -1,5 +1,5 @@
-import { ANGLES, type Angle } from '@sabor/core/basin/angles';
-import { STAGES, type Stage } from '@sabor/core/outcomes/stages';
+import { ANGLES } from '@sabor/core/basin/angles';
+import { STAGES } from '@sabor/core/outcomes/stages';
 import * as v from 'valibot';
 import { id, oneOf, pastMoment, whole } from './fields.ts';
 
@@ -38,23 +38,14 @@ export const PhotographInput = v.pipe(
 export type PhotographInput = v.InferOutput<typeof PhotographInput>;
 
 /** A photograph as its wash day lists it; `received` bytes of `size` are stored. */
-export interface Photograph {
-  id: string;
-  stage: Stage;
-  day: number | null;
-  angle: Angle;
-  takenAt: string;
-  width: number;
-  height: number;
-  size: number;
-  received: number;
-}
+const { washDayId: _day, type: _type, ...listed } = PhotographInput.entries;
+export const Photograph = v.strictObject({ ...listed, received: v.number() });
+export type Photograph = v.InferOutput<typeof Photograph>;
 
 /** How much of a photograph the server has. */
-export interface PhotographReceived {
-  received: number;
-  size: number;
-}
+export const PhotographReceived = v.strictObject({ received: v.number(), size: v.number() });
+export type PhotographReceived = v.InferOutput<typeof PhotographReceived>;
 
 /** The last whole photograph of a head from each angle, to line the next one up by. */
-export type Ghosts = Partial<Record<Angle, string>>;
+export const Ghosts = v.record(oneOf(ANGLES, 'an angle'), v.string());
+export type Ghosts = v.InferOutput<typeof Ghosts>;

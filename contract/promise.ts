@@ -1,36 +1,9 @@
-import type { Gravity } from '@sabor/core/fairness/gravity';
-import type { SettingKey, SettingValue } from '@sabor/core/step/settings';
-import type { Slot } from '@sabor/core/step/slots';
+import { SETTINGS, type SettingValue } from '@sabor/core/step/settings';
+import { SLOTS } from '@sabor/core/step/slots';
+import { keysOf } from '@sabor/core/vocabulary';
 import * as v from 'valibot';
 import { id, note, oneOf } from './fields.ts';
 import { fields, PlanStepInput } from './trial.ts';
-
-/** Something promised that was changed after the first wash day, with its reason. */
-export interface Amendment {
-  id: string;
-  at: string;
-  washDaysDone: number;
-  /** The step it changed; null for the trial itself. */
-  slot: Slot | null;
-  changes: Change[];
-  reason: string;
-}
-
-/** One thing that was changed: a field of the trial, or a setting of the step. */
-export type Change =
-  | { setting: Amendable | SettingKey; was: SettingValue; becomes: SettingValue }
-  /** As it was told by an earlier Sabor, which kept no more than the words. */
-  | { setting: 'told'; was: string; becomes: string };
-
-/** A difference the tester judged otherwise than the rules. Without a wash day it stands for the trial's arms. */
-export interface Overrule {
-  id: string;
-  washDayId: string | null;
-  difference: string;
-  gravity: Gravity;
-  reason: string;
-  at: string;
-}
 
 export const OverruleInput = v.object({
   id,
@@ -40,6 +13,10 @@ export const OverruleInput = v.object({
   reason: v.pipe(note, v.trim(), v.nonEmpty('Say why; it stays on record.')),
 });
 export type OverruleInput = v.InferInput<typeof OverruleInput>;
+
+/** A difference the tester judged otherwise than the rules. Without a wash day it stands for the trial's arms. */
+export const Overrule = v.strictObject({ ...OverruleInput.entries, at: v.string() });
+export type Overrule = v.InferOutput<typeof Overrule>;
 
 export const AMENDABLE = {
   question: { label: 'the question' },
@@ -51,6 +28,31 @@ export const AMENDABLE = {
   cadenceDays: { label: 'the days from wash to wash' },
 } as const;
 export type Amendable = keyof typeof AMENDABLE;
+
+const value = v.custom<SettingValue>((found) => found !== undefined);
+/** One thing that was changed: a field of the trial, or a setting of the step. */
+export const Change = v.variant('setting', [
+  v.strictObject({
+    setting: v.picklist([...keysOf(AMENDABLE), ...keysOf(SETTINGS)]),
+    was: value,
+    becomes: value,
+  }),
+  /** As it was told by an earlier Sabor, which kept no more than the words. */
+  v.strictObject({ setting: v.literal('told'), was: v.string(), becomes: v.string() }),
+]);
+export type Change = v.InferOutput<typeof Change>;
+
+/** Something promised that was changed after the first wash day, with its reason. */
+export const Amendment = v.strictObject({
+  id,
+  at: v.string(),
+  washDaysDone: v.number(),
+  /** The step it changed; null for the trial itself. */
+  slot: v.nullable(oneOf(SLOTS, 'a step')),
+  changes: v.array(Change),
+  reason: v.string(),
+});
+export type Amendment = v.InferOutput<typeof Amendment>;
 
 export const AmendmentInput = v.pipe(
   v.object({

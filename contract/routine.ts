@@ -14,7 +14,7 @@ import {
 } from '@sabor/core/step/settings';
 import { SLOTS } from '@sabor/core/step/slots';
 import * as v from 'valibot';
-import { eachOnce, id, name, note, oneOf, positive, whole } from './fields.ts';
+import { asStored, eachOnce, id, kept, name, note, oneOf, positive, whole } from './fields.ts';
 
 const amount = positive('The dose', 500);
 const measured = {
@@ -82,6 +82,13 @@ export const settings = {
   extra,
 };
 
+/** What a trial does with a step: keep it as planned, put it under test, or let it vary. */
+export const STEP_PARTS = {
+  held: { label: 'kept the same' },
+  tested: { label: 'tested' },
+  free: { label: 'may vary' },
+} as const;
+
 export const StepInput = v.object({
   id,
   slot: oneOf(SLOTS, 'a step'),
@@ -104,4 +111,5 @@ export const RoutineInput = v.object({
 export type RoutineInput = v.InferInput<typeof RoutineInput>;
 
 export type Step = v.InferOutput<typeof StepInput>;
-export type Routine = v.InferOutput<typeof RoutineInput> & { archivedAt: string | null; version: number };
+export const Routine = v.strictObject({ ...asStored(RoutineInput.entries), ...kept });
+export type Routine = v.InferOutput<typeof Routine>;

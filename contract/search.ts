@@ -20,10 +20,11 @@ export const SearchInput = v.object({
   ),
 });
 
-export interface Found {
-  kind: FoundKind;
-  id: string;
-  title: string;
+export const Found = v.strictObject({
+  kind: v.picklist(Object.keys(FOUND_KINDS) as FoundKind[]),
+  id: v.string(),
+  title: v.string(),
   /** Where the words stand: a piece of the note or list around them; empty where it is the title. */
-  where: string;
-}
+  where: v.string(),
+});
+export type Found = v.InferOutput<typeof Found>;

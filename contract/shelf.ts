@@ -1,7 +1,19 @@
-import type { Measure } from '@sabor/core/doses/measures';
+import { MEASURES } from '@sabor/core/doses/measures';
 import { LABEL_HOLDS, ROLES, STAKES } from '@sabor/core/shelf/products';
 import * as v from 'valibot';
-import { eachOnce, id, name, note, number, oneOf, pastDate, positive, whole } from './fields.ts';
+import {
+  asStored,
+  eachOnce,
+  id,
+  kept,
+  name,
+  note,
+  number,
+  oneOf,
+  pastDate,
+  positive,
+  whole,
+} from './fields.ts';
 
 export const LineInput = v.object({
   id,
@@ -67,24 +79,20 @@ export const CalibrationInput = v.object({
 });
 export type CalibrationInput = v.InferInput<typeof CalibrationInput>;
 
-export interface Line {
-  id: string;
-  name: string;
-  note: string;
-  archivedAt: string | null;
-  version: number;
-}
+export const Line = v.strictObject({ ...asStored(LineInput.entries), ...kept });
+export type Line = v.InferOutput<typeof Line>;
 
-export type Product = v.InferOutput<typeof ProductInput> & {
-  archivedAt: string | null;
-  version: number;
+export const Product = v.strictObject({
+  ...asStored(ProductInput.entries),
+  ...kept,
   /** How many trials, routines and wash days name this product. */
-  uses: number;
+  uses: v.number(),
   /** Measures of this product that were weighed: grams of each repeat. */
-  calibrations: { measure: Measure; grams: number[]; at: string }[];
-};
+  calibrations: v.array(
+    v.strictObject({ measure: oneOf(MEASURES, 'a measure'), grams: v.array(v.number()), at: v.string() }),
+  ),
+});
+export type Product = v.InferOutput<typeof Product>;
 
-export interface Shelf {
-  lines: Line[];
-  products: Product[];
-}
+export const Shelf = v.strictObject({ lines: v.array(Line), products: v.array(Product) });
+export type Shelf = v.InferOutput<typeof Shelf>;

@@ -8,7 +8,7 @@ import * as v from 'valibot';
 import { Ratings } from './check-in.ts';
 import { id, moment, note, number, oneOf, pastDate, pastMoment, whole } from './fields.ts';
 import { settings } from './routine.ts';
-import { STEP_STATUSES, type WashDay, WashDayChange } from './wash-day.ts';
+import { STEP_STATUSES, WashDay, WashDayChange } from './wash-day.ts';
 
 /** What may be said of a step in one tap; what is left out stays as it is. */
 export const StepSet = v.partial(
@@ -132,14 +132,15 @@ export const TapsInput = v.object({
   taps: v.pipe(v.array(v.unknown()), v.maxLength(TAP_LIMIT, `Send at most ${TAP_LIMIT} taps at once.`)),
 });
 
-export interface TapsHeard {
-  day: WashDay;
+export const TapsHeard = v.strictObject({
+  day: WashDay,
   /** Taps that are stored or were refused; the device need not send them again. */
-  heard: string[];
-  refused: { id: string; detail: string }[];
+  heard: v.array(v.string()),
+  refused: v.array(v.strictObject({ id: v.string(), detail: v.string() })),
   /** By how much the device's clock is ahead, ms; 0 where it is right. */
-  clockAheadMs: number;
-}
+  clockAheadMs: v.number(),
+});
+export type TapsHeard = v.InferOutput<typeof TapsHeard>;
 
 /** A tap the server could not take, and why. */
 export type RefusedTap = TapsHeard['refused'][number];

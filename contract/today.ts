@@ -1,54 +1,92 @@
 import type { AirFacts } from '@sabor/core/climate/air-ahead';
-import type { CareKind } from '@sabor/core/hair/care-kinds';
-import type { HairEventKind } from '@sabor/core/hair/history';
-import type { Stage } from '@sabor/core/outcomes/stages';
+import { CARE } from '@sabor/core/hair/care-kinds';
+import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { STAGES } from '@sabor/core/outcomes/stages';
+import * as v from 'valibot';
+import { date, id, oneOf } from './fields.ts';
 
 /** A wash day of a trial that something is due of. */
-interface OfTrial {
-  trialId: string;
-  question: string;
-  wearerName: string;
+const ofTrial = {
+  trialId: id,
+  question: v.string(),
+  wearerName: v.string(),
   /** The wash day's number, from 1, and how many are planned. */
-  number: number;
-  of: number;
-}
-interface OfDay extends OfTrial {
-  washDayId: string;
-}
+  number: v.number(),
+  of: v.number(),
+};
+const ofDay = { ...ofTrial, washDayId: id };
 
 /** What waits for the tester, most pressing first. */
-export type Due =
-  | ({ kind: 'continue wash day' | 'end wear' } & OfDay)
-  | ({ kind: 'start wash day'; begun: boolean } & OfTrial)
-  | ({ kind: 'check-in'; stage: Stage; day: number | null } & OfDay)
+export const Due = v.variant('kind', [
+  v.strictObject({ kind: v.picklist(['continue wash day', 'end wear']), ...ofDay }),
+  v.strictObject({ kind: v.literal('start wash day'), begun: v.boolean(), ...ofTrial }),
+  v.strictObject({
+    kind: v.literal('check-in'),
+    stage: oneOf(STAGES, 'a stage'),
+    day: v.nullable(v.number()),
+    ...ofDay,
+  }),
   /** What protects the hair tonight; `setWaits` where a set goes on drying. */
-  | ({ kind: 'night'; setWaits: boolean } & OfDay)
-  | { kind: 'read'; trialId: string; question: string }
-  | {
-      kind: 'care';
-      wearerId: string;
-      wearerName: string;
-      /** Each kind of care that is due, the days it is overdue, and what called for it before its time. */
-      care: { kind: CareKind; over: number; calledBy: HairEventKind | null }[];
-    }
-  /** A bottle near or past the last day (yyyy-mm-dd) of its period after opening. */
-  | { kind: 'bottle'; productId: string; productName: string; last: string; past: boolean };
+  v.strictObject({ kind: v.literal('night'), setWaits: v.boolean(), ...ofDay }),
+  v.strictObject({ kind: v.literal('read'), trialId: id, question: v.string() }),
+  v.strictObject({
+    kind: v.literal('care'),
+    wearerId: id,
+    wearerName: v.string(),
+    /** Each kind of care that is due, the days it is overdue, and what called for it before its time. */
+    care: v.array(
+      v.strictObject({
+        kind: oneOf(CARE, 'a kind of care'),
+        over: v.number(),
+        calledBy: v.nullable(oneOf(HAIR_EVENTS, 'what happened')),
+      }),
+    ),
+  }),
+  /** A bottle near or past the last day of its period after opening. */
+  v.strictObject({
+    kind: v.literal('bottle'),
+    productId: id,
+    productName: v.string(),
+    last: date,
+    past: v.boolean(),
+  }),
+]);
+export type Due = v.InferOutput<typeof Due>;
+
+const celsius = v.number();
+const span = { lowC: celsius, highC: celsius };
+const Air = v.strictObject({
+  now: v.nullable(
+    v.strictObject({
+      temperatureC: celsius,
+      humidity: v.number(),
+      regain: v.nullable(v.number()),
+      windMs: v.nullable(v.number()),
+    }),
+  ),
+  usual: v.nullable(v.strictObject({ ...span, humidity: v.number() })),
+  dewPoint: v.nullable(v.strictObject({ celsius, label: v.string(), says: v.string() })),
+  next: v.nullable(v.strictObject(span)),
+  met: v.nullable(v.strictObject({ ...span, apart: v.nullable(v.picklist(['drier', 'damper'])) })),
+}) satisfies v.GenericSchema<unknown, AirFacts>;
 
 /** What the air means for a wash day that waits or is under way. */
-export interface AirForWashDay {
-  trialId: string;
-  question: string;
-  wearerName: string;
+export const AirForWashDay = v.strictObject({
+  trialId: id,
+  question: v.string(),
+  wearerName: v.string(),
   /** Null while Sabor does not know where the wearer is. */
-  place: { id: string; name: string } | null;
+  place: v.nullable(v.strictObject({ id, name: v.string() })),
   /** Null where nothing is known of it. */
-  air: AirFacts | null;
-}
+  air: v.nullable(Air),
+});
+export type AirForWashDay = v.InferOutput<typeof AirForWashDay>;
 
-export interface Today {
-  due: Due[];
-  air: AirForWashDay[];
+export const Today = v.strictObject({
+  due: v.array(Due),
+  air: v.array(AirForWashDay),
   /** True when this Sabor still holds nothing of its own. */
-  empty: boolean;
-  demo: boolean;
-}
+  empty: v.boolean(),
+  demo: v.boolean(),
+});
+export type Today = v.InferOutput<typeof Today>;

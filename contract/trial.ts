@@ -1,20 +1,8 @@
-import type { MEASURES } from '@sabor/core/doses/measures';
-import type { Reach } from '@sabor/core/inference/reach';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import type { Slot } from '@sabor/core/step/slots';
 import { DESIGNS, designOf, designProblem } from '@sabor/core/trial/designs';
 import * as v from 'valibot';
 import { eachOnce, id, name, note, number, oneOf, positive, whole } from './fields.ts';
-import type { Amendment, Overrule } from './promise.ts';
-import { Dose, StepInput, settings } from './routine.ts';
-import type { DoseFelt, WashDay } from './wash-day.ts';
-
-/** What a trial does with a step: keep it as planned, put it under test, or let it vary. */
-export const STEP_PARTS = {
-  held: { label: 'kept the same' },
-  tested: { label: 'tested' },
-  free: { label: 'may vary' },
-} as const;
+import { Dose, STEP_PARTS, StepInput, settings } from './routine.ts';
 
 export const PlanStepInput = v.object({
   ...StepInput.entries,
@@ -232,12 +220,6 @@ export const TRIAL_STATUSES = {
 } as const;
 export type TrialStatus = keyof typeof TRIAL_STATUSES;
 
-/** Arms of a wash day's two halves; the same twice for a whole head. */
-export interface Lot {
-  left: string;
-  right: string;
-}
-
 /** Heads that run the same trial beside its own wearer. */
 export const PanelInput = v.object({
   id,
@@ -256,67 +238,5 @@ export const GuessInput = v.object({
 });
 export type GuessInput = v.InferInput<typeof GuessInput>;
 
-/** What a helper fills into the bottle with a code. */
-export interface KeyEntry {
-  code: number;
-  name: string;
-  fills: { slot: Slot; product: string | null; dose: v.InferOutput<typeof Dose> | null }[];
-}
-
-/** Doses of a product tried on one head, oldest first, as its run-ins went. */
-export interface DoseRun {
-  productId: string;
-  measure: keyof typeof MEASURES;
-  tried: { amount: number; felt: DoseFelt }[];
-}
-
 export type PlanStep = v.InferOutput<typeof PlanStepInput>;
 export type Arm = v.InferOutput<typeof ArmInput>;
-
-export type Trial = Fields & {
-  status: TrialStatus;
-  alpha: number;
-  /** What its plan can reach. */
-  attainable: Reach;
-  createdAt: string;
-  startedAt: string | null;
-  endedAt: string | null;
-  endReason: string | null;
-  archivedAt: string | null;
-  version: number;
-  wearerName: string;
-  /** Arms by position; null where still sealed. */
-  allocation: (Lot | null)[];
-  /** The seed the allocation was drawn from, once nothing is sealed any more. */
-  seed: number | null;
-  /** Wash days run or under way, abandoned ones left out. */
-  washDaysDone: number;
-  /** Arms go by codes until the key is opened: in the order of those, or of two factors that begin with the lowest. */
-  masked: boolean;
-  /** Code on the bottle of each arm, by its id; empty until a blind trial begins. */
-  codes: Record<string, number>;
-  /** While masked, what is under test, in alphabetical order. */
-  underTest: string[];
-  lookedAt: string | null;
-  keyOpenedAt: string | null;
-  outcomesShownAt: string | null;
-  /** The panel over several heads it belongs to, and which row of the panel's squares it took. */
-  panelId: string | null;
-  panelRow: number | null;
-};
-
-export interface Guess {
-  washDayId: string;
-  half: 'left' | 'right' | null;
-  /** Null for "no idea"; hidden as its name while masked. */
-  armName: string | null;
-  /** Known once the key is open. */
-  right: boolean | null;
-}
-
-export type TrialDetail = Trial & {
-  washDayRecords: WashDay[];
-  amendments: Amendment[];
-  overrules: Overrule[];
-  guesses: Guess[];
-};

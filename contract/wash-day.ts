@@ -1,17 +1,16 @@
-import type { Idea } from '@sabor/core/basin/ideas';
-import type { InHand } from '@sabor/core/basin/in-the-hand';
+import { IDEAS } from '@sabor/core/basin/ideas';
+import { IN_THE_HAND } from '@sabor/core/basin/in-the-hand';
 import { WIND_LIMIT } from '@sabor/core/climate/beaufort';
 import { AIR_RANGE_C } from '@sabor/core/climate/saturation';
 import { WEAR_ENDS } from '@sabor/core/outcomes/events';
-import type { Mark, MarkReason, PauseReason } from '@sabor/core/step/marks';
+import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/step/marks';
 import { SLOTS } from '@sabor/core/step/slots';
 import * as v from 'valibot';
-import type { CheckIn, WearEvent } from './check-in.ts';
-import { id, note, number, oneOf, pastMoment, whole } from './fields.ts';
-import type { Photograph } from './photograph.ts';
-import { type Step, settings } from './routine.ts';
-import type { STEP_PARTS } from './trial.ts';
-import type { AttachedAir, DayAir } from './weather.ts';
+import { CheckIn, EventInput } from './check-in.ts';
+import { asStored, id, note, number, oneOf, pastMoment, whole } from './fields.ts';
+import { Photograph } from './photograph.ts';
+import { STEP_PARTS, settings } from './routine.ts';
+import { AttachedAir, DayAir } from './weather.ts';
 
 export const STEP_STATUSES = {
   waiting: { label: 'waiting' },
@@ -79,18 +78,35 @@ export const WearEndInput = v.object({
 });
 
 /** What hand, scale and clock told of a step, beside its settings. */
-export interface StepTold {
+const told = {
   /** Times its clock stood still; `to` is null while it does. */
-  pauses: { id: string; from: string; to: string | null; reason: PauseReason }[];
-  marks: { id: string; mark: Mark; reason: MarkReason; note: string; at: string }[];
+  pauses: v.array(
+    v.strictObject({
+      id,
+      from: v.string(),
+      to: v.nullable(v.string()),
+      reason: oneOf(PAUSE_REASONS, 'a reason'),
+    }),
+  ),
+  marks: v.array(
+    v.strictObject({
+      id,
+      mark: oneOf(MARKS, 'a mark'),
+      reason: oneOf(MARK_REASONS, 'a reason'),
+      note: v.string(),
+      at: v.string(),
+    }),
+  ),
   /** Readings in the hand, as places among their five words. */
-  inHand: Partial<Record<InHand, number>>;
-  ideas: { id: string; idea: Idea; at: string }[];
+  inHand: v.record(oneOf(IN_THE_HAND, 'a reading'), v.number()),
+  ideas: v.array(v.strictObject({ id, idea: oneOf(IDEAS, 'an idea'), at: v.string() })),
   /** Grams of the bottle on the scale. */
-  weighed: { before: number | null; after: number | null };
+  weighed: v.strictObject({ before: v.nullable(v.number()), after: v.nullable(v.number()) }),
   /** Its product has been on this head before; true where that is hidden or there is none. */
-  usedBefore: boolean;
-}
+  usedBefore: v.boolean(),
+};
+const StepTold = v.strictObject(told);
+export type StepTold = v.InferOutput<typeof StepTold>;
 
 /** A step that nothing has been told of. */
 export const NOTHING_TOLD: StepTold = {
@@ -102,74 +118,79 @@ export const NOTHING_TOLD: StepTold = {
   usedBefore: true,
 };
 
-export type WashStep = v.InferOutput<typeof WashStepInput> &
-  StepTold & {
-    planStepId: string | null;
-    /** The half it is for, where the arms differ from left to right. */
-    half: 'left' | 'right' | null;
-    /** The plan's settings with the arm's own in them; null for a step the plan does not have. */
-    planned:
-      | (Omit<Step, 'id' | 'slot' | 'note'> & {
-          part: keyof typeof STEP_PARTS;
-          optional: boolean;
-          tolerance: number;
-          /** The arm leaves this step out. */
-          skipped: boolean;
-        })
-      | null;
-    /** The code on the bottle, while the trial is blind; its product is then hidden. */
-    code: number | null;
-  };
+const half = v.nullable(v.picklist(['left', 'right']));
+export const WashStep = v.strictObject({
+  ...asStored(WashStepInput.entries),
+  ...told,
+  planStepId: v.nullable(id),
+  /** The half it is for, where the arms differ from left to right. */
+  half,
+  /** The plan's settings with the arm's own in them; null for a step the plan does not have. */
+  planned: v.nullable(
+    v.strictObject({
+      ...settings,
+      part: oneOf(STEP_PARTS, 'a part'),
+      optional: v.boolean(),
+      tolerance: v.number(),
+      /** The arm leaves this step out. */
+      skipped: v.boolean(),
+    }),
+  ),
+  /** The code on the bottle, while the trial is blind; its product is then hidden. */
+  code: v.nullable(v.number()),
+});
+export type WashStep = v.InferOutput<typeof WashStep>;
 
-export interface WashDay {
-  id: string;
+export const WashDay = v.strictObject({
+  id,
   /** The database it stands in. */
-  database: string;
-  trialId: string;
-  wearerId: string;
-  position: number;
+  database: id,
+  trialId: id,
+  wearerId: id,
+  position: v.number(),
   /** The arm on the whole head, or on its left half. */
-  armId: string;
+  armId: id,
   /** The arm on the right half; null for a whole head. */
-  rightArmId: string | null;
+  rightArmId: v.nullable(id),
   /** What the dose felt like, in a find your amount. */
-  doseFelt: DoseFelt | null;
-  strain: number | null;
-  patience: number | null;
+  doseFelt: v.nullable(oneOf(DOSES_FELT, 'what the dose felt like')),
+  strain: v.nullable(v.number()),
+  patience: v.nullable(v.number()),
   /** Hairs shed that day, counted one by one or estimated. */
-  shedHairs: number | null;
-  shedCounted: boolean;
-  status: 'under way' | 'worn' | 'finished' | 'abandoned';
-  startedAt: string;
+  shedHairs: v.nullable(v.number()),
+  shedCounted: v.boolean(),
+  status: v.picklist(['under way', 'worn', 'finished', 'abandoned']),
+  startedAt: v.string(),
   /** The wash day's own date in the wearer's time zone. */
-  localDate: string;
-  washedAt: string | null;
+  localDate: v.string(),
+  washedAt: v.nullable(v.string()),
   /** When the hair was judged 80 % and 90 % dry, where that was noted. */
-  dry80At: string | null;
-  dry90At: string | null;
-  dryAt: string | null;
-  revealAt: string | null;
-  routineDoneAt: string | null;
-  temperatureC: number | null;
-  humidity: number | null;
+  dry80At: v.nullable(v.string()),
+  dry90At: v.nullable(v.string()),
+  dryAt: v.nullable(v.string()),
+  revealAt: v.nullable(v.string()),
+  routineDoneAt: v.nullable(v.string()),
+  temperatureC: v.nullable(v.number()),
+  humidity: v.nullable(v.number()),
   /** Mean wind in m/s. */
-  windMs: number | null;
+  windMs: v.nullable(v.number()),
   /** The reading nearest to the wash at the wearer's place; null where none was near. */
-  air: AttachedAir | null;
+  air: v.nullable(AttachedAir),
   /** Its own date and each day after, to the end of its wear. */
-  days: DayAir[];
-  note: string;
-  abandonReason: string | null;
-  wearEnd: v.InferOutput<typeof WearEndInput> | null;
-  steps: WashStep[];
-  checkIns: CheckIn[];
-  events: WearEvent[];
+  days: v.array(DayAir),
+  note: v.string(),
+  abandonReason: v.nullable(v.string()),
+  wearEnd: v.nullable(v.strictObject({ kind: WearEndInput.entries.kind, at: v.string() })),
+  steps: v.array(WashStep),
+  checkIns: v.array(CheckIn),
+  events: v.array(v.strictObject(asStored(EventInput.entries))),
   /** The last tap of each device that had a hand in it, latest first. */
-  devices: { device: string; at: string }[];
-  photographs: Photograph[];
+  devices: v.array(v.strictObject({ device: v.string(), at: v.string() })),
+  photographs: v.array(Photograph),
   /** How many taps the server has stored of it: a day with fewer is an older one. */
-  tapsHeard: number;
-}
+  tapsHeard: v.number(),
+});
+export type WashDay = v.InferOutput<typeof WashDay>;
 
 /** The air of a wash day, as far as it is known. */
 export type Air = Pick<WashDay, 'temperatureC' | 'humidity' | 'windMs'>;

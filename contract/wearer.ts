@@ -2,7 +2,7 @@ import { DAMAGE, DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/ha
 import { CUTS, PARTINGS, SCALPS } from '@sabor/core/hair/wishes';
 import { PLACES, SIDES } from '@sabor/core/hair/zones';
 import * as v from 'valibot';
-import { eachOnce, id, name, note, oneOf, pastDate, positive, timeZone } from './fields.ts';
+import { asStored, eachOnce, id, kept, name, note, oneOf, pastDate, positive, timeZone } from './fields.ts';
 
 const traits = {
   porosity: v.nullable(oneOf(POROSITIES, 'a porosity')),
@@ -103,4 +103,5 @@ export type WearerInput = v.InferInput<typeof WearerInput>;
 
 export type Zone = v.InferOutput<typeof ZoneInput>;
 export type Curl = v.InferOutput<typeof CurlInput>;
-export type Wearer = v.InferOutput<typeof WearerInput> & { archivedAt: string | null; version: number };
+export const Wearer = v.strictObject({ ...asStored(WearerInput.entries), ...kept });
+export type Wearer = v.InferOutput<typeof Wearer>;

@@ -1,9 +1,22 @@
 import { WIND_LIMIT } from '@sabor/core/climate/beaufort';
 import type { AirSummary, Observation } from '@sabor/core/climate/observation';
-import { SCENARIOS, type WeatherSource } from '@sabor/core/climate/places';
+import { SCENARIOS, WEATHER_SOURCES } from '@sabor/core/climate/places';
 import { AIR_RANGE_C } from '@sabor/core/climate/saturation';
 import * as v from 'valibot';
-import { date, eachOnce, id, moment, name, note, number, oneOf, timeZone, whole } from './fields.ts';
+import {
+  asStored,
+  date,
+  eachOnce,
+  id,
+  kept,
+  moment,
+  name,
+  note,
+  number,
+  oneOf,
+  timeZone,
+  whole,
+} from './fields.ts';
 
 const temperature = (what: string) => number(what, AIR_RANGE_C.lowest, AIR_RANGE_C.highest);
 
@@ -45,14 +58,25 @@ export const PlaceInput = v.object({
 });
 export type PlaceInput = v.InferInput<typeof PlaceInput>;
 
-export interface Place extends Required<v.InferOutput<typeof PlaceInput>> {
-  archivedAt: string | null;
-  version: number;
+export const Place = v.strictObject({
+  ...asStored(PlaceInput.entries),
+  ...kept,
   /** Readings stored, and the moments of the first and last. */
-  readings: number;
-  firstAt: string | null;
-  lastAt: string | null;
-}
+  readings: v.number(),
+  firstAt: v.nullable(v.string()),
+  lastAt: v.nullable(v.string()),
+});
+export type Place = v.InferOutput<typeof Place>;
+
+const observed = {
+  at: v.string(),
+  temperatureC: v.number(),
+  humidity: v.number(),
+  windMs: v.nullable(v.number()),
+  gustMs: v.nullable(v.number()),
+};
+const Observed = v.strictObject(observed) satisfies v.GenericSchema<unknown, Observation>;
+const source = oneOf(WEATHER_SOURCES, 'where it was read');
 
 /** One reading as a row: moment, °C, %, wind and gusts in m/s. */
 export const ReadingRow = v.tuple([
@@ -99,52 +123,63 @@ export const MetarInput = v.object({
 export type MetarInput = v.InferInput<typeof MetarInput>;
 
 /** What became of each pasted report. */
-export interface MetarReport {
+export const MetarReport = v.strictObject({
   /** Readings that were new at the place. */
-  stored: number;
-  reports: { report: string; reading: Observation | null; says: string }[];
-}
+  stored: v.number(),
+  reports: v.array(v.strictObject({ report: v.string(), reading: v.nullable(Observed), says: v.string() })),
+});
+export type MetarReport = v.InferOutput<typeof MetarReport>;
 
 /** Readings that came in together, newest first; those of the simulated station belong to none. */
-export interface Batch {
-  id: string;
-  source: Exclude<WeatherSource, 'station'>;
-  name: string;
-  takenAt: string;
-  readings: number;
-}
+export const Batch = v.strictObject({
+  id,
+  source: v.picklist(['hand', 'csv', 'metar']),
+  name: v.string(),
+  takenAt: v.string(),
+  readings: v.number(),
+});
+export type Batch = v.InferOutput<typeof Batch>;
 
-export interface PlaceWeather {
-  readings: (Observation & { source: WeatherSource })[];
+export const PlaceWeather = v.strictObject({
+  readings: v.array(v.strictObject({ ...observed, source })),
   /** What the station foresees for the week from now; empty without one. Never stored. */
-  forecast: Observation[];
-  batches: Batch[];
-}
+  forecast: v.array(Observed),
+  batches: v.array(Batch),
+});
+export type PlaceWeather = v.InferOutput<typeof PlaceWeather>;
 
 /** From this day on (on the place's calendar) a wearer's hair is at this place. */
 export const StayInput = v.object({ id, wearerId: id, placeId: id, from: date });
 export type StayInput = v.InferInput<typeof StayInput>;
 export type Stay = v.InferOutput<typeof StayInput>;
 
-export interface Weather {
-  places: Place[];
-  stays: Stay[];
-}
+export const Weather = v.strictObject({ places: v.array(Place), stays: v.array(StayInput) });
+export type Weather = v.InferOutput<typeof Weather>;
 
 /** The air at one moment of a wash day, and where it was read. */
-export interface AttachedAir extends Observation {
-  place: string;
-  source: WeatherSource;
-}
+export const AttachedAir = v.strictObject({ ...observed, place: v.string(), source });
+export type AttachedAir = v.InferOutput<typeof AttachedAir>;
 
 /** The weather of one day of a wash day's wear, on the wearer's calendar. */
-export interface DayAir {
-  on: string;
-  place: string | null;
-  air: AirSummary | null;
-  outdoorHours: number | null;
-  indoorHours: number | null;
-}
+const SummedUp = v.strictObject({
+  readings: v.number(),
+  lowC: v.number(),
+  highC: v.number(),
+  dewPointC: v.nullable(v.number()),
+  dewPointLowC: v.nullable(v.number()),
+  dewPointHighC: v.nullable(v.number()),
+  humidity: v.number(),
+  windMs: v.nullable(v.number()),
+  gustMs: v.nullable(v.number()),
+}) satisfies v.GenericSchema<unknown, AirSummary>;
+export const DayAir = v.strictObject({
+  on: v.string(),
+  place: v.nullable(v.string()),
+  air: v.nullable(SummedUp),
+  outdoorHours: v.nullable(v.number()),
+  indoorHours: v.nullable(v.number()),
+});
+export type DayAir = v.InferOutput<typeof DayAir>;
 
 export const OutdoorsInput = v.pipe(
   v.object({

@@ -24,6 +24,9 @@ async function violations(page: Page): Promise<string[]> {
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`);
 }
 
+/** What a value that was not turned into words leaves on a page. */
+const SLIPS = /\[object |\b(undefined|NaN|Infinity|null)\b/;
+
 /** Every screen of the demo, by its address and a heading that shows once it is there. */
 async function screens(page: Page): Promise<[string, RegExp][]> {
   const trials = (await (await page.request.get('/api/trials')).json()) as {
@@ -58,6 +61,7 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     ['/trials', /^Trials$/],
     [`/trials/${finished.id}`, /step by step/],
     ['/trials/new/plan', /^Plan a trial$/],
+    [`/trials/${trials.find(({ status }) => status === 'planned')!.id}/plan`, /^Before it starts$/],
     [`/trials/${finished.id}/compare`, /Over the days/],
     [`/wash-days/${washDay}`, /What was done/],
     [`/wash-days/${washDay}/look/day-1`, /^Finished hair, day 1$/],
@@ -93,6 +97,7 @@ for (const [size, viewport, scheme] of [
       await page.goto(path);
       await page.getByRole('heading', { name: heading }).first().waitFor();
       expect.soft(await violations(page), path).toEqual([]);
+      expect.soft(await page.locator('body').innerText(), path).not.toMatch(SLIPS);
     }
   });
 

@@ -131,7 +131,7 @@ test('care due follows the wearer’s own cadence', async ({ page }) => {
   await page.goto('/');
   const due = page.getByRole('listitem').filter({ hasText: 'Care for Tomasz Adeyinka-Holm' });
   await expect(due).toContainText(/clarify \(\d+ days overdue\)/);
-  await due.getByRole('link', { name: 'To the profile' }).click();
+  await due.getByRole('link', { name: 'Open profile' }).click();
   await expect(page.getByRole('heading', { name: 'Care due' })).toBeVisible();
 });
 

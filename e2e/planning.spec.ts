@@ -35,14 +35,14 @@ test('a plan can be changed until it begins: dose against dose, zones, outcome',
   await second.getByLabel('How much').fill('20');
   await second.getByLabel('Measure').selectOption('g');
   await second.getByLabel('Name shown').fill('Anvil, plenty');
-  await page.getByLabel('Primary outcome').selectOption('Frizz');
+  await page.getByLabel('Main result').selectOption('Frizz');
   await expect(page.getByText('at most')).toBeVisible();
   await page.getByLabel('Good enough').fill('4');
   await page.getByRole('button', { name: /^Nape, left/ }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByText('Zones that count: 5')).toBeVisible();
   await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
-  await expect(page.getByText('frizz ≤ 4')).toBeVisible();
+  await expect(page.getByText('frizz up to 4')).toBeVisible();
   await expect(page.getByRole('table', { name: 'Planned and actual wash days' })).toContainText(
     'Anvil Gel, 20 g',
   );

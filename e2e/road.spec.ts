@@ -71,7 +71,7 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
   await expect(page.getByRole('region', { name: 'What this plan can show' })).toContainText(
     '4 wash days can only hint: an option has fewer than three of them.',
   );
-  await page.getByLabel('Days of wear after each').fill('1');
+  await page.getByLabel('Days worn after each').fill('1');
   await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
   await expect(page.getByRole('heading', { name: 'Marsh or Dune on Quilla?' })).toBeVisible();
   await expect(page.getByRole('table', { name: 'Planned and actual wash days' })).toContainText(

@@ -17,7 +17,7 @@ test('a step the plan does not have is added, shown as a departure, and taken ou
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByLabel('Product').selectOption('Brine Foam');
   await page.getByRole('button', { name: 'Done like this' }).click();
-  await page.getByRole('button', { name: '7: Second coat, done' }).click();
+  await page.getByRole('button', { name: '7: Second layer, done' }).click();
   await expect(page.getByRole('list', { name: 'Changes from plan' })).toContainText(
     'Added: not in the plan.',
   );

@@ -93,7 +93,7 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
 
   await page.goto(`/wash-days/${id}?step=end`);
   await page
-    .getByRole('group', { name: /Strain/ })
+    .getByRole('group', { name: /Effort/ })
     .getByRole('button', { name: 'some' })
     .click();
   await page
@@ -119,7 +119,9 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   await page.goto(`/trials/${day.trialId}`);
   await page.getByRole('link', { name: 'Plan a trial of it' }).click();
   await expect(page.getByLabel('In a sentence')).toHaveValue('Is shorter better at the detangle?');
-  await expect(page.getByText('As it was').first()).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Option A' }).getByLabel('Name shown')).toHaveValue(
+    'As it was',
+  );
 });
 
 test('a set that is not dry is stopped at take-down, and may wait, go early or be said dry', async ({
@@ -187,7 +189,7 @@ test('photographs from fixed angles: sent, seen again as a ghost, taken away', a
   ).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
   await page.goto(`/wash-days/${id}/photographs/wet`);
-  await page.getByRole('button', { name: 'Take away' }).click();
+  await page.getByRole('button', { name: 'Remove' }).click();
   await expect(page.getByRole('img', { name: 'back, taken' })).toHaveCount(0);
 });
 
@@ -228,9 +230,9 @@ test('ten pumps weighed once show that a dose was held', async ({ page }) => {
   await page.getByRole('button', { name: 'Set to nought' }).click();
   await page.getByRole('button', { name: 'one pump more' }).click();
   await page.getByRole('button', { name: /^Take [12]\.\d\d g$/ }).click();
-  await expect(page.getByText(/Narrow enough to show that a dose was held/)).toBeVisible();
+  await expect(page.getByText(/Narrow enough to show that an amount stayed/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep these 5' }).click();
   await expect(page.getByText(/One pump is 1\.\d\d g on average/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take away', exact: true }).click();
+  await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(page.getByText(/One pump is/)).toHaveCount(0);
 });

@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { NOTHING_TOLD, type WashDay, type WashStep } from '@sabor/contract/wash-day';
 import { departuresOf } from '@sabor/core/fairness/differences';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';

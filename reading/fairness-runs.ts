@@ -1,6 +1,6 @@
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { Product } from '@sabor/contract/shelf';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { dewPoint } from '@sabor/core/climate/dew-point';

@@ -1,6 +1,6 @@
 import type { Amendable, Amendment } from '@sabor/contract/promise';
 import type { Product } from '@sabor/contract/shelf';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { NOTHING_TOLD, type WashDay, type WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { compareTrial } from '@sabor/core/compare/comparison';

@@ -1,6 +1,6 @@
 import type { CheckIn } from '@sabor/contract/check-in';
 import type { Product } from '@sabor/contract/shelf';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { PROMISES, type Promised, type TrialRecord } from '@sabor/core/compare/trial-record';

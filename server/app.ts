@@ -10,6 +10,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
 import type { Db } from './db/pool.ts';
+import { checkedAnswers } from './http/checked-answers.ts';
 import { Refusal, sendProblem, unknownRoute } from './http/problems.ts';
 import { sameOriginOnly } from './http/same-origin.ts';
 import type { Nightly } from './resources/backup/nightly.ts';
@@ -37,6 +38,8 @@ export interface AppOptions {
   /** Where uploads wait on the disk; the system’s own place when left out. */
   scratch?: string;
   nightly?: Nightly;
+  /** Holds every answer against the contract; for tests and development. */
+  checkAnswers?: boolean;
 }
 
 const NONCE = '__SABOR_NONCE__';
@@ -62,7 +65,14 @@ function servePages(app: Express, webRoot: string) {
 }
 
 /** The whole server as an Express application, without a port. */
-export function createApp({ db, log, webRoot, scratch = os.tmpdir(), nightly }: AppOptions): Express {
+export function createApp({
+  db,
+  log,
+  webRoot,
+  scratch = os.tmpdir(),
+  nightly,
+  checkAnswers = false,
+}: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   // Answers are never kept: hashing each for a tag would be for nothing.
@@ -114,6 +124,7 @@ export function createApp({ db, log, webRoot, scratch = os.tmpdir(), nightly }: 
     response.set('Cache-Control', 'no-store');
     next();
   });
+  if (checkAnswers) app.use('/api', checkedAnswers);
   // Answers worth packing are; streams and files are not touched.
   app.use('/api', compression({ threshold: 4096, level: 1, filter: isText, ...BROTLI }));
   // A backup is streamed, whatever it says it is.

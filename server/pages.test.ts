@@ -36,7 +36,7 @@ beforeAll(async () => {
   compressBelow(webRoot);
   db = await freshDatabase(inject('databaseUrl'));
   await migrate(db);
-  server = createServer(createApp({ db, log: pino({ level: 'silent' }), webRoot }));
+  server = createServer(createApp({ db, log: pino({ level: 'silent' }), webRoot, checkAnswers: true }));
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
 });
 afterAll(async () => {

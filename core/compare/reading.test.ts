@@ -197,7 +197,7 @@ describe('why a trial can only hint', () => {
     expect(read(first).because[0]).toBe(
       'At half-way this plan cannot settle anything at .01, however large the difference. The last look is at .04.',
     );
-    expect(read(first).because.at(-1)).toBe('This is the first of two promised looks, taken at α .01.');
+    expect(read(first).because.at(-1)).toBe('This is the first of two planned tests, taken at α .01.');
     const [a, b] = [
       [5, 8, 8.4, 5.6, null, null, null, 8.8],
       [5, 8, 5.4, 7.6, 6.2, 5.2, null, null],
@@ -221,9 +221,9 @@ describe('what is told besides', () => {
   it('is the last of two looks, at its own level', () => {
     const codes = [...ORDER, 0, 1];
     const record = madeUpTrial('complete', codes, [...APART, 5.1, 8.1], { looks: 2 });
-    expect(said(record)).toContain('This was the last of two promised looks, taken at α .04.');
+    expect(said(record)).toContain('This was the last of two planned tests, taken at α .04.');
     expect(said(record)).toContain('(96 % interval: 2.6 to 3.5 higher)');
-    expect(said(whole(APART))).not.toContain('promised looks');
+    expect(said(whole(APART))).not.toContain('planned tests');
   });
 
   it('is what was changed, and what was given up, on the way', () => {

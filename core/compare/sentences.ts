@@ -256,7 +256,7 @@ export function readPrimary(
     );
   if (record.ended === 'look' || promise.looks === 2)
     because.push(
-      `${record.ended === 'look' ? 'This is the first' : 'This was the last'} of two promised looks, taken at α ${level(primary.alpha)}.`,
+      `${record.ended === 'look' ? 'This is the first' : 'This was the last'} of two planned tests, taken at α ${level(primary.alpha)}.`,
     );
   if (primary.state === 'describes')
     return {

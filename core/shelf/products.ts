@@ -24,7 +24,7 @@ export const LABEL_HOLDS = {
   light: { label: 'light' },
   medium: { label: 'medium' },
   strong: { label: 'strong' },
-  silent: { label: 'label silent' },
+  silent: { label: 'not on the label' },
 } as const;
 export type LabelHold = KeyOf<typeof LABEL_HOLDS>;
 

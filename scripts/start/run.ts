@@ -168,7 +168,14 @@ async function begin(chosen: Options, closing: Closing): Promise<void> {
   const nights = setInterval(() => void nightly.ifDue(), 10 * 60_000);
   closing.add('nightly backup', () => clearInterval(nights));
   void nightly.ifDue();
-  answer = createApp({ db, log, webRoot: chosen.dev ? null : webRoot, scratch, nightly });
+  answer = createApp({
+    db,
+    log,
+    webRoot: chosen.dev ? null : webRoot,
+    scratch,
+    nightly,
+    checkAnswers: chosen.dev,
+  });
   closing.add('server', async () => {
     const closed = new Promise((resolve) => server.close(resolve));
     server.closeIdleConnections();

@@ -40,7 +40,7 @@ export async function freshDatabase(databaseUrl: string): Promise<Db> {
 export async function openBenchOn(databaseUrl: string, webRoot: string | null = null): Promise<TestBench> {
   const db = await freshDatabase(databaseUrl);
   await migrate(db);
-  const app = createApp({ db, log: pino({ level: 'silent' }), webRoot });
+  const app = createApp({ db, log: pino({ level: 'silent' }), webRoot, checkAnswers: true });
   const listening = app.listen(0, '127.0.0.1');
   await new Promise((resolve) => listening.once('listening', resolve));
   const url = `http://127.0.0.1:${(listening.address() as AddressInfo).port}`;

@@ -1,28 +1,33 @@
-import type { LedgerWashDay } from '@sabor/contract/ingredients';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { RunPlan } from '@sabor/core/fairness/run';
 import { LEDGER } from '@sabor/core/ingredients/ledger/residue';
 import { daysBetween } from '@sabor/core/time/dates';
 import { runsOfTrial } from '@sabor/reading/fairness-runs';
-import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { get } from '../http/http.ts';
 import { screeningWorker } from '../workers/screening.ts';
-import { useHairFile, useOwnIngredients, useSettings, useShelf, useWearer } from './queries.ts';
+import {
+  useHairFile,
+  useLedger,
+  useOwnIngredients,
+  useSettings,
+  useShelf,
+  useWearer,
+  useWorked,
+} from './queries.ts';
 
 /** What a head carried when each of its wash days began, by local date, from the build-up ledger. */
 function useGround(wearerId: string) {
   const shelf = useShelf();
   const own = useOwnIngredients();
   const { market } = useSettings();
-  return useQuery({
-    queryKey: ['wearers', wearerId, 'ground', shelf.dataUpdatedAt, own.dataUpdatedAt, market],
-    placeholderData: (old, query) => (query?.queryKey[1] === wearerId ? old : undefined),
-    enabled: wearerId !== '' && shelf.data !== undefined && own.data !== undefined,
-    queryFn: async () => {
-      const days = await get<LedgerWashDay[]>(`/wearers/${wearerId}/ledger`);
+  const ledger = useLedger(wearerId);
+  const { data: days, isError } = ledger;
+  const worked = useWorked(
+    'ground',
+    days && shelf.data && own.data ? [days, shelf.data, own.data, market] : null,
+    async () => {
       const { points } = await screeningWorker().ledger(
-        days.map((day) => ({ ...day, planned: false })),
+        days!.map((day) => ({ ...day, planned: false })),
         shelf.data!.products,
         market,
         own.data!,
@@ -39,7 +44,9 @@ function useGround(wearerId: string) {
         }),
       );
     },
-  });
+    { old: true },
+  );
+  return { data: worked.data, isError: isError || worked.isError };
 }
 
 /** A trial's wash days as the fairness check reads them; null until all that it takes is there. */

@@ -1,12 +1,10 @@
-import type { Trial, TrialDetail } from '@sabor/contract/trial';
+import type { Trial } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { Outcome } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, type Design } from '@sabor/core/trial/designs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
-import { useQuery } from '@tanstack/react-query';
-import { get } from '../http/http.ts';
 import { compareInWorker } from '../workers/comparison.ts';
-import { useTrials } from './queries.ts';
+import { useTrials, useTrialsWhole, useWorked } from './queries.ts';
 
 export interface LearnedNoise {
   trialId: string;
@@ -29,13 +27,15 @@ export function useNoise(wearer: Wearer | undefined, design: Design, outcome: Ou
     DESIGNS[trial.design].seeks !== 'dose' &&
     DESIGNS[trial.design].halves === halves;
   const found = (trials.data ?? []).filter(like);
-  return useQuery({
-    queryKey: ['trials', 'noise', wearer?.id, halves, outcome, onDay, found.map(({ id }) => id)],
-    enabled: wearer !== undefined && trials.data !== undefined,
-    queryFn: async (): Promise<LearnedNoise[]> => {
+  const whole = useTrialsWhole(found.map(({ id }) => id));
+  return useWorked(
+    'noise',
+    wearer && trials.data && whole.data ? [wearer, halves, outcome, onDay, ...whole.data] : null,
+    async (): Promise<LearnedNoise[]> => {
       const learned = await Promise.all(
-        found.map(async ({ id, question }) => {
-          const record = toTrialRecord(await get<TrialDetail>(`/trials/${id}`), [], wearer!);
+        whole.data!.map(async (trial) => {
+          const { id, question } = trial;
+          const record = toTrialRecord(trial, [], wearer!);
           const { primary } = await compareInWorker({
             ...record,
             promise: { ...record.promise, primary: outcome, onDay },
@@ -46,5 +46,5 @@ export function useNoise(wearer: Wearer | undefined, design: Design, outcome: Ou
       );
       return learned.flat();
     },
-  });
+  );
 }

@@ -1,16 +1,26 @@
 import type { BackupState } from '@sabor/contract/backup';
 import type { HairFile } from '@sabor/contract/hair-file';
-import type { OwnIngredient } from '@sabor/contract/ingredients';
+import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
+import type { Ghosts } from '@sabor/contract/photograph';
 import type { Routine } from '@sabor/contract/routine';
+import type { Found } from '@sabor/contract/search';
 import { DEFAULT_SETTINGS, type Settings } from '@sabor/contract/settings';
 import type { Shelf } from '@sabor/contract/shelf';
 import type { Today } from '@sabor/contract/today';
-import type { Trial, TrialDetail } from '@sabor/contract/trial';
+import type { DoseRun, KeyEntry, Trial, TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { PlaceWeather, Weather } from '@sabor/contract/weather';
 import { applyTaps } from '@sabor/reading/apply-tap';
-import { keepPreviousData, QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  QueryClient,
+  type UseQueryOptions,
+  useMutation,
+  useQueries,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { get, put, Refused } from '../http/http.ts';
 import { newestOf, readDay } from '../offline/known-day.ts';
@@ -26,10 +36,46 @@ export const queryClient = new QueryClient({
   },
 });
 
+/** What the server answers to a path, kept under the path's own words: `/wearers/1/file` is ['wearers', '1', 'file']. */
 const resource = <T>(path: string) => ({
   queryKey: path.split('/').filter(Boolean),
   queryFn: () => get<T>(path),
 });
+
+/** Under this word are kept answers that workers worked out; they follow from their inputs alone. */
+const WORKED = 'worked out';
+
+const names = new WeakMap<object, number>();
+let named = 0;
+/** Stands for an input in a key: lists of plain values by what is in them, other objects by which object it is. */
+function inKey(input: unknown): unknown {
+  if (typeof input !== 'object' || input === null) return input;
+  if (Array.isArray(input) && input.every((one) => typeof one !== 'object' || one === null)) return input;
+  const known = names.get(input) ?? ++named;
+  names.set(input, known);
+  return `object ${known}`;
+}
+
+/**
+ * What a worker works out of some inputs; null inputs wait. An object counts as changed when it is another object, so
+ * those handed in come from a query or a memo. `old`: what was worked out before stays on show meanwhile.
+ */
+export function useWorked<T>(
+  what: string,
+  inputs: readonly unknown[] | null,
+  work: () => Promise<T>,
+  { old = false } = {},
+) {
+  return useQuery<T>({
+    queryKey: [WORKED, what, ...(inputs ?? [null]).map(inKey)],
+    queryFn: work,
+    enabled: inputs !== null,
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 60_000,
+    retry: false,
+    ...(old ? { placeholderData: (before: T | undefined) => before } : {}),
+  } as UseQueryOptions<T>);
+}
 
 export const useShelf = () => useQuery(resource<Shelf>('/shelf'));
 export const useWearers = () => useQuery(resource<Wearer[]>('/wearers'));
@@ -78,6 +124,31 @@ export const usePlaceWeather = (id: string, from: number, to: number) => {
   });
 };
 
+/** Every product used on a head's wash days, in order. */
+export const useLedger = (wearerId: string) =>
+  useQuery({ ...resource<LedgerWashDay[]>(`/wearers/${wearerId}/ledger`), enabled: wearerId !== '' });
+export const useDoseRuns = (wearerId: string) =>
+  useQuery({ ...resource<DoseRun[]>(`/wearers/${wearerId}/doses`), enabled: wearerId !== '' });
+export const useGhosts = (wearerId: string) =>
+  useQuery({ ...resource<Ghosts>(`/wearers/${wearerId}/ghosts`), enabled: wearerId !== '' });
+/** What is behind each code; refused to all but a helper before the trial is over. */
+export const useKey = (trialId: string) => useQuery(resource<KeyEntry[]>(`/trials/${trialId}/key`));
+export const useTrialsWhole = (ids: readonly string[]) =>
+  useQueries({
+    queries: ids.map((id) => resource<TrialDetail>(`/trials/${id}`)),
+    combine: (all) => ({
+      error: all.find(({ error }) => error)?.error ?? null,
+      data: all.every(({ data }) => data) ? all.map(({ data }) => data!) : undefined,
+      refetch: () => void Promise.all(all.map(({ refetch }) => refetch())),
+    }),
+  });
+export const useFound = (q: string) =>
+  useQuery({
+    ...resource<Found[]>(`/search?q=${encodeURIComponent(q)}`),
+    enabled: q.length > 1,
+    placeholderData: (before: Found[] | undefined) => (q.length > 1 ? before : undefined),
+  });
+
 export const useBackups = () => useQuery(resource<BackupState>('/backups'));
 
 const settingsQuery = { ...resource<Settings>('/settings'), staleTime: 60_000 };
@@ -91,7 +162,10 @@ export const useSettingsKnown = (): boolean => !useQuery(settingsQuery).isPendin
 /** A change on the server, after which everything shown is asked for again. */
 export function useChange<Input, Output = unknown>(change: (input: Input) => Promise<Output>) {
   const client = useQueryClient();
-  return useMutation({ mutationFn: change, onSettled: () => void client.invalidateQueries() });
+  return useMutation({
+    mutationFn: change,
+    onSettled: () => void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== WORKED }),
+  });
 }
 
 /** Saves a record on top of the state an edit began from; what is shown is asked for again afterwards. */

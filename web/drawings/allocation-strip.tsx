@@ -1,4 +1,4 @@
-import type { Lot, Trial } from '@sabor/contract/trial';
+import type { Lot, Trial } from '@sabor/contract/trial-record';
 import { armStyle } from './arm-style.ts';
 
 function Opened({ trial, lot, position }: { trial: Trial; lot: Lot; position: number }) {

@@ -1,4 +1,4 @@
-import type { Trial } from '@sabor/contract/trial';
+import type { Trial } from '@sabor/contract/trial-record';
 
 /** The arms of a wash day as the trial numbers them: one for a whole head, left and right of a half-head. */
 export function armsOfDay(

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { STANDARD_ZONES } from '@sabor/core/hair/zones';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';

@@ -28,7 +28,7 @@ export function FairnessSlip({
   if (items.length === 0)
     return (
       <p className="border-l-4 border-leaf bg-leaf-pale px-4 py-2 text-leaf">
-        Nothing that was to be held differs: a clean comparison, as far as it was recorded.
+        Nothing differs that was to stay the same: a clean comparison, as far as it was recorded.
       </p>
     );
   return (

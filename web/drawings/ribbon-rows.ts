@@ -1,4 +1,4 @@
-import type { Trial } from '@sabor/contract/trial';
+import type { Trial } from '@sabor/contract/trial-record';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { outOfOrder } from '@sabor/core/fairness/align';
 import { departures } from '@sabor/core/step/departures';

@@ -78,7 +78,7 @@ export function MixField({
         </p>
       )}
       <p className="text-sm text-soft">
-        No preservative: mix little, keep it cold, use it fresh, throw the rest away. The step’s dose is one
+        No preservative: mix little, keep it cold, use it fresh, throw the rest away. The step’s amount is one
         of the mix.
       </p>
     </fieldset>

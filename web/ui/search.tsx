@@ -1,9 +1,8 @@
 import { FOUND_KINDS, type Found, type FoundKind } from '@sabor/contract/search';
-import { useQuery } from '@tanstack/react-query';
 import { Dialog } from 'radix-ui';
 import { useDeferredValue, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { get } from '../http/http.ts';
+import { useFound } from '../api/queries.ts';
 import { inputLook } from './field.tsx';
 
 const ADDRESS: Record<FoundKind, (id: string) => string> = {
@@ -46,12 +45,7 @@ function SearchBody({ close }: { close: () => void }) {
   const [text, setText] = useState('');
   const [at, setAt] = useState(0);
   const q = useDeferredValue(text.trim());
-  const { data, isError, error } = useQuery({
-    queryKey: ['search', q],
-    queryFn: () => get<Found[]>(`/search?q=${encodeURIComponent(q)}`),
-    enabled: q.length > 1,
-    placeholderData: (old) => (q.length > 1 ? old : undefined),
-  });
+  const { data, isError, error } = useFound(q);
   const kinds = Object.keys(FOUND_KINDS) as FoundKind[];
   const found = kinds.flatMap((kind) => data?.filter((one) => one.kind === kind) ?? []);
   const chosen = found[Math.min(at, found.length - 1)];

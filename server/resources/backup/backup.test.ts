@@ -4,7 +4,7 @@ import os from 'node:os';
 import path from 'node:path';
 import type { Backup } from '@sabor/contract/backup';
 import type { Today } from '@sabor/contract/today';
-import type { Trial } from '@sabor/contract/trial';
+import type { Trial } from '@sabor/contract/trial-record';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoBackup } from '../../../demo/scenario.ts';
 import { demoSource } from '../../../scripts/start/demo.ts';

@@ -1,6 +1,6 @@
 import { localToday } from '@sabor/contract/fields';
 import type { AirForWashDay, Due, Today } from '@sabor/contract/today';
-import type { Trial } from '@sabor/contract/trial';
+import type { Trial } from '@sabor/contract/trial-record';
 import { careStatus } from '@sabor/core/hair/care';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { EVENTS } from '@sabor/core/outcomes/events';

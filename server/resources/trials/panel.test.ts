@@ -1,4 +1,4 @@
-import type { Trial, TrialDetail } from '@sabor/contract/trial';
+import type { Trial, TrialDetail } from '@sabor/contract/trial-record';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';

@@ -1,5 +1,6 @@
 import { randomInt } from 'node:crypto';
-import { type PanelInput, type TrialDetail, TrialInput } from '@sabor/contract/trial';
+import { type PanelInput, TrialInput } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { drawPanel, panelProblem } from '@sabor/core/trial/panel';
 import { v7 } from 'uuid';
 import * as v from 'valibot';

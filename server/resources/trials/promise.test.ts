@@ -1,4 +1,4 @@
-import type { DoseRun, KeyEntry, Trial, TrialDetail } from '@sabor/contract/trial';
+import type { DoseRun, KeyEntry, Trial, TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';

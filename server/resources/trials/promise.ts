@@ -5,7 +5,8 @@ import type {
   OverruleInput,
   StepAmendmentInput,
 } from '@sabor/contract/promise';
-import type { GuessInput, KeyEntry, TrialDetail } from '@sabor/contract/trial';
+import type { GuessInput } from '@sabor/contract/trial';
+import type { KeyEntry, TrialDetail } from '@sabor/contract/trial-record';
 import { type ArmStep, settingsInArm } from '@sabor/core/step/in-arm';
 import { SETTING_KEYS, type StepSettings, settingValue } from '@sabor/core/step/settings';
 import type { Slot } from '@sabor/core/step/slots';

@@ -1,5 +1,6 @@
 import type { Amendment, Overrule } from '@sabor/contract/promise';
-import type { Arm, Guess, Lot, Trial, TrialDetail } from '@sabor/contract/trial';
+import type { Arm } from '@sabor/contract/trial';
+import type { Guess, Lot, Trial, TrialDetail } from '@sabor/contract/trial-record';
 import { reach } from '@sabor/core/inference/reach';
 import { designOf } from '@sabor/core/trial/designs';
 import type { Client } from '../../db/pool.ts';

@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { zoneLabel } from '@sabor/core/hair/zones';

@@ -1,5 +1,6 @@
 import { randomInt } from 'node:crypto';
-import type { TrialDetail, TrialInput } from '@sabor/contract/trial';
+import type { TrialInput } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { allergiesIn, namedInMixes, productsOf } from '@sabor/core/ingredients/allergies';
 import { seededRandom, shuffled } from '@sabor/core/random';
 import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';

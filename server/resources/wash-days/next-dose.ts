@@ -1,4 +1,4 @@
-import type { DoseRun } from '@sabor/contract/trial';
+import type { DoseRun } from '@sabor/contract/trial-record';
 import { amountOf, type Dose } from '@sabor/core/doses/dose';
 import { type DoseTried, doseRunIn } from '@sabor/core/doses/run-in';
 import type { Client } from '../../db/pool.ts';

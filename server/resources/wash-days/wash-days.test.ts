@@ -1,6 +1,6 @@
 import type { CheckInInput } from '@sabor/contract/check-in';
 import type { Today } from '@sabor/contract/today';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';

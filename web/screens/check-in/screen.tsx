@@ -1,5 +1,5 @@
 import type { CheckInInput, RatingInput } from '@sabor/contract/check-in';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';

@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { localDate } from '@sabor/core/time/zones';

@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { SlipItem } from '@sabor/core/fairness/slip';
 import { firstLookAfter } from '@sabor/core/inference/reach';
 import { Link } from 'react-router';

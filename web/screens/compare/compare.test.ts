@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { describe, expect, it } from 'vitest';
 import { nightMarks } from './night-marks.ts';

@@ -76,7 +76,7 @@ export function OutcomeTable({ record, comparison }: { record: TrialRecord; comp
               <th scope="row" className="py-2 pr-2 font-semibold">
                 {label}
                 <span className="block text-sm font-normal text-soft">
-                  {key === primary ? 'promised · ' : ''}
+                  {key === primary ? 'main · ' : ''}
                   {better === null
                     ? 'of tagged curls'
                     : better === 'higher'
@@ -135,7 +135,7 @@ function differenceNote({ promise }: TrialRecord, { outcomes }: Comparison): str
       ? `${what}, each against ${arms[0]}. With four options and more no interval is given for a pair.`
       : `${what}. No interval: these wash days only describe.`;
   const share = `${Math.floor(level * 1000 + 1e-6) / 10} %`;
-  return `${what}, with the ${share} interval that the trial’s own random order allows${arms.length > 2 ? ', holding for all pairs together' : ''}. Intervals of outcomes that were not promised are there to look at, not to decide by.`;
+  return `${what}, with the ${share} interval that the trial’s own random order allows${arms.length > 2 ? ', holding for all pairs together' : ''}. Intervals of outcomes other than the main result are there to look at, not to decide by.`;
 }
 
 /** The wash days' numbers on one scale, an arm a row, each by its marker. */

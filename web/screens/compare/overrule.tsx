@@ -1,5 +1,5 @@
 import type { OverruleInput } from '@sabor/contract/promise';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { GRAVITIES, type Gravity } from '@sabor/core/fairness/gravity';
 import type { SlipItem } from '@sabor/core/fairness/slip';
 import { differenceInWords } from '@sabor/words/fairness';

@@ -1,5 +1,5 @@
 import type { Product } from '@sabor/contract/shelf';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { Comparison } from '@sabor/core/compare/comparison';
 import { readPrimary } from '@sabor/core/compare/sentences';
@@ -11,12 +11,11 @@ import { weighedBy } from '@sabor/core/step/weighed';
 import { isCompared } from '@sabor/core/trial/designs';
 import { blocksOfDays } from '@sabor/reading/fairness-runs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
-import { useQuery } from '@tanstack/react-query';
 import { lazy, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useNotAtDose } from '../../api/doses.ts';
 import { useRuns } from '../../api/fairness.ts';
-import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
+import { useShelf, useTrial, useWearer, useWorked } from '../../api/queries.ts';
 import { useVoice } from '../../api/voice.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
@@ -58,22 +57,20 @@ export function ComparisonScreen() {
     () => (items && trial.data ? blocksOfDays(trial.data, brokenDays(items)) : new Set<string>()),
     [items, trial.data],
   );
-  const without = useQuery({
-    queryKey: ['trials', id, 'without', [...broken].join(), trial.dataUpdatedAt, shelf.dataUpdatedAt],
-    queryFn: async () => {
+  const without = useWorked(
+    'comparison without',
+    broken.size > 0 && record !== null && trial.data?.outcomesShownAt != null ? [record, [...broken]] : null,
+    async () => {
       const record = toTrialRecord(trial.data!, shelf.data!.products, wearer.data!, broken);
       return { record, comparison: await compareInWorker(record) };
     },
-    enabled: broken.size > 0 && record !== null && trial.data?.outcomesShownAt != null,
-    staleTime: Number.POSITIVE_INFINITY,
-  });
-  const comparison = useQuery({
-    queryKey: ['trials', id, 'comparison', trial.dataUpdatedAt, shelf.dataUpdatedAt],
-    queryFn: () => compareInWorker(record!),
-    enabled: record !== null && record.washDays.length > 0,
-    staleTime: Number.POSITIVE_INFINITY,
-    placeholderData: (old) => old,
-  });
+  );
+  const comparison = useWorked(
+    'comparison',
+    record !== null && record.washDays.length > 0 ? [record] : null,
+    () => compareInWorker(record!),
+    { old: true },
+  );
   if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   if (comparison.isError)
@@ -133,12 +130,9 @@ function ComparisonSheet({
   const [shown, setShown] = useState<Outcome>(trial.primary);
   const { arms } = record.promise;
   const asksForMore = comparison.primary.state === 'cannot tell';
-  const needed = useQuery({
-    queryKey: ['trials', trial.id, 'days needed', comparison.primary.noise, record.promise.matters],
-    queryFn: () => daysNeededInWorker(record, comparison),
-    enabled: asksForMore,
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const needed = useWorked('days needed', asksForMore ? [record, comparison] : null, () =>
+    daysNeededInWorker(record, comparison),
+  );
   const reading = readPrimary(record, comparison, needed.data ?? null);
   const compared = new Set(
     trial.arms.flatMap((arm) => arm.steps.flatMap(({ productId }) => productId ?? [])),
@@ -214,13 +208,13 @@ function ComparisonSheet({
           <p className="mb-3 text-soft">
             One number a wash day: {trial.weights.length} zones averaged.{' '}
             {compares
-              ? `Only ${OUTCOMES[trial.primary].label.toLowerCase()} was promised a test; the rest is described.`
+              ? `Only ${OUTCOMES[trial.primary].label.toLowerCase()} is tested; the rest is described.`
               : 'Described only.'}
           </p>
           <OutcomeTable record={record} comparison={comparison} />
           {comparison.partial.length > 0 && (
             <p className="mt-2 text-sm text-mango-deep">
-              Rests on fewer zones than promised:{' '}
+              Rests on fewer zones than planned:{' '}
               {comparison.partial
                 .map(({ position, unrated }) => `wash day ${position + 1} (${unrated} unrated)`)
                 .join(', ')}

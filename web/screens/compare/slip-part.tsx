@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { SlipItem } from '@sabor/core/fairness/slip';
 import { standing } from '@sabor/core/fairness/slip';
 import { lazy, Suspense } from 'react';
@@ -31,8 +31,8 @@ export function SlipPart({ trial, items }: { trial: TrialDetail; items: readonly
         Fairness check <StandingTag items={items} />
       </h2>
       <p className="mb-3 text-soft">
-        Everything that was to be held and was not, worst first, for the main result. what an option itself
-        may cause is no unfairness.{' '}
+        Everything that was to stay the same and did not, worst first, for the main result. What an option
+        itself may cause is not unfair.{' '}
         <Link className="underline underline-offset-4" to={`/side-by-side?a=${trial.id}`}>
           Compare two wash days side by side
         </Link>

@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Comparison } from '@sabor/core/compare/comparison';
 import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import type { Lasting, Wear } from '@sabor/core/compare/wear';
@@ -159,10 +159,10 @@ export function WearAndMoney({
         </ul>
       )}
       <p className="mt-2 text-sm text-soft">
-        Doses in pumps, coins and the like are taken at their usual size (a model assumption) until they are
-        weighed. Good days are the mean of all wears, from what the check-ins saw; in brackets what lies
-        between two of them and stays open. A wear cut short counts to where it was seen. With over half of an
-        option’s wears cut short no mean is given.
+        Amounts in pumps, coins and the like are taken at their usual size (a model assumption) until they are
+        weighed. Good days are the mean over its wash days, from what the check-ins saw; in brackets, what
+        lies between two check-ins and stays open. A wash day cut short counts up to where it was seen; with
+        over half of an option’s wash days cut short, no mean is given.
       </p>
     </section>
   );

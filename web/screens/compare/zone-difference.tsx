@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { sidesOf } from '@sabor/reading/side-of';

@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Side } from '@sabor/core/hair/zones';
 import type { Outcome } from '@sabor/core/outcomes/outcomes';
 

@@ -1,16 +1,21 @@
 import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { HairMeasureInput } from '@sabor/contract/hair-measure';
-import type { LedgerWashDay } from '@sabor/contract/ingredients';
 import type { Wearer } from '@sabor/contract/wearer';
 import { LEDGER, RESIDUES, type Residue } from '@sabor/core/ingredients/ledger/residue';
 import { plusDays } from '@sabor/core/time/dates';
-import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { v7 } from 'uuid';
-import { useChange, useOwnIngredients, useSettings, useShelf } from '../../api/queries.ts';
+import {
+  useChange,
+  useLedger,
+  useOwnIngredients,
+  useSettings,
+  useShelf,
+  useWorked,
+} from '../../api/queries.ts';
 import { BuildUpCurve } from '../../drawings/build-up-curve.tsx';
-import { get, put, remove } from '../../http/http.ts';
+import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Loading, Nothing } from '../../ui/states.tsx';
@@ -72,10 +77,7 @@ export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
   const shelf = useShelf();
   const own = useOwnIngredients();
   const { market } = useSettings();
-  const recorded = useQuery({
-    queryKey: ['wearers', wearer.id, 'ledger'],
-    queryFn: () => get<LedgerWashDay[]>(`/wearers/${wearer.id}/ledger`),
-  });
+  const recorded = useLedger(wearer.id);
   const today = localToday();
   const ratings = useMemo(
     () =>
@@ -98,10 +100,10 @@ export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
       : [];
     return [...past, ...ahead];
   }, [recorded.data, file, today]);
-  const ledger = useQuery({
-    queryKey: ['ledger of', wearer.id, days, market, own.data, ratings, shelf.data?.products],
-    enabled: days.length > 0 && shelf.data !== undefined && own.data !== undefined,
-    queryFn: () => {
+  const ledger = useWorked(
+    'build-up',
+    days.length > 0 && shelf.data && own.data ? [days, market, own.data, ratings, shelf.data, today] : null,
+    async () => {
       const trial = recorded.data!.at(-1)!.trialId;
       const byArm = new Map<string, string[]>();
       for (const day of recorded.data!)
@@ -116,7 +118,7 @@ export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
         today,
       );
     },
-  });
+  );
   if (recorded.isError) return <Failed error={recorded.error} retry={recorded.refetch} />;
   if (recorded.isPending) return <Loading what="the wash days" />;
   return (

@@ -1,6 +1,5 @@
-import type { LedgerWashDay } from '@sabor/contract/ingredients';
 import type { Product } from '@sabor/contract/shelf';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { routineMinutes, startBy, thingsNeeded } from '@sabor/core/basin/lay-out';
 import { minutesByPhase } from '@sabor/core/basin/minutes';
 import type { Dose } from '@sabor/core/doses/dose';
@@ -13,11 +12,9 @@ import { doseGrams, weighedBy } from '@sabor/core/step/weighed';
 import { bottleLasts } from '@sabor/core/trial/ahead';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { doseInWords } from '@sabor/words/dose';
-import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
-import { get } from '../../http/http.ts';
+import { useLedger, useShelf, useTrial, useWearer } from '../../api/queries.ts';
 import { TextField } from '../../ui/inputs.tsx';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { isPast } from '../wash-day/cautions-of.ts';
@@ -127,11 +124,7 @@ export function LayOutScreen() {
   const trial = useTrial(id);
   const shelf = useShelf();
   const wearer = useWearer(trial.data?.wearerId ?? 'new');
-  const ledger = useQuery({
-    queryKey: ['wearers', trial.data?.wearerId ?? '', 'ledger'],
-    queryFn: () => get<LedgerWashDay[]>(`/wearers/${trial.data?.wearerId}/ledger`),
-    enabled: trial.data !== undefined,
-  });
+  const ledger = useLedger(trial.data?.wearerId ?? '');
   const [missing, setMissing] = useState<readonly string[]>([]);
   const [ready, setReady] = useState<readonly string[]>([]);
   const [doneBy, setDoneBy] = useState('21:00');

@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { outcomeByDay } from '@sabor/core/compare/wash-day-record';
 import { toTrialRecord } from '@sabor/reading/trial-record';

@@ -1,13 +1,12 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { panelHeadline } from '@sabor/core/compare/panel-headline';
 import { pLabel } from '@sabor/core/compare/sentences';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { useTrials, useWearers } from '../../api/queries.ts';
+import { useTrials, useTrialsWhole, useWearers, useWorked } from '../../api/queries.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
-import { get } from '../../http/http.ts';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { panelInWorker } from '../../workers/comparison.ts';
 import { panelRecord } from './panel-record.ts';
@@ -18,16 +17,11 @@ export function PanelScreen() {
   const trials = useTrials();
   const wearers = useWearers();
   const own = (trials.data ?? []).filter(({ panelId }) => panelId === id);
-  const details = useQuery({
-    queryKey: ['trials', 'panel', id, own.map(({ id: trial }) => trial).join(), trials.dataUpdatedAt],
-    enabled: own.length > 0,
-    queryFn: () => Promise.all(own.map(({ id: trial }) => get<TrialDetail>(`/trials/${trial}`))),
-    placeholderData: (old) => old,
-  });
+  const details = useTrialsWhole(own.map(({ id: trial }) => trial));
   if (trials.isPending || wearers.isPending) return <Loading what="the panel" />;
   if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
   if (wearers.isError) return <Failed error={wearers.error} retry={wearers.refetch} />;
-  if (details.isError) return <Failed error={details.error} retry={details.refetch} />;
+  if (details.error) return <Failed error={details.error} retry={details.refetch} />;
   if (own.length === 0)
     return <Nothing title="Sabor has no such panel">It may have been opened from an old link.</Nothing>;
   if (!details.data) return <Loading what="the panel’s heads" />;
@@ -35,17 +29,15 @@ export function PanelScreen() {
 }
 
 function Panel({ trials, wearers }: { trials: readonly TrialDetail[]; wearers: readonly Wearer[] }) {
-  const sorted = trials.toSorted((a, b) => a.panelRow! - b.panelRow!);
+  const sorted = useMemo(() => trials.toSorted((a, b) => a.panelRow! - b.panelRow!), [trials]);
   const [first] = sorted as [TrialDetail];
-  const record = panelRecord(sorted, wearers);
+  const record = useMemo(() => panelRecord(sorted, wearers), [sorted, wearers]);
   const over = sorted.every(({ endedAt, masked }) => endedAt !== null && !masked);
   const shown = sorted.every(({ outcomesShownAt }) => outcomesShownAt !== null);
   const outcome = OUTCOMES[first.primary];
-  const result = useQuery({
-    queryKey: ['panel test', record],
-    enabled: over && shown,
-    queryFn: () => panelInWorker(record.rows, record.values, first.arms.length, outcome.better),
-  });
+  const result = useWorked('panel test', over && shown ? [record] : null, () =>
+    panelInWorker(record.rows, record.values, first.arms.length, outcome.better),
+  );
   const means = result.data?.means.map((mean) => mean ?? Number.NaN);
   const p = result.data?.p ?? null;
   return (

@@ -1,12 +1,11 @@
-import type { Ghosts, Photograph } from '@sabor/contract/photograph';
+import type { Photograph } from '@sabor/contract/photograph';
 import { ANGLES, type Angle } from '@sabor/core/basin/angles';
 import { stageLabel } from '@sabor/core/outcomes/stages';
-import { useQuery } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
-import { useChange, useWashDay, useWearer } from '../../api/queries.ts';
-import { get, remove } from '../../http/http.ts';
+import { useChange, useGhosts, useWashDay, useWearer } from '../../api/queries.ts';
+import { remove } from '../../http/http.ts';
 import { boxPhoto, fitPicture, unboxPhoto, usePhotoBox } from '../../offline/photo-box.ts';
 import { Failed, Loading } from '../../ui/states.tsx';
 import { readStage } from '../check-in/look.ts';
@@ -21,11 +20,7 @@ export function PhotographsScreen() {
   const day = useWashDay(id);
   const wearer = useWearer(day.data?.wearerId ?? 'new');
   const box = usePhotoBox();
-  const ghosts = useQuery({
-    queryKey: ['wearers', day.data?.wearerId ?? '', 'ghosts'],
-    queryFn: () => get<Ghosts>(`/wearers/${day.data?.wearerId}/ghosts`),
-    enabled: day.data !== undefined,
-  });
+  const ghosts = useGhosts(day.data?.wearerId ?? '');
   const takeAway = useChange((photoId: string) => remove(`/photographs/${photoId}`));
   const [problem, setProblem] = useState<string | null>(null);
   const [camera, setCamera] = useState<Angle | null>(null);
@@ -127,7 +122,7 @@ export function PhotographsScreen() {
                         className="min-h-10 text-sm underline underline-offset-4"
                         onClick={() => takeAway.mutate(one.id)}
                       >
-                        Take away
+                        Remove
                       </button>
                     </figcaption>
                   </figure>

@@ -3,10 +3,10 @@ import type { Product } from '@sabor/contract/shelf';
 import type { RoutineFinding } from '@sabor/core/ingredients/judge/routine-screen';
 import { schoolsOf } from '@sabor/core/routine/school-questions';
 import { temperatureScale } from '@sabor/core/units/preferences';
-import { useEffect, useState } from 'react';
-import { useOwnIngredients, useSettings } from '../../api/queries.ts';
+import { useMemo, useState } from 'react';
+import { useOwnIngredients, useSettings, useWorked } from '../../api/queries.ts';
 import { NumberField } from '../../ui/inputs.tsx';
-import { Tag } from '../../ui/states.tsx';
+import { Failed, Tag } from '../../ui/states.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
 
 /** The whole wash day read at once: what adds up and what clashes, with the smallest change that mends it. */
@@ -20,24 +20,21 @@ export function RoutineFindings({
   const own = useOwnIngredients();
   const { market, temperature } = useSettings();
   const [dew, setDew] = useState<number | null>(null);
-  const [found, setFound] = useState<RoutineFinding[] | null>(null);
-  useEffect(() => {
-    if (!own.data) return;
-    let stale = false;
-    const used = steps.flatMap(({ slot, productId }) => {
-      const product = products.find(({ id }) => id === productId);
-      return product ? [{ slot, product }] : [];
-    });
-    const dewPointC = dew === null || Number.isNaN(dew) ? null : dew;
-    void screeningWorker()
-      .routine(used, dewPointC, market, own.data)
-      .then((answer) => {
-        if (!stale) setFound(answer);
-      });
-    return () => {
-      stale = true;
-    };
-  }, [steps, products, own.data, market, dew]);
+  const used = useMemo(
+    () =>
+      steps.flatMap(({ slot, productId }) => {
+        const product = products.find(({ id }) => id === productId);
+        return product ? [{ slot, product }] : [];
+      }),
+    [steps, products],
+  );
+  const dewPointC = dew === null || Number.isNaN(dew) ? null : dew;
+  const { data: found = null, error } = useWorked<RoutineFinding[]>(
+    'routine',
+    own.data ? [used, dewPointC, market, own.data] : null,
+    () => screeningWorker().routine(used, dewPointC, market, own.data!),
+    { old: true },
+  );
   if (!steps.some(({ productId }) => productId)) return null;
   return (
     <section aria-labelledby="at-once" className="mt-8">
@@ -53,7 +50,9 @@ export function RoutineFindings({
           onChange={setDew}
         />
       </div>
-      {found === null ? (
+      {error ? (
+        <Failed error={error} />
+      ) : found === null ? (
         <p role="status" className="text-soft">
           Reading the lists …
         </p>

@@ -15,6 +15,7 @@ import {
   useShelf,
   useWearers,
   useWeather,
+  useWorked,
 } from '../../api/queries.ts';
 import { ShareBars } from '../../drawings/share-bars.tsx';
 import { patch, put } from '../../http/http.ts';
@@ -204,30 +205,36 @@ function useReading(
   ready: boolean,
 ) {
   const late = useDeferredValue(text);
+  const { data, error } = useWorked<LabelReading>(
+    'label',
+    ready && own !== null ? [late, which, roles, market, shelf, own, exclude, whom] : null,
+    () =>
+      screeningWorker().label(
+        late,
+        which,
+        roles,
+        market,
+        whom,
+        own!,
+        shelf.products.filter(({ id, archivedAt }) => id !== exclude && archivedAt === null),
+      ),
+  );
   useEffect(() => {
-    if (!ready || own === null) return;
-    let stale = false;
-    const others = shelf.products.filter(({ id, archivedAt }) => id !== exclude && archivedAt === null);
-    void screeningWorker()
-      .label(late, which, roles, market, whom, own, others)
-      .then((answer) => {
-        if (!stale) setReading(answer);
-      });
-    return () => {
-      stale = true;
-    };
-  }, [late, which, roles, market, shelf, own, exclude, whom, ready, setReading]);
+    if (data) setReading(data);
+  }, [data, setReading]);
+  return error;
 }
 
 function ReadFor({ wearer, asked, ...rest }: ToRead & { wearer: Wearer; asked: Asked }) {
   const { whom, error } = useWhom(wearer, asked);
-  useReading(rest, whom, whom !== null);
-  return error ? <Failed error={error} /> : null;
+  const broken = useReading(rest, whom, whom !== null);
+  const problem = error ?? broken;
+  return problem ? <Failed error={problem} /> : null;
 }
 
 function ReadAlone(rest: ToRead) {
-  useReading(rest, null, true);
-  return null;
+  const broken = useReading(rest, null, true);
+  return broken ? <Failed error={broken} /> : null;
 }
 
 function Found({

@@ -1,8 +1,7 @@
 import type { Wearer } from '@sabor/contract/wearer';
 import { SCHOOLS } from '@sabor/core/hair/wishes';
 import { alwaysOn, EFFECTS } from '@sabor/core/ingredients/judge/rule';
-import { useQuery } from '@tanstack/react-query';
-import { useHairFile } from '../../api/queries.ts';
+import { useHairFile, useWorked } from '../../api/queries.ts';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
 import { useWeigh } from './use-whom.ts';
@@ -18,11 +17,7 @@ const WEIGHTS = {
 export function RulesTable({ wearer }: { wearer: Wearer }) {
   const file = useHairFile(wearer.id);
   const weigh = useWeigh(wearer);
-  const rules = useQuery({
-    queryKey: ['rules'],
-    queryFn: () => screeningWorker().rules(),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const rules = useWorked('rules', [], () => screeningWorker().rules());
   const weights = file.data?.ruleWeights ?? {};
   const changed = Object.keys(weights).length;
   return (

@@ -7,7 +7,14 @@ import { ROLES, type Role } from '@sabor/core/shelf/products';
 import { DAY_MS } from '@sabor/core/time/day';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { useOwnIngredients, usePlaceWeather, useShelf, useWearers, useWeather } from '../../api/queries.ts';
+import {
+  useOwnIngredients,
+  usePlaceWeather,
+  useShelf,
+  useWearers,
+  useWeather,
+  useWorked,
+} from '../../api/queries.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { showMoney } from '../../ui/show.ts';
@@ -98,7 +105,12 @@ function Grid({
   }, [air.data]);
   const { whom, error } = useWhom(wearer, asked);
   const weigh = useWeigh(wearer);
-  const [found, setFound] = useState<ShelfScreening[] | null>(null);
+  const { data: found = null, error: broken } = useWorked<ShelfScreening[]>(
+    'shelf',
+    whom && own.data ? [products, whom, own.data] : null,
+    () => screeningWorker().shelf(products as Product[], whom!, own.data!),
+    { old: true },
+  );
   const [role, setRole] = useState<Role | null>(null);
   const [verdict, setVerdict] = useState<Verdict | null>(null);
   const [line, setLine] = useState<string | null>(null);
@@ -106,19 +118,7 @@ function Grid({
   const [limit, setLimit] = useState(AT_FIRST);
   const [sort, setSort] = useState<keyof typeof SORTS>('verdict');
   const [listed, setListed] = useState<ReadonlySet<string>>(new Set());
-  useEffect(() => {
-    if (!whom || !own.data) return;
-    let stale = false;
-    void screeningWorker()
-      .shelf(products as Product[], whom, own.data)
-      .then((answer) => {
-        if (!stale) setFound(answer);
-      });
-    return () => {
-      stale = true;
-    };
-  }, [products, whom, own.data]);
-  if (error) return <Failed error={error} />;
+  if (error ?? broken) return <Failed error={(error ?? broken)!} />;
   const byId = new Map(products.map((product) => [product.id, product]));
   const shown = (found ?? [])
     .flatMap((one) => {

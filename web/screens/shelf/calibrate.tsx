@@ -36,8 +36,8 @@ function Found({ values, measure }: { values: readonly number[]; measure: Measur
       </p>
       <p className={found.showsHeld ? 'text-leaf' : 'text-mango-deep'}>
         {found.showsHeld
-          ? 'Narrow enough to show that a dose was held within a fifth.'
-          : 'Too wide to show that a dose was held within a fifth: weigh the doses of a trial.'}
+          ? 'Narrow enough to show that an amount stayed within a fifth.'
+          : 'Too wide to show that an amount stayed within a fifth: weigh what a trial uses.'}
       </p>
     </div>
   );
@@ -78,7 +78,7 @@ export function Calibrate({ product }: { product: Product }) {
         Weighed measures
       </h2>
       <p className="mb-3 text-soft">
-        A pump known only as 1–2 ml cannot show that a dose was held. Weigh ten of yours once.
+        A pump known only as 1–2 ml cannot show that the amount stayed the same. Weigh ten of yours once.
       </p>
       {product.calibrations.map((known) => (
         <div key={known.measure} className="mb-3 border-l-4 border-leaf pl-4">
@@ -92,7 +92,7 @@ export function Calibrate({ product }: { product: Product }) {
               );
             }}
           >
-            Take away
+            Remove
           </Button>
         </div>
       ))}

@@ -153,7 +153,7 @@ function FirstSteps() {
     ],
     [
       'Routines',
-      'Write the wash day down once, so that it can be held fixed.',
+      'Write the wash day down once, so that each one can be kept the same.',
       '/routines/new',
       'Write a routine',
     ],

@@ -1,4 +1,5 @@
-import { TRIAL_STATUSES, type Trial } from '@sabor/contract/trial';
+import { TRIAL_STATUSES } from '@sabor/contract/trial';
+import type { Trial } from '@sabor/contract/trial-record';
 import { Link } from 'react-router';
 import { AllocationStrip } from '../../drawings/allocation-strip.tsx';
 import { Tag } from '../../ui/states.tsx';

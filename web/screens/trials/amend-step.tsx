@@ -1,5 +1,6 @@
 import type { StepAmendmentInput } from '@sabor/contract/promise';
-import type { PlanStep, TrialDetail } from '@sabor/contract/trial';
+import type { PlanStep } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { SLOTS } from '@sabor/core/step/slots';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';

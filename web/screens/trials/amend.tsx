@@ -1,5 +1,5 @@
 import { AMENDABLE, type Amendable, type AmendmentInput } from '@sabor/contract/promise';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { amendmentInWords } from '@sabor/words/amendment';
 import { Dialog } from 'radix-ui';

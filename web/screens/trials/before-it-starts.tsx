@@ -1,6 +1,5 @@
 import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
-import type { LedgerWashDay } from '@sabor/contract/ingredients';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import { dewPoint } from '@sabor/core/climate/dew-point';
@@ -15,18 +14,18 @@ import { doseGrams, type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DAY_MS } from '@sabor/core/time/day';
 import { bottleLasts, type Dated, revertedOn, trialAhead } from '@sabor/core/trial/ahead';
 import { DESIGNS } from '@sabor/core/trial/designs';
-import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useNotAtDose } from '../../api/doses.ts';
 import {
   useHairFile,
+  useLedger,
   useOwnIngredients,
   usePlaceWeather,
   useSettings,
   useShelf,
   useWeather,
+  useWorked,
 } from '../../api/queries.ts';
-import { get } from '../../http/http.ts';
 import { showDate } from '../../ui/show.ts';
 import { screeningWorker } from '../../workers/screening.ts';
 import { placeNow } from '../screen/start-asked.ts';
@@ -70,10 +69,12 @@ function useGroundAhead(value: TrialInput, products: readonly Product[]) {
   const weighed = useMemo(() => weighedBy(products), [products]);
   const every = value.cadenceDays ?? value.wearDays;
   const days = value.arms.length < 2 ? 0 : Math.min(12, value.washDays);
-  return useQuery({
-    queryKey: ['ground ahead', value.plan, value.arms, days, every, market, own.dataUpdatedAt],
-    enabled: days > 0 && own.data !== undefined && value.plan.length > 0 && every >= 1,
-    queryFn: async () => {
+  return useWorked(
+    'ground ahead',
+    days > 0 && own.data && value.plan.length > 0 && every >= 1
+      ? [value.plan, value.arms, days, every, market, own.data, products]
+      : null,
+    async () => {
       const ahead = trialAhead('2026-01-01', days, every, []).map(({ on }, i) => {
         const arm = value.arms[i % value.arms.length]!;
         return {
@@ -89,7 +90,7 @@ function useGroundAhead(value: TrialInput, products: readonly Product[]) {
       );
       return screeningWorker().ledger(ahead, products, market, own.data!, [], byArm, '');
     },
-  });
+  );
 }
 
 /** What the wearer's station foresees, a line a day: the mean dew point and its band. */
@@ -128,11 +129,7 @@ function calendarOthers(file: HairFile, today: string): Dated[] {
 export function BeforeItStarts({ value, products }: { value: TrialInput; products: readonly Product[] }) {
   const file = useHairFile(value.wearerId);
   const shelf = useShelf();
-  const ledger = useQuery({
-    queryKey: ['wearers', value.wearerId, 'ledger'],
-    queryFn: () => get<LedgerWashDay[]>(`/wearers/${value.wearerId}/ledger`),
-    enabled: value.wearerId !== '',
-  });
+  const ledger = useLedger(value.wearerId);
   const notAtDose = useNotAtDose(
     value.wearerId,
     value.arms.flatMap(({ steps }) => steps.flatMap(({ productId }) => productId ?? [])),
@@ -182,7 +179,7 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
   );
   for (const other of file.data.ahead.filter(({ id }) => id !== value.id))
     due(
-      `“${other.question}” is ${other.status === 'running' ? 'under way' : 'planned'} on this head with ${other.washDaysLeft} wash days left. Run both at once and each one’s products (${[...tested].join(', ') || 'held steps'}) become the other’s ground.`,
+      `“${other.question}” is ${other.status === 'running' ? 'under way' : 'planned'} on this head with ${other.washDaysLeft} wash days left. Run both at once and each one’s products (${[...tested].join(', ') || 'steps kept the same'}) become the other’s ground.`,
     );
 
   const grams = gramsPerDay(value, weighedBy(products));

@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { useChange } from '../../api/queries.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { post } from '../../http/http.ts';

@@ -1,11 +1,8 @@
-import type { KeyEntry } from '@sabor/contract/trial';
 import { SLOTS } from '@sabor/core/step/slots';
 import { doseInWords } from '@sabor/words/dose';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useTrial } from '../../api/queries.ts';
-import { get } from '../../http/http.ts';
+import { useKey, useTrial } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 
@@ -14,10 +11,7 @@ export function CodesScreen() {
   const { id = '' } = useParams();
   const trial = useTrial(id);
   const [helper, setHelper] = useState(false);
-  const key = useQuery({
-    queryKey: ['trials', id, 'key'],
-    queryFn: () => get<KeyEntry[]>(`/trials/${id}/key`),
-  });
+  const key = useKey(id);
   if (trial.isPending || key.isPending) return <Loading what="the codes" />;
   if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
   if (key.isError) return <Failed error={key.error} retry={key.refetch} />;

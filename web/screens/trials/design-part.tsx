@@ -102,7 +102,7 @@ export function DesignPart({
           <p className="text-mango-deep">This many options do not go with this design.</p>
         )}
         <NumberField
-          label="Days of wear after each"
+          label="Days worn after each"
           value={value.wearDays}
           onChange={(x) => change((old) => ({ ...old, wearDays: x as number }))}
           error={problem('wearDays')}

@@ -1,4 +1,4 @@
-import type { Trial } from '@sabor/contract/trial';
+import type { Trial } from '@sabor/contract/trial-record';
 import { useChange } from '../../api/queries.ts';
 import { post } from '../../http/http.ts';
 import { ReasonDialog } from '../../ui/reason-dialog.tsx';

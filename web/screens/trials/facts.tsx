@@ -1,4 +1,4 @@
-import type { Trial } from '@sabor/contract/trial';
+import type { Trial } from '@sabor/contract/trial-record';
 import type { Reach } from '@sabor/core/inference/reach';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, isTested } from '@sabor/core/trial/designs';
@@ -46,7 +46,7 @@ export function Facts({ trial }: { trial: Trial }) {
     ...(trial.cadenceDays === null ? [] : [['Wash to wash', `${trial.cadenceDays} days`]]),
   ];
   return (
-    <section aria-label="The promise">
+    <section aria-label="The plan">
       <dl className="flex flex-wrap gap-x-10 gap-y-3 border-y border-rule py-3">
         {facts.map(([what, value]) => (
           <div key={what}>

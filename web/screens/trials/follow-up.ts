@@ -1,4 +1,5 @@
-import type { TrialDetail, TrialInput } from '@sabor/contract/trial';
+import type { TrialInput } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { SLOTS } from '@sabor/core/step/slots';
 import { usualDays } from '@sabor/core/trial/designs';
 import { v7 } from 'uuid';

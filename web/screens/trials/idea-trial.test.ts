@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { NOTHING_TOLD } from '@sabor/contract/wash-day';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { describe, expect, it } from 'vitest';

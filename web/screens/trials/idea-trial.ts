@@ -1,4 +1,5 @@
-import type { TrialDetail, TrialInput } from '@sabor/contract/trial';
+import type { TrialInput } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { IDEAS, ideaAsArm } from '@sabor/core/basin/ideas';
 import { SLOTS } from '@sabor/core/step/slots';
 import { settingsOf } from '@sabor/core/step/step';

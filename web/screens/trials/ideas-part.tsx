@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { IDEAS } from '@sabor/core/basin/ideas';
 import { SLOTS } from '@sabor/core/step/slots';
 import { ButtonLink } from '../../ui/button.tsx';

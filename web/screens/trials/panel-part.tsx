@@ -1,10 +1,10 @@
-import type { PanelInput, TrialDetail } from '@sabor/contract/trial';
+import type { PanelInput } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { panelProblem, panelSize } from '@sabor/core/trial/panel';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
-import { useChange, useWearers } from '../../api/queries.ts';
+import { useChange, useWearers, useWorked } from '../../api/queries.ts';
 import { put } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { panelReachInWorker } from '../../workers/comparison.ts';
@@ -17,12 +17,9 @@ export function PanelPart({ trial }: { trial: TrialDetail }) {
   const arms = trial.arms.length;
   const heads = chosen.length + 1;
   const drawable = panelProblem(arms, heads) === null;
-  const reach = useQuery({
-    queryKey: ['panel reach', arms, heads],
-    queryFn: () => panelReachInWorker(arms, heads),
-    enabled: drawable && trial.panelId === null,
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const reach = useWorked('panel reach', drawable && trial.panelId === null ? [arms, heads] : null, () =>
+    panelReachInWorker(arms, heads),
+  );
   if (trial.panelId !== null)
     return (
       <p className="mt-6 border-l-4 border-leaf pl-4">

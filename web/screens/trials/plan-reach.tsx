@@ -1,6 +1,6 @@
 import type { TrialInput } from '@sabor/contract/trial';
 import { DESIGNS, type Design, daysOffered, designProblem, isTested } from '@sabor/core/trial/designs';
-import { useQuery } from '@tanstack/react-query';
+import { useWorked } from '../../api/queries.ts';
 import { foundInWorker, reachesInWorker } from '../../workers/power.ts';
 import { reachNumbers, reachSentences } from './facts.tsx';
 
@@ -19,12 +19,9 @@ export function PlanReach({ value }: { value: TrialInput }) {
   const offered = daysOffered(design, arms);
   const from = Math.max(0, Math.min(offered.indexOf(days) - 2, offered.length - SHOWN));
   const shown = offered.slice(from, from + SHOWN);
-  const reached = useQuery({
-    queryKey: ['reach', design, arms, shown, looks],
-    queryFn: () => reachesInWorker(design, arms, shown, looks),
-    enabled: compares && shown.length > 0,
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const reached = useWorked('reach', compares && shown.length > 0 ? [design, arms, shown, looks] : null, () =>
+    reachesInWorker(design, arms, shown, looks),
+  );
   const able = (n: number) => reached.data?.[shown.indexOf(n)];
   const found = fault === null ? able(days) : undefined;
   return (
@@ -86,8 +83,8 @@ export function PlanReach({ value }: { value: TrialInput }) {
       )}
       {bundle && compares && (
         <p className="mt-3 text-sm">
-          More than one step is under test: each arm is a <strong>bundle</strong>, and the verdict is about
-          the bundle. A swap-one follow-up tells which item carried it.
+          More than one step is tested: each option is a <strong>whole line</strong>, and the verdict is about
+          the line. A follow-up that swaps one product tells which of them did it.
         </p>
       )}
       {design === 'complete' && days === arms && (
@@ -110,11 +107,9 @@ export function PlanReach({ value }: { value: TrialInput }) {
 
 /** The difference this plan finds four times in five, beside how far wash days differ by themselves. */
 function Found({ design, arms, days, looks }: { design: Design; arms: number; days: number; looks: 1 | 2 }) {
-  const found = useQuery({
-    queryKey: ['difference found', design, arms, days, looks],
-    queryFn: () => foundInWorker(design, arms, days, looks),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const found = useWorked('difference found', [design, arms, days, looks], () =>
+    foundInWorker(design, arms, days, looks),
+  );
   if (found.isError || found.data === null) return null;
   const what = DESIGNS[design].halves ? 'left and right' : 'wash days of one option';
   return (

@@ -1,5 +1,6 @@
 import type { Product } from '@sabor/contract/shelf';
-import type { TrialDetail, TrialInput } from '@sabor/contract/trial';
+import type { TrialInput } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { describe, expect, it } from 'vitest';
 import { fitDays, turnedTo } from './design-part.tsx';

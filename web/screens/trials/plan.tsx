@@ -1,6 +1,7 @@
 import type { Routine } from '@sabor/contract/routine';
 import type { Product } from '@sabor/contract/shelf';
-import { type TrialDetail, TrialInput } from '@sabor/contract/trial';
+import { TrialInput } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { usualDays } from '@sabor/core/trial/designs';
@@ -251,7 +252,7 @@ function PlanSheet({
             </h2>
             <div className="grid gap-4 sm:grid-cols-3">
               <ChoiceField
-                label="Primary outcome"
+                label="Main result"
                 hint="The only one that gets a p."
                 options={OUTCOMES}
                 value={value.primary}

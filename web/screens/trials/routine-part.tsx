@@ -4,6 +4,7 @@ import type { TrialInput } from '@sabor/contract/trial';
 import { labelDepartures } from '@sabor/core/shelf/label-directions';
 import { SLOTS } from '@sabor/core/step/slots';
 import { doseInWords } from '@sabor/words/dose';
+import { labelDepartureInWords } from '@sabor/words/label-directions';
 import { v7 } from 'uuid';
 import { ChoiceField } from '../../ui/inputs.tsx';
 
@@ -193,14 +194,14 @@ function HeldTerms({ step, onChange }: { step: PlanStep; onChange: (to: Partial<
 
 /** What the label says of this step, and where the plan departs from it. */
 function LabelSays({ step, directions }: { step: PlanStep; directions: string | null }) {
-  if (directions === null) return <span className="block text-sm">label silent</span>;
+  if (directions === null) return <span className="block text-sm">no directions on the label</span>;
   const departs = labelDepartures(step, directions);
   return (
     <span className="block text-sm" title={directions}>
       {departs.length === 0 ? (
-        'as far as the label says'
+        'as the label directs'
       ) : (
-        <span className="text-mango-deep">{departs.join(' ')}</span>
+        <span className="text-mango-deep">{departs.map(labelDepartureInWords).join(' ')}</span>
       )}
     </span>
   );

@@ -1,4 +1,5 @@
-import { TRIAL_STATUSES, type Trial } from '@sabor/contract/trial';
+import { TRIAL_STATUSES } from '@sabor/contract/trial';
+import type { Trial } from '@sabor/contract/trial-record';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { byText, type SieveOf } from '@sabor/core/table/sift';
 import { keysOf } from '@sabor/core/vocabulary';

@@ -1,4 +1,5 @@
-import { TRIAL_STATUSES, type TrialDetail } from '@sabor/contract/trial';
+import { TRIAL_STATUSES } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DESIGNS } from '@sabor/core/trial/designs';

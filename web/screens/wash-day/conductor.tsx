@@ -1,6 +1,6 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { NewTap, StepSet } from '@sabor/contract/taps';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { routineMinutes } from '@sabor/core/basin/lay-out';

@@ -1,5 +1,5 @@
 import type { Product } from '@sabor/contract/shelf';
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { weighedBy } from '@sabor/core/step/weighed';

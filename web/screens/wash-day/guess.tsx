@@ -1,4 +1,5 @@
-import type { GuessInput, TrialDetail } from '@sabor/contract/trial';
+import type { GuessInput } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { useChange } from '../../api/queries.ts';
 import { put } from '../../http/http.ts';

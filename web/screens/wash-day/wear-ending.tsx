@@ -1,4 +1,4 @@
-import type { TrialDetail } from '@sabor/contract/trial';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { WEAR_ENDS, type WearEnd } from '@sabor/core/outcomes/events';
 import { useState } from 'react';

@@ -1,0 +1,83 @@
+import * as v from 'valibot';
+import { BackupState } from './backup.ts';
+import { HairFile } from './hair-file.ts';
+import { LedgerWashDay, OwnIngredientInput } from './ingredients.ts';
+import { Ghosts, PhotographReceived } from './photograph.ts';
+import { Routine } from './routine.ts';
+import { Found } from './search.ts';
+import { Settings } from './settings.ts';
+import { Product, Shelf } from './shelf.ts';
+import { TapsHeard } from './taps.ts';
+import { Today } from './today.ts';
+import { DoseRun, KeyEntry, Trial, TrialDetail } from './trial-record.ts';
+import { WashDay } from './wash-day.ts';
+import { Wearer } from './wearer.ts';
+import { MetarReport, Place, PlaceWeather, Weather } from './weather.ts';
+
+/** What each route answers with, by method and path; every answer in JSON has its row. */
+export const ANSWERS: Record<string, v.GenericSchema> = {
+  'GET /backups': BackupState,
+  'PUT /backups': BackupState.entries.nightly,
+  'POST /backups/now': BackupState.entries.nightly,
+  'GET /wearers/:id/file': HairFile,
+  'PUT /hair-tests/:id': HairFile,
+  'DELETE /hair-tests/:id': HairFile,
+  'PUT /hair-events/:id': HairFile,
+  'DELETE /hair-events/:id': HairFile,
+  'PUT /hair-measures/:id': HairFile,
+  'DELETE /hair-measures/:id': HairFile,
+  'PUT /wearers/:id/cadence/:kind': HairFile,
+  'DELETE /wearers/:id/cadence/:kind': HairFile,
+  'PUT /wearers/:id/wishes': HairFile,
+  'PUT /photographs/:id': PhotographReceived,
+  'PUT /photographs/:id/bytes': PhotographReceived,
+  'GET /wearers/:id/ghosts': Ghosts,
+  'GET /routines': v.array(Routine),
+  'GET /routines/:id': Routine,
+  'PUT /routines/:id': Routine,
+  'GET /own-ingredients': v.array(OwnIngredientInput),
+  'GET /wearers/:id/ledger': v.array(LedgerWashDay),
+  'GET /search': v.array(Found),
+  'GET /settings': Settings,
+  'PATCH /settings': Settings,
+  'GET /shelf': Shelf,
+  'GET /products/:id': Product,
+  'PUT /products/:id': Product,
+  'PUT /products/:id/calibrations/:measure': Product,
+  'POST /shelf/import': v.strictObject({ stored: v.number(), known: v.number() }),
+  'GET /today': Today,
+  'GET /trials': v.array(Trial),
+  'GET /trials/:id': TrialDetail,
+  'PUT /trials/:id': TrialDetail,
+  'PUT /trials/:id/amendments/:amendment': TrialDetail,
+  'PUT /trials/:id/step-amendments/:amendment': TrialDetail,
+  'PUT /trials/:id/overrules/:overrule': TrialDetail,
+  'DELETE /trials/:id/overrules/:overrule': TrialDetail,
+  'PUT /trials/:id/panel': TrialDetail,
+  'POST /trials/:id/outcomes': TrialDetail,
+  'POST /trials/:id/look': TrialDetail,
+  'GET /trials/:id/key': v.array(KeyEntry),
+  'POST /trials/:id/key/open': TrialDetail,
+  'GET /wearers/:id/doses': v.array(DoseRun),
+  'PUT /wash-days/:id/guess': TrialDetail,
+  'PUT /check-ins/:id': WashDay,
+  'PUT /events/:id': WashDay,
+  'DELETE /events/:id': WashDay,
+  'PUT /wash-days/:id': WashDay,
+  'GET /wash-days/:id': WashDay,
+  'GET /wash-days/:id/pulse': v.strictObject({ pulse: v.string() }),
+  'PATCH /wash-days/:id': WashDay,
+  'PUT /wash-days/:id/outdoors/:on': WashDay,
+  'POST /wash-days/:id/taps': TapsHeard,
+  'POST /wash-days/:id/abandon': WashDay,
+  'POST /wash-days/:id/end-wear': WashDay,
+  'POST /wash-days/:id/reopen-wear': WashDay,
+  'GET /wearers': v.array(Wearer),
+  'GET /wearers/:id': Wearer,
+  'PUT /wearers/:id': Wearer,
+  'GET /weather': Weather,
+  'PUT /places/:id': Place,
+  'GET /places/:id/weather': PlaceWeather,
+  'PUT /places/:id/readings/:batchId': v.strictObject({ stored: v.number() }),
+  'PUT /places/:id/metar/:batchId': MetarReport,
+};
