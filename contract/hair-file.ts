@@ -4,6 +4,7 @@ import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
 import { AVOIDED, DISLIKES, SCHOOLS, WISHES } from '@sabor/core/hair/wishes';
 import { readAllergy, UNKNOWN_ALLERGY } from '@sabor/core/ingredients/allergy';
+import { HEATS, TECHNIQUES, TOOLS } from '@sabor/core/step/choices';
 import * as v from 'valibot';
 import { asStored, date, id, name, nearDate, note, number, oneOf, pastDate, whole } from './fields.ts';
 import { HairMeasureInput } from './hair-measure.ts';
@@ -99,14 +100,17 @@ export const Wishes = v.strictObject({ ...WishesInput.entries, version: v.number
 export type Wishes = v.InferOutput<typeof Wishes>;
 
 const minutes = v.nullable(v.number());
-const DryingAnswer = v.strictObject({
+const TimedDrying = v.strictObject({
   washDayId: id,
   on: date,
-  style: v.string(),
-  method: v.string(),
+  techniques: v.array(oneOf(TECHNIQUES, 'a technique')),
+  tool: v.nullable(oneOf(TOOLS, 'a tool')),
+  heat: v.nullable(oneOf(HEATS, 'a heat')),
   minutes: v.strictObject({ eighty: minutes, ninety: minutes, dry: minutes }),
   deficitHpa: v.nullable(v.number()),
 }) satisfies v.GenericSchema<unknown, DryingRun>;
+
+export type TimedDrying = v.InferOutput<typeof TimedDrying>;
 
 export const HairFile = v.strictObject({
   tests: v.array(v.strictObject(asStored(HairTestInput.entries))),
@@ -117,7 +121,7 @@ export const HairFile = v.strictObject({
   washCare: v.array(v.strictObject({ kind: oneOf(HAIR_EVENTS, 'what happened'), on: date })),
   /** The wearer's own days between care; null where it is switched off. */
   cadence: v.record(oneOf(CARE, 'a kind of care'), v.nullable(v.number())),
-  drying: v.array(DryingAnswer),
+  drying: v.array(TimedDrying),
   wishes: Wishes,
   /** The tester's own weight of screening rules for this wearer; 0 is switched off. */
   ruleWeights: v.record(v.string(), v.number()),

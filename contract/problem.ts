@@ -12,11 +12,10 @@ export const Problem = v.object({
 });
 export type Problem = v.InferOutput<typeof Problem>;
 
-/** An issue's own sentence; what Valibot says in its own words becomes one of ours. */
-const sentence = ({ message }: v.BaseIssue<unknown>) =>
-  message.startsWith('Invalid ') ? 'This is missing, or not of the kind Sabor expects.' : message;
+// Where a schema has no sentence of its own.
+v.setGlobalMessage(() => 'This is missing, or not of the kind Sabor expects.');
 
 /** The fields at fault of a failed parse. */
 export function fieldsOf(issues: readonly v.BaseIssue<unknown>[]): { path: string; message: string }[] {
-  return issues.map((issue) => ({ path: v.getDotPath(issue) ?? '', message: sentence(issue) }));
+  return issues.map((issue) => ({ path: v.getDotPath(issue) ?? '', message: issue.message }));
 }

@@ -1,12 +1,11 @@
 import { DOSE_TOLERANCE } from '@sabor/core/doses/dose';
-import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { type Random, seededRandom, standardNormal } from '@sabor/core/random';
 import { halfDose, settingsInArm } from '@sabor/core/step/in-arm';
 import { settingsOf } from '@sabor/core/step/step';
 import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
 import { toldOfDay, toldOfSteps } from './basin.ts';
 import { demoId } from './ids.ts';
-import { type Lots, rate, washDayLuck } from './readings.ts';
+import { type Lots, RATED, type Rated, rate, washDayLuck } from './readings.ts';
 import { type calendar, push, type Row, type Rows, settingsRow } from './rows.ts';
 import { productId } from './shelf.ts';
 import { COAST_ROUTINE, type DemoArm, type DemoTrial } from './trials.ts';
@@ -101,8 +100,7 @@ function wear(rows: Rows, day: Day, calendar: Calendar, lots: Lots): void {
       note: '',
       rater: '',
     });
-    const outcomes: Outcome[] =
-      look.stage === 'wear' ? (Object.keys(OUTCOMES) as Outcome[]) : ['definition', 'frizz'];
+    const outcomes: Rated[] = look.stage === 'wear' ? RATED : ['definition', 'frizz'];
     for (const outcome of outcomes)
       for (const place of RATED_PLACES)
         for (const side of ['left', 'right'] as const)

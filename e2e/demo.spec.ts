@@ -16,7 +16,7 @@ test('a newcomer reads the demo trial’s comparison from the first screen', asy
     page.getByText('It rests on these wash days: 4 of Anvil Gel and 4 of Kelp Fold Gel.'),
   ).toBeVisible();
   await expect(page.getByText('still good on day 6, no longer on day 7').first()).toBeVisible();
-  await expect(page.getByText(/Stake: Kelp Fold Gel \(gift\)/)).toBeVisible();
+  await expect(page.getByText(/To declare: Kelp Fold Gel \(gift\)/)).toBeVisible();
   await expect(page.getByRole('img', { name: /^Definition by day of wear/ })).toBeVisible();
   const volume = page.getByRole('row', { name: /^Volume/ });
   await expect(volume.getByText(/^−\d\.\d$/).first()).toBeVisible();

@@ -97,7 +97,7 @@ for (const [size, viewport, scheme] of [
       await page.goto(path);
       await page.getByRole('heading', { name: heading }).first().waitFor();
       expect.soft(await violations(page), path).toEqual([]);
-      expect.soft(await page.locator('body').innerText(), path).not.toMatch(SLIPS);
+      expect.soft(await page.locator('body').textContent(), path).not.toMatch(SLIPS);
     }
   });
 
@@ -110,7 +110,10 @@ test('no screen scrolls sideways at any width, nor at twice its size', async ({ 
       // A chart follows its place a moment later.
       await expect
         .soft(async () =>
-          expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width),
+          expect(
+            await page.evaluate(() => document.documentElement.scrollWidth),
+            `${path} at ${width}`,
+          ).toBeLessThanOrEqual(width),
         )
         .toPass({ timeout: 2000 });
     }

@@ -1,9 +1,9 @@
 import { compareTrial } from '../core/compare/comparison.ts';
-import { readPrimary } from '../core/compare/sentences.ts';
 import { wilson } from '../core/inference/power.ts';
 import { firstLookAfter } from '../core/inference/reach.ts';
 import { seededRandom } from '../core/random.ts';
 import { type Design, schemeOf } from '../core/trial/designs.ts';
+import { readPrimary } from '../words/verdict.ts';
 import { madeUpRatings } from './made-up-ratings.ts';
 import { WORLDS, type World } from './worlds.ts';
 

@@ -1,3 +1,4 @@
+import { pLabel, readPrimary } from '@sabor/words/verdict';
 import { describe, expect, it, vi } from 'vitest';
 import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
 import { seededRandom, standardNormal } from '../random.ts';
@@ -5,7 +6,6 @@ import { armsOfCode, schemeOf } from '../trial/designs.ts';
 import { compareTrial, daysNeededAfter } from './comparison.ts';
 import { madeUpTrial, wornDay } from './made-up.fixture.ts';
 import { pooledSd } from './noise.ts';
-import { pLabel, readPrimary } from './sentences.ts';
 import type { TrialRecord } from './trial-record.ts';
 import { shrinkageByDay } from './wash-day-record.ts';
 
@@ -429,7 +429,7 @@ describe('the sentences', () => {
     expect(because[2]).toBe(
       'Of the 70 orders that could have been drawn, 2.9 % show a difference at least this wide: p = .029.',
     );
-    expect(because[3]).toBe('The whole interval is at least the 1.0 worth switching for.');
+    expect(because[3]).toBe('All of the interval is at least the 1.0 worth switching for.');
   });
 
   it('say so where the scale ran out', () => {

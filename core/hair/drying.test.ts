@@ -9,8 +9,9 @@ const run = (
 ): DryingRun => ({
   washDayId: String(dry),
   on: '2026-11-01',
-  style: 'scrunch',
-  method: 'air',
+  techniques: ['scrunch'],
+  tool: null,
+  heat: null,
   minutes: { eighty: null, ninety: null, dry },
   deficitHpa,
   ...to,
@@ -77,10 +78,10 @@ describe('drying history', () => {
   });
 
   it('keeps styles and methods apart', () => {
-    const groups = dryingGroups([run(1), run(2), run(3, null, { method: 'diffuser, low' })]);
-    expect(groups.map(({ method, runs }) => [method, runs.length])).toEqual([
-      ['air', 2],
-      ['diffuser, low', 1],
+    const groups = dryingGroups([run(1), run(2), run(3, null, { tool: 'diffuser', heat: 'low' })]);
+    expect(groups.map((runs) => [runs[0].tool, runs.length])).toEqual([
+      [null, 2],
+      ['diffuser', 1],
     ]);
   });
 });

@@ -12,9 +12,11 @@ export type Dryness = keyof typeof DRYNESS;
 export interface DryingRun {
   washDayId: string;
   on: string;
-  /** How the hair was worked and how it was dried, in words: runs of the same words belong together. */
-  style: string;
-  method: string;
+  /** How the hair was worked and how it was dried, by their keys: runs of the same ones belong together. */
+  techniques: readonly string[];
+  /** Null for the fingers, and for the air. */
+  tool: string | null;
+  heat: string | null;
   minutes: Record<Dryness, number | null>;
   /** How much water the air could still take, hPa: saturation less vapour pressure. Null where the air is not known. */
   deficitHpa: number | null;
@@ -116,15 +118,13 @@ export function forecastDrying(
 }
 
 /** Runs that belong together, the largest group first. */
-export function dryingGroups(
-  runs: readonly DryingRun[],
-): { style: string; method: string; runs: DryingRun[] }[] {
-  const groups = new Map<string, { style: string; method: string; runs: DryingRun[] }>();
+export function dryingGroups<Run extends DryingRun>(runs: readonly Run[]): [Run, ...Run[]][] {
+  const alike = new Map<string, [Run, ...Run[]]>();
   for (const run of runs) {
-    const key = `${run.style}\n${run.method}`;
-    const group = groups.get(key) ?? { style: run.style, method: run.method, runs: [] };
-    group.runs.push(run);
-    groups.set(key, group);
+    const key = JSON.stringify([run.techniques, run.tool, run.heat]);
+    const group = alike.get(key);
+    if (group) group.push(run);
+    else alike.set(key, [run]);
   }
-  return [...groups.values()].sort((a, b) => b.runs.length - a.runs.length);
+  return [...alike.values()].sort((a, b) => b.length - a.length);
 }

@@ -37,10 +37,3 @@ export const STAKES = {
   own: { label: 'own brand', discloses: true },
 } as const;
 export type Stake = KeyOf<typeof STAKES>;
-
-/** The tester's stakes in a comparison's products, in words, or null where all were bought. */
-export function stakeDisclosure(products: readonly { name: string; stake: Stake }[]): string | null {
-  const told = products.filter((product) => STAKES[product.stake].discloses);
-  if (told.length === 0) return null;
-  return `Stake: ${told.map((product) => `${product.name} (${STAKES[product.stake].label})`).join(', ')}.`;
-}

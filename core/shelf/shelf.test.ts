@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { goodUntil } from './period-after-opening.ts';
 import { costOfDose, pricePer100Ml } from './price.ts';
-import { stakeDisclosure } from './products.ts';
 import { washCost } from './wash-cost.ts';
 
 describe('price', () => {
@@ -67,17 +66,5 @@ describe('period after opening', () => {
   it('is not known without both', () => {
     expect(goodUntil(null, 12)).toBeNull();
     expect(goodUntil('2026-01-01', null)).toBeNull();
-  });
-});
-
-describe('stakes', () => {
-  it('are told unless everything was bought', () => {
-    expect(stakeDisclosure([{ name: 'A', stake: 'bought' }])).toBeNull();
-    expect(
-      stakeDisclosure([
-        { name: 'A', stake: 'gift' },
-        { name: 'B', stake: 'bought' },
-      ]),
-    ).toBe('Stake: A (gift).');
   });
 });

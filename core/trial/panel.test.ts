@@ -1,5 +1,5 @@
+import { panelHeadline } from '@sabor/words/panel';
 import { describe, expect, it } from 'vitest';
-import { panelHeadline } from '../compare/panel-headline.ts';
 import { seededRandom } from '../random.ts';
 import { drawPanel, panelProblem, panelReach, panelSize, panelTest } from './panel.ts';
 

@@ -15,7 +15,7 @@ export function checkedAnswers(request: Request, response: Response, next: NextF
       if (issues)
         throw new Error(
           `${route} answers otherwise than contract/answers.ts says: ${issues
-            .map((issue) => `${v.getDotPath(issue)}: ${issue.message}`)
+            .map((issue) => `${v.getDotPath(issue)}: ${issue.expected} expected, ${issue.received} found`)
             .join('; ')}`,
         );
     }

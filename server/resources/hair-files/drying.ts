@@ -1,6 +1,6 @@
+import type { HairFile } from '@sabor/contract/hair-file';
 import { saturationPressure, vapourPressure } from '@sabor/core/climate/saturation';
-import type { DryingRun } from '@sabor/core/hair/drying';
-import { HEATS, type Heat, TECHNIQUES, type Technique, TOOLS, type Tool } from '@sabor/core/step/choices';
+import type { Heat, Technique, Tool } from '@sabor/core/step/choices';
 import type { Client } from '../../db/pool.ts';
 
 interface Row {
@@ -17,7 +17,7 @@ interface Row {
 }
 
 /** Every wash day whose drying was timed, with how the hair was worked and dried and what water the air could take. */
-export async function readDrying(db: Client, wearerId: string): Promise<DryingRun[]> {
+export async function readDrying(db: Client, wearerId: string): Promise<HairFile['drying']> {
   const { rows } = await db.query<Row>(
     `select d.id as "washDayId", (d.washed_at at time zone w.time_zone)::date as "on",
        extract(epoch from d.dry80_at - d.washed_at) / 60 as eighty,
@@ -47,14 +47,9 @@ export async function readDrying(db: Client, wearerId: string): Promise<DryingRu
     ({ washDayId, on, eighty, ninety, dry, techniques, tool, heat, temperatureC: t, humidity }) => ({
       washDayId,
       on,
-      style: [...new Set(techniques)].map((key) => TECHNIQUES[key].label).join(', ') || 'no technique noted',
-      method:
-        [
-          tool && tool !== 'fingers' ? TOOLS[tool].label : null,
-          heat && heat !== 'none' ? HEATS[heat].label : null,
-        ]
-          .filter(Boolean)
-          .join(', ') || 'air',
+      techniques: [...new Set(techniques)],
+      tool: tool === 'fingers' ? null : tool,
+      heat: heat === 'none' ? null : heat,
       minutes: { eighty, ninety, dry },
       deficitHpa:
         t === null || humidity === null ? null : saturationPressure(t) - vapourPressure(t, humidity),

@@ -278,8 +278,9 @@ describe('drying, read from wash days', () => {
       {
         washDayId: id,
         on: '2026-11-10',
-        style: 'scrunch',
-        method: 'diffuser, low',
+        techniques: ['scrunch'],
+        tool: 'diffuser',
+        heat: 'low',
         minutes: { eighty: 40, ninety: 60, dry: 105 },
         // Half of the 23.4 hPa that saturate air of 20 °C by printed tables.
         deficitHpa: expect.closeTo(11.7, 1),

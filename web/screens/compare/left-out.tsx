@@ -1,6 +1,6 @@
 import type { Comparison } from '@sabor/core/compare/comparison';
-import { readPrimary } from '@sabor/core/compare/sentences';
 import type { TrialRecord } from '@sabor/core/compare/trial-record';
+import { readPrimary } from '@sabor/words/verdict';
 
 /** The second analysis: the same, without the wash days that something breaks. */
 export function LeftOut({

@@ -2,15 +2,15 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { Comparison } from '@sabor/core/compare/comparison';
-import { readPrimary } from '@sabor/core/compare/sentences';
 import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import { brokenDays, type SlipItem, slipOfTrial } from '@sabor/core/fairness/slip';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
-import { stakeDisclosure } from '@sabor/core/shelf/products';
 import { weighedBy } from '@sabor/core/step/weighed';
 import { isCompared } from '@sabor/core/trial/designs';
 import { blocksOfDays } from '@sabor/reading/fairness-runs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
+import { stakesInWords } from '@sabor/words/stakes';
+import { readPrimary } from '@sabor/words/verdict';
 import { lazy, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useNotAtDose } from '../../api/doses.ts';
@@ -137,7 +137,7 @@ function ComparisonSheet({
   const compared = new Set(
     trial.arms.flatMap((arm) => arm.steps.flatMap(({ productId }) => productId ?? [])),
   );
-  const stakes = stakeDisclosure(products.filter(({ id }) => compared.has(id)));
+  const stakes = stakesInWords(products.filter(({ id }) => compared.has(id)));
   const compares = isCompared(trial.design);
   const broken = brokenDays(items);
   const brokenCounted = trial.washDayRecords
@@ -187,14 +187,15 @@ function ComparisonSheet({
         {brokenCounted.length > 0 && (
           <p className="mb-1 text-mango-deep">
             {brokenCounted.length === 1 ? 'Wash day' : 'Wash days'} {brokenCounted.join(', ')}{' '}
-            {brokenCounted.length === 1 ? 'is' : 'are'} broken by what went otherwise and{' '}
-            {brokenCounted.length === 1 ? 'counts' : 'count'} here all the same, as run; the slip says why.
+            {brokenCounted.length === 1 ? 'is' : 'are'} broken by what was changed and{' '}
+            {brokenCounted.length === 1 ? 'counts' : 'count'} here all the same, as they were run; the
+            fairness check says why.
           </p>
         )}
-        <p className="mt-2 flex items-center gap-3">
+        <p className="mt-2">
           {compares ? 'The comparison is' : 'As they were run these wash days are'}{' '}
-          <StandingTag items={items} />
-          <a className="underline underline-offset-4" href="#slip">
+          <StandingTag items={items} />{' '}
+          <a className="whitespace-nowrap underline underline-offset-4" href="#slip">
             see the fairness check
           </a>
         </p>

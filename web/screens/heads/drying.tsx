@@ -1,4 +1,4 @@
-import type { HairFile } from '@sabor/contract/hair-file';
+import type { HairFile, TimedDrying } from '@sabor/contract/hair-file';
 import { saturationPressure, vapourPressure } from '@sabor/core/climate/saturation';
 import {
   DRYNESS,
@@ -8,6 +8,7 @@ import {
   forecastDrying,
 } from '@sabor/core/hair/drying';
 import { temperatureScale } from '@sabor/core/units/preferences';
+import { driedInWords, workedInWords } from '@sabor/words/drying';
 import { useState } from 'react';
 import { useSettings } from '../../api/queries.ts';
 import { MomentField } from '../../ui/dates.tsx';
@@ -63,11 +64,11 @@ export function Drying({ file }: { file: HairFile }) {
                 </tr>
               </thead>
               <tbody>
-                {groups.map(({ style, method, runs }) => (
-                  <tr key={`${style} ${method}`} className="border-b border-rule align-top">
+                {groups.map((runs) => (
+                  <tr key={runs[0].washDayId} className="border-b border-rule align-top">
                     <th scope="row" className="py-2 pr-4 font-semibold">
-                      {style}
-                      <span className="block text-sm font-normal text-soft">{method}</span>
+                      {workedInWords(runs[0].techniques)}
+                      <span className="block text-sm font-normal text-soft">{driedInWords(runs[0])}</span>
                     </th>
                     <td className="py-2 pr-4">{runs.length}</td>
                     {(Object.keys(DRYNESS) as Dryness[]).map((key) => (
@@ -101,7 +102,7 @@ function deficitOf(celsius: number | null, humidity: number | null): number | nu
 const inHours = (hours: number) => toLocalInput(new Date(Date.now() + hours * 3_600_000).toISOString());
 
 /** The time to begin, so that the hair is dry when it must be, and the chance at any other time. */
-function BeginBy({ groups }: { groups: ReturnType<typeof dryingGroups> }) {
+function BeginBy({ groups }: { groups: [TimedDrying, ...TimedDrying[]][] }) {
   const [which, setWhich] = useState('0');
   const [to, setTo] = useState<Dryness>('dry');
   const [due, setDue] = useState(inHours(4));
@@ -110,7 +111,7 @@ function BeginBy({ groups }: { groups: ReturnType<typeof dryingGroups> }) {
   const [temperature, setTemperature] = useState<number | null>(null);
   const [humidity, setHumidity] = useState<number | null>(null);
   const group = groups[Number(which)] ?? groups[0]!;
-  const forecast = forecastDrying(group.runs, to, deficitOf(temperature, humidity));
+  const forecast = forecastDrying(group, to, deficitOf(temperature, humidity));
   const dueAt = fromLocalInput(due);
   const before = (minutes: number) => showTime(new Date(Date.parse(dueAt!) - minutes * 60_000).toISOString());
   const beginAt = fromLocalInput(begin);
@@ -123,7 +124,10 @@ function BeginBy({ groups }: { groups: ReturnType<typeof dryingGroups> }) {
       <div className="mt-2 grid items-start gap-3 sm:grid-cols-2">
         <ChoiceField
           label="Worked and dried"
-          options={groups.map(({ style, method }, i) => ({ key: String(i), label: `${style}; ${method}` }))}
+          options={groups.map(([one], i) => ({
+            key: String(i),
+            label: `${workedInWords(one.techniques)}; ${driedInWords(one)}`,
+          }))}
           value={which}
           onChange={(key) => key && setWhich(key)}
         />

@@ -1,8 +1,8 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
-import { panelHeadline } from '@sabor/core/compare/panel-headline';
-import { pLabel } from '@sabor/core/compare/sentences';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { panelHeadline } from '@sabor/words/panel';
+import { pLabel } from '@sabor/words/verdict';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { useTrials, useTrialsWhole, useWearers, useWorked } from '../../api/queries.ts';

@@ -215,7 +215,7 @@ function PlanSheet({
       <Heading kicker="Trials" title={trial ? 'Change the plan' : 'Plan a trial'}>
         Keep everything the same, change one thing, and let chance decide the order.
       </Heading>
-      <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.7fr_1fr]">
+      <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[1.7fr_1fr]">
         <div className="space-y-10">
           <section className="space-y-4" aria-labelledby="question">
             <h2 id="question" className="text-xl">

@@ -5,6 +5,7 @@ import { labelDepartures } from '@sabor/core/shelf/label-directions';
 import { SLOTS } from '@sabor/core/step/slots';
 import { doseInWords } from '@sabor/words/dose';
 import { labelDepartureInWords } from '@sabor/words/label-directions';
+import { rounded } from '@sabor/words/numbers';
 import { v7 } from 'uuid';
 import { ChoiceField } from '../../ui/inputs.tsx';
 
@@ -101,23 +102,23 @@ export function RoutinePart({
               return (
                 <li
                   key={step.id}
-                  className={`flex items-center gap-4 border-b border-rule px-3 py-1 ${tested ? 'bg-sheet' : 'bg-leaf-pale/60'}`}
+                  className={`flex flex-wrap items-center gap-x-4 border-b border-rule px-3 py-1 sm:flex-nowrap ${tested ? 'bg-sheet' : 'bg-leaf-pale/60'}`}
                 >
-                  <label className="flex min-h-9 flex-1 items-center gap-3">
+                  <label className="flex min-h-9 min-w-0 flex-1 basis-full items-center gap-3 sm:basis-0">
                     <input
                       type="checkbox"
                       className="size-4 accent-hibiscus"
                       checked={tested}
                       onChange={(e) => setPart(step.id, e.target.checked)}
                     />
-                    <span className="w-40 font-semibold">{SLOTS[step.slot].label}</span>
+                    <span className="w-28 shrink-0 font-semibold sm:w-40">{SLOTS[step.slot].label}</span>
                     <span className="text-soft">
                       {tested
                         ? 'under test'
                         : [
                             product ?? (step.dose ? 'no product chosen' : null),
                             step.dose && doseInWords(step.dose),
-                            step.minutes && `${step.minutes} min`,
+                            step.minutes && `${rounded(step.minutes, 1)} min`,
                           ]
                             .filter(Boolean)
                             .join(' · ') || '–'}

@@ -1,12 +1,12 @@
-import type { DaysNeeded } from '../inference/days-needed.ts';
-import { FEWEST_LOOKS } from '../inference/decide.ts';
-import type { Interval } from '../inference/inversion-interval.ts';
-import { sdInterval } from '../inference/sd-interval.ts';
-import { OUTCOMES } from '../outcomes/outcomes.ts';
-import { DESIGNS, designOf, MOST_DAYS } from '../trial/designs.ts';
-import type { Comparison } from './comparison.ts';
-import type { Factor, Why } from './primary.ts';
-import { PROMISES, type TrialRecord } from './trial-record.ts';
+import type { Comparison } from '@sabor/core/compare/comparison';
+import type { Factor, Why } from '@sabor/core/compare/primary';
+import { PROMISES, type TrialRecord } from '@sabor/core/compare/trial-record';
+import type { DaysNeeded } from '@sabor/core/inference/days-needed';
+import { FEWEST_LOOKS } from '@sabor/core/inference/decide';
+import type { Interval } from '@sabor/core/inference/inversion-interval';
+import { sdInterval } from '@sabor/core/inference/sd-interval';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { DESIGNS, designOf, MOST_DAYS } from '@sabor/core/trial/designs';
 
 export interface Reading {
   headline: string;
@@ -209,7 +209,7 @@ function mattersSentence({ promise, changed }: TrialRecord, interval: Interval):
   const what = `the ${one(promise.matters)} worth switching for`;
   const said =
     near >= promise.matters
-      ? `The whole interval is at least ${what}.`
+      ? `All of the interval is at least ${what}.`
       : far < promise.matters
         ? `Even so, all of the interval is under ${what}.`
         : `Whether it is ${what} stays open.`;

@@ -1,5 +1,5 @@
-import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
-import type { PanelResult } from '../trial/panel.ts';
+import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import type { PanelResult } from '@sabor/core/trial/panel';
 
 /** What a panel over several heads says, in one sentence; an arm is named only as one end of the tested gap. */
 export function panelHeadline(

@@ -1,12 +1,12 @@
+import { compareTrial, daysNeededAfter } from '@sabor/core/compare/comparison';
+import { madeUpTrial, wornDay } from '@sabor/core/compare/made-up.fixture';
+import { noiseOf, pooledSd } from '@sabor/core/compare/noise';
+import type { TrialPromise, TrialRecord } from '@sabor/core/compare/trial-record';
+import { outcomeByDay, ratingsOn, shrinkageByDay, unratedZones } from '@sabor/core/compare/wash-day-record';
+import { lastingOf, moneyOf } from '@sabor/core/compare/wear';
 import { describe, expect, it, vi } from 'vitest';
-import { compareTrial, daysNeededAfter } from './comparison.ts';
-import { madeUpTrial, wornDay } from './made-up.fixture.ts';
-import { noiseOf, pooledSd } from './noise.ts';
-import { panelHeadline } from './panel-headline.ts';
-import { readPrimary } from './sentences.ts';
-import type { TrialPromise, TrialRecord } from './trial-record.ts';
-import { outcomeByDay, ratingsOn, shrinkageByDay, unratedZones } from './wash-day-record.ts';
-import { lastingOf, moneyOf } from './wear.ts';
+import { panelHeadline } from './panel.ts';
+import { readPrimary } from './verdict.ts';
 
 vi.setConfig({ testTimeout: 60_000 });
 
@@ -22,7 +22,7 @@ const said = (record: TrialRecord) => read(record).because.join(' ');
 
 describe('what is said of the interval', () => {
   it('goes by where it lies against what is worth switching for', () => {
-    expect(said(whole(APART))).toContain('The whole interval is at least the 1.0 worth switching for.');
+    expect(said(whole(APART))).toContain('All of the interval is at least the 1.0 worth switching for.');
     expect(said(whole(APART, { matters: 3 }))).toContain(
       'Whether it is the 3.0 worth switching for stays open.',
     );
@@ -49,7 +49,7 @@ describe('what is said of the interval', () => {
     );
     expect(headline).toBe('Anvil gave less frizz than Kelp.');
     expect(because[0]).toContain('Kelp scored 3.0 higher than Anvil in frizz');
-    expect(because).toContain('The whole interval is at least the 1.0 worth switching for.');
+    expect(because).toContain('All of the interval is at least the 1.0 worth switching for.');
   });
 
   it('says nothing of a difference that rounds to nought but that', () => {
