@@ -6,6 +6,7 @@ import { seededRandom } from '../core/random.ts';
 import { schemeOf } from '../core/trial/designs.ts';
 import { asShipped } from './as-shipped.ts';
 import { benchLoad } from './load.ts';
+import { benchPages } from './pages.ts';
 import { benchStore } from './store.ts';
 
 /** `npm run bench`: speed as a ratio against a straightforward peer in the same run. Nothing here is asserted. */
@@ -80,3 +81,4 @@ await benchStore();
 await benchLoad();
 const { benchBasin } = await asShipped<typeof import('./basin.ts')>('bench/basin.ts');
 await benchBasin();
+await benchPages();

@@ -33,7 +33,7 @@ export const CheckInInput = v.pipe(
     id,
     washDayId: id,
     stage: oneOf(STAGES, 'a stage'),
-    day: v.nullable(whole('The day of wear', 1, 60)),
+    day: v.nullable(whole('The day', 1, 60)),
     at: pastMoment,
     /** Left out, the note stays as it was. */
     note: v.optional(note),
@@ -53,7 +53,7 @@ export const CheckInInput = v.pipe(
     v.partialCheck(
       [['stage'], ['day']],
       ({ stage, day }) => (stage === 'wear') === (day !== null),
-      'Only days of wear are counted; wet and cast have none.',
+      'Days are counted from the finished hair; wet and cast have none.',
     ),
     ['day'],
   ),

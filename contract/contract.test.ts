@@ -41,13 +41,13 @@ describe('a dose', () => {
       { path: 'to', message: 'The range runs from less to more.' },
     ]);
     expect(messages(Dose, { kind: 'exact', amount: 'abc', ...measured })).toEqual([
-      { path: 'amount', message: 'The dose must be a number.' },
+      { path: 'amount', message: 'The amount must be a number.' },
     ]);
     expect(messages(Dose, { kind: 'exact', amount: Number.NaN, ...measured })[0]?.message).toBe(
-      'The dose must be a number.',
+      'The amount must be a number.',
     );
     expect(messages(Dose, { kind: 'exact', amount: -1, ...measured })[0]?.message).toBe(
-      'The dose cannot be under 0.',
+      'The amount cannot be under 0.',
     );
   });
 });

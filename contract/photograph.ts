@@ -13,7 +13,7 @@ export const PhotographInput = v.pipe(
     id,
     washDayId: id,
     stage: oneOf(STAGES, 'a stage'),
-    day: v.nullable(whole('The day of wear', 1, 60)),
+    day: v.nullable(whole('The day', 1, 60)),
     angle: oneOf(ANGLES, 'an angle'),
     takenAt: pastMoment,
     type: v.picklist(['image/jpeg', 'image/png', 'image/webp'], 'A photograph is a JPEG, PNG or WebP file.'),
@@ -30,7 +30,7 @@ export const PhotographInput = v.pipe(
     v.partialCheck(
       [['stage'], ['day']],
       ({ stage, day }) => (stage === 'wear') === (day !== null),
-      'Only days of wear are counted; wet and cast have none.',
+      'Days are counted from the finished hair; wet and cast have none.',
     ),
     ['day'],
   ),

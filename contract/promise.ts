@@ -24,7 +24,7 @@ export const AMENDABLE = {
   onDay: { label: 'the day it is judged on' },
   line: { label: 'the good-enough value' },
   matters: { label: 'the difference worth switching for' },
-  wearDays: { label: 'the days of wear' },
+  wearDays: { label: 'the days worn' },
   cadenceDays: { label: 'the days from wash to wash' },
 } as const;
 export type Amendable = keyof typeof AMENDABLE;
@@ -59,7 +59,7 @@ export const AmendmentInput = v.pipe(
     id,
     field: oneOf(AMENDABLE, 'what is changed'),
     becomes: v.union([v.string(), v.number()], 'Say what it becomes.'),
-    reason: v.pipe(note, v.trim(), v.nonEmpty('Say why the promise is changed; it stays on record.')),
+    reason: v.pipe(note, v.trim(), v.nonEmpty('Say why the plan is changed; it stays on record.')),
   }),
   v.rawCheck(({ dataset, addIssue }) => {
     if (!dataset.typed) return;
@@ -78,6 +78,6 @@ export type AmendmentInput = v.InferInput<typeof AmendmentInput>;
 export const StepAmendmentInput = v.object({
   id,
   step: PlanStepInput,
-  reason: v.pipe(note, v.trim(), v.nonEmpty('Say why the promise is changed; it stays on record.')),
+  reason: v.pipe(note, v.trim(), v.nonEmpty('Say why the plan is changed; it stays on record.')),
 });
 export type StepAmendmentInput = v.InferInput<typeof StepAmendmentInput>;

@@ -16,7 +16,7 @@ import { SLOTS } from '@sabor/core/step/slots';
 import * as v from 'valibot';
 import { asStored, eachOnce, id, kept, name, note, oneOf, positive, whole } from './fields.ts';
 
-const amount = positive('The dose', 500);
+const amount = positive('The amount', 500);
 const measured = {
   measure: oneOf(MEASURES, 'a measure'),
   per: oneOf(DOSE_SCOPES, 'per section or whole head'),

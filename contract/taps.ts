@@ -87,7 +87,7 @@ export const Tap = v.variant('kind', [
       kind: v.literal('rate'),
       checkInId: id,
       stage: oneOf(STAGES, 'a stage'),
-      day: v.nullable(whole('The day of wear', 1, 60)),
+      day: v.nullable(whole('The day', 1, 60)),
       lookedAt: pastMoment,
       ratings: Ratings,
       /** Left out, they stay as they were. */
@@ -96,7 +96,7 @@ export const Tap = v.variant('kind', [
     }),
     v.check(
       ({ stage, day }) => (stage === 'wear') === (day !== null),
-      'Only days of wear are counted; wet and cast have none.',
+      'Days are counted from the finished hair; wet and cast have none.',
     ),
   ),
   /** What happened to the hair on a day of wear, or protects it that night. */

@@ -97,7 +97,7 @@ describe('a plan', () => {
     [{ matters: 0 }, 'matters', 'The difference worth switching for must be more than 0.'],
     [{ washDays: 3.5 }, 'washDays', 'The number of wash days must be a whole number.'],
     [{ washDays: 42 }, 'washDays', 'The number of wash days cannot be over 40.'],
-    [{ wearDays: 0 }, 'wearDays', 'The days of wear cannot be under 1.'],
+    [{ wearDays: 0 }, 'wearDays', 'The days worn cannot be under 1.'],
     [{ wearerId: '' }, 'wearerId', 'Choose whose hair is tested.'],
     [{ plan: [] }, 'plan', 'Choose a routine with at least one step.'],
     [{ question: 'x'.repeat(301) }, 'question', 'Keep the question under 300 characters.'],

@@ -66,11 +66,11 @@ export const fields = v.object({
   line: number('The good-enough value', 0, 10),
   matters: positive('The difference worth switching for', 10),
   washDays: whole('The number of wash days', 2, 40),
-  wearDays: whole('The days of wear', 1, 14),
+  wearDays: whole('The days worn', 1, 14),
   /** Days from wash to wash, for every arm alike. */
   cadenceDays: v.optional(v.nullable(whole('The days from wash to wash', 1, 30)), null),
   /** Two looks are promised beforehand: the first half-way at α .01, the last at .04. */
-  looks: v.optional(v.picklist([1, 2], 'Plan one look or two.'), 1),
+  looks: v.optional(v.picklist([1, 2], 'Plan one test or two.'), 1),
   blind: v.optional(v.boolean(), false),
   /** Half-heads: one side is styled through, then the other; else both sides step by step. */
   bySide: v.optional(v.boolean(), false),

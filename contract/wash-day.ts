@@ -45,7 +45,7 @@ export const WashDayChange = v.partial(
     dryAt: v.nullable(pastMoment),
     revealAt: v.nullable(pastMoment),
     note,
-    doseFelt: v.nullable(oneOf(DOSES_FELT, 'what the dose felt like')),
+    doseFelt: v.nullable(oneOf(DOSES_FELT, 'what the amount felt like')),
     /** How hard it was on arms and back, and on patience: 0 not at all, 4 never again. */
     strain: v.nullable(whole('The strain', 0, 4)),
     patience: v.nullable(whole('The patience', 0, 4)),
@@ -73,7 +73,7 @@ export const AbandonInput = v.object({
 });
 
 export const WearEndInput = v.object({
-  kind: oneOf(WEAR_ENDS, 'how the wear ended'),
+  kind: oneOf(WEAR_ENDS, 'how it ended'),
   at: pastMoment,
 });
 
@@ -153,7 +153,7 @@ export const WashDay = v.strictObject({
   /** The arm on the right half; null for a whole head. */
   rightArmId: v.nullable(id),
   /** What the dose felt like, in a find your amount. */
-  doseFelt: v.nullable(oneOf(DOSES_FELT, 'what the dose felt like')),
+  doseFelt: v.nullable(oneOf(DOSES_FELT, 'what the amount felt like')),
   strain: v.nullable(v.number()),
   patience: v.nullable(v.number()),
   /** Hairs shed that day, counted one by one or estimated. */

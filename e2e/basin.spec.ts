@@ -33,13 +33,14 @@ test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async (
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
   await expect(page.getByRole('timer')).toHaveText(/^4:\d\d$/);
+  await expect(page.getByText(/^If done now: 0\.\d min instead of 5 min\.$/)).toBeVisible();
   await page.getByRole('button', { name: 'Done', exact: true }).click();
 
-  await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeFocused();
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByLabel('How much').fill('abc');
   await page.getByRole('button', { name: 'Done like this' }).click();
-  await expect(page.getByText('The dose must be a number.')).toBeVisible();
+  await expect(page.getByText('The amount must be a number.')).toBeVisible();
   await expect(page.getByLabel('How much')).toHaveValue('abc');
   await page.getByLabel('How much').fill('5');
   await page.getByLabel('Note or reason').fill('lots of wax');

@@ -138,11 +138,11 @@ test('a promise is amended on record', async ({ page }) => {
   await page.goto(`/trials/${id}`);
   await page.getByRole('button', { name: 'Change the plan (goes on record)' }).click();
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('What changes').selectOption('the days of wear');
+  await dialog.getByLabel('What changes').selectOption('the days worn');
   await dialog.getByLabel('Becomes').fill('3');
   await dialog.getByLabel('Because').fill('A show was moved.');
   await dialog.getByRole('button', { name: 'Put it on record' }).click();
-  await expect(page.getByRole('listitem').filter({ hasText: 'the days of wear was' })).toContainText(
+  await expect(page.getByRole('listitem').filter({ hasText: 'the days worn was' })).toContainText(
     'A show was moved.',
   );
 });
@@ -163,7 +163,7 @@ test('a trial is run on several heads as a panel, and put together when all are 
     page.getByText('2 heads can only hint, however large the difference. More heads change that.'),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Draw the panel for 2 heads' }).click();
-  await page.getByRole('link', { name: 'To the panel' }).click();
+  await page.getByRole('link', { name: 'Open panel' }).click();
   await expect(page.getByText('A panel over 2 heads')).toBeVisible();
   await expect(page.getByRole('row', { name: /Second head/ })).toContainText('0 of 2');
   await expect(

@@ -195,7 +195,7 @@ describe('why a trial can only hint', () => {
       { ended: 'look', allocation: codes.slice(0, 6) },
     );
     expect(read(first).because[0]).toBe(
-      'At half-way this plan cannot settle anything at .01, however large the difference. The last look is at .04.',
+      'At half-way this plan cannot settle anything at .01, however large the difference. The last test is at .04.',
     );
     expect(read(first).because.at(-1)).toBe('This is the first of two planned tests, taken at α .01.');
     const [a, b] = [

@@ -177,7 +177,7 @@ function whySentence(why: Why, { promise }: TrialRecord, comparison: Comparison)
         ? `This plan could not settle it: with one option apart and no noise at all its p is ${reach.last.oneApartP.toFixed(2).replace(/^0/, '')}, over ${level(alpha)}.`
         : `This plan could not settle it: an option has fewer than ${FEWEST_LOOKS} wash days.`;
     case 'first look':
-      return `At half-way this plan cannot settle anything at ${level(alpha)}, however large the difference. The last look is at ${level(reach.last.alpha)}.`;
+      return `At half-way this plan cannot settle anything at ${level(alpha)}, however large the difference. The last test is at ${level(reach.last.alpha)}.`;
     case 'too few looks': {
       const short = promise.arms.filter(
         (_, arm) => looks[arm]! < FEWEST_LOOKS || looks[arm]! < 0.75 * due[arm]!,

@@ -12,11 +12,11 @@ export const DRY_STOPS = {
 export const TAKE_DOWN = {
   wait: {
     label: 'Wait',
-    says: 'Nothing is lost; the dry time is longer, which counts as the arm’s own.',
+    says: 'Nothing is lost; the dry time is longer, which counts as the option’s own.',
   },
   'spot-dry': {
     label: 'Spot-dry first',
-    says: 'Low heat on the damp parts; recorded as a departure in heat on this day.',
+    says: 'Low heat on the damp parts; recorded as a change of heat on this day.',
   },
   loose: {
     label: 'Wear it loose now',

@@ -64,7 +64,7 @@ export function doseRunIn(tried: readonly DoseTried[], start: number): RunIn {
         ...base,
         next: middle,
         found: middle,
-        says: 'Too little and too much lie close: the middle is its dose.',
+        says: 'Too little and too much lie close: the middle is its amount.',
       };
     return { ...base, next: middle, found: null, says: 'Between too little and too much.' };
   }

@@ -70,8 +70,8 @@ describe('blocks and walks', () => {
     expect(blocksOf(4, 4).size).toBe(6);
     expect(blocksOf(6, 12).size).toBe(400);
     expect(() => closedWalk(3, 1)).toThrow('take 7 or 13 wash days');
-    expect(() => closedWalk(2, 3)).toThrow('three to six arms');
-    expect(() => closedWalk(7, 43)).toThrow('three to six arms');
+    expect(() => closedWalk(2, 3)).toThrow('three to six options');
+    expect(() => closedWalk(7, 43)).toThrow('three to six options');
   });
 });
 

@@ -20,7 +20,7 @@ export const walkLength = (arms: number, times: number): number => times * arms 
  */
 export function closedWalk(arms: number, units: number): AllocationScheme {
   if (!Number.isInteger(arms) || arms < 3 || arms > 6)
-    throw new AllocationError('A walk over all ordered pairs is for three to six arms.');
+    throw new AllocationError('A walk over all ordered pairs is for three to six options.');
   const pairs = arms * (arms - 1);
   const times = (units - 1) / pairs;
   if (!Number.isInteger(times) || times < 1) {

@@ -8,7 +8,7 @@ describe('a panel over several wearers', () => {
     for (const row of drawPanel(4, 4, 9)) expect([...row].sort()).toEqual([0, 1, 2, 3]);
     expect(drawPanel(3, 6, 9)).toHaveLength(6);
     expect(panelSize(3)).toBe(6);
-    expect(panelProblem(3, 4)).toContain('3 arms take 6 wearers');
+    expect(panelProblem(3, 4)).toContain('3 options take 6 heads');
     expect(panelProblem(2, 4)).toBeNull();
   });
 

@@ -8,7 +8,7 @@ import { AllocationError } from './allocation.ts';
  */
 export function williamsSquare(arms: number): number[][] {
   if (!Number.isInteger(arms) || arms < 2 || arms > 12)
-    throw new AllocationError('A Williams square is for two to twelve arms.');
+    throw new AllocationError('A Williams square is for two to twelve options.');
   const first = Array.from({ length: arms }, (_, j) => (j % 2 === 0 ? j / 2 : arms - (j + 1) / 2));
   const square = Array.from({ length: arms }, (_, row) => first.map((arm) => (arm + row) % arms));
   return arms % 2 === 0 ? square : [...square, ...square.map((row) => row.toReversed())];
@@ -19,7 +19,7 @@ export function williamsRows(arms: number, wearers: number, random: Random): num
   const square = williamsSquare(arms);
   if (!(wearers >= 1) || wearers % square.length !== 0)
     throw new AllocationError(
-      `${arms} arms take ${square.length} wearers, or a multiple of that, so that every arm stands everywhere equally often.`,
+      `${arms} options take ${square.length} heads, or a multiple of that, so that every option stands everywhere equally often.`,
     );
   return Array.from({ length: wearers / square.length }, () => {
     const names = shuffled(

@@ -81,7 +81,7 @@ export function RoutineRibbon({
         <tfoot>
           <tr>
             <th scope="row" className="sticky left-0 z-10 bg-paper pr-3 align-top font-semibold text-leaf">
-              held
+              the plan
             </th>
             {columns.map((column) => (
               <td key={column.key} className="max-w-28 px-1 align-top text-[0.8rem] leading-snug text-soft">

@@ -135,7 +135,7 @@ export function WearCurve({
           options={options}
           plugins={line === null ? [] : [lineAcross(line)]}
           role="img"
-          aria-label={`${outcome} by day of wear for ${arms.join(' and ')}. The same numbers stand in the table below.`}
+          aria-label={`${outcome} by day for ${arms.join(' and ')}. The same numbers stand in the table below.`}
         />
       </div>
       <Air days={days} air={air} arms={arms} />

@@ -5,8 +5,10 @@ import { Nothing } from '../ui/states.tsx';
 /** A page that is not there, or a screen that failed: a sentence and a way on. */
 export function Broken({ lost = false }: { lost?: boolean }) {
   const error = useRouteError();
+  // An unknown page stands in the frame, which is a main of its own; a broken one stands alone.
+  const Part = lost ? 'div' : 'main';
   return (
-    <main className="mx-auto max-w-3xl p-8">
+    <Part className="mx-auto max-w-3xl p-8">
       <Nothing
         title={lost ? 'There is no such page.' : 'This screen could not be shown.'}
         action={
@@ -24,6 +26,6 @@ export function Broken({ lost = false }: { lost?: boolean }) {
             ? 'What was saved is safe. Loading it again usually helps.'
             : null}
       </Nothing>
-    </main>
+    </Part>
   );
 }

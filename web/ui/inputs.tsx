@@ -1,8 +1,12 @@
 import { inchToMm } from '@sabor/core/units/convert';
 import type { Scale } from '@sabor/core/units/preferences';
 import type { Vocabulary } from '@sabor/core/vocabulary';
-import { type ReactNode, useEffect, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import { Field, inputLook } from './field.tsx';
+
+const SearchChoice = lazy(() => import('./search-choice.tsx'));
+/** A list with more choices than this is searched by typing. */
+const LONG = 40;
 
 interface Common {
   label: ReactNode;
@@ -163,21 +167,35 @@ export function ChoiceField<K extends string>({
     : Object.entries(options as Vocabulary).map(([key, { label }]) => ({ key, label }));
   return (
     <Field {...field}>
-      {(ids) => (
-        <select
-          {...ids}
-          className={inputLook}
-          value={value ?? ''}
-          onChange={(e) => onChange(e.target.value === '' ? null : (e.target.value as K))}
-        >
-          {(none !== undefined || value === null) && <option value="">{none ?? 'Choose …'}</option>}
-          {list.map(({ key, label }) => (
-            <option key={key} value={key}>
-              {label}
-            </option>
-          ))}
-        </select>
-      )}
+      {(ids) => {
+        const plain = (
+          <select
+            {...ids}
+            className={inputLook}
+            value={value ?? ''}
+            onChange={(e) => onChange(e.target.value === '' ? null : (e.target.value as K))}
+          >
+            {(none !== undefined || value === null) && <option value="">{none ?? 'Choose …'}</option>}
+            {list.map(({ key, label }) => (
+              <option key={key} value={key}>
+                {label}
+              </option>
+            ))}
+          </select>
+        );
+        if (list.length <= LONG) return plain;
+        return (
+          <Suspense fallback={plain}>
+            <SearchChoice
+              ids={ids}
+              rows={list}
+              value={value}
+              none={none}
+              onChange={(key) => onChange(key as K | null)}
+            />
+          </Suspense>
+        );
+      }}
     </Field>
   );
 }

@@ -2,6 +2,7 @@ import { DEFAULT_SETTINGS } from '@sabor/contract/settings';
 import { lengthScale, temperatureScale } from '@sabor/core/units/preferences';
 import { describe, expect, it } from 'vitest';
 import { readNumber, readScaled } from './inputs.tsx';
+import { matching } from './search-choice.tsx';
 import {
   fromLocalInput,
   showLength,
@@ -81,5 +82,23 @@ describe('what is shown', () => {
     expect(fromLocalInput(toLocalInput('2026-07-01T10:20:00.000Z'))).toBe('2026-07-01T10:20:00.000Z');
     expect(toLocalInput(null)).toBe('');
     expect(fromLocalInput('')).toBeNull();
+  });
+});
+
+describe('a long list, searched', () => {
+  const rows = ['Europe/Lisbon', 'America/New York', 'Atlantic/Azores', 'Lisbon Lane'].map((label) => ({
+    key: label,
+    label,
+  }));
+
+  it.each([
+    ['', 4, 'Europe/Lisbon'],
+    ['lisb', 2, 'Lisbon Lane'],
+    ['new america', 1, 'America/New York'],
+    ['mars', 0, undefined],
+  ])('%j finds %i, first %s', (text, many, first) => {
+    const found = matching(rows, text);
+    expect(found).toHaveLength(many);
+    expect(found[0]?.label).toBe(first);
   });
 });

@@ -25,7 +25,7 @@ describe('a panel over several heads', () => {
     expect((await ask([v7()])).body).toMatchObject({ fields: [{ path: 'wearerIds' }] });
     const two = [await head('Wanda'), await head('Xeno')];
     expect((await ask(two)).body).toMatchObject({
-      fields: [{ path: 'wearerIds', message: expect.stringContaining('2 arms take 2 wearers') }],
+      fields: [{ path: 'wearerIds', message: expect.stringContaining('2 options take 2 heads') }],
     });
     const panel = v7();
     const first = await ask([two[0]!], panel);

@@ -179,8 +179,8 @@ export async function takeLook(db: Db, trialId: string): Promise<TrialDetail> {
       throw new Refusal(
         409,
         worn < half
-          ? `The first look is due after ${half} wash days; ${worn} are worn to their end.`
-          : 'The first look was due half-way and was not taken. The last one comes at the end.',
+          ? `The first test is due after ${half} wash days; ${worn} are worn to their end.`
+          : 'The first test was due half-way and was not taken. The last one comes at the end.',
       );
     if (trial.washDayRecords.some(({ status }) => status === 'under way' || status === 'worn'))
       throw new Refusal(409, 'A wash day is open. Look before it begins, or after the trial.');

@@ -156,7 +156,7 @@ describe('the lot', () => {
     });
     expect(refused).toMatchObject({
       status: 409,
-      body: { detail: expect.stringContaining('a day is not run again once its result was seen') },
+      body: { detail: expect.stringContaining('A day is not run again once its result was seen') },
     });
     expect((await bench.ask<WashDay>('GET', `/api/wash-days/${first.id}`)).body.status).toBe('worn');
   });

@@ -23,8 +23,7 @@ function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: Standi
       ? null
       : dayOfWear(localDate(day.revealAt, timeZone), localDate(input.at, timeZone));
   if (counted === null) throw atField('at', 'This check-in is before the hair was finished.');
-  if (counted !== input.day)
-    throw atField('at', `That moment is day ${counted} of wear, not day ${input.day}.`);
+  if (counted !== input.day) throw atField('at', `That moment is day ${counted}, not day ${input.day}.`);
 }
 
 /** Saves a check-in and the readings given with it; a reading without a value is taken away. May be sent twice. */

@@ -35,7 +35,7 @@ export async function abandonWashDay(db: Db, id: string, reason: string): Promis
     if (day.revealAt !== null || worn.rowCount)
       throw new Refusal(
         409,
-        'The hair is finished, so this wash day counts. Say how its wear ended; a day is not run again once its result was seen.',
+        'The hair is finished, so this wash day counts. Say how it ended: washed or restyled. A day is not run again once its result was seen.',
       );
     await client.query('update wash_day set abandoned_at = now(), abandon_reason = $2 where id = $1', [
       id,

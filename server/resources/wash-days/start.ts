@@ -109,7 +109,7 @@ export async function startWashDay(db: Db, start: v.InferOutput<typeof StartWash
       throw new Refusal(
         409,
         open.rows[0].done
-          ? `Wash day ${open.rows[0].position + 1} is still being worn. Say how its wear ended first.`
+          ? `Wash day ${open.rows[0].position + 1} is still being worn. Say first how it ended: washed or restyled.`
           : `Wash day ${open.rows[0].position + 1} is still under way. Finish or abandon it first.`,
       );
     const before = await client.query<{ last: string | null }>(

@@ -211,14 +211,14 @@ describe('looks at the hair', () => {
       path: 'at',
       message: 'This check-in is before its wash day began.',
     });
-    expect(await at({ day: 3 })).toEqual({ path: 'at', message: 'That moment is day 1 of wear, not day 3.' });
+    expect(await at({ day: 3 })).toEqual({ path: 'at', message: 'That moment is day 1, not day 3.' });
     expect(await at({ at: '2999-01-01T00:00:00Z' })).toEqual({
       path: 'at',
       message: 'This time is in the future. Give now or earlier.',
     });
     expect(await at({ stage: 'wet', day: 1 })).toEqual({
       path: 'day',
-      message: 'Only days of wear are counted; wet and cast have none.',
+      message: 'Days are counted from the finished hair; wet and cast have none.',
     });
     await bench.ask('PATCH', `/api/wash-days/${day.id}`, { revealAt: null });
     expect((await at({}))?.message).toContain('Record first when it was finished');

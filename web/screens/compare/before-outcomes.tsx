@@ -29,7 +29,7 @@ export function BeforeOutcomes({ trial, items }: { trial: TrialDetail; items: re
           <>
             {lookDue && (
               <Button look="main" onClick={() => look.mutate(undefined)} disabled={look.isPending}>
-                Take the first look, at α .01
+                Take the first test, at α .01
               </Button>
             )}
             <Button
@@ -47,7 +47,7 @@ export function BeforeOutcomes({ trial, items }: { trial: TrialDetail; items: re
       </Heading>
       {lookDue && trial.attainable.first?.decides === false && (
         <p className="mb-4 max-w-3xl border-l-4 border-mango pl-4">
-          In this plan the first look cannot settle anything, however large the difference; only the last one
+          In this plan the first test cannot settle anything, however large the difference; only the last one
           can.
         </p>
       )}

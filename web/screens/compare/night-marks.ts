@@ -5,7 +5,7 @@ import { localDate } from '@sabor/core/time/zones';
 import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import type { NightMark } from '../../drawings/wear-curve.tsx';
 
-/** What happened in wear, counted by day of wear and arm. */
+/** What happened while worn, counted by day of wear and arm. */
 export function nightMarks(trial: TrialDetail, wearer: Wearer): NightMark[] {
   const marks = new Map<string, NightMark>();
   for (const day of trial.washDayRecords) {

@@ -43,7 +43,7 @@ function Panel({ trials, wearers }: { trials: readonly TrialDetail[]; wearers: r
   return (
     <>
       <Heading kicker={`A panel over ${sorted.length} heads`} title={first.question}>
-        {outcome.label}, day {first.onDay}. Every arm once on every head; each head’s own level is removed.
+        {outcome.label}, day {first.onDay}. Every option once on every head; each head’s own level is removed.
       </Heading>
       {!over && (
         <p className="mb-4 text-soft">The test waits until every head is through and every key open.</p>

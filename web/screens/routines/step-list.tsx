@@ -63,7 +63,7 @@ export function StepList({
   if (steps.length === 0)
     return (
       <p className="border-y border-rule py-4 text-soft">
-        No steps yet. Add them in the order you do them; a slot may come twice.
+        No steps yet. Add them in the order you do them; a step may come twice.
       </p>
     );
   return (

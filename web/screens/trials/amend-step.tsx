@@ -36,8 +36,8 @@ export function AmendStep({ trial }: { trial: TrialDetail }) {
         >
           <Dialog.Title className="mb-2 text-2xl">Change a step (goes on record)</Dialog.Title>
           <p className="mb-4 text-soft">
-            For the wash days to come; those that were run keep the plan they were run by. The slip will tell
-            the two apart.
+            For the wash days to come; those that were run keep the plan they were run by. The fairness check
+            will tell the two apart.
           </p>
           <form
             className="space-y-4"

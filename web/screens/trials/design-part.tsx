@@ -118,7 +118,7 @@ export function DesignPart({
       {comparing && (
         <div className="flex flex-wrap gap-x-8 gap-y-2">
           <Tick
-            label="Two looks: half-way at .01, at the end at .04"
+            label="Two tests: half-way at .01, at the end at .04"
             checked={value.looks === 2}
             onChange={(two) => change((old) => ({ ...old, looks: two ? 2 : 1 }))}
             error={problem('looks')}

@@ -19,8 +19,8 @@ export function reachSentences({ last, first }: Reach): string[] {
   return [
     settles,
     first.decides
-      ? `The first look, after ${days(first.days)}, can settle it at ${level(first.alpha)}; the last is then taken at ${level(last.alpha)}.`
-      : `The first look, after ${days(first.days)}, cannot settle anything, however large the difference, and the last is taken at ${level(last.alpha)}. Plan one look instead.`,
+      ? `The first test, after ${days(first.days)}, can settle it at ${level(first.alpha)}; the last is then taken at ${level(last.alpha)}.`
+      : `The first test, after ${days(first.days)}, cannot settle anything, however large the difference, and the last is taken at ${level(last.alpha)}. Plan one test instead.`,
   ];
 }
 

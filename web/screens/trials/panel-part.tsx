@@ -23,10 +23,10 @@ export function PanelPart({ trial }: { trial: TrialDetail }) {
   if (trial.panelId !== null)
     return (
       <p className="mt-6 border-l-4 border-leaf pl-4">
-        One of a panel over several heads: every arm stands on every wash day, and after every other, equally
-        often.{' '}
+        One of a panel over several heads: every option stands on every wash day, and after every other,
+        equally often.{' '}
         <Link className="font-semibold underline underline-offset-4" to={`/panels/${trial.panelId}`}>
-          To the panel
+          Open panel
         </Link>
       </p>
     );
@@ -41,8 +41,9 @@ export function PanelPart({ trial }: { trial: TrialDetail }) {
     <details className="mt-6 max-w-3xl border-l-4 border-rule pl-4">
       <summary className="cursor-pointer font-semibold">Run it on several heads</summary>
       <p className="mt-1 text-soft">
-        A panel: each head has each arm once, in an order that is a row of a Williams square.{' '}
-        {trial.arms.length} arms take {size} heads, or a multiple of that; {trial.wearerName} is one of them.
+        A panel: each head has each option once, in an order that is a row of a Williams square.{' '}
+        {trial.arms.length} options take {size} heads, or a multiple of that; {trial.wearerName} is one of
+        them.
       </p>
       <div className="my-2 flex flex-wrap gap-x-6 gap-y-1">
         {others.map(({ id, name }) => (

@@ -275,8 +275,8 @@ function PlanSheet({
                 error={problem('matters')}
               />
               <NumberField
-                label="Judged on day of wear"
-                hint="Day 1 is the reveal."
+                label="Judged on day"
+                hint="Day 1 is the finished hair."
                 value={value.onDay ?? 1}
                 onChange={(x) => set('onDay')(x as number)}
                 error={problem('onDay')}

@@ -33,7 +33,7 @@ export function Events({ day, wearer, open }: { day: WashDay; wearer: Wearer; op
   return (
     <section aria-labelledby="events">
       <h2 id="events" className="mb-2 text-xl">
-        What happened in wear
+        What happened while worn
       </h2>
       {open && (
         <>

@@ -21,6 +21,9 @@ import { inputOf } from './step-input.ts';
 import { TakeDownStop } from './take-down-stop.tsx';
 import { Timer } from './timer.tsx';
 
+/** What answers the Enter key by itself. */
+const PRESSED_ITSELF = 'a, button, input, select, textarea, summary, [role="dialog"], [contenteditable]';
+
 /** One step of the wash day: what to do, large; accept it as planned, or say what was done instead. */
 export function StepCard({
   step,
@@ -63,22 +66,17 @@ export function StepCard({
   const slot = SLOTS[step.slot];
   const product = products.find(({ id }) => id === step.productId);
   const minutes = clockMinutes(step);
-  const done = (to: StepSet = {}) => {
-    const doneAt = step.doneAt ?? new Date().toISOString();
-    const timed =
-      step.status === 'waiting' && step.startedAt !== null
-        ? unpausedMs(Date.parse(step.startedAt), Date.parse(doneAt), step.pauses) / 60_000
-        : null;
+  /** The minutes its clock has run, where it ran; they are stored with the step. */
+  const timed = (): { minutes?: number } => {
+    if (step.status !== 'waiting' || step.startedAt === null) return {};
+    const ran = unpausedMs(Date.parse(step.startedAt), Date.now(), step.pauses) / 60_000;
+    return ran > 0.05 ? { minutes: Math.round(ran * 10) / 10 } : {};
+  };
+  const done = (to: StepSet = {}) =>
     settle(
-      {
-        status: 'done',
-        doneAt,
-        ...(timed !== null && timed > 0.05 ? { minutes: Math.round(timed * 10) / 10 } : {}),
-        ...to,
-      },
+      { status: 'done', doneAt: step.doneAt ?? new Date().toISOString(), ...timed(), ...to },
       `${slot.label}: done.`,
     );
-  };
   const taking = step.slot === 'set' && step.status === 'waiting';
   const [asking, setAsking] = useState(false);
   const accept = () => (taking ? setAsking(true) : done());
@@ -86,7 +84,7 @@ export function StepCard({
   shortcut.current = accept;
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (event.key === 'Enter' && (event.target === document.body || event.target === null))
+      if (event.key === 'Enter' && !(event.target instanceof Element && event.target.closest(PRESSED_ITSELF)))
         shortcut.current();
     };
     addEventListener('keydown', press);
@@ -94,7 +92,16 @@ export function StepCard({
   }, []);
   const voice = useVoice();
   const how = stepInWords({ ...step, productId: null, dose: null, minutes: null }, voice, { between: ' · ' });
-  const departed = departures(step, weighedBy(products)).map((one) => departureInWords(one, voice));
+  const against = (as: WashStep) =>
+    departures(as, weighedBy(products)).map((one) => departureInWords(one, voice));
+  const departed = against(step);
+  // Said on the button before it is stored.
+  const wouldDepart =
+    step.status === 'waiting'
+      ? against({ ...step, ...timed(), status: 'done' }).filter((says) => !departed.includes(says))
+      : [];
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => heading.current?.focus({ preventScroll: true }), []);
   return (
     <section className="flex flex-1 flex-col" aria-labelledby="step">
       <div className="flex-1">
@@ -104,7 +111,7 @@ export function StepCard({
           {step.status !== 'waiting' && ` · ${step.status}`}
         </p>
         {step.half && <HalfBand half={step.half} />}
-        <h1 id="step" className="text-5xl leading-tight sm:text-6xl">
+        <h1 id="step" ref={heading} tabIndex={-1} className="text-5xl leading-tight outline-none sm:text-6xl">
           {slot.label}
         </h1>
         {step.code !== null && (
@@ -204,7 +211,17 @@ export function StepCard({
         />
       ) : (
         <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
-          <button type="button" className={`${big} col-span-3 bg-hibiscus text-paper`} onClick={accept}>
+          {wouldDepart.length > 0 && (
+            <p id="would-depart" className="col-span-3 text-lg leading-snug text-amber">
+              If done now: {wouldDepart.join(' ')}
+            </p>
+          )}
+          <button
+            type="button"
+            className={`${big} col-span-3 bg-hibiscus text-paper`}
+            aria-describedby={wouldDepart.length > 0 ? 'would-depart' : undefined}
+            onClick={accept}
+          >
             {step.status === 'done' ? 'Keep it, go on' : 'Done'}
           </button>
           <button type="button" className={`${big} border-2 border-paper/60`} onClick={back}>

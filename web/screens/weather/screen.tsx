@@ -28,8 +28,8 @@ export function WeatherScreen() {
           </ButtonLink>
         }
       >
-        Readings by place and hour. They attach themselves to wash days and looks at the hair by where the
-        wearer was and when.
+        Readings by place and hour. They attach themselves to wash days and check-ins by where the wearer was
+        and when.
       </Heading>
       <div className="grid gap-x-12 gap-y-10 lg:grid-cols-[3fr_2fr]">
         <section aria-labelledby="places">

@@ -47,8 +47,7 @@ export function Stays({ weather }: { weather: Weather }) {
         Who is where
       </h2>
       <p className="mb-3 text-soft">
-        From that day on, by the place’s calendar. Days of wear are still counted by the wearer’s own time
-        zone.
+        From that day on, by the place’s calendar. Days are still counted by the wearer’s own time zone.
       </p>
       <ul>
         {weather.stays.map((stay) => (

@@ -4,7 +4,7 @@ import { PRACTICE, type Rule } from '../rule.ts';
 export const cleansingRules: readonly Rule[] = [
   {
     id: 'sulfate-free',
-    says: '{what}, which this school never uses.',
+    says: '{what}, which this approach never uses.',
     when: { has: { mark: ['sulfate'] }, roles: ['shampoo', 'co-wash', 'clarifier'] },
     effect: 'against',
     strength: 3,
@@ -13,7 +13,7 @@ export const cleansingRules: readonly Rule[] = [
   },
   {
     id: 'sulfate-lather',
-    says: '{what} lather and lift build-up, as this school wants.',
+    says: '{what} lather and lift build-up, as this approach wants.',
     when: { has: { mark: ['sulfate'] }, roles: ['shampoo', 'clarifier'] },
     effect: 'for',
     strength: 2,
@@ -94,7 +94,7 @@ export const cleansingRules: readonly Rule[] = [
   },
   {
     id: 'cowash-school',
-    says: 'A co-wash, as this school prefers.',
+    says: 'A co-wash, as this approach prefers.',
     when: { roles: ['co-wash'] },
     effect: 'for',
     strength: 1,
@@ -103,7 +103,7 @@ export const cleansingRules: readonly Rule[] = [
   },
   {
     id: 'cowash-against',
-    says: 'A co-wash does not clean a scalp, this school says.',
+    says: 'A co-wash does not clean a scalp, this approach says.',
     when: { roles: ['co-wash'] },
     effect: 'against',
     strength: 2,
@@ -112,7 +112,7 @@ export const cleansingRules: readonly Rule[] = [
   },
   {
     id: 'silicone-never',
-    says: '{what}, which this school never uses.',
+    says: '{what}, which this approach never uses.',
     when: { has: { silicone: ['water', 'mild', 'strong', 'itself'] } },
     effect: 'against',
     strength: 3,

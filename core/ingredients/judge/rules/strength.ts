@@ -120,7 +120,7 @@ export const strengthRules: readonly Rule[] = [
   },
   {
     id: 'protein-only-tested',
-    says: '{what} without a stretch test on the file: test first, this school says.',
+    says: '{what} without a stretch test on the file: test first, this approach says.',
     when: { has: { protein: ['small', 'medium', 'large'] }, atLeast: 0.3 },
     effect: 'note',
     strength: 1,

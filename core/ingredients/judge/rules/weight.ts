@@ -131,7 +131,7 @@ export const weightRules: readonly Rule[] = [
   },
   {
     id: 'mineral-free',
-    says: '{what}: this school leaves them out.',
+    says: '{what}: this approach leaves them out.',
     when: { has: { mark: ['mineral'] }, notRoles: ['clarifier'] },
     effect: 'against',
     strength: 2,
