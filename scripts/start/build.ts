@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { root } from '../install.mjs';
 import { compressBelow } from './compress.ts';
@@ -11,7 +11,8 @@ function* files(folder: string): Generator<string> {
   for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) =>
     a.name < b.name ? -1 : 1,
   )) {
-    if (entry.name === 'dist' || entry.name === 'node_modules' || entry.name.includes('.test.')) continue;
+    if (entry.name.startsWith('dist') || entry.name === 'node_modules' || entry.name.includes('.test.'))
+      continue;
     const full = path.join(folder, entry.name);
     if (entry.isDirectory()) yield* files(full);
     else yield full;
@@ -26,14 +27,30 @@ function fingerprint(): string {
   return hash.digest('hex');
 }
 
-/** Builds the web application when its sources have changed since the last build. */
+const STAMP = '.built-from';
+
+/**
+ * Builds the web application when its sources have changed since the last build. It is made beside the one in use and
+ * takes its place when it is whole, so that neither a kill nor a second build at the same time leaves half of one.
+ */
 export async function buildWeb(): Promise<string> {
-  const stamp = path.join(webRoot, '.built-from');
+  const stamp = path.join(webRoot, STAMP);
   const wanted = fingerprint();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return 'unchanged';
   const { build } = await import('vite');
-  await build({ root: path.join(root, 'web'), logLevel: 'warn' });
-  compressBelow(webRoot);
-  writeFileSync(stamp, wanted);
+  const made = `${webRoot}-${process.pid}`;
+  try {
+    await build({
+      root: path.join(root, 'web'),
+      logLevel: 'warn',
+      build: { outDir: made, emptyOutDir: true },
+    });
+    compressBelow(made);
+    writeFileSync(path.join(made, STAMP), wanted);
+    rmSync(webRoot, { recursive: true, force: true });
+    renameSync(made, webRoot);
+  } finally {
+    rmSync(made, { recursive: true, force: true });
+  }
   return 'built';
 }
