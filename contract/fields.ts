@@ -28,7 +28,8 @@ export const number = (what: string, lowest: number, highest: number) =>
     v.number(`${what} must be a number.`),
     v.finite(`${what} must be a number.`),
     v.minValue(lowest, `${what} cannot be under ${lowest}.`),
-    v.maxValue(highest, `${what} cannot be over ${highest.toLocaleString('en')}.`),
+    // Said only when it is needed: telling a number by a language's rules is slow, and there are a hundred of these.
+    v.maxValue(highest, () => `${what} cannot be over ${highest.toLocaleString('en')}.`),
   );
 
 function knownTimeZone(zone: string): boolean {
