@@ -5,15 +5,8 @@ import { daysBetween } from '@sabor/core/time/dates';
 import { runsOfTrial } from '@sabor/reading/fairness-runs';
 import { useMemo } from 'react';
 import { screeningWorker } from '../workers/screening.ts';
-import {
-  useHairFile,
-  useLedger,
-  useOwnIngredients,
-  useSettings,
-  useShelf,
-  useWearer,
-  useWorked,
-} from './queries.ts';
+import { useHairFile, useLedger, useOwnIngredients, useSettings, useShelf, useWearer } from './queries.ts';
+import { useWorked } from './worked.ts';
 
 /** What a head carried when each of its wash days began, by local date, from the build-up ledger. */
 function useGround(wearerId: string) {
@@ -44,7 +37,7 @@ function useGround(wearerId: string) {
         }),
       );
     },
-    { old: true },
+    wearerId,
   );
   return { data: worked.data, isError: isError || worked.isError };
 }

@@ -4,7 +4,8 @@ import type { Outcome } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, type Design } from '@sabor/core/trial/designs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
 import { compareInWorker } from '../workers/comparison.ts';
-import { useTrials, useTrialsWhole, useWorked } from './queries.ts';
+import { useTrials, useTrialsWhole } from './queries.ts';
+import { useWorked } from './worked.ts';
 
 export interface LearnedNoise {
   trialId: string;

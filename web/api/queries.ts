@@ -15,7 +15,6 @@ import { applyTaps } from '@sabor/reading/apply-tap';
 import {
   keepPreviousData,
   QueryClient,
-  type UseQueryOptions,
   useMutation,
   useQueries,
   useQuery,
@@ -25,6 +24,7 @@ import { useMemo } from 'react';
 import { get, put, Refused } from '../http/http.ts';
 import { newestOf, readDay } from '../offline/known-day.ts';
 import { useOutbox } from '../offline/outbox.ts';
+import { isWorked } from './worked.ts';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -41,41 +41,6 @@ const resource = <T>(path: string) => ({
   queryKey: path.split('/').filter(Boolean),
   queryFn: () => get<T>(path),
 });
-
-/** Under this word are kept answers that workers worked out; they follow from their inputs alone. */
-const WORKED = 'worked out';
-
-const names = new WeakMap<object, number>();
-let named = 0;
-/** Stands for an input in a key: lists of plain values by what is in them, other objects by which object it is. */
-function inKey(input: unknown): unknown {
-  if (typeof input !== 'object' || input === null) return input;
-  if (Array.isArray(input) && input.every((one) => typeof one !== 'object' || one === null)) return input;
-  const known = names.get(input) ?? ++named;
-  names.set(input, known);
-  return `object ${known}`;
-}
-
-/**
- * What a worker works out of some inputs; null inputs wait. An object counts as changed when it is another object, so
- * those handed in come from a query or a memo. `old`: what was worked out before stays on show meanwhile.
- */
-export function useWorked<T>(
-  what: string,
-  inputs: readonly unknown[] | null,
-  work: () => Promise<T>,
-  { old = false } = {},
-) {
-  return useQuery<T>({
-    queryKey: [WORKED, what, ...(inputs ?? [null]).map(inKey)],
-    queryFn: work,
-    enabled: inputs !== null,
-    staleTime: Number.POSITIVE_INFINITY,
-    gcTime: 60_000,
-    retry: false,
-    ...(old ? { placeholderData: (before: T | undefined) => before } : {}),
-  } as UseQueryOptions<T>);
-}
 
 export const useShelf = () => useQuery(resource<Shelf>('/shelf'));
 export const useWearers = () => useQuery(resource<Wearer[]>('/wearers'));
@@ -164,7 +129,7 @@ export function useChange<Input, Output = unknown>(change: (input: Input) => Pro
   const client = useQueryClient();
   return useMutation({
     mutationFn: change,
-    onSettled: () => void client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== WORKED }),
+    onSettled: () => void client.invalidateQueries({ predicate: (query) => !isWorked(query) }),
   });
 }
 

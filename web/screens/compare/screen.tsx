@@ -15,8 +15,9 @@ import { lazy, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useNotAtDose } from '../../api/doses.ts';
 import { useRuns } from '../../api/fairness.ts';
-import { useShelf, useTrial, useWearer, useWorked } from '../../api/queries.ts';
+import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
 import { useVoice } from '../../api/voice.ts';
+import { useWorked } from '../../api/worked.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
 import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
@@ -69,7 +70,7 @@ export function ComparisonScreen() {
     'comparison',
     record !== null && record.washDays.length > 0 ? [record] : null,
     () => compareInWorker(record!),
-    { old: true },
+    id,
   );
   if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;

@@ -6,14 +6,8 @@ import { LEDGER, RESIDUES, type Residue } from '@sabor/core/ingredients/ledger/r
 import { plusDays } from '@sabor/core/time/dates';
 import { useMemo } from 'react';
 import { v7 } from 'uuid';
-import {
-  useChange,
-  useLedger,
-  useOwnIngredients,
-  useSettings,
-  useShelf,
-  useWorked,
-} from '../../api/queries.ts';
+import { useChange, useLedger, useOwnIngredients, useSettings, useShelf } from '../../api/queries.ts';
+import { useWorked } from '../../api/worked.ts';
 import { BuildUpCurve } from '../../drawings/build-up-curve.tsx';
 import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';

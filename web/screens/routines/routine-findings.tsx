@@ -4,7 +4,8 @@ import type { RoutineFinding } from '@sabor/core/ingredients/judge/routine-scree
 import { schoolsOf } from '@sabor/core/routine/school-questions';
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useMemo, useState } from 'react';
-import { useOwnIngredients, useSettings, useWorked } from '../../api/queries.ts';
+import { useOwnIngredients, useSettings } from '../../api/queries.ts';
+import { useWorked } from '../../api/worked.ts';
 import { NumberField } from '../../ui/inputs.tsx';
 import { Failed, Tag } from '../../ui/states.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
@@ -33,7 +34,7 @@ export function RoutineFindings({
     'routine',
     own.data ? [used, dewPointC, market, own.data] : null,
     () => screeningWorker().routine(used, dewPointC, market, own.data!),
-    { old: true },
+    'this sheet',
   );
   if (!steps.some(({ productId }) => productId)) return null;
   return (

@@ -15,8 +15,8 @@ import {
   useShelf,
   useWearers,
   useWeather,
-  useWorked,
 } from '../../api/queries.ts';
+import { useWorked } from '../../api/worked.ts';
 import { ShareBars } from '../../drawings/share-bars.tsx';
 import { patch, put } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';

@@ -1,7 +1,8 @@
 import type { Wearer } from '@sabor/contract/wearer';
 import { SCHOOLS } from '@sabor/core/hair/wishes';
 import { alwaysOn, EFFECTS } from '@sabor/core/ingredients/judge/rule';
-import { useHairFile, useWorked } from '../../api/queries.ts';
+import { useHairFile } from '../../api/queries.ts';
+import { useWorked } from '../../api/worked.ts';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
 import { useWeigh } from './use-whom.ts';

@@ -7,14 +7,8 @@ import { ROLES, type Role } from '@sabor/core/shelf/products';
 import { DAY_MS } from '@sabor/core/time/day';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import {
-  useOwnIngredients,
-  usePlaceWeather,
-  useShelf,
-  useWearers,
-  useWeather,
-  useWorked,
-} from '../../api/queries.ts';
+import { useOwnIngredients, usePlaceWeather, useShelf, useWearers, useWeather } from '../../api/queries.ts';
+import { useWorked } from '../../api/worked.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { showMoney } from '../../ui/show.ts';
@@ -109,7 +103,7 @@ function Grid({
     'shelf',
     whom && own.data ? [products, whom, own.data] : null,
     () => screeningWorker().shelf(products as Product[], whom!, own.data!),
-    { old: true },
+    wearerId,
   );
   const [role, setRole] = useState<Role | null>(null);
   const [verdict, setVerdict] = useState<Verdict | null>(null);

@@ -24,8 +24,8 @@ import {
   useSettings,
   useShelf,
   useWeather,
-  useWorked,
 } from '../../api/queries.ts';
+import { useWorked } from '../../api/worked.ts';
 import { showDate } from '../../ui/show.ts';
 import { screeningWorker } from '../../workers/screening.ts';
 import { placeNow } from '../screen/start-asked.ts';

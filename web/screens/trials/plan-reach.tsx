@@ -1,6 +1,6 @@
 import type { TrialInput } from '@sabor/contract/trial';
 import { DESIGNS, type Design, daysOffered, designProblem, isTested } from '@sabor/core/trial/designs';
-import { useWorked } from '../../api/queries.ts';
+import { useWorked } from '../../api/worked.ts';
 import { foundInWorker, reachesInWorker } from '../../workers/power.ts';
 import { reachNumbers, reachSentences } from './facts.tsx';
 
