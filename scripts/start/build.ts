@@ -29,6 +29,19 @@ function fingerprint(): string {
 
 const STAMP = '.built-from';
 
+/** Puts a whole build where the last one was. Another may have got there in between: the last to come stays. */
+function takePlace(made: string): void {
+  for (let tries = 0; ; tries++) {
+    rmSync(webRoot, { recursive: true, force: true });
+    try {
+      renameSync(made, webRoot);
+      return;
+    } catch (error) {
+      if (tries === 5 || (error as NodeJS.ErrnoException).code !== 'ENOTEMPTY') throw error;
+    }
+  }
+}
+
 /**
  * Builds the web application when its sources have changed since the last build. It is made beside the one in use and
  * takes its place when it is whole, so that neither a kill nor a second build at the same time leaves half of one.
@@ -47,8 +60,7 @@ export async function buildWeb(): Promise<string> {
     });
     compressBelow(made);
     writeFileSync(path.join(made, STAMP), wanted);
-    rmSync(webRoot, { recursive: true, force: true });
-    renameSync(made, webRoot);
+    takePlace(made);
   } finally {
     rmSync(made, { recursive: true, force: true });
   }

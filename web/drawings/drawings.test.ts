@@ -70,7 +70,7 @@ const PALETTE = (() => {
   const dark = css.slice(css.indexOf('prefers-color-scheme: dark'));
   return {
     light: tones(css.slice(css.indexOf('@theme'), css.indexOf('@layer'))),
-    dark: tones(dark.slice(0, dark.indexOf('.basin-screen'))),
+    dark: tones(dark.slice(0, dark.indexOf('@media'))),
   };
 })();
 

@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { inputLook } from './field.tsx';
+import { PickOption, usePick } from './pick.tsx';
 
 interface Row {
   key: string;
@@ -32,25 +33,23 @@ export default function SearchChoice({
   none: string | undefined;
   onChange: (key: string | null) => void;
 }) {
-  const list = useId();
   const [open, setOpen] = useState(false);
   const [text, setText] = useState('');
-  const [at, setAt] = useState(0);
   const all = none === undefined ? rows : [{ key: '', label: none }, ...rows];
   const found = matching(all, text);
   const shown = found.slice(0, AT_ONCE);
-  const chosen = shown[Math.min(at, shown.length - 1)];
   const take = ({ key }: Row) => {
     onChange(key === '' ? null : key);
     setOpen(false);
   };
+  const pick = usePick(shown, ({ key }) => key, take);
   return (
     <Popover.Root
       open={open}
       onOpenChange={(to) => {
         setOpen(to);
         setText('');
-        setAt(0);
+        pick.restart();
       }}
     >
       <Popover.Trigger {...ids} className={`${inputLook} flex items-center justify-between gap-2 text-left`}>
@@ -66,48 +65,23 @@ export default function SearchChoice({
         >
           <input
             className={inputLook}
-            role="combobox"
+            {...pick.field}
             aria-label="Type to search"
-            aria-expanded
-            aria-controls={list}
-            aria-activedescendant={chosen ? `${list}-${chosen.key}` : undefined}
-            autoComplete="off"
             placeholder="Type to search"
             value={text}
             onChange={(e) => {
               setText(e.target.value);
-              setAt(0);
-            }}
-            onKeyDown={(e) => {
-              const move = { ArrowDown: 1, ArrowUp: -1 }[e.key];
-              if (move && shown.length) {
-                e.preventDefault();
-                const to = (Math.min(at, shown.length - 1) + move + shown.length) % shown.length;
-                setAt(to);
-                document.getElementById(`${list}-${shown[to]!.key}`)?.scrollIntoView({ block: 'nearest' });
-              }
-              if (e.key === 'Enter') {
-                e.preventDefault();
-                if (chosen) take(chosen);
-              }
+              pick.restart();
             }}
           />
           <p className="sr-only" role="status">
             {text && `${found.length} found`}
           </p>
-          <div id={list} role="listbox" aria-label="Choices" tabIndex={-1} className="mt-2 overflow-y-auto">
+          <div {...pick.listbox} role="listbox" aria-label="Choices" className="mt-2 overflow-y-auto">
             {shown.map((row) => (
-              // biome-ignore lint/a11y/useKeyWithClickEvents lint/a11y/useFocusableInteractive: the field above has the keyboard, as a combobox has
-              <div
-                key={row.key}
-                id={`${list}-${row.key}`}
-                role="option"
-                aria-selected={row === chosen}
-                className={`cursor-pointer rounded-md px-3 py-1.5 ${row === chosen ? 'bg-leaf-pale' : 'hover:bg-rule/50'}`}
-                onClick={() => take(row)}
-              >
+              <PickOption key={row.key} {...pick.option(row)}>
                 {row.label}
-              </div>
+              </PickOption>
             ))}
           </div>
           {found.length > shown.length && (

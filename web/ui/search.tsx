@@ -1,9 +1,10 @@
 import { FOUND_KINDS, type Found, type FoundKind } from '@sabor/contract/search';
 import { Dialog } from 'radix-ui';
-import { useDeferredValue, useId, useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useFound } from '../api/queries.ts';
 import { inputLook } from './field.tsx';
+import { PickOption, usePick } from './pick.tsx';
 
 const ADDRESS: Record<FoundKind, (id: string) => string> = {
   product: (id) => `/shelf/${id}`,
@@ -40,42 +41,28 @@ export function SearchDialog({
 }
 
 function SearchBody({ close }: { close: () => void }) {
-  const id = useId();
   const navigate = useNavigate();
   const [text, setText] = useState('');
-  const [at, setAt] = useState(0);
   const q = useDeferredValue(text.trim());
   const { data, isError, error } = useFound(q);
   const kinds = Object.keys(FOUND_KINDS) as FoundKind[];
   const found = kinds.flatMap((kind) => data?.filter((one) => one.kind === kind) ?? []);
-  const chosen = found[Math.min(at, found.length - 1)];
   const go = ({ kind, id: of }: Found) => {
     close();
     void navigate(ADDRESS[kind](of));
   };
+  const pick = usePick(found, ({ id }) => id, go);
   return (
     <>
       <input
         className={`${inputLook} min-h-12 text-lg`}
-        role="combobox"
+        {...pick.field}
         aria-label="Search everything"
-        aria-expanded={found.length > 0}
-        aria-controls={`${id}-list`}
-        aria-activedescendant={chosen ? `${id}-${chosen.id}` : undefined}
-        autoComplete="off"
         placeholder="A product, an ingredient, a head, a note, a date …"
         value={text}
         onChange={(e) => {
           setText(e.target.value);
-          setAt(0);
-        }}
-        onKeyDown={(e) => {
-          const move = { ArrowDown: 1, ArrowUp: -1 }[e.key];
-          if (move && found.length) {
-            e.preventDefault();
-            setAt((old) => (Math.min(old, found.length - 1) + move + found.length) % found.length);
-          }
-          if (e.key === 'Enter' && chosen) go(chosen);
+          pick.restart();
         }}
       />
       <p className="sr-only" role="status">
@@ -83,10 +70,9 @@ function SearchBody({ close }: { close: () => void }) {
       </p>
       <div
         className="mt-3 min-h-24 flex-1 overflow-y-auto"
-        id={`${id}-list`}
+        {...pick.listbox}
         role="listbox"
         aria-label="Found"
-        tabIndex={-1}
       >
         {isError && <p className="text-brick">{error.message}</p>}
         {q.length > 1 && data && found.length === 0 && (
@@ -100,18 +86,10 @@ function SearchBody({ close }: { close: () => void }) {
                 {FOUND_KINDS[kind].label}
               </p>
               {own.map((one) => (
-                // biome-ignore lint/a11y/useKeyWithClickEvents lint/a11y/useFocusableInteractive: the field above has the keyboard, as a combobox has
-                <div
-                  key={one.id}
-                  id={`${id}-${one.id}`}
-                  role="option"
-                  aria-selected={one === chosen}
-                  className={`cursor-pointer rounded-tag px-3 py-1.5 ${one === chosen ? 'bg-leaf-pale' : 'hover:bg-rule/50'}`}
-                  onClick={() => go(one)}
-                >
+                <PickOption key={one.id} {...pick.option(one)}>
                   <span className="font-semibold">{one.title}</span>
                   {one.where && <span className="block text-sm text-soft">{one.where}</span>}
-                </div>
+                </PickOption>
               ))}
             </div>
           );

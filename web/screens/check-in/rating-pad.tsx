@@ -1,6 +1,7 @@
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { useState } from 'react';
 import { valueTint } from '../../drawings/tint.ts';
+import { FootBar } from '../../ui/foot-bar.tsx';
 import { Caution } from '../../ui/states.tsx';
 
 /** What 0, 5 and 10 look like, and the numbers to tap, in wholes or halves. */
@@ -38,7 +39,7 @@ export function RatingPad({
       <p className="mb-1 font-semibold sm:mb-2" aria-live="polite">
         {zones === 0 ? 'Choose a zone on the head.' : `For ${zones === 1 ? 'one zone' : `${zones} zones`}:`}
       </p>
-      <div className="sticky bottom-0 grid grid-cols-5 gap-1.5 bg-paper py-1 sm:grid-cols-6 sm:gap-2">
+      <FootBar className="grid-cols-5 gap-1.5 bg-paper py-1 sm:grid-cols-6 sm:gap-2">
         {Array.from({ length: 11 }, (_, i) => (half ? Math.min(10, i + 0.5) : i)).map((value, i) =>
           half && i === 10 ? null : (
             <button
@@ -62,7 +63,7 @@ export function RatingPad({
         >
           {half ? 'whole points' : '½ points'}
         </button>
-      </div>
+      </FootBar>
     </>
   );
 }

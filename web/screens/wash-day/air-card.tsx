@@ -1,5 +1,6 @@
 import type { Air, WashDay } from '@sabor/contract/wash-day';
 import { airOf } from '@sabor/reading/air-of';
+import { FootBar } from '../../ui/foot-bar.tsx';
 import { AirFields, useAir } from './air-fields.tsx';
 import { AirReading } from './air-reading.tsx';
 import { AttachedAir } from './attached-air.tsx';
@@ -36,7 +37,7 @@ export function AirCard({
           <AirReading {...airOf({ ...fields.air, air: day.air })} />
         </div>
       </div>
-      <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
+      <FootBar className="grid-cols-3 gap-3 bg-ink pt-4 pb-2">
         <button
           type="button"
           className="col-span-2 min-h-16 rounded-tag bg-hibiscus px-5 text-xl font-semibold text-paper"
@@ -51,7 +52,7 @@ export function AirCard({
         >
           Later
         </button>
-      </div>
+      </FootBar>
     </section>
   );
 }

@@ -12,6 +12,7 @@ import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import * as v from 'valibot';
 import { useVoice } from '../../api/voice.ts';
+import { FootBar } from '../../ui/foot-bar.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { StepSettingsFields } from '../../ui/step-settings.tsx';
 import { Asides } from './asides.tsx';
@@ -210,7 +211,7 @@ export function StepCard({
           takeOut={takeOut}
         />
       ) : (
-        <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
+        <FootBar className="grid-cols-3 gap-3 bg-ink pt-4 pb-2">
           {wouldDepart.length > 0 && (
             <p id="would-depart" className="col-span-3 text-lg leading-snug text-amber">
               If done now: {wouldDepart.join(' ')}
@@ -241,7 +242,7 @@ export function StepCard({
           >
             Change
           </button>
-        </div>
+        </FootBar>
       )}
     </section>
   );

@@ -4,6 +4,7 @@ import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { EFFORT, type Effort } from '@sabor/core/basin/effort';
 import { SLOTS } from '@sabor/core/step/slots';
 import { Link } from 'react-router';
+import { FootBar } from '../../ui/foot-bar.tsx';
 import { big, chip } from './big.ts';
 import { DayFigures } from './day-figures.tsx';
 
@@ -98,14 +99,14 @@ export function TheEnd({
           Photograph it wet
         </Link>
       </div>
-      <div className="sticky bottom-0 grid grid-cols-3 gap-3 bg-ink pt-4 pb-2">
+      <FootBar className="grid-cols-3 gap-3 bg-ink pt-4 pb-2">
         <button type="button" className={`${big} col-span-2 bg-hibiscus text-paper`} onClick={finish}>
           Finish the routine
         </button>
         <button type="button" className={`${big} border-2 border-paper/60`} onClick={back}>
           Back
         </button>
-      </div>
+      </FootBar>
     </section>
   );
 }
