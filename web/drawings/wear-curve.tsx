@@ -18,6 +18,7 @@ import { useSettings } from '../api/queries.ts';
 import { showTemperature } from '../ui/show.ts';
 import { armStyle } from './arm-style.ts';
 import './chart-look.ts';
+import { ChartPlace } from './chart-place.tsx';
 import { isDark, paint } from './paint.ts';
 
 Chart.register(CategoryScale, LinearScale, LineController, LineElement, PointElement, Tooltip);
@@ -128,7 +129,7 @@ export function WearCurve({
   };
   return (
     <figure style={{ font: 'inherit' }}>
-      <div className="h-80">
+      <ChartPlace height="h-80">
         <Line
           key={`${outcome} ${line}`}
           data={data}
@@ -137,7 +138,7 @@ export function WearCurve({
           role="img"
           aria-label={`${outcome} by day for ${arms.join(' and ')}. The same numbers stand in the table below.`}
         />
-      </div>
+      </ChartPlace>
       <Air days={days} air={air} arms={arms} />
       <Nights days={days} nights={nights} arms={arms} />
       <details className="mt-3">

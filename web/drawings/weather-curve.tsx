@@ -17,6 +17,7 @@ import {
 } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import './chart-look.ts';
+import { ChartPlace } from './chart-place.tsx';
 import { isDark, paint } from './paint.ts';
 
 Chart.register(LinearScale, LineController, LineElement, PointElement, Tooltip, Filler);
@@ -170,7 +171,7 @@ export function WeatherCurve({
     },
   };
   return (
-    <div className="h-72">
+    <ChartPlace height="h-72">
       <Line
         data={data}
         options={options}
@@ -178,6 +179,6 @@ export function WeatherCurve({
         role="img"
         aria-label="Dew point and temperature over time, on the dew-point bands. The days stand in words below."
       />
-    </div>
+    </ChartPlace>
   );
 }
