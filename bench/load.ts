@@ -45,7 +45,12 @@ const asked = (ids: Awaited<ReturnType<typeof liveTenYears>>): [string, string][
     `select ${tables.map((t) => `(select json_agg(t) from ${t} t)`).join(', ')}`;
   return [
     ['/settings', all(['setting'])],
-    ['/shelf', all(['line', 'product', 'bottle', 'calibration'])],
+    [
+      '/shelf',
+      `${all(['line', 'product', 'bottle', 'calibration'])}, (select json_agg(n) from (select product_id, count(*) from (
+         select product_id from step union all select product_id from arm_step union all select product_id from wash_step) s
+         group by product_id) n)`,
+    ],
     ['/wearers', all(['wearer', 'zone', 'curl'])],
     [
       `/wearers/${ids.wearerId}`,
@@ -63,7 +68,10 @@ const asked = (ids: Awaited<ReturnType<typeof liveTenYears>>): [string, string][
     ],
     [`/wearers/${ids.wearerId}/ghosts`, 'select json_agg(p) from photograph p'],
     ['/routines', `select (select json_agg(r) from routine r where not is_plan)`],
-    ['/trials', all(['trial', 'arm', 'arm_step', 'trial_zone', 'allocation', 'step'])],
+    [
+      '/trials',
+      `${all(['trial', 'arm', 'allocation'])}, (select json_agg(n) from (select trial_id, count(*) from wash_day group by trial_id) n)`,
+    ],
     [`/trials/${ids.trialId}`, ofDays(trial)],
     [`/trials/${ids.trialId}/readings.csv`, ofDays(trial)],
     [`/wash-days/${ids.washDayId}`, ofDays(day)],

@@ -48,34 +48,34 @@ const Attainable = v.strictObject({
   decides: v.boolean(),
 }) satisfies v.GenericSchema<unknown, Reach>;
 
+const stored = asStored(fields.entries);
+
 /** A trial as lists show it. */
 export const Trial = v.strictObject({
-  ...asStored(fields.entries),
   ...kept,
+  id,
+  wearerId: stored.wearerId,
+  wearerName: v.string(),
+  question: stored.question,
+  design: stored.design,
+  routineName: stored.routineName,
   status: oneOf(TRIAL_STATUSES, 'a status'),
-  alpha: v.number(),
-  /** What its plan can reach. */
-  attainable: Attainable,
+  primary: stored.primary,
+  washDays: stored.washDays,
+  wearDays: stored.wearDays,
+  blind: stored.blind,
   createdAt: v.string(),
   startedAt: v.nullable(v.string()),
   endedAt: v.nullable(v.string()),
-  endReason: v.nullable(v.string()),
-  wearerName: v.string(),
+  arms: v.array(v.strictObject({ id, name: v.string() })),
   /** Arms by position; null where still sealed. */
   allocation: v.array(v.nullable(Lot)),
-  /** The seed the allocation was drawn from, once nothing is sealed any more. */
-  seed: v.nullable(v.number()),
   /** Wash days run or under way, abandoned ones left out. */
   washDaysDone: v.number(),
+  /** What its plan can reach. */
+  attainable: Attainable,
   /** Arms go by codes until the key is opened: in the order of those, or of two factors that begin with the lowest. */
   masked: v.boolean(),
-  /** Code on the bottle of each arm, by its id; empty until a blind trial begins. */
-  codes: v.record(v.string(), v.number()),
-  /** While masked, what is under test, in alphabetical order. */
-  underTest: v.array(v.string()),
-  lookedAt: v.nullable(v.string()),
-  keyOpenedAt: v.nullable(v.string()),
-  outcomesShownAt: v.nullable(v.string()),
   /** The panel over several heads it belongs to, and which row of the panel's squares it took. */
   panelId: v.nullable(id),
   panelRow: v.nullable(v.number()),
@@ -93,6 +93,18 @@ export type Guess = v.InferOutput<typeof Guess>;
 
 export const TrialDetail = v.strictObject({
   ...Trial.entries,
+  ...stored,
+  alpha: v.number(),
+  endReason: v.nullable(v.string()),
+  /** The seed the allocation was drawn from, once nothing is sealed any more. */
+  seed: v.nullable(v.number()),
+  /** Code on the bottle of each arm, by its id; empty until a blind trial begins. */
+  codes: v.record(v.string(), v.number()),
+  /** While masked, what is under test, in alphabetical order. */
+  underTest: v.array(v.string()),
+  lookedAt: v.nullable(v.string()),
+  keyOpenedAt: v.nullable(v.string()),
+  outcomesShownAt: v.nullable(v.string()),
   washDayRecords: v.array(WashDay),
   amendments: v.array(Amendment),
   overrules: v.array(Overrule),

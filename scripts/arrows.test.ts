@@ -40,7 +40,7 @@ describe('arrows between rooms', () => {
     expect(wrong('web/screens/trials/a.tsx', "import { x } from '../screen/x.ts';")).toEqual([]);
     expect(wrong('web/screens/screen/a.tsx', "import { x } from '../trials/x.ts';")).toHaveLength(1);
     expect(wrong('web/ui/a.tsx', "import { x } from '../frame.tsx';")).toHaveLength(1);
-    expect(wrong('web/main.tsx', "import { x } from './ui/x.tsx';")).toEqual([]);
+    expect(wrong('web/app.tsx', "import { x } from './ui/x.tsx';")).toEqual([]);
   });
 
   it('never run in a circle, and are drawn from the top', () => {

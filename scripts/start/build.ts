@@ -29,6 +29,23 @@ function fingerprint(): string {
 
 const STAMP = '.built-from';
 
+const lives = (pid: number) => {
+  try {
+    return process.kill(pid, 0);
+  } catch (error) {
+    return (error as NodeJS.ErrnoException).code === 'EPERM';
+  }
+};
+
+/** Removes what builds left that were killed half-way. */
+function clearUnfinished(): void {
+  const beside = path.dirname(webRoot);
+  for (const name of readdirSync(beside)) {
+    const pid = /^dist-(\d+)$/.exec(name)?.[1];
+    if (pid && !lives(Number(pid))) rmSync(path.join(beside, name), { recursive: true, force: true });
+  }
+}
+
 /** Puts a whole build where the last one was. Another may have got there in between: the last to come stays. */
 function takePlace(made: string): void {
   for (let tries = 0; ; tries++) {
@@ -50,8 +67,12 @@ export async function buildWeb(): Promise<string> {
   const stamp = path.join(webRoot, STAMP);
   const wanted = fingerprint();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return 'unchanged';
+  clearUnfinished();
   const { build } = await import('vite');
   const made = `${webRoot}-${process.pid}`;
+  // Asked for by a test, the build is still the one that users get.
+  const { NODE_ENV } = process.env;
+  process.env.NODE_ENV = 'production';
   try {
     await build({
       root: path.join(root, 'web'),
@@ -62,6 +83,8 @@ export async function buildWeb(): Promise<string> {
     writeFileSync(path.join(made, STAMP), wanted);
     takePlace(made);
   } finally {
+    if (NODE_ENV === undefined) delete process.env.NODE_ENV;
+    else process.env.NODE_ENV = NODE_ENV;
     rmSync(made, { recursive: true, force: true });
   }
   return 'built';

@@ -1,4 +1,4 @@
-import type { Trial } from '@sabor/contract/trial-record';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { outOfOrder } from '@sabor/core/fairness/align';
 import { departures } from '@sabor/core/step/departures';
@@ -42,7 +42,11 @@ export interface RibbonRow {
 }
 
 /** The plan's columns, with one more for each step that some wash day added, where it was added. */
-export function ribbonColumns(trial: Trial, washDays: readonly WashDay[], voice: Voice): RibbonColumn[] {
+export function ribbonColumns(
+  trial: TrialDetail,
+  washDays: readonly WashDay[],
+  voice: Voice,
+): RibbonColumn[] {
   const columns = trial.plan.map((step, position) => ({
     position,
     column: {
@@ -65,7 +69,7 @@ export function ribbonColumns(trial: Trial, washDays: readonly WashDay[], voice:
 }
 
 /** A planned wash day of each arm. */
-export function planRows(trial: Trial, columns: readonly RibbonColumn[], voice: Voice): RibbonRow[] {
+export function planRows(trial: TrialDetail, columns: readonly RibbonColumn[], voice: Voice): RibbonRow[] {
   return trial.arms.map((arm, index) => ({
     key: arm.id,
     label: arm.name,
@@ -81,8 +85,8 @@ export function planRows(trial: Trial, columns: readonly RibbonColumn[], voice: 
 
 /** What an arm uses or does in a tested step, in a few words. */
 export function armInStep(
-  trial: Pick<Trial, 'plan'>,
-  arm: Trial['arms'][number],
+  trial: Pick<TrialDetail, 'plan'>,
+  arm: TrialDetail['arms'][number],
   stepId: string,
   voice: Voice,
 ): string {
@@ -104,7 +108,7 @@ export function armInStep(
 
 /** Wash days as they were run, aligned to the plan, every departure noted. */
 export function washDayRows(
-  trial: Trial,
+  trial: TrialDetail,
   washDays: readonly WashDay[],
   columns: readonly RibbonColumn[],
   voice: Voice,

@@ -1,5 +1,6 @@
 import type { Problem } from '@sabor/contract/problem';
 import { v7 } from 'uuid';
+import { takeEarly } from './early.ts';
 
 /** What the server refused, with its sentence and the fields at fault. */
 export class Refused extends Error {
@@ -41,16 +42,18 @@ async function send<T>(
 ): Promise<T> {
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method,
-      keepalive: small(body),
-      headers: {
-        'Sabor-Device': deviceName(),
-        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
-        ...(version === null ? {} : { 'If-Match': `"${version}"` }),
-      },
-      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
-    });
+    const early = method === 'GET' ? takeEarly(path) : undefined;
+    response = await (early ??
+      fetch(`/api${path}`, {
+        method,
+        keepalive: small(body),
+        headers: {
+          'Sabor-Device': deviceName(),
+          ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
+          ...(version === null ? {} : { 'If-Match': `"${version}"` }),
+        },
+        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+      }));
   } catch {
     throw new Refused({ status: 0, detail: OFFLINE });
   }

@@ -25,12 +25,13 @@ const pulses = new Map<string, string>();
 
 /**
  * A wash day from the server; without it, the last that this device knows. `live` asks first whether anything has
- * changed, and fetches the day only then.
+ * changed, and fetches the day only then; a day that is not known yet is fetched at once.
  */
 export async function readDay(id: string, live = false): Promise<WashDay> {
   const askedAt = performance.now();
   try {
-    const pulse = live ? (await get<{ pulse: string }>(`/wash-days/${id}/pulse`)).pulse : null;
+    const pulse =
+      live && known.has(id) ? (await get<{ pulse: string }>(`/wash-days/${id}/pulse`)).pulse : null;
     const same = pulse !== null && pulses.get(id) === pulse ? known.get(id) : undefined;
     if (same) return same.day;
     const day = newestOf(await get<WashDay>(`/wash-days/${id}`), askedAt);

@@ -1,9 +1,9 @@
-import type { Trial } from '@sabor/contract/trial-record';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { useChange } from '../../api/queries.ts';
 import { post } from '../../http/http.ts';
 import { ReasonDialog } from '../../ui/reason-dialog.tsx';
 
-export function EndTrial({ trial }: { trial: Trial }) {
+export function EndTrial({ trial }: { trial: TrialDetail }) {
   const end = useChange((reason: string) => post(`/trials/${trial.id}/end`, { reason }));
   return (
     <ReasonDialog

@@ -1,4 +1,4 @@
-import type { Trial } from '@sabor/contract/trial-record';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Reach } from '@sabor/core/inference/reach';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, isTested } from '@sabor/core/trial/designs';
@@ -30,7 +30,7 @@ export function reachNumbers({ sequences, smallestP, last }: Reach): string {
 }
 
 /** What was promised before the first wash day. */
-export function Facts({ trial }: { trial: Trial }) {
+export function Facts({ trial }: { trial: TrialDetail }) {
   const outcome = OUTCOMES[trial.primary];
   const limit = outcome.better === 'higher' ? 'from' : 'up to';
   const facts = [

@@ -1,0 +1,54 @@
+import { QueryClientProvider } from '@tanstack/react-query';
+import { setNonce } from 'get-nonce';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router/dom';
+import { queryClient } from './api/queries.ts';
+import { newestOf } from './offline/known-day.ts';
+import { onDayHeard, openOutbox } from './offline/outbox.ts';
+import { onPhotoStored, openPhotoBox } from './offline/photo-box.ts';
+import { router } from './routes.tsx';
+import { UndoProvider } from './ui/undo.tsx';
+
+/** Opens the application; `build` is the address of the script that began it, another for every build. */
+export function start(build: string): void {
+  const nonce = document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce;
+  if (nonce) setNonce(nonce);
+
+  onDayHeard((heard) => {
+    const key = ['wash-days', heard.id];
+    const day = newestOf(heard, performance.now());
+    // An answer that is still on its way was asked for before these taps were heard.
+    void queryClient.cancelQueries({ queryKey: key }).then(() => queryClient.setQueryData(key, day));
+    queryClient.setQueryData(key, day);
+    for (const key of ['trials', 'today']) void queryClient.invalidateQueries({ queryKey: [key] });
+  });
+  void openOutbox();
+  onPhotoStored((id) => void queryClient.invalidateQueries({ queryKey: ['wash-days', id] }));
+  void openPhotoBox();
+  if (import.meta.env.PROD && 'serviceWorker' in navigator) {
+    // What this first page asked for before the worker was in charge is asked for once more, so that it is kept.
+    if (!navigator.serviceWorker.controller)
+      navigator.serviceWorker.addEventListener(
+        'controllerchange',
+        () => void queryClient.invalidateQueries(),
+        {
+          once: true,
+        },
+      );
+    // Another build is another address, and is kept afresh.
+    navigator.serviceWorker.register(`/offline.js?of=${encodeURIComponent(build)}`).catch(() => {
+      // Without it a reload needs the server; everything else stays.
+    });
+  }
+
+  createRoot(document.getElementById('sabor')!).render(
+    <StrictMode>
+      <QueryClientProvider client={queryClient}>
+        <UndoProvider>
+          <RouterProvider router={router} />
+        </UndoProvider>
+      </QueryClientProvider>
+    </StrictMode>,
+  );
+}
