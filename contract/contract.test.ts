@@ -1,6 +1,7 @@
+import { localToday } from '@sabor/core/time/today';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
-import { localToday, moment, pastDate, pastMoment } from './fields.ts';
+import { moment, pastDate, pastMoment } from './fields.ts';
 import { fieldsOf } from './problem.ts';
 import { Dose } from './routine.ts';
 import { Settings } from './settings.ts';

@@ -1,4 +1,5 @@
 import { DAY_MS } from '@sabor/core/time/day';
+import { localToday } from '@sabor/core/time/today';
 import { type KeyOf, keysOf, type Vocabulary } from '@sabor/core/vocabulary';
 import * as v from 'valibot';
 
@@ -57,13 +58,6 @@ export const whole = (what: string, lowest: number, highest: number) =>
 /** A key of a vocabulary. */
 export const oneOf = <V extends Vocabulary>(vocabulary: V, what: string) =>
   v.picklist(keysOf(vocabulary) as [KeyOf<V>, ...KeyOf<V>[]], `Choose ${what} from the list.`);
-
-const pad = (n: number) => String(n).padStart(2, '0');
-
-/** Today's date, yyyy-mm-dd, on this machine's calendar. */
-export function localToday(now = new Date()): string {
-  return `${now.getFullYear()}-${pad(now.getMonth() + 1)}-${pad(now.getDate())}`;
-}
 
 /** Years that a date or moment may lie in. */
 const YEARS = { first: 1900, last: 2199 };

@@ -1,12 +1,8 @@
 import { ANGLES } from '@sabor/core/basin/angles';
+import { PHOTOGRAPH_LIMIT } from '@sabor/core/basin/photograph-size';
 import { STAGES } from '@sabor/core/outcomes/stages';
 import * as v from 'valibot';
 import { id, oneOf, pastMoment, whole } from './fields.ts';
-
-/** Largest photograph that is stored, bytes. */
-export const PHOTOGRAPH_LIMIT = 12_000_000;
-/** A photograph is sent in pieces of so many bytes, so that a lost connection loses little. */
-export const PIECE = 262_144;
 
 export const PhotographInput = v.pipe(
   v.object({

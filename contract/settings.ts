@@ -1,4 +1,3 @@
-import { DEW_POINT_BANDS, type DewPointBand } from '@sabor/core/climate/dew-point-bands';
 import { MARKETS } from '@sabor/core/ingredients/formula';
 import { LENGTH_UNITS, TEMPERATURE_UNITS, VOLUME_UNITS } from '@sabor/core/units/preferences';
 import * as v from 'valibot';
@@ -38,12 +37,3 @@ export type Settings = v.InferOutput<typeof Settings>;
 /** What is left out stays as it was, so that two quick changes cannot undo each other. */
 export const SettingsChange = v.partial(Settings);
 export type SettingsChange = Partial<Settings>;
-
-export const DEFAULT_SETTINGS: Settings = {
-  volume: 'ml',
-  length: 'mm',
-  temperature: 'c',
-  currency: 'EUR',
-  market: 'eu',
-  dewPointBands: DEW_POINT_BANDS as DewPointBand[],
-};

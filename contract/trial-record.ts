@@ -1,11 +1,12 @@
 import { MEASURES } from '@sabor/core/doses/measures';
 import type { Reach } from '@sabor/core/inference/reach';
 import { SLOTS } from '@sabor/core/step/slots';
+import { TRIAL_STATUSES } from '@sabor/core/trial/statuses';
 import * as v from 'valibot';
 import { asStored, id, kept, oneOf } from './fields.ts';
 import { Amendment, Overrule } from './promise.ts';
 import { Dose } from './routine.ts';
-import { fields, GuessInput, TRIAL_STATUSES } from './trial.ts';
+import { fields, GuessInput } from './trial.ts';
 import { DOSES_FELT, WashDay } from './wash-day.ts';
 
 /** Arms of a wash day's two halves; the same twice for a whole head. */

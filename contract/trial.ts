@@ -212,14 +212,6 @@ export const EndTrialInput = v.object({
   reason: v.pipe(note, v.trim(), v.nonEmpty('Say why the trial ends before its planned wash days.')),
 });
 
-export const TRIAL_STATUSES = {
-  planned: { label: 'planned' },
-  running: { label: 'under way' },
-  finished: { label: 'finished' },
-  ended: { label: 'ended early' },
-} as const;
-export type TrialStatus = keyof typeof TRIAL_STATUSES;
-
 /** Heads that run the same trial beside its own wearer. */
 export const PanelInput = v.object({
   id,

@@ -108,16 +108,6 @@ const told = {
 const StepTold = v.strictObject(told);
 export type StepTold = v.InferOutput<typeof StepTold>;
 
-/** A step that nothing has been told of. */
-export const NOTHING_TOLD: StepTold = {
-  pauses: [],
-  marks: [],
-  inHand: {},
-  ideas: [],
-  weighed: { before: null, after: null },
-  usedBefore: true,
-};
-
 const half = v.nullable(v.picklist(['left', 'right']));
 export const WashStep = v.strictObject({
   ...asStored(WashStepInput.entries),

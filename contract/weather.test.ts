@@ -1,9 +1,10 @@
 import { MILD_COAST } from '@sabor/core/climate/places';
 import { airOf } from '@sabor/reading/air-of';
+import { DEFAULT_SETTINGS } from '@sabor/reading/default-settings';
 import * as v from 'valibot';
 import { describe, expect, it } from 'vitest';
 import { fieldsOf } from './problem.ts';
-import { DEFAULT_SETTINGS, DewPointBands, Settings } from './settings.ts';
+import { DewPointBands, Settings } from './settings.ts';
 import { BatchInput, MetarInput, OutdoorsInput, PlaceInput, ROWS_AT_ONCE, StayInput } from './weather.ts';
 
 const ID = '01890a5d-ac96-774b-bcce-b302099a8057';

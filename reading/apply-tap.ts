@@ -1,6 +1,7 @@
 import type { Tap } from '@sabor/contract/taps';
-import { NOTHING_TOLD, type WashDay, type WashStep } from '@sabor/contract/wash-day';
+import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
+import { NOTHING_TOLD } from './nothing-told.ts';
 import { withRatings } from './with-ratings.ts';
 
 const put = <T extends { id: string }>(list: readonly T[], item: T, gone: boolean): T[] => [

@@ -1,9 +1,10 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
-import { NOTHING_TOLD, type WashDay, type WashStep } from '@sabor/contract/wash-day';
+import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { departuresOf } from '@sabor/core/fairness/differences';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { describe, expect, it } from 'vitest';
 import { blocksOfDays, type FairnessSources, runsOfDay, runsOfTrial } from './fairness-runs.ts';
+import { NOTHING_TOLD } from './nothing-told.ts';
 
 const g = (amount: number) => ({ kind: 'exact', amount, measure: 'g', per: 'head' }) as const;
 

@@ -1,8 +1,8 @@
-import { localToday } from '@sabor/contract/fields';
 import type { HairFile, HairTest } from '@sabor/contract/hair-file';
 import { historyOutcome } from '@sabor/core/hair/history';
 import type { Evidence } from '@sabor/core/hair/porosity/reading';
 import { outcomeOfMeasure, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
+import { localToday } from '@sabor/core/time/today';
 
 /** A piece of evidence with the test it comes from; null for what the timeline tells. */
 export interface FiledEvidence extends Evidence {

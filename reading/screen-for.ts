@@ -1,4 +1,3 @@
-import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { Wearer } from '@sabor/contract/wearer';
 import { historyOutcome } from '@sabor/core/hair/history';
@@ -9,6 +8,7 @@ import { wishShares } from '@sabor/core/hair/wishes';
 import { zoneLabel } from '@sabor/core/hair/zones';
 import type { Market } from '@sabor/core/ingredients/formula';
 import type { ScreenFor } from '@sabor/core/ingredients/judge/screen';
+import { localToday } from '@sabor/core/time/today';
 
 /** Share of the wishes from which hold is what a wearer wants. Model assumption. */
 const HOLD_WANTED = 0.25;

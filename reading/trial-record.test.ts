@@ -1,11 +1,12 @@
 import type { Amendable, Amendment } from '@sabor/contract/promise';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
-import { NOTHING_TOLD, type WashDay, type WashStep } from '@sabor/contract/wash-day';
+import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { compareTrial } from '@sabor/core/compare/comparison';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { describe, expect, it } from 'vitest';
+import { NOTHING_TOLD } from './nothing-told.ts';
 import { toTrialRecord } from './trial-record.ts';
 
 const ml = (amount: number) => ({ kind: 'exact', amount, measure: 'ml', per: 'head' }) as const;

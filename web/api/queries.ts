@@ -4,7 +4,7 @@ import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
 import type { Ghosts } from '@sabor/contract/photograph';
 import type { Routine } from '@sabor/contract/routine';
 import type { Found } from '@sabor/contract/search';
-import { DEFAULT_SETTINGS, type Settings } from '@sabor/contract/settings';
+import type { Settings } from '@sabor/contract/settings';
 import type { Shelf } from '@sabor/contract/shelf';
 import type { Today } from '@sabor/contract/today';
 import type { DoseRun, KeyEntry, Trial, TrialDetail } from '@sabor/contract/trial-record';
@@ -12,6 +12,7 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { PlaceWeather, Weather } from '@sabor/contract/weather';
 import { applyTaps } from '@sabor/reading/apply-tap';
+import { DEFAULT_SETTINGS } from '@sabor/reading/default-settings';
 import {
   keepPreviousData,
   QueryClient,

@@ -1,9 +1,5 @@
-import {
-  PHOTOGRAPH_LIMIT,
-  type PhotographInput,
-  type PhotographReceived,
-  PIECE,
-} from '@sabor/contract/photograph';
+import type { PhotographInput, PhotographReceived } from '@sabor/contract/photograph';
+import { PHOTOGRAPH_LIMIT, PIECE } from '@sabor/core/basin/photograph-size';
 import { useSyncExternalStore } from 'react';
 import { Refused } from '../http/http.ts';
 import { type KeptPhoto, keepPhoto, keptPhotos, letGoPhoto } from './kept.ts';

@@ -1,4 +1,4 @@
-import { localToday } from '@sabor/contract/fields';
+import { localToday } from '@sabor/core/time/today';
 import { dateInField, momentInField, readDate, readMoment, readTime } from '@sabor/words/dates';
 import { CalendarDays } from 'lucide-react';
 import { Popover } from 'radix-ui';

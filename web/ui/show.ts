@@ -1,5 +1,5 @@
-import { localToday } from '@sabor/contract/fields';
 import type { Settings } from '@sabor/contract/settings';
+import { localToday } from '@sabor/core/time/today';
 import { lengthScale, temperatureScale, volumeScale } from '@sabor/core/units/preferences';
 import { dateInWords } from '@sabor/words/dates';
 

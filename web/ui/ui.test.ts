@@ -1,5 +1,5 @@
-import { DEFAULT_SETTINGS } from '@sabor/contract/settings';
 import { lengthScale, temperatureScale } from '@sabor/core/units/preferences';
+import { DEFAULT_SETTINGS } from '@sabor/reading/default-settings';
 import { describe, expect, it } from 'vitest';
 import { readNumber, readScaled } from './inputs.tsx';
 import { matching } from './search-choice.tsx';

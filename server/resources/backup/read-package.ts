@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { Readable } from 'node:stream';
-import { PHOTOGRAPH_LIMIT } from '@sabor/contract/photograph';
+import { PHOTOGRAPH_LIMIT } from '@sabor/core/basin/photograph-size';
 import { parse as parseCsv } from 'csv-parse';
 import * as v from 'valibot';
 import { type Entry, open, type ZipFile } from 'yauzl';

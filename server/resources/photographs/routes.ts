@@ -1,4 +1,5 @@
-import { PhotographInput, PIECE } from '@sabor/contract/photograph';
+import { PhotographInput } from '@sabor/contract/photograph';
+import { PIECE } from '@sabor/core/basin/photograph-size';
 import express, { Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { parse, Refusal } from '../../http/problems.ts';

@@ -1,4 +1,5 @@
-import { DEFAULT_SETTINGS, type Settings } from '@sabor/contract/settings';
+import type { Settings } from '@sabor/contract/settings';
+import { DEFAULT_SETTINGS } from '@sabor/reading/default-settings';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
 

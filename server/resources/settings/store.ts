@@ -1,4 +1,5 @@
-import { DEFAULT_SETTINGS, type Settings } from '@sabor/contract/settings';
+import type { Settings } from '@sabor/contract/settings';
+import { DEFAULT_SETTINGS } from '@sabor/reading/default-settings';
 import type { Client } from '../../db/pool.ts';
 
 export async function readKey<T>(db: Client, key: string): Promise<T | null> {

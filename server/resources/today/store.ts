@@ -1,4 +1,3 @@
-import { localToday } from '@sabor/contract/fields';
 import type { AirForWashDay, Due, Today } from '@sabor/contract/today';
 import type { Trial } from '@sabor/contract/trial-record';
 import { careStatus } from '@sabor/core/hair/care';
@@ -8,6 +7,7 @@ import type { Stage } from '@sabor/core/outcomes/stages';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import { daysBetween } from '@sabor/core/time/dates';
 import { DAY_MS } from '@sabor/core/time/day';
+import { localToday } from '@sabor/core/time/today';
 import { localDate, zoneOffset } from '@sabor/core/time/zones';
 import type { Client } from '../../db/pool.ts';
 import { type CareOf, readCareOfAll } from '../hair-files/care.ts';

@@ -1,6 +1,6 @@
-import { localToday } from '@sabor/contract/fields';
 import type { Due, Today } from '@sabor/contract/today';
 import type { WashDay } from '@sabor/contract/wash-day';
+import { localToday } from '@sabor/core/time/today';
 import { airForWashDayInWords, dueInWords } from '@sabor/words/today';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';

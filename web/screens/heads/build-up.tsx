@@ -1,9 +1,9 @@
-import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { HairMeasureInput } from '@sabor/contract/hair-measure';
 import type { Wearer } from '@sabor/contract/wearer';
 import { LEDGER, RESIDUES, type Residue } from '@sabor/core/ingredients/ledger/residue';
 import { plusDays } from '@sabor/core/time/dates';
+import { localToday } from '@sabor/core/time/today';
 import { useMemo } from 'react';
 import { v7 } from 'uuid';
 import { useChange, useLedger, useOwnIngredients, useSettings, useShelf } from '../../api/queries.ts';

@@ -1,9 +1,9 @@
-import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { Wearer } from '@sabor/contract/wearer';
 import { type CareStatus, careStatus } from '@sabor/core/hair/care';
 import { CARE, type CareKind } from '@sabor/core/hair/care-kinds';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { localToday } from '@sabor/core/time/today';
 import { useState } from 'react';
 import { useChange } from '../../api/queries.ts';
 import { put, remove } from '../../http/http.ts';

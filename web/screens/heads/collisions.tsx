@@ -1,7 +1,7 @@
-import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
 import { careStatus } from '@sabor/core/hair/care';
 import { collisions, trialSpan } from '@sabor/core/hair/collisions';
+import { localToday } from '@sabor/core/time/today';
 import { Link } from 'react-router';
 import { showDate } from '../../ui/show.ts';
 import { Tag } from '../../ui/states.tsx';

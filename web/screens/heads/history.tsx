@@ -1,8 +1,8 @@
-import { localToday } from '@sabor/contract/fields';
 import type { HairEvent, HairEventInput, HairFile } from '@sabor/contract/hair-file';
 import type { Wearer, Zone } from '@sabor/contract/wearer';
 import { HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
 import { zoneLabel } from '@sabor/core/hair/zones';
+import { localToday } from '@sabor/core/time/today';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { useChange } from '../../api/queries.ts';

@@ -1,4 +1,3 @@
-import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
 import { type HairMeasure, HairMeasureInput } from '@sabor/contract/hair-measure';
 import { fieldsOf } from '@sabor/contract/problem';
@@ -11,6 +10,7 @@ import {
 } from '@sabor/core/hair/measured/kinds';
 import { WORN_MEANWHILE, type WornMeanwhile } from '@sabor/core/hair/measured/shed';
 import { zoneLabel } from '@sabor/core/hair/zones';
+import { localToday } from '@sabor/core/time/today';
 import { lengthScale } from '@sabor/core/units/preferences';
 import { useState } from 'react';
 import { v7 } from 'uuid';

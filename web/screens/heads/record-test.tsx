@@ -1,7 +1,7 @@
-import { localToday } from '@sabor/contract/fields';
 import { HairTestInput } from '@sabor/contract/hair-file';
 import { fieldsOf } from '@sabor/contract/problem';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
+import { localToday } from '@sabor/core/time/today';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import * as v from 'valibot';

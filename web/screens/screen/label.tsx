@@ -1,9 +1,9 @@
-import { localToday } from '@sabor/contract/fields';
 import { type Product, ProductInput, type Shelf } from '@sabor/contract/shelf';
 import type { Wearer } from '@sabor/contract/wearer';
 import { MARKETS, type Market } from '@sabor/core/ingredients/formula';
 import { ROLES, type Role } from '@sabor/core/shelf/products';
 import { DAY_MS } from '@sabor/core/time/day';
+import { localToday } from '@sabor/core/time/today';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import * as v from 'valibot';

@@ -1,10 +1,10 @@
-import { localToday } from '@sabor/contract/fields';
 import type { Product, Shelf } from '@sabor/contract/shelf';
 import type { Wearer } from '@sabor/contract/wearer';
 import { VERDICTS, type Verdict } from '@sabor/core/ingredients/judge/screen';
 import { pricePer100Ml } from '@sabor/core/shelf/price';
 import { ROLES, type Role } from '@sabor/core/shelf/products';
 import { DAY_MS } from '@sabor/core/time/day';
+import { localToday } from '@sabor/core/time/today';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useOwnIngredients, usePlaceWeather, useShelf, useWearers, useWeather } from '../../api/queries.ts';

@@ -1,9 +1,9 @@
-import { localToday } from '@sabor/contract/fields';
 import type { Product, Shelf } from '@sabor/contract/shelf';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import { pricePer100Ml } from '@sabor/core/shelf/price';
 import { LABEL_HOLDS, ROLES, STAKES } from '@sabor/core/shelf/products';
 import { byNumber, byText, type SieveOf } from '@sabor/core/table/sift';
+import { localToday } from '@sabor/core/time/today';
 import { keysOf } from '@sabor/core/vocabulary';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';

@@ -1,5 +1,5 @@
-import { localToday } from '@sabor/contract/fields';
 import type { AirForWashDay, Due } from '@sabor/contract/today';
+import { localToday } from '@sabor/core/time/today';
 import { airForWashDayInWords, dueInWords } from '@sabor/words/today';
 import { Link } from 'react-router';
 import { useToday, useTrials } from '../../api/queries.ts';

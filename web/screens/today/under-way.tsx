@@ -1,5 +1,5 @@
-import { TRIAL_STATUSES } from '@sabor/contract/trial';
 import type { Trial } from '@sabor/contract/trial-record';
+import { TRIAL_STATUSES } from '@sabor/core/trial/statuses';
 import { Link } from 'react-router';
 import { AllocationStrip } from '../../drawings/allocation-strip.tsx';
 import { Tag } from '../../ui/states.tsx';

@@ -1,4 +1,3 @@
-import { localToday } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
@@ -12,6 +11,7 @@ import { productsUsed } from '@sabor/core/step/mix';
 import { SLOTS } from '@sabor/core/step/slots';
 import { doseGrams, type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DAY_MS } from '@sabor/core/time/day';
+import { localToday } from '@sabor/core/time/today';
 import { bottleLasts, type Dated, revertedOn, trialAhead } from '@sabor/core/trial/ahead';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { useMemo } from 'react';

@@ -1,6 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
-import { NOTHING_TOLD } from '@sabor/contract/wash-day';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
+import { NOTHING_TOLD } from '@sabor/reading/nothing-told';
 import { describe, expect, it } from 'vitest';
 import { ideaTrial } from './idea-trial.ts';
 

@@ -1,7 +1,7 @@
-import { TRIAL_STATUSES } from '@sabor/contract/trial';
 import type { Trial } from '@sabor/contract/trial-record';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { byText, type SieveOf } from '@sabor/core/table/sift';
+import { TRIAL_STATUSES } from '@sabor/core/trial/statuses';
 import { keysOf } from '@sabor/core/vocabulary';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';

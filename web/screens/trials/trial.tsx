@@ -1,8 +1,8 @@
-import { TRIAL_STATUSES } from '@sabor/contract/trial';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DESIGNS } from '@sabor/core/trial/designs';
+import { TRIAL_STATUSES } from '@sabor/core/trial/statuses';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useChange, useShelf, useTrial, useWearer } from '../../api/queries.ts';

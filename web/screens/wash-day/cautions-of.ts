@@ -1,9 +1,9 @@
-import { localToday } from '@sabor/contract/fields';
 import type { Product } from '@sabor/contract/shelf';
 import type { WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { cautionsFor } from '@sabor/core/basin/cautions';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
+import { localToday } from '@sabor/core/time/today';
 
 /** Whether an opened product is past its months today. */
 export const isPast = ({ openedOn, monthsAfterOpening }: Product): boolean => {

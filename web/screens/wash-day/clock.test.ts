@@ -1,5 +1,6 @@
-import { NOTHING_TOLD, type WashDay, type WashStep } from '@sabor/contract/wash-day';
+import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
+import { NOTHING_TOLD } from '@sabor/reading/nothing-told';
 import { describe, expect, it } from 'vitest';
 import { clockMinutes, clockText, runningSteps } from './clock.ts';
 import { inputOf } from './step-input.ts';

@@ -1,9 +1,9 @@
-import { localToday } from '@sabor/contract/fields';
 import type { NewTap } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { DRY_STOPS } from '@sabor/core/basin/take-down';
 import { SHED_A_DAY, SHED_VERDICTS, shedSinceDetangle } from '@sabor/core/hair/measured/shed';
 import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
+import { localToday } from '@sabor/core/time/today';
 import { v7 } from 'uuid';
 import { chip } from './big.ts';
 

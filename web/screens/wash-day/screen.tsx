@@ -1,8 +1,13 @@
+import { lazy, Suspense } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useShelf, useTrial, useWashDay, useWearer } from '../../api/queries.ts';
 import { Failed, Loading } from '../../ui/states.tsx';
-import { Conductor } from './conductor.tsx';
-import { DayPage } from './day-page.tsx';
+
+const conductor = import('./conductor.tsx');
+// Whoever shows it hears of a failure.
+conductor.catch(() => {});
+const Conductor = lazy(async () => ({ default: (await conductor).Conductor }));
+const DayPage = lazy(async () => ({ default: (await import('./day-page.tsx')).DayPage }));
 
 export function WashDayScreen() {
   const { id = '' } = useParams();
@@ -16,5 +21,9 @@ export function WashDayScreen() {
   if (!day.data || !trial.data || !wearer.data || !shelf.data) return <Loading what="the wash day" />;
   const parts = { day: day.data, trial: trial.data, wearer: wearer.data, products: shelf.data.products };
   const conducting = day.data.status === 'under way' || (day.data.status === 'worn' && search.has('step'));
-  return conducting ? <Conductor {...parts} /> : <DayPage {...parts} />;
+  return (
+    <Suspense fallback={<Loading what="the wash day" />}>
+      {conducting ? <Conductor {...parts} /> : <DayPage {...parts} />}
+    </Suspense>
+  );
 }

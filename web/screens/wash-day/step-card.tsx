@@ -1,26 +1,24 @@
-import { fieldsOf } from '@sabor/contract/problem';
 import type { Product } from '@sabor/contract/shelf';
 import type { NewTap, StepSet } from '@sabor/contract/taps';
-import { type WashDay, type WashStep, WashStepInput } from '@sabor/contract/wash-day';
+import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { unpausedMs } from '@sabor/core/basin/minutes';
 import { departures } from '@sabor/core/step/departures';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { weighedBy } from '@sabor/core/step/weighed';
 import { doseInWords } from '@sabor/words/dose';
 import { departureInWords, stepInWords } from '@sabor/words/step';
-import { useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
-import * as v from 'valibot';
 import { useVoice } from '../../api/voice.ts';
 import { FootBar } from '../../ui/foot-bar.tsx';
-import { ChoiceField, TextField } from '../../ui/inputs.tsx';
-import { StepSettingsFields } from '../../ui/step-settings.tsx';
 import { Asides } from './asides.tsx';
 import { big } from './big.ts';
 import { clockMinutes, type RunningStep } from './clock.ts';
-import { inputOf } from './step-input.ts';
 import { TakeDownStop } from './take-down-stop.tsx';
 import { Timer } from './timer.tsx';
+
+const loadChange = () => import('./change-step.tsx');
+const ChangeStep = lazy(async () => ({ default: (await loadChange()).ChangeStep }));
 
 /** What answers the Enter key by itself. */
 const PRESSED_ITSELF = 'a, button, input, select, textarea, summary, [role="dialog"], [contenteditable]';
@@ -102,7 +100,11 @@ export function StepCard({
       ? against({ ...step, ...timed(), status: 'done' }).filter((says) => !departed.includes(says))
       : [];
   const heading = useRef<HTMLHeadingElement>(null);
-  useEffect(() => heading.current?.focus({ preventScroll: true }), []);
+  useEffect(() => {
+    heading.current?.focus({ preventScroll: true });
+    // Changing a step must not wait for the server.
+    loadChange().catch(() => {});
+  }, []);
   return (
     <section className="flex flex-1 flex-col" aria-labelledby="step">
       <div className="flex-1">
@@ -196,20 +198,22 @@ export function StepCard({
           }}
         />
       ) : changing ? (
-        <ChangeStep
-          step={step}
-          products={products}
-          cancel={() => setChanging(false)}
-          keep={(to) => {
-            setChanging(false);
-            settle(
-              { ...to, status: 'done', doneAt: step.doneAt ?? new Date().toISOString() },
-              `${slot.label}: done, with changes.`,
-            );
-          }}
-          addStep={addStep}
-          takeOut={takeOut}
-        />
+        <Suspense>
+          <ChangeStep
+            step={step}
+            products={products}
+            cancel={() => setChanging(false)}
+            keep={(to) => {
+              setChanging(false);
+              settle(
+                { ...to, status: 'done', doneAt: step.doneAt ?? new Date().toISOString() },
+                `${slot.label}: done, with changes.`,
+              );
+            }}
+            addStep={addStep}
+            takeOut={takeOut}
+          />
+        </Suspense>
       ) : (
         <FootBar className="grid-cols-3 gap-3 bg-ink pt-4 pb-2">
           {wouldDepart.length > 0 && (
@@ -258,74 +262,5 @@ function HalfBand({ half }: { half: 'left' | 'right' }) {
       {half} half
       {half === 'right' && <span aria-hidden="true">▶</span>}
     </p>
-  );
-}
-
-const SLOT_CHOICES = Object.entries(SLOTS).map(([key, { label }]) => ({ key: key as Slot, label }));
-
-/** What was done instead; also a step the plan does not have, before this one. */
-function ChangeStep({
-  step,
-  products,
-  keep,
-  cancel,
-  addStep,
-  takeOut,
-}: {
-  step: WashStep;
-  products: readonly Product[];
-  keep: (to: StepSet) => void;
-  cancel: () => void;
-  addStep: (slot: Slot) => void;
-  takeOut: (() => void) | null;
-}) {
-  const [value, setValue] = useState<WashStepInput>(inputOf(step));
-  const [problems, setProblems] = useState<{ path: string; message: string }[]>([]);
-  const problem = (path: string) => problems.find((found) => found.path === path)?.message;
-  const done = () => {
-    const checked = v.safeParse(WashStepInput, value);
-    if (checked.success) {
-      const { id: _, slot: __, position: ___, ...set } = checked.output;
-      keep(set);
-    } else setProblems(fieldsOf(checked.issues));
-  };
-  return (
-    <div className="mt-5 space-y-4 rounded-tag bg-paper p-4 text-ink">
-      <h2 className="text-xl">What was really done</h2>
-      <StepSettingsFields
-        slot={step.slot}
-        step={value}
-        onChange={(next) => setValue({ ...value, ...next })}
-        products={products}
-        problem={problem}
-      />
-      <TextField
-        label="Note or reason"
-        rows={2}
-        value={value.note ?? ''}
-        onChange={(note) => setValue({ ...value, note })}
-        error={problem('note')}
-      />
-      <div className="flex flex-wrap gap-3">
-        <button type="button" className={`${big} bg-hibiscus text-paper`} onClick={done}>
-          Done like this
-        </button>
-        <button type="button" className={`${big} border-2 border-ink/40`} onClick={cancel}>
-          Back to the step
-        </button>
-        {takeOut && (
-          <button type="button" className={`${big} border-2 border-ink/40`} onClick={takeOut}>
-            Remove this step
-          </button>
-        )}
-      </div>
-      <ChoiceField<Slot>
-        label="Did something the plan does not have, before this step?"
-        none="no"
-        options={SLOT_CHOICES}
-        value={null}
-        onChange={(slot) => slot && addStep(slot)}
-      />
-    </div>
   );
 }

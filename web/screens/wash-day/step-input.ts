@@ -1,8 +1,19 @@
-import { type WashStep, WashStepInput } from '@sabor/contract/wash-day';
-import type * as v from 'valibot';
+import type { WashStep, WashStepInput } from '@sabor/contract/wash-day';
 
 /** A step as it is set: without what only the plan says and what is told beside it. */
 export function inputOf(step: WashStep): WashStepInput {
-  const known = Object.keys(WashStepInput.entries) as (keyof typeof WashStepInput.entries)[];
-  return Object.fromEntries(known.map((key) => [key, step[key]])) as v.InferInput<typeof WashStepInput>;
+  const {
+    pauses: _pauses,
+    marks: _marks,
+    inHand: _inHand,
+    ideas: _ideas,
+    weighed: _weighed,
+    usedBefore: _used,
+    planStepId: _planStep,
+    half: _half,
+    planned: _planned,
+    code: _code,
+    ...input
+  } = step;
+  return input;
 }

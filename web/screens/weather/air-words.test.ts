@@ -1,5 +1,5 @@
-import { DEFAULT_SETTINGS } from '@sabor/contract/settings';
 import { summarise } from '@sabor/core/climate/observation';
+import { DEFAULT_SETTINGS } from '@sabor/reading/default-settings';
 import { describe, expect, it } from 'vitest';
 import { airLine, spanLine } from './air-words.ts';
 

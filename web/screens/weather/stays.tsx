@@ -1,5 +1,5 @@
-import { localToday } from '@sabor/contract/fields';
 import type { Stay, Weather } from '@sabor/contract/weather';
+import { localToday } from '@sabor/core/time/today';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { useChange, useWearers } from '../../api/queries.ts';

@@ -1,0 +1,34 @@
+import { Toast } from 'radix-ui';
+
+export interface Said {
+  key: number;
+  text: string;
+  undo?: (() => unknown) | undefined;
+}
+
+/** What was said of late, each until its time is over. */
+export const Messages = ({ said, over }: { said: readonly Said[]; over: (key: number) => void }) => (
+  <Toast.Provider duration={8000} swipeDirection="down" label="Message">
+    {said.map(({ key, text, undo }) => (
+      <Toast.Root
+        key={key}
+        onOpenChange={(open) => !open && over(key)}
+        className="flex items-center gap-4 rounded-tag border-2 border-paper bg-ink px-4 py-2 text-paper shadow-lg"
+      >
+        <Toast.Title className="text-[0.95rem]">{text}</Toast.Title>
+        {undo && (
+          <Toast.Action altText="Undo what was just done" asChild>
+            <button
+              type="button"
+              className="min-h-10 px-2 font-semibold underline underline-offset-4"
+              onClick={() => void undo()}
+            >
+              Undo
+            </button>
+          </Toast.Action>
+        )}
+      </Toast.Root>
+    ))}
+    <Toast.Viewport className="messages fixed left-1/2 z-50 flex w-max max-w-[92vw] -translate-x-1/2 flex-col gap-2" />
+  </Toast.Provider>
+);
