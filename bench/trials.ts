@@ -61,6 +61,8 @@ function hundredDays(): Run[] {
     wearerId: 'w',
     half: null,
     arm: day % 2 ? 'b' : 'a',
+    before: {},
+    cameFrom: null,
     steps: slots.flatMap((slot): RunStep[] =>
       random.below(40) === 0
         ? []

@@ -1,12 +1,13 @@
 import { IDEAS } from '@sabor/core/basin/ideas';
-import { IN_THE_HAND } from '@sabor/core/basin/in-the-hand';
+import { FELT } from '@sabor/core/felt/felt';
+import { PLACES } from '@sabor/core/hair/zones';
 import { EVENTS } from '@sabor/core/outcomes/events';
-import { STAGES } from '@sabor/core/outcomes/stages';
-import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/step/marks';
+import { PARTS_OF_DAY, STAGES } from '@sabor/core/outcomes/stages';
+import { MARK_REASONS, MARKS, PAUSE_REASONS, SKIP_REASONS } from '@sabor/core/step/marks';
 import { SLOTS } from '@sabor/core/step/slots';
 import * as v from 'valibot';
-import { Ratings } from './check-in.ts';
-import { id, moment, note, number, oneOf, pastDate, pastMoment, whole } from './fields.ts';
+import { eventParts, FeltReadings, Ratings } from './check-in.ts';
+import { id, moment, nearDate, note, number, oneOf, pastMoment, whole } from './fields.ts';
 import { settings } from './routine.ts';
 import { STEP_STATUSES, WashDay, WashDayChange } from './wash-day.ts';
 
@@ -16,11 +17,22 @@ export const StepSet = v.partial(
     status: oneOf(STEP_STATUSES, 'done or skipped'),
     startedAt: v.nullable(pastMoment),
     doneAt: v.nullable(pastMoment),
+    skipReason: v.nullable(oneOf(SKIP_REASONS, 'why it was skipped')),
     ...settings,
     note,
   }),
 );
 export type StepSet = v.InferInput<typeof StepSet>;
+
+/** What is left out of an event's tap stays as it was. */
+const saidOfEvent = {
+  how: v.optional(eventParts.how.wrapped),
+  productId: v.optional(eventParts.productId.wrapped),
+  dose: v.optional(eventParts.dose.wrapped),
+  tool: v.optional(eventParts.tool.wrapped),
+  spoiledAt: v.optional(eventParts.spoiledAt.wrapped),
+  came: v.optional(eventParts.came.wrapped),
+};
 
 const tap = { id, at: pastMoment };
 const ofStep = { ...tap, stepId: id };
@@ -56,13 +68,15 @@ export const Tap = v.variant('kind', [
     mark: oneOf(MARKS, 'what happened'),
     reason: oneOf(MARK_REASONS, 'a reason'),
     note: v.optional(note, ''),
+    /** Places it is about, where not all. */
+    places: v.optional(v.pipe(v.array(oneOf(PLACES, 'a place')), v.maxLength(9)), []),
     /** True takes it back. */
     gone: v.optional(v.boolean(), false),
   }),
   v.object({
     ...ofStep,
     kind: v.literal('in-hand'),
-    quality: oneOf(IN_THE_HAND, 'what the hand tells'),
+    quality: oneOf(FELT, 'a reading'),
     /** Place among its five words, from 0; null takes it away. */
     value: v.nullable(whole('A reading in the hand', 0, 4)),
   }),
@@ -88,15 +102,21 @@ export const Tap = v.variant('kind', [
       checkInId: id,
       stage: oneOf(STAGES, 'a stage'),
       day: v.nullable(whole('The day', 1, 60)),
+      part: v.optional(oneOf(PARTS_OF_DAY, 'a part of the day'), 'first'),
       lookedAt: pastMoment,
       ratings: Ratings,
+      felt: v.optional(FeltReadings, []),
       /** Left out, they stay as they were. */
       note: v.optional(note),
       rater: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(80, 'Keep the name under 80 characters.'))),
     }),
     v.check(
       ({ stage, day }) => (stage === 'wear') === (day !== null),
-      'Days are counted from the finished hair; wet and cast have none.',
+      'Days are counted from the finished hair; earlier check-ins have none.',
+    ),
+    v.check(
+      ({ stage, part }) => stage === 'wear' || part === 'first',
+      'Only days worn have several check-ins.',
     ),
   ),
   /** What happened to the hair on a day of wear, or protects it that night. */
@@ -105,7 +125,10 @@ export const Tap = v.variant('kind', [
     kind: v.literal('event'),
     eventId: id,
     event: oneOf(EVENTS, 'what happened'),
-    on: pastDate,
+    on: nearDate,
+    zoneIds: v.optional(v.pipe(v.array(id), v.maxLength(60))),
+    note: v.optional(note),
+    ...saidOfEvent,
     gone: v.optional(v.boolean(), false),
   }),
   v.object({ ...tap, kind: v.literal('finish') }),

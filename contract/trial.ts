@@ -1,3 +1,4 @@
+import { FELT } from '@sabor/core/felt/felt';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, designOf, designProblem } from '@sabor/core/trial/designs';
 import * as v from 'valibot';
@@ -67,6 +68,18 @@ export const fields = v.object({
   matters: positive('The difference worth switching for', 10),
   washDays: whole('The number of wash days', 2, 40),
   wearDays: whole('The days worn', 1, 14),
+  /** Hours of the promised day, on the wearer's clock, within which its check-in is read; null for any. */
+  judgedFrom: v.optional(v.nullable(whole('The first hour it is judged in', 0, 23)), null),
+  judgedTo: v.optional(v.nullable(whole('The last hour it is judged in', 1, 24)), null),
+  /** Readings in five words that its check-ins ask for. */
+  asked: v.optional(
+    v.pipe(
+      v.array(oneOf(FELT, 'a reading')),
+      v.maxLength(25),
+      eachOnce((key) => key, 'Ask for each reading once.'),
+    ),
+    [],
+  ),
   /** Days from wash to wash, for every arm alike. */
   cadenceDays: v.optional(v.nullable(whole('The days from wash to wash', 1, 30)), null),
   /** Two looks are promised beforehand: the first half-way at α .01, the last at .04. */
@@ -124,6 +137,10 @@ function faults(trial: Fields): { path: (string | number)[]; message: string }[]
       path: ['onDay'],
       message: `The hair is worn ${trial.wearDays} days; it cannot be judged on day ${trial.onDay}.`,
     });
+  if ((trial.judgedFrom === null) !== (trial.judgedTo === null))
+    found.push({ path: ['judgedTo'], message: 'Give both hours, or neither.' });
+  else if (trial.judgedFrom !== null && trial.judgedTo! <= trial.judgedFrom)
+    found.push({ path: ['judgedTo'], message: 'The last hour comes after the first.' });
   const { firstDay, seeks } = designOf(design);
   if (trial.onDay < firstDay)
     found.push({

@@ -1,12 +1,14 @@
+import { CAME_FROM, FASTENED, STYLE_DAYS_MOST } from '@sabor/core/basin/came-from';
 import { IDEAS } from '@sabor/core/basin/ideas';
-import { IN_THE_HAND } from '@sabor/core/basin/in-the-hand';
 import { WIND_LIMIT } from '@sabor/core/climate/beaufort';
 import { AIR_RANGE_C } from '@sabor/core/climate/saturation';
+import { FELT } from '@sabor/core/felt/felt';
+import { PLACES } from '@sabor/core/hair/zones';
 import { WEAR_ENDS } from '@sabor/core/outcomes/events';
-import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/step/marks';
+import { MARK_REASONS, MARKS, PAUSE_REASONS, SKIP_REASONS } from '@sabor/core/step/marks';
 import { SLOTS } from '@sabor/core/step/slots';
 import * as v from 'valibot';
-import { CheckIn, EventInput } from './check-in.ts';
+import { CheckIn, WearEvent } from './check-in.ts';
 import { asStored, id, note, number, oneOf, pastMoment, whole } from './fields.ts';
 import { Photograph } from './photograph.ts';
 import { STEP_PARTS, settings } from './routine.ts';
@@ -51,6 +53,10 @@ export const WashDayChange = v.partial(
     patience: v.nullable(whole('The patience', 0, 4)),
     shedHairs: v.nullable(whole('The shed hairs', 0, 20_000)),
     shedCounted: v.boolean('Say whether the hairs were counted or estimated.'),
+    /** What the hair came out of as the wash began, what held it, and for how many days. */
+    cameFrom: v.nullable(oneOf(CAME_FROM, 'what it came out of')),
+    fastened: v.nullable(oneOf(FASTENED, 'what held it')),
+    styleDays: v.nullable(whole('The days it was kept in', 0, STYLE_DAYS_MOST)),
   }),
 );
 export type WashDayChange = v.InferInput<typeof WashDayChange>;
@@ -65,6 +71,8 @@ export const WashStepInput = v.object({
   note: v.optional(note, ''),
   startedAt: v.nullable(pastMoment),
   doneAt: v.nullable(pastMoment),
+  /** Why it was skipped; null where that was not said, as for a step nobody reached. */
+  skipReason: v.optional(v.nullable(oneOf(SKIP_REASONS, 'why it was skipped')), null),
 });
 export type WashStepInput = v.InferInput<typeof WashStepInput>;
 
@@ -94,11 +102,13 @@ const told = {
       mark: oneOf(MARKS, 'a mark'),
       reason: oneOf(MARK_REASONS, 'a reason'),
       note: v.string(),
+      /** Places it is about; none for all of them. */
+      places: v.array(oneOf(PLACES, 'a place')),
       at: v.string(),
     }),
   ),
   /** Readings in the hand, as places among their five words. */
-  inHand: v.record(oneOf(IN_THE_HAND, 'a reading'), v.number()),
+  inHand: v.record(oneOf(FELT, 'a reading'), v.number()),
   ideas: v.array(v.strictObject({ id, idea: oneOf(IDEAS, 'an idea'), at: v.string() })),
   /** Grams of the bottle on the scale. */
   weighed: v.strictObject({ before: v.nullable(v.number()), after: v.nullable(v.number()) }),
@@ -149,6 +159,9 @@ export const WashDay = v.strictObject({
   /** Hairs shed that day, counted one by one or estimated. */
   shedHairs: v.nullable(v.number()),
   shedCounted: v.boolean(),
+  cameFrom: v.nullable(oneOf(CAME_FROM, 'what it came out of')),
+  fastened: v.nullable(oneOf(FASTENED, 'what held it')),
+  styleDays: v.nullable(v.number()),
   status: v.picklist(['under way', 'worn', 'finished', 'abandoned']),
   startedAt: v.string(),
   /** The wash day's own date in the wearer's time zone. */
@@ -173,7 +186,7 @@ export const WashDay = v.strictObject({
   wearEnd: v.nullable(v.strictObject({ kind: WearEndInput.entries.kind, at: v.string() })),
   steps: v.array(WashStep),
   checkIns: v.array(CheckIn),
-  events: v.array(v.strictObject(asStored(EventInput.entries))),
+  events: v.array(WearEvent),
   /** The last tap of each device that had a hand in it, latest first. */
   devices: v.array(v.strictObject({ device: v.string(), at: v.string() })),
   photographs: v.array(Photograph),

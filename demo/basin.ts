@@ -1,4 +1,4 @@
-import { type InHand, inHandOf } from '@sabor/core/basin/in-the-hand';
+import { FELT, type Felt, feltAtStep } from '@sabor/core/felt/felt';
 import { type Random, seededRandom, standardNormal } from '@sabor/core/random';
 import type { Slot } from '@sabor/core/step/slots';
 import { demoId } from './ids.ts';
@@ -6,16 +6,14 @@ import { demoId } from './ids.ts';
 import { push, type Row, type Rows } from './rows.ts';
 import { productId } from './shelf.ts';
 
-/** What the demo's hands usually feel: a place among the five words, by what is told. Invented. */
-const USUAL: Record<InHand, number> = {
-  slip: 3,
-  lather: 3,
-  spread: 3,
-  scent: 2,
+/** What the demo's hands and eyes usually find: the wanted word, but for these. Invented. */
+const USUAL: Partial<Record<Felt, number>> = {
   tack: 1,
   drip: 1,
-  clean: 3,
-  colour: 0,
+  liking: 3,
+  dispenser: 3,
+  crunch: 1,
+  flakes: 0,
 };
 
 const near = (usual: number, random: Random) =>
@@ -37,12 +35,12 @@ export function toldOfSteps(rows: Rows, steps: readonly Row[], seed: number): vo
   const random = seededRandom(seed);
   for (const step of steps) {
     if (step.status !== 'done') continue;
-    for (const quality of inHandOf(step.slot as Slot))
+    for (const quality of feltAtStep(step.slot as Slot))
       if (random.below(3) > 0)
         push(rows, 'in_hand_reading', {
           wash_step_id: step.id,
           quality,
-          value: near(USUAL[quality], random),
+          value: near(USUAL[quality] ?? FELT[quality].wanted, random),
         });
     if (random.below(14) === 0)
       push(rows, 'step_mark', {

@@ -1,5 +1,6 @@
 import type { EventKind, WearEnd } from '@sabor/core/outcomes/events';
 import type { Outcome } from '@sabor/core/outcomes/outcomes';
+import type { Slot } from '@sabor/core/step/slots';
 import { EMPTY_SETTINGS, type RoutineStep } from '@sabor/core/step/step';
 import type { Design } from '@sabor/core/trial/designs';
 import type { HairTruth } from './readings.ts';
@@ -115,7 +116,7 @@ export interface DemoTrial {
   oneSided?: readonly { before: number; kind: EventKind; night: number; side: 'left' | 'right' }[];
   arms: readonly DemoArm[];
   /** The tested step of the coast routine. */
-  tested: string;
+  tested: Slot;
   leaveOut: readonly string[];
   /** Departures by wash day (from 0): step key, with its half where it has one → what was done instead. */
   departures: Record<number, Record<string, Partial<RoutineStep> & { skipped?: boolean }>>;

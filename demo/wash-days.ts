@@ -4,6 +4,7 @@ import { halfDose, settingsInArm } from '@sabor/core/step/in-arm';
 import { settingsOf } from '@sabor/core/step/step';
 import { armsOfCode, DESIGNS, schemeOf } from '@sabor/core/trial/designs';
 import { toldOfDay, toldOfSteps } from './basin.ts';
+import { feltRows } from './felt.ts';
 import { demoId } from './ids.ts';
 import { type Lots, RATED, type Rated, rate, washDayLuck } from './readings.ts';
 import { type calendar, push, type Row, type Rows, settingsRow } from './rows.ts';
@@ -74,6 +75,12 @@ function steps(day: Day, calendar: Calendar, reached: number): Row[] {
   });
 }
 
+/** What the hair came out of: a bun now and then, where the trial is not the steady one. */
+const cameFrom = ({ trial, index }: Day): Row =>
+  !trial.steady && index % 3 === 1
+    ? { came_from: 'bun', fastened: 'scrunchie', style_days: 1 }
+    : { came_from: 'loose', fastened: null, style_days: null };
+
 /** The looks at the hair from the reveal to the last day of wear, with their ratings and lengths. */
 function wear(rows: Rows, day: Day, calendar: Calendar, lots: Lots): void {
   const { trial, wearer } = day;
@@ -89,8 +96,10 @@ function wear(rows: Rows, day: Day, calendar: Calendar, lots: Lots): void {
       at: calendar.at(day.daysAgo - i, i === 0 ? 11 : 8.5),
     })),
   ];
+  const lookId = (look: { stage: string; day: number | null }) =>
+    demoId(`check-in ${day.id} ${look.stage} ${look.day}`);
   for (const look of looks) {
-    const id = demoId(`check-in ${day.id} ${look.stage} ${look.day}`);
+    const id = lookId(look);
     push(rows, 'check_in', {
       id,
       wash_day_id: day.id,
@@ -136,6 +145,13 @@ function wear(rows: Rows, day: Day, calendar: Calendar, lots: Lots): void {
         });
       }
   }
+  feltRows(
+    rows,
+    day,
+    calendar,
+    looks.map((look) => ({ ...look, id: lookId(look) })),
+    RATED_PLACES,
+  );
   const event = (kind: string, on: number, zoneIds: readonly string[] = []) => {
     const id = demoId(`event ${day.id} ${kind} ${on}`);
     push(rows, 'event', { id, wash_day_id: day.id, kind, happened_on: calendar.date(on), note: '' });
@@ -313,6 +329,7 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
     wear_ended_at: null,
     created_at: calendar.at(day.daysAgo, 9),
     ...toldOfDay(trial.seed * 31 + day.index),
+    ...cameFrom(day),
   });
   const { abandoned } = trial;
   trial.washDaysAgo.forEach((daysAgo, index) => {

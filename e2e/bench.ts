@@ -56,7 +56,7 @@ export async function runWashDay(
     const through = page.getByRole('heading', { name: 'The routine is through' });
     await expect(page.getByText(`Step ${step} of`).or(through)).toBeVisible();
     if (await through.isVisible()) break;
-    await page.getByRole('button', { name: 'Done', exact: true }).click();
+    await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
   }
   await page.getByRole('button', { name: 'Finish the routine' }).click();
   await expect(page.getByRole('heading', { name: 'Check-ins' })).toBeVisible();

@@ -63,9 +63,9 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   await expect(page.getByText('on dry hair · wide comb')).toBeVisible();
   await page.getByRole('button', { name: /^Next time/ }).click();
   await page.getByRole('button', { name: 'shorter', exact: true }).click();
-  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
   await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
-  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
 
   // The bottle on the scale before and after.
   await expect(page.getByRole('heading', { name: 'Condition' })).toBeVisible();
@@ -136,14 +136,14 @@ test('a set that is not dry is stopped at take-down, and may wait, go early or b
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByLabel('Did something the plan does not have, before this step?').selectOption('Set');
   await expect(page.getByRole('heading', { name: 'Set' })).toBeVisible();
-  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
   await expect(page.getByRole('heading', { name: 'How dry is it?' })).toBeVisible();
   await page.getByRole('button', { name: /^80 %/ }).click();
   await expect(page.getByRole('heading', { name: 'Stop: it is 80 % dry' })).toBeVisible();
   await expect(page.getByText(/are broken for comparison/)).toBeVisible();
   await page.getByRole('button', { name: /^Wait/ }).click();
-  await expect(page.getByRole('button', { name: 'Done', exact: true })).toBeVisible();
-  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Done( ·|$)/ })).toBeVisible();
+  await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
   await page.getByRole('button', { name: /^90 %/ }).click();
   await page.getByRole('button', { name: /^Wear it loose now/ }).click();
   await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
@@ -198,16 +198,17 @@ test('two devices on one wash day come to the same, and say so', async ({ page, 
   await page.goto(`/trials/${trial}`);
   await page.getByRole('button', { name: 'Start wash day 1' }).click();
   await page.getByRole('button', { name: 'Later' }).click();
-  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
   await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
   const other = await (await browser.newContext({ viewport: { width: 1024, height: 640 } })).newPage();
   await other.goto(page.url());
-  await other.getByRole('button', { name: 'Skip' }).click();
+  await other.getByRole('button', { name: 'Skip …' }).click();
+  await other.getByRole('button', { name: 'no time' }).click();
   await expect(other.getByRole('heading', { name: 'Condition' })).toBeVisible();
   await expect(page.getByText(/Another device has a hand in this day too/)).toBeVisible({ timeout: 15_000 });
   await expect(page.getByRole('button', { name: '2: Cleanse, skipped' })).toBeVisible({ timeout: 15_000 });
   await page
-    .getByRole('button', { name: 'Done', exact: true })
+    .getByRole('button', { name: /^Done( ·|$)/ })
     .or(page.getByRole('button', { name: 'Keep it, go on' }))
     .click();
   await expect(other.getByRole('button', { name: '2: Cleanse, done' })).toBeVisible({ timeout: 15_000 });

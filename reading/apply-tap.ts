@@ -1,7 +1,7 @@
 import type { Tap } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
-import { EMPTY_SETTINGS } from '@sabor/core/step/step';
-import { NOTHING_TOLD } from './nothing-told.ts';
+import { EMPTY_SETTINGS, isForLater } from '@sabor/core/step/step';
+import { NOTHING_TOLD, PLAIN_EVENT } from './nothing-told.ts';
 import { withRatings } from './with-ratings.ts';
 
 const put = <T extends { id: string }>(list: readonly T[], item: T, gone: boolean): T[] => [
@@ -17,9 +17,9 @@ const onStep = (day: WashDay, stepId: string, to: (step: WashStep) => WashStep):
 const given = <T extends object>(set: T) =>
   Object.fromEntries(Object.entries(set).filter(([, value]) => value !== undefined)) as Partial<T>;
 
-/** What the tap about to end a routine makes of steps nobody reached; a refresh waits for its day. */
+/** What the tap about to end a routine makes of steps nobody reached; those of later days wait for theirs. */
 const passedOver = (step: WashStep): WashStep =>
-  step.status === 'waiting' && step.slot !== 'refresh' ? { ...step, status: 'skipped' } : step;
+  step.status === 'waiting' && !isForLater(step) ? { ...step, status: 'skipped' } : step;
 
 /** A wash day with one tap in it, as the phone shows it before the server has heard of it. */
 export function applyTap(day: WashDay, one: Tap): WashDay {
@@ -37,6 +37,7 @@ export function applyTap(day: WashDay, one: Tap): WashDay {
         note: '',
         startedAt: null,
         doneAt: null,
+        skipReason: null,
         planStepId: null,
         half: null,
         planned: null,
@@ -60,10 +61,10 @@ export function applyTap(day: WashDay, one: Tap): WashDay {
       }));
     }
     case 'mark': {
-      const { markId, mark, reason, note: words = '', at } = one;
+      const { markId, mark, reason, note: words = '', places = [], at } = one;
       return onStep(day, one.stepId, (step) => ({
         ...step,
-        marks: put(step.marks, { id: markId, mark, reason, note: words, at }, one.gone ?? false),
+        marks: put(step.marks, { id: markId, mark, reason, note: words, places, at }, one.gone ?? false),
       }));
     }
     case 'in-hand': {
@@ -86,9 +87,10 @@ export function applyTap(day: WashDay, one: Tap): WashDay {
     case 'rate':
       return withRatings(day, { ...one, id: one.checkInId, at: one.lookedAt });
     case 'event': {
-      const { eventId, event, on } = one;
-      const item = { id: eventId, washDayId: day.id, kind: event, on, note: '', zoneIds: [] };
-      return { ...day, events: put(day.events, item, one.gone ?? false) };
+      const { id: _id, at: _at, kind: _kind, eventId, event, gone = false, ...said } = one;
+      const old = day.events.find(({ id: known }) => known === eventId);
+      const item = { ...(old ?? PLAIN_EVENT), ...given(said), id: eventId, washDayId: day.id, kind: event };
+      return { ...day, events: put(day.events, item as WashDay['events'][number], gone) };
     }
     case 'finish':
       return {

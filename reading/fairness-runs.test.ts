@@ -4,7 +4,7 @@ import { departuresOf } from '@sabor/core/fairness/differences';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { describe, expect, it } from 'vitest';
 import { blocksOfDays, type FairnessSources, runsOfDay, runsOfTrial } from './fairness-runs.ts';
-import { NOTHING_TOLD } from './nothing-told.ts';
+import { NOTHING_TOLD, PLAIN_EVENT } from './nothing-told.ts';
 
 const g = (amount: number) => ({ kind: 'exact', amount, measure: 'g', per: 'head' }) as const;
 
@@ -29,6 +29,7 @@ function step(key: string, slot: WashStep['slot'], to: Partial<WashStep> = {}): 
     note: '',
     startedAt: null,
     doneAt: null,
+    skipReason: null,
     half: null,
     code: null,
     planned,
@@ -133,7 +134,14 @@ describe('a wash day as the fairness check reads it', () => {
   it('takes a measure as its product’s own weighing has it, and what happened at a step', () => {
     const pumps = { kind: 'exact', amount: 4, measure: 'pump', per: 'head' } as const;
     const planned = { ...step('s2', 'hold').planned!, productId: 'gel', dose: pumps };
-    const mark = { id: 'm', mark: 'ran-out' as const, reason: 'empty' as const, note: '', at: '' };
+    const mark = {
+      id: 'm',
+      mark: 'ran-out' as const,
+      reason: 'empty' as const,
+      note: '',
+      places: [],
+      at: '',
+    };
     const done = step('s2', 'hold', { productId: 'gel', dose: pumps, planned, marks: [mark] });
     const { run, plan } = runsOfDay(sources(), day({ steps: [done] }))[0]!;
     expect(run.steps[0]!.settings.calibrated!.usual).toBeCloseTo(1.5, 9);
@@ -181,9 +189,9 @@ describe('a wash day as the fairness check reads it', () => {
         step('s2', 'hold', { id: 'r', half: 'right' }),
       ],
       events: [
-        { id: 'e', washDayId: 'd1', kind: 'scarf', on: '2026-03-10', note: '', zoneIds: ['zr'] },
-        { id: 'f', washDayId: 'd1', kind: 'bonnet', on: '2026-03-10', note: '', zoneIds: [] },
-        { id: 'g', washDayId: 'd1', kind: 'bonnet', on: '2026-03-11', note: '', zoneIds: [] },
+        { ...PLAIN_EVENT, id: 'e', washDayId: 'd1', kind: 'scarf', on: '2026-03-10', zoneIds: ['zr'] },
+        { ...PLAIN_EVENT, id: 'f', washDayId: 'd1', kind: 'bonnet', on: '2026-03-10', zoneIds: [] },
+        { ...PLAIN_EVENT, id: 'g', washDayId: 'd1', kind: 'bonnet', on: '2026-03-11', zoneIds: [] },
       ],
     });
     const [left, right] = runsOfTrial(sources({ design: 'half' }, [halves]));

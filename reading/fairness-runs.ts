@@ -7,7 +7,8 @@ import { dewPoint } from '@sabor/core/climate/dew-point';
 import { DOSE_TOLERANCE } from '@sabor/core/doses/dose';
 import type { Run, RunPlan, RunStep } from '@sabor/core/fairness/run';
 import { HAIR_STATES, type HairState } from '@sabor/core/fairness/run';
-import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
+import type { Felt } from '@sabor/core/felt/felt';
+import { type EventKind, eventOf } from '@sabor/core/outcomes/events';
 import { STAKES } from '@sabor/core/shelf/products';
 import { measured } from '@sabor/core/step/departures';
 import type { StepSettings } from '@sabor/core/step/settings';
@@ -17,6 +18,7 @@ import { daysBetween, plusDays } from '@sabor/core/time/dates';
 import { localDate } from '@sabor/core/time/zones';
 import { DESIGNS, designOf } from '@sabor/core/trial/designs';
 import { airOf } from './air-of.ts';
+import { happened, judgedLooks } from './looks-of.ts';
 import { sidesOf } from './side-of.ts';
 
 /** What the fairness of a trial's wash days is read from. */
@@ -62,6 +64,16 @@ function since(file: FairnessSources['file'], date: string): Run['since'] {
   return found;
 }
 
+/** The state hair came to the wash in: what was read of this half, else of the whole head. */
+function beforeOf(day: WashDay, here: ((zoneId: string) => boolean) | null): Run['before'] {
+  const found: Partial<Record<Felt, number>> = {};
+  for (const { stage, felt } of day.checkIns)
+    if (stage === 'before')
+      for (const { quality, zoneId, value } of felt)
+        if (zoneId === null ? found[quality] === undefined : here?.(zoneId)) found[quality] = value;
+  return found;
+}
+
 /** A wash day, or each of its halves, as the fairness check reads it, beside its plan. */
 export function runsOfDay(sources: FairnessSources, day: WashDay): RunPlan[] {
   const { trial, wearer, file, shelf, ground } = sources;
@@ -76,8 +88,9 @@ export function runsOfDay(sources: FairnessSources, day: WashDay): RunPlan[] {
   const winds = days.flatMap(({ air }) => air?.windMs ?? []);
   const byHand =
     own.temperatureC !== null && own.humidity !== null ? dewPoint(own.temperatureC, own.humidity) : null;
-  const look = day.checkIns.find(({ stage, day: n }) => stage === 'wear' && n === trial.onDay);
-  const latest = day.checkIns.filter(({ stage }) => stage === 'wear').at(-1);
+  const judged = judgedLooks(day, trial, wearer.timeZone).filter(({ stage }) => stage === 'wear');
+  const look = judged.find(({ day: n }) => n === trial.onDay);
+  const latest = judged.at(-1);
   const at = ground.get(day.localDate);
   const halves: Run['half'][] = DESIGNS[trial.design].halves ? ['left', 'right'] : [null];
   return halves.map((half) => {
@@ -88,13 +101,13 @@ export function runsOfDay(sources: FairnessSources, day: WashDay): RunPlan[] {
       .sort((a, b) => doneAt(a.step) - doneAt(b.step) || a.place - b.place)
       .map(({ step }) => step);
     const events: Partial<Record<EventKind, number>> = {};
-    for (const { kind, on, zoneIds } of day.events) {
+    for (const { kind, on, zoneIds } of happened(day)) {
       const here =
         half === null ||
         zoneIds.length === 0 ||
         zoneIds.some((zone) => [half, 'both'].includes(sideOf(zone)));
       // The night after the day that is judged comes too late to tell.
-      const night = EVENTS[kind].good || kind === 'bonnet-missed';
+      const night = eventOf(kind).group === 'night';
       if (here && (night ? on < until : on <= until)) events[kind] = (events[kind] ?? 0) + 1;
     }
     const tested = steps.filter(({ planned }) => planned?.part === 'tested');
@@ -123,6 +136,8 @@ export function runsOfDay(sources: FairnessSources, day: WashDay): RunPlan[] {
           return opened && opened <= day.localDate ? [[productId, daysBetween(opened, day.localDate)]] : [];
         }),
       ),
+      before: beforeOf(day, half === null ? null : (zoneId) => sideOf(zoneId) === half),
+      cameFrom: day.cameFrom ?? null,
       events,
       nights: Math.max(0, trial.onDay - 1),
       judgedOn: look ? trial.onDay : (latest?.day ?? null),

@@ -41,6 +41,7 @@ function step(planStepId: string, productId: string, to: Partial<WashStep> = {})
     note: '',
     startedAt: null,
     doneAt: null,
+    skipReason: null,
     planned: null,
     half: null,
     code: null,

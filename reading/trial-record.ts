@@ -1,4 +1,3 @@
-import type { CheckIn } from '@sabor/contract/check-in';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
@@ -6,12 +5,11 @@ import type { Wearer } from '@sabor/contract/wearer';
 import { PROMISES, type Promised, type TrialRecord } from '@sabor/core/compare/trial-record';
 import type { WashDayRecord } from '@sabor/core/compare/wash-day-record';
 import type { Dose } from '@sabor/core/doses/dose';
-import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { type PricedUse, washCost } from '@sabor/core/shelf/wash-cost';
 import { productsUsed } from '@sabor/core/step/mix';
 import { calibratedFor, type Weighed, weighedBy } from '@sabor/core/step/weighed';
-import { localDate } from '@sabor/core/time/zones';
 import { codeOfArms, DESIGNS } from '@sabor/core/trial/designs';
+import { type Half, looksOf, toldOf } from './looks-of.ts';
 import { sidesOf } from './side-of.ts';
 
 const ENDED: Record<TrialDetail['status'], TrialRecord['ended']> = {
@@ -49,29 +47,6 @@ function uses(
     // A half takes half a dose; what an arm costs is told for a whole head of it.
     return half !== null && step.half !== null ? [...priced, ...priced] : priced;
   });
-}
-
-/** The looks at a wash day's hair without the ratings of zones that were refreshed on an earlier date. */
-function stillTested(day: WashDay, { zones, timeZone }: Pick<Wearer, 'zones' | 'timeZone'>): CheckIn[] {
-  const refreshed = (day.events ?? []).filter(({ kind }) => kind === 'spot-refresh');
-  if (refreshed.length === 0) return day.checkIns;
-  const all = zones.map(({ id }) => id);
-  return day.checkIns.map((look) => {
-    const on = localDate(look.at, timeZone);
-    const gone = new Set(
-      refreshed.filter((event) => event.on < on).flatMap(({ zoneIds }) => (zoneIds.length ? zoneIds : all)),
-    );
-    return {
-      ...look,
-      ratings: look.ratings.filter(({ zoneId }) => zoneId === null || !gone.has(zoneId)),
-    };
-  });
-}
-
-/** The day of wear on which a wear ended; null while it is worn. */
-function endDay({ revealAt, wearEnd }: WashDay, timeZone: string): number | null {
-  if (revealAt === null || wearEnd === null) return null;
-  return dayOfWear(localDate(revealAt, timeZone), localDate(wearEnd.at, timeZone));
 }
 
 /** Promises that were changed once anything had been read of the hair. */
@@ -117,20 +92,12 @@ export function toTrialRecord(
       (day) => (day.status === 'worn' || day.status === 'finished') && looked(day) && !leaveOut.has(day.id),
     )
     .flatMap((day): WashDayRecord[] => {
-      const record = (half: 'left' | 'right' | null): WashDayRecord => ({
+      const record = (half: Half | null): WashDayRecord => ({
         position: day.position,
         arm: arm(half === 'right' ? (day.rightArmId ?? day.armId) : day.armId),
         half,
-        checkIns:
-          half === null
-            ? stillTested(day, wearer)
-            : stillTested(day, wearer).map((look) => ({
-                ...look,
-                ratings: look.ratings.filter(({ zoneId }) => zoneId !== null && sideOf(zoneId) === half),
-                curls: look.curls.filter(({ curlId }) => sideOf(curlId) === half),
-              })),
-        wearEnd: day.wearEnd?.kind ?? null,
-        wearEndDay: endDay(day, wearer.timeZone),
+        ...looksOf(day, trial, wearer, half),
+        ...toldOf(day, wearer, half),
         cost: washCost(uses(day, products, weighed, half)),
         testedCost: washCost(uses(day, products, weighed, half, tested)),
       });

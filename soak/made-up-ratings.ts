@@ -61,11 +61,18 @@ export function madeUpRatings(
           const value = Math.min(10, Math.max(0, Math.round(felt / world.step) * world.step));
           return { outcome: 'definition' as const, zoneId: id, value };
         });
+      const checkIns = lost ? [] : [{ stage: 'wear' as const, day: 1, ratings, curls: [] }];
       washDays.push({
         position,
         arm,
         half: side,
-        checkIns: lost ? [] : [{ stage: 'wear', day: 1, ratings, curls: [] }],
+        checkIns,
+        worn: checkIns,
+        felt: [],
+        effort: {},
+        upkeep: {},
+        holdTooLow: [],
+        spoiled: null,
         wearEnd: 'washed-schedule',
         wearEndDay: null,
         cost: price,

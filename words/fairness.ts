@@ -1,6 +1,8 @@
+import { CAME_FROM } from '@sabor/core/basin/came-from';
 import { dewPointBand } from '@sabor/core/climate/dew-point-bands';
 import type { Difference } from '@sabor/core/fairness/difference';
 import { HAIR_STATES, type Run, type Side } from '@sabor/core/fairness/run';
+import { FELT } from '@sabor/core/felt/felt';
 import { EVENTS } from '@sabor/core/outcomes/events';
 import { STAKES } from '@sabor/core/shelf/products';
 import { MARKS } from '@sabor/core/step/marks';
@@ -76,6 +78,12 @@ export function differenceInWords(difference: Difference, voice: Voice): string 
       return capital(
         `${voice.product(fact.productId)} had been open ${counted(fact.a, 'day')} ${onA}, ${rounded(fact.b)} ${onB}.`,
       );
+    case 'before': {
+      const { label, words } = FELT[fact.quality];
+      return `${label} before the wash: ${words[fact.a]} ${onA}, ${words[fact.b]} ${onB}.`;
+    }
+    case 'came-from':
+      return `The hair came out of: ${CAME_FROM[fact.a].label} ${onA}, ${CAME_FROM[fact.b].label} ${onB}.`;
     case 'nights':
       return capital(
         `${nights(fact.a)} ${fact.covered ? 'protected' : 'uncovered'} ${onA}, ${nights(fact.b)} ${onB}.`,

@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest';
 import { EMPTY_SETTINGS } from '../step/step.ts';
 import { BASIN_CAUTIONS, type CautionStep, cautionsFor } from './cautions.ts';
 import { IDEAS, type Idea, ideaAsArm } from './ideas.ts';
-import { IN_THE_HAND, inHandOf } from './in-the-hand.ts';
 import { minutesByPhase, minutesSpent, secondsLeft, type TimedStep, unpausedMs } from './minutes.ts';
 import { mayTakeDown } from './take-down.ts';
 
@@ -107,7 +106,7 @@ describe('an idea for next time', () => {
     expect(ideaAsArm('less', step)).toEqual({ dose: { ...step.dose, amount: 8 } });
     expect(ideaAsArm('more', step)).toEqual({ dose: { ...step.dose, amount: 18 } });
     expect(ideaAsArm('wetter', step)).toEqual({ wetness: 'soaking' });
-    expect(ideaAsArm('drier', step)).toEqual({ wetness: 'damp' });
+    expect(ideaAsArm('drier', step)).toEqual({ wetness: 'moist' });
     expect(ideaAsArm('longer', step)).toEqual({ minutes: 15 });
     expect(ideaAsArm('other-role', step)).toEqual({});
   });
@@ -116,17 +115,6 @@ describe('an idea for next time', () => {
     for (const idea of Object.keys(IDEAS) as Idea[]) expect(ideaAsArm(idea, EMPTY_SETTINGS)).toEqual({});
     expect(ideaAsArm('wetter', { ...step, wetness: 'soaking' })).toEqual({});
     expect(ideaAsArm('more', { ...step, dose: { kind: 'unknown' } })).toEqual({});
-  });
-});
-
-describe('readings in the hand', () => {
-  it('have five words each and belong to steps', () => {
-    for (const { words, slots } of Object.values(IN_THE_HAND)) {
-      expect(new Set(words).size).toBe(5);
-      expect(slots.length).toBeGreaterThan(0);
-    }
-    expect(inHandOf('cleanse')).toEqual(['lather', 'scent', 'clean', 'colour']);
-    expect(inHandOf('dry')).toEqual([]);
   });
 });
 

@@ -1,12 +1,16 @@
 import { type DaysNeeded, daysNeeded } from '../inference/days-needed.ts';
 import { NOISE_ALONE } from '../inference/power.ts';
+import type { EventKind } from '../outcomes/events.ts';
 import type { DayValue } from '../outcomes/good-days.ts';
+import type { HoldTooLow } from '../outcomes/hold-test.ts';
 import { OUTCOMES, type Outcome, RATING_RANGE } from '../outcomes/outcomes.ts';
 import { DESIGNS } from '../trial/designs.ts';
 import { type Contrast, contrastOfRecord } from './contrast.ts';
+import { type FeltRow, feltByArm } from './felt-by-arm.ts';
 import { mean } from './mean.ts';
 import { type Primary, primaryOf, referenceOfRecord } from './primary.ts';
 import type { TrialRecord } from './trial-record.ts';
+import { type UpkeepRow, upkeepByArm } from './upkeep.ts';
 import { outcomeByDay, ratingsOn, shrinkageByDay, unratedZones } from './wash-day-record.ts';
 import {
   type ArmMoney,
@@ -33,6 +37,20 @@ export interface Comparison {
   /** Share of each arm's ratings of the main result, on the judged day, that sit at an end of the scale. */
   atEnds: { low: number; high: number }[];
   money: ArmMoney[];
+  /** Readings in five words, effort and patience, arm by arm. */
+  felt: FeltRow[];
+  /** What the hair of each arm needed while worn. */
+  upkeep: UpkeepRow[];
+  /** Where the hold was too low, by wash day or half. */
+  holdTooLow: (HoldTooLow & { position: number; arm: number })[];
+  /** Wash days or halves that were spoiled and are not judged from a day on. */
+  spoiled: {
+    position: number;
+    half: 'left' | 'right' | null;
+    arm: number;
+    fromDay: number;
+    kind: EventKind;
+  }[];
 }
 
 const onDay = (days: readonly DayValue[], wanted: number) =>
@@ -85,6 +103,14 @@ export function compareTrial(record: TrialRecord): Comparison {
     }),
     atEnds: promise.arms.map((_, arm) => atEndsOf(record, arm)),
     money: promise.arms.map((_, arm) => moneyOf(record, arm, lasting[arm]?.middle ?? null)),
+    felt: feltByArm(record),
+    upkeep: upkeepByArm(record),
+    holdTooLow: record.washDays.flatMap(({ position, arm, holdTooLow }) =>
+      holdTooLow.map((one) => ({ ...one, position, arm })),
+    ),
+    spoiled: record.washDays.flatMap(({ position, half, arm, spoiled }) =>
+      spoiled === null ? [] : [{ position, half, arm, ...spoiled }],
+    ),
   };
 }
 

@@ -12,20 +12,27 @@ export function wornDay(
   days: readonly (number | null)[],
   to: Partial<WashDayRecord> = {},
 ): WashDayRecord {
+  const checkIns = days.flatMap((value, i) =>
+    value === null
+      ? []
+      : {
+          stage: 'wear' as const,
+          day: i + 1,
+          ratings: [{ outcome: 'definition' as const, zoneId: half ?? 'crown', value }],
+          curls: [],
+        },
+  );
   return {
     position,
     arm,
     half,
-    checkIns: days.flatMap((value, i) =>
-      value === null
-        ? []
-        : {
-            stage: 'wear' as const,
-            day: i + 1,
-            ratings: [{ outcome: 'definition' as const, zoneId: half ?? 'crown', value }],
-            curls: [],
-          },
-    ),
+    checkIns,
+    worn: checkIns,
+    felt: [],
+    effort: {},
+    upkeep: {},
+    holdTooLow: [],
+    spoiled: null,
     wearEnd: 'washed-schedule',
     wearEndDay: null,
     cost: price(2),

@@ -1,10 +1,13 @@
+import type { Effort } from '../basin/effort.ts';
 import { shrinkage } from '../hair/shrinkage.ts';
 import { dayNumber, missingZones } from '../outcomes/day-number.ts';
-import type { WearEnd } from '../outcomes/events.ts';
+import type { EventKind, WearEnd } from '../outcomes/events.ts';
 import type { DayValue } from '../outcomes/good-days.ts';
+import type { HoldTooLow } from '../outcomes/hold-test.ts';
 import type { Outcome } from '../outcomes/outcomes.ts';
 import type { Stage } from '../outcomes/stages.ts';
 import type { WashCost } from '../shelf/wash-cost.ts';
+import type { FeltReading } from './felt-by-arm.ts';
 
 /** One rated value at a check-in. */
 export interface Rating {
@@ -32,7 +35,18 @@ export interface WashDayRecord {
   arm: number;
   /** The half it is, whose zones alone count; null for a whole head. */
   half: 'left' | 'right' | null;
+  /** Check-ins that are judged, one a day worn. */
   checkIns: readonly CheckInRecord[];
+  /** Those of days worn that longevity is read from, where a spoiled other half takes more out of the judging. */
+  worn: readonly CheckInRecord[];
+  felt: readonly FeltReading[];
+  /** Effort and patience of a whole head's wash day. */
+  effort: Readonly<Partial<Record<Effort, number>>>;
+  /** Days on which something was done to it, or nothing was needed, by kind. */
+  upkeep: Readonly<Partial<Record<EventKind, number>>>;
+  holdTooLow: readonly HoldTooLow[];
+  /** The day worn from which it is not judged, and what spoiled it; null where nothing did. */
+  spoiled: { fromDay: number; kind: EventKind } | null;
   wearEnd: WearEnd | null;
   /** Day of wear on which it ended, 1 is the reveal's own date; null while it is worn. */
   wearEndDay: number | null;
@@ -42,11 +56,11 @@ export interface WashDayRecord {
 
 /** An outcome over the days of wear of one wash day, one number a day (zones collapsed by weight). */
 export function outcomeByDay(
-  washDay: WashDayRecord,
+  { checkIns }: Pick<WashDayRecord, 'checkIns'>,
   outcome: Outcome,
   weights: ReadonlyMap<string, number>,
 ): DayValue[] {
-  return washDay.checkIns
+  return checkIns
     .flatMap(({ stage, day, ratings }) => {
       if (stage !== 'wear' || day === null) return [];
       const value = dayNumber(

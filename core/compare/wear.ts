@@ -71,7 +71,7 @@ export function curvesOf(record: TrialRecord, outcome: Outcome): Curve[] {
 export function wearsOf({ promise, washDays }: TrialRecord): Wear[] {
   const { better } = OUTCOMES[promise.primary];
   return washDays.map((day) => {
-    const days = outcomeByDay(day, promise.primary, weightsOf(promise, day));
+    const days = outcomeByDay({ checkIns: day.worn }, promise.primary, weightsOf(promise, day));
     const forLooks = day.wearEnd !== null && WEAR_ENDS[day.wearEnd].event;
     const washedOn = forLooks ? (day.wearEndDay ?? (days.at(-1)?.day ?? 0) + 1) : null;
     return {

@@ -1,3 +1,5 @@
+import type { CameFrom } from '../basin/came-from.ts';
+import type { Felt } from '../felt/felt.ts';
 import type { EventKind } from '../outcomes/events.ts';
 import type { SettingFact } from '../step/compare.ts';
 import type { Mark } from '../step/marks.ts';
@@ -30,6 +32,8 @@ export const DIFFERENCE_KINDS = {
   'build-up': { label: 'build-up' },
   protein: { label: 'protein load' },
   state: { label: 'state of the hair' },
+  before: { label: 'how the hair came to the wash' },
+  'came-from': { label: 'what the hair came out of' },
   bottle: { label: 'age of a bottle' },
   sleep: { label: 'sleep protection' },
   event: { label: 'what happened while worn' },
@@ -55,6 +59,8 @@ export type DifferenceFact =
   /** It happened between this wash day and the one before. */
   | { what: 'changed'; state: HairState; days: number }
   | { what: 'bottle'; productId: string; a: number; b: number }
+  | { what: 'before'; quality: Felt; a: number; b: number }
+  | { what: 'came-from'; a: CameFrom; b: CameFrom }
   | { what: 'nights'; covered: boolean; a: number; b: number }
   | { what: 'event'; event: EventKind; a: number; b: number }
   | { what: 'rater'; a: string; b: string }
@@ -72,7 +78,7 @@ export interface Difference {
   size: number;
   slot: Slot | null;
   /** What in particular: a setting, a state of the hair, an event. */
-  detail: SettingKey | HairState | EventKind | Mark | null;
+  detail: SettingKey | HairState | EventKind | Mark | Felt | null;
   /** It may come from the arms themselves, which are not the same here. */
   ofArm: boolean;
   /** It is the same on both halves of a wash day, and so favours neither. */

@@ -1,13 +1,16 @@
 import { dewPointBand } from '../climate/dew-point-bands.ts';
-import { EVENTS, type EventKind } from '../outcomes/events.ts';
+import { FELT_KEYS } from '../felt/felt.ts';
+import { EVENT_KINDS, eventOf } from '../outcomes/events.ts';
 import type { Difference, DifferenceFact, DifferenceKind } from './difference.ts';
 import { HAIR_STATES, type HairState, type Run } from './run.ts';
 
 /** Nights slept without any protection are counted; what protects is `good`. */
-const PROTECTS = (Object.keys(EVENTS) as EventKind[]).filter((kind) => EVENTS[kind].good);
-const DISTURBS = (Object.keys(EVENTS) as EventKind[]).filter(
-  (kind) => !EVENTS[kind].good && kind !== 'bonnet-missed' && kind !== 'spot-refresh',
-);
+const PROTECTS = EVENT_KINDS.filter((kind) => eventOf(kind).group === 'night' && eventOf(kind).good);
+/** What was done to it or happened to it; a refresh ends the test where it was done, and is no difference beside. */
+const DISTURBS = EVENT_KINDS.filter((kind) => {
+  const { group, refreshes } = eventOf(kind);
+  return (group === 'hap' && kind !== 'disliked') || (group === 'care' && !refreshes);
+});
 
 /** Everything outside the steps. Numbers differ from the smallest amount anybody would speak of. */
 export function groundDifferences(a: Run, b: Run): Difference[] {
@@ -42,6 +45,16 @@ export function groundDifferences(a: Run, b: Run): Difference[] {
   apart('outdoors', a.outdoorHours, b.outdoorHours, 1, otherArms);
   apart('build-up', a.buildUp, b.buildUp, 0.25);
   apart('protein', a.protein, b.protein, 0.15);
+  for (const quality of FELT_KEYS) {
+    const [x, y] = [a.before[quality], b.before[quality]];
+    if (x !== undefined && y !== undefined && x !== y)
+      put('before', { what: 'before', quality, a: x, b: y }, Math.abs(x - y), {
+        key: `before ${quality}`,
+        detail: quality,
+      });
+  }
+  if (a.cameFrom !== null && b.cameFrom !== null && a.cameFrom !== b.cameFrom)
+    put('came-from', { what: 'came-from', a: a.cameFrom, b: b.cameFrom }, 1);
   for (const state of STATES) {
     const [x, y] = [a.since[state] ?? null, b.since[state] ?? null];
     if (x === y) continue;
@@ -76,6 +89,8 @@ export function groundDifferences(a: Run, b: Run): Difference[] {
       put('event', { what: 'event', event, a: x, b: y }, Math.abs(x - y), {
         key: `event ${event}`,
         detail: event,
+        // What an arm's hair needed is what came of the arm.
+        ofArm: otherArms && eventOf(event).group === 'care',
       });
   }
   if (a.rater !== b.rater) put('rater', { what: 'rater', a: a.rater, b: b.rater }, 1);

@@ -1,3 +1,5 @@
+import type { CameFrom } from '../basin/came-from.ts';
+import type { Felt } from '../felt/felt.ts';
 import type { EventKind } from '../outcomes/events.ts';
 import type { Stake } from '../shelf/products.ts';
 import type { Measured } from '../step/compare.ts';
@@ -66,6 +68,9 @@ export interface Run {
   since: Readonly<Partial<Record<HairState, number>>>;
   /** Days since the oldest bottle used was opened, by product id. */
   bottleDays: Readonly<Record<string, number>>;
+  /** The state the hair came in, each a place among five words, and what it came out of. */
+  before: Readonly<Partial<Record<Felt, number>>>;
+  cameFrom: CameFrom | null;
   /** Events up to the day that is judged, and nights among them. */
   events: Readonly<Partial<Record<EventKind, number>>>;
   nights: number;

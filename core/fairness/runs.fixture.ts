@@ -57,6 +57,8 @@ export function run(to: Partial<Run> = {}, change: Partial<Record<RunStep['slot'
     wearerId: 'w',
     half: null,
     arm: 'a',
+    before: {},
+    cameFrom: null,
     steps: ROUTINE.flatMap((one) => {
       const own = change[one.slot];
       return own === null ? [] : changed(one, own ?? {});

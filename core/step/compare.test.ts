@@ -61,6 +61,8 @@ function runs(done: StepSettings, plan: StepSettings, weighed: Weighed): { run: 
     protein: null,
     since: {},
     bottleDays: {},
+    before: {},
+    cameFrom: null,
     events: {},
     nights: 0,
     judgedOn: 1,

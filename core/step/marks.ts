@@ -11,6 +11,10 @@ export const MARKS = {
   'dried-rewet': { label: 'dried, re-wet' },
   early: { label: 'set taken down before it was dry' },
   'spot-dried': { label: 'spot-dried before take-down' },
+  'too-much': { label: 'too much' },
+  'too-little': { label: 'too little' },
+  'little-enough': { label: 'a little is enough' },
+  disliked: { label: 'disliked it' },
 } as const;
 export type Mark = KeyOf<typeof MARKS>;
 
@@ -26,6 +30,22 @@ export const MARK_REASONS = {
   broken: { label: 'the tool gave up' },
 } as const;
 export type MarkReason = KeyOf<typeof MARK_REASONS>;
+
+/** Marks of how the amount turned out; they can be for places. */
+export const AMOUNT_MARKS = ['too-much', 'too-little', 'little-enough'] as const satisfies readonly Mark[];
+
+/** Why a step was skipped; one without a reason is not known to be meant. */
+export const SKIP_REASONS = {
+  'not-needed': { label: 'not needed' },
+  'too-light': { label: 'too light to matter' },
+  'too-heavy': { label: 'too heavy for today' },
+  'on-purpose': { label: 'on purpose' },
+  label: { label: 'the label says so' },
+  'ran-out': { label: 'ran out' },
+  'no-time': { label: 'no time' },
+  forgotten: { label: 'forgotten' },
+} as const;
+export type SkipReason = KeyOf<typeof SKIP_REASONS>;
 
 /** Why a timer was stopped for a while. */
 export const PAUSE_REASONS = {

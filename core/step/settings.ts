@@ -1,8 +1,17 @@
 import type { Dose } from '../doses/dose.ts';
 import { PARTINGS } from '../hair/wishes.ts';
-import { PLACES } from '../hair/zones.ts';
 import type { Vocabulary } from '../vocabulary.ts';
-import { HEATS, TECHNIQUES, TOOLS, WARMTHS, WETNESS } from './choices.ts';
+import {
+  COILED_OVER,
+  HEATS,
+  RODS,
+  SECTION_SIZES,
+  TECHNIQUES,
+  TOOLS,
+  WARMTHS,
+  WETNESS,
+  WHERE,
+} from './choices.ts';
 import { type MixPart, mixProblem, sameMix } from './mix.ts';
 import type { Slot } from './slots.ts';
 
@@ -34,8 +43,12 @@ export type Setting = {
 
 const STYLED = ['leave-in', 'emollient', 'hold', 'technique', 'second-coat'] as const;
 const SOAKED = ['pre-wash', 'treat', 'condition'] as const;
+const SHAPED = ['technique', 'hold', 'set'] as const;
+const DRIED = ['half-dry', 'dry', 'set'] as const;
 const PLACED = [
   'pre-wash',
+  'detangle',
+  'cleanse',
   'treat',
   'condition',
   'leave-in',
@@ -47,6 +60,7 @@ const PLACED = [
   'set',
   'break-cast',
   'separate',
+  'edges',
   'refresh',
 ] as const;
 
@@ -99,7 +113,7 @@ export const SETTINGS = {
     kind: 'number',
     unit: 'min',
     least: 0,
-    most: 2880,
+    most: 20_160,
     stored: 'column',
     held: 'share',
     brief: true,
@@ -109,8 +123,31 @@ export const SETTINGS = {
     kind: 'several',
     stored: 'extra',
     held: 'same',
-    options: PLACES,
+    options: WHERE,
     slots: PLACED,
+  },
+  minutesMost: {
+    label: 'Minutes, at most',
+    noun: 'most minutes',
+    kind: 'number',
+    stored: 'extra',
+    held: 'share',
+    unit: 'min',
+    least: 1,
+    most: 20_160,
+    slots: [...SOAKED, 'leave-in', ...DRIED],
+  },
+  wearDay: {
+    label: 'On day worn',
+    noun: 'day worn',
+    kind: 'number',
+    stored: 'extra',
+    held: { within: 0 },
+    unit: '',
+    least: 1,
+    most: 14,
+    whole: true,
+    slots: ['break-cast', 'separate', 'edges', 'refresh'],
   },
   rounds: {
     label: 'Rounds',
@@ -131,6 +168,26 @@ export const SETTINGS = {
     least: 1,
     most: 2000,
     slots: ['cleanse', 'condition', 'leave-in', 'refresh'],
+  },
+  waterBy: {
+    label: 'Water by eye',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: {
+      splash: { label: 'a splash' },
+      palmful: { label: 'a palmful' },
+      palmfuls: { label: 'several palmfuls' },
+      running: { label: 'under running water' },
+    },
+    slots: ['cleanse', 'condition', 'leave-in', 'hold', 'refresh'],
+  },
+  misted: {
+    label: 'Misted section by section',
+    kind: 'tick',
+    stored: 'extra',
+    held: 'same',
+    slots: [...STYLED, 'refresh'],
   },
   dilution: {
     label: 'Parts of water to one of product',
@@ -166,6 +223,16 @@ export const SETTINGS = {
     held: 'same',
     slots: ['treat', 'condition', 'rinse', 'leave-in'],
   },
+  sectionSize: {
+    label: 'Size of a section',
+    noun: 'section size',
+    said: 'sections %',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: SECTION_SIZES,
+    slots: [...STYLED, 'set'],
+  },
   sectioning: {
     label: 'Sections as',
     kind: 'choice',
@@ -186,6 +253,85 @@ export const SETTINGS = {
     options: { upright: { label: 'upright' }, forward: { label: 'forward' }, aside: { label: 'to a side' } },
     slots: ['cleanse', ...STYLED, 'dry'],
   },
+  layers: {
+    label: 'Layers in the order',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: { under: { label: 'under layer first' }, top: { label: 'top layer first' } },
+    slots: [...STYLED, 'separate'],
+  },
+  rods: {
+    label: 'Rods',
+    kind: 'several',
+    stored: 'extra',
+    held: 'same',
+    options: RODS,
+    slots: SHAPED,
+  },
+  rodMm: {
+    label: 'Rods, measured',
+    noun: 'rod width',
+    kind: 'number',
+    stored: 'extra',
+    held: { within: 1 },
+    unit: 'mm',
+    least: 2,
+    most: 100,
+    slots: SHAPED,
+  },
+  coiledOver: {
+    label: 'Coiled over',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: COILED_OVER,
+    slots: SHAPED,
+  },
+  pull: {
+    label: 'Tension',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: {
+      loose: { label: 'loose' },
+      easy: { label: 'easy' },
+      firm: { label: 'firm' },
+      tight: { label: 'tight' },
+    },
+    slots: [...SHAPED, 'edges'],
+  },
+  endsDone: {
+    label: 'Ends',
+    noun: 'ends',
+    said: 'ends %',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: {
+      left: { label: 'left as they are' },
+      twirled: { label: 'twirled' },
+      coiled: { label: 'coiled' },
+      rod: { label: 'on a small rod' },
+      dipped: { label: 'dipped in hot water' },
+      tucked: { label: 'tucked under' },
+    },
+    slots: SHAPED,
+  },
+  lift: {
+    label: 'Root lift',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: {
+      clips: { label: 'clips' },
+      fingers: { label: 'fingers' },
+      pick: { label: 'a pick' },
+      'head-down': { label: 'head hung down' },
+    },
+    slots: ['technique', 'dry', 'set', 'separate'],
+  },
+  pinned: { label: 'Pinned', kind: 'tick', stored: 'extra', held: 'same', slots: SHAPED },
   turning: {
     label: 'Coils turn',
     kind: 'choice',
@@ -196,7 +342,7 @@ export const SETTINGS = {
       towards: { label: 'towards the face' },
       alternate: { label: 'alternately' },
     },
-    slots: ['hold', 'technique', 'set'],
+    slots: [...SHAPED, 'separate'],
   },
   parting: {
     label: 'Parting',
@@ -213,6 +359,31 @@ export const SETTINGS = {
     held: 'same',
     options: { low: { label: 'low' }, medium: { label: 'medium' }, high: { label: 'high' } },
     slots: ['dry'],
+  },
+  celsius: {
+    label: 'Temperature',
+    kind: 'number',
+    stored: 'extra',
+    held: { within: 10 },
+    unit: '°C',
+    least: 20,
+    most: 230,
+    slots: ['technique', 'dry', 'set', 'refresh'],
+  },
+  offScalp: {
+    label: 'Held off the scalp',
+    kind: 'tick',
+    stored: 'extra',
+    held: 'same',
+    slots: ['dry', 'technique'],
+  },
+  takeDown: {
+    label: 'Taken down',
+    kind: 'choice',
+    stored: 'extra',
+    held: 'same',
+    options: { strand: { label: 'strand by strand' }, 'at-once': { label: 'all at once' } },
+    slots: ['set', 'separate'],
   },
   stopAt: {
     label: 'Stop when dry to',

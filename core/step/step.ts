@@ -21,3 +21,7 @@ export const settingsOf = (step: StepSettings): StepSettings => {
   settings.extra = step.extra;
   return settings as StepSettings;
 };
+
+/** A step whose day worn is still to come when the routine ends: a refresh, or one planned for a later day. */
+export const isForLater = ({ slot, extra }: { slot: Slot; extra: StepSettings['extra'] }): boolean =>
+  slot === 'refresh' || (typeof extra.wearDay === 'number' && extra.wearDay > 1);

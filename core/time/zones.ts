@@ -53,6 +53,13 @@ export function localDate(moment: string, timeZone: string): string {
   return new Date(ms + offsetAt(ms, timeZone) * 60_000).toISOString().slice(0, 10);
 }
 
+/** The hour, 0 to 24 with its fraction, that clocks of an IANA time zone show at a moment (ISO 8601). */
+export function hourOf(moment: string, timeZone: string): number {
+  const ms = Date.parse(moment);
+  const local = ms + offsetAt(ms, timeZone) * 60_000;
+  return (((local % DAY_MS) + DAY_MS) % DAY_MS) / 3_600_000;
+}
+
 const offsetsOfDay = new Map<string, readonly number[]>();
 
 /** Offsets in force a day before to a day after a wall-clock day: one on ordinary days, two where clocks change. */

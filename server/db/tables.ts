@@ -21,6 +21,7 @@ export const TABLES = {
   wash_step: 1,
   check_in: 1,
   reading: 1,
+  felt_reading: 17,
   event: 1,
   event_zone: 8,
   blind_guess: 8,

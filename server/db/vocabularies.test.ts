@@ -1,8 +1,9 @@
 import { ANGLES } from '@sabor/core/basin/angles';
+import { CAME_FROM, FASTENED } from '@sabor/core/basin/came-from';
 import { IDEAS } from '@sabor/core/basin/ideas';
-import { IN_THE_HAND } from '@sabor/core/basin/in-the-hand';
 import { SCENARIOS, WEATHER_SOURCES } from '@sabor/core/climate/places';
 import { MEASURES } from '@sabor/core/doses/measures';
+import { FELT } from '@sabor/core/felt/felt';
 import { CARE } from '@sabor/core/hair/care-kinds';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { MEASURE_KINDS } from '@sabor/core/hair/measured/kinds';
@@ -10,12 +11,12 @@ import { POROSITY_TESTS } from '@sabor/core/hair/porosity/tests';
 import { DAMAGE, DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/hair/traits';
 import { AVOIDED, CUTS, DISLIKES, PARTINGS, SCALPS, SCHOOLS, WISHES } from '@sabor/core/hair/wishes';
 import { PLACES, SIDES } from '@sabor/core/hair/zones';
-import { EVENTS, WEAR_ENDS } from '@sabor/core/outcomes/events';
+import { EVENT_CAME, EVENT_HOW, EVENTS, WEAR_ENDS } from '@sabor/core/outcomes/events';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import { STAGES } from '@sabor/core/outcomes/stages';
+import { PARTS_OF_DAY, STAGES } from '@sabor/core/outcomes/stages';
 import { LABEL_HOLDS, ROLES, STAKES } from '@sabor/core/shelf/products';
 import { HEATS, TECHNIQUES, TOOLS, WETNESS } from '@sabor/core/step/choices';
-import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/step/marks';
+import { MARK_REASONS, MARKS, PAUSE_REASONS, SKIP_REASONS } from '@sabor/core/step/marks';
 import { SLOTS } from '@sabor/core/step/slots';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -69,7 +70,13 @@ describe('the database knows the words that core knows', () => {
       mark: MARKS,
       mark_reason: MARK_REASONS,
       pause_reason: PAUSE_REASONS,
-      in_hand: IN_THE_HAND,
+      felt: FELT,
+      part_of_day: PARTS_OF_DAY,
+      event_as: EVENT_HOW,
+      event_came: EVENT_CAME,
+      came_from: CAME_FROM,
+      fastened: FASTENED,
+      skip_reason: SKIP_REASONS,
       idea: IDEAS,
       angle: ANGLES,
     }),

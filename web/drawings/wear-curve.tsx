@@ -1,6 +1,6 @@
 import { beaufort } from '@sabor/core/climate/beaufort';
 import type { Curve } from '@sabor/core/compare/wear';
-import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
+import { EVENTS, type EventKind, eventOf } from '@sabor/core/outcomes/events';
 import {
   CategoryScale,
   Chart,
@@ -248,7 +248,7 @@ function Nights({
   nights: readonly NightMark[];
   arms: readonly string[];
 }) {
-  const told = nights.filter(({ kind }) => !EVENTS[kind].good);
+  const told = nights.filter(({ kind }) => !eventOf(kind).good);
   if (told.length === 0) return null;
   return (
     <ul

@@ -2,7 +2,7 @@ import type { AirForWashDay, Due, Today } from '@sabor/contract/today';
 import type { Trial } from '@sabor/contract/trial-record';
 import { careStatus } from '@sabor/core/hair/care';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
-import { EVENTS } from '@sabor/core/outcomes/events';
+import { eventOf } from '@sabor/core/outcomes/events';
 import type { Stage } from '@sabor/core/outcomes/stages';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import { daysBetween } from '@sabor/core/time/dates';
@@ -92,9 +92,7 @@ function nightDue(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: 
   // Past its planned wear it is asked how it ended, not how it slept.
   const worn = open.revealAt === null ? 1 : dayOfWear(localDate(open.revealAt, timeZone), night);
   if (worn !== null && worn > trial.wearDays) return null;
-  const said = open.events.some(
-    ({ kind, on }) => on === night && (EVENTS[kind].good || kind === 'bonnet-missed'),
-  );
+  const said = open.events.some(({ kind, on }) => on === night && eventOf(kind).group === 'night');
   if (said) return null;
   return { kind: 'night', ...ofTrial(trial, open.position + 1), washDayId: open.id, setWaits: open.setWaits };
 }

@@ -29,7 +29,8 @@ const LIST = `
 /** The seed stays sealed while a position is: all of them could be drawn from it again. */
 const WHOLE = `
   select ${LISTED}, t.on_day as "onDay", t.line_value as line, t.matters, t.cadence_days as "cadenceDays", t.by_side as "bySide",
-    to_json(t.acknowledged) as acknowledged, t.end_reason as "endReason", t.looked_at as "lookedAt",
+    to_json(t.acknowledged) as acknowledged, to_json(t.asked) as asked, t.judged_from as "judgedFrom",
+    t.judged_to as "judgedTo", t.end_reason as "endReason", t.looked_at as "lookedAt",
     t.outcomes_shown_at as "outcomesShownAt",
     case when t.ended_at is not null and (not t.blind or t.key_opened_at is not null) and not exists (
       select 1 from trial o where o.panel_id = t.panel_id and o.ended_at is null) then t.seed end as seed,
@@ -165,4 +166,9 @@ export async function readTrial(db: Client, id: string): Promise<TrialDetail> {
     overrules: overrules.rows,
     guesses: await readGuesses(db, trial),
   };
+}
+
+export async function readProductNames(db: Client): Promise<ReadonlyMap<string, string>> {
+  const { rows } = await db.query<{ id: string; name: string }>('select id, name from product');
+  return new Map(rows.map(({ id, name }) => [id, name]));
 }

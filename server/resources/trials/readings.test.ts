@@ -10,6 +10,7 @@ const wearer = {
     { id: 'z2', place: 'own', side: 'both', ownName: '=HYPERLINK("x")' },
   ],
   curls: [{ id: 'k1', name: 'Crown curl' }],
+  timeZone: 'UTC',
 } as unknown as Wearer;
 
 const day = (to: object) => ({
@@ -21,6 +22,15 @@ const day = (to: object) => ({
   windMs: 3.5,
   abandonReason: null,
   checkIns: [],
+  steps: [],
+  events: [],
+  cameFrom: null,
+  fastened: null,
+  styleDays: null,
+  strain: null,
+  patience: null,
+  revealAt: '2026-03-10T12:00:00Z',
+  startedAt: '2026-03-10T09:00:00Z',
   ...to,
 });
 const trial = (...washDayRecords: object[]) =>
@@ -28,6 +38,8 @@ const trial = (...washDayRecords: object[]) =>
 const look = {
   stage: 'wear',
   day: 2,
+  part: 'first',
+  felt: [],
   at: '2026-03-11T08:00:00Z',
   ratings: [
     { outcome: 'definition', zoneId: 'z1', value: 7.5 },
@@ -40,7 +52,7 @@ const rows = (text: string) => Papa.parse<Record<string, string>>(text, { header
 
 describe('readings as CSV', () => {
   it('put one reading in a row, with the wash day, the arm and the air beside it', () => {
-    const [first, ...rest] = rows(readingsCsv(trial(day({ checkIns: [look] })), wearer));
+    const [first, ...rest] = rows(readingsCsv(trial(day({ checkIns: [look] })), wearer, String));
     expect(rest).toHaveLength(4);
     expect(first).toEqual({
       wash_day: '1',
@@ -59,11 +71,15 @@ describe('readings as CSV', () => {
       curl: '',
       value: '7.5',
       unit: '0-10',
+      word: '',
+      product: '',
+      amount: '',
+      tool: '',
     });
   });
 
   it('give whole-head ratings and curl lengths their own words', () => {
-    const all = rows(readingsCsv(trial(day({ checkIns: [look] })), wearer));
+    const all = rows(readingsCsv(trial(day({ checkIns: [look] })), wearer, String));
     expect(all[2]!.zone).toBe('Whole head');
     expect(all.slice(3).map(({ outcome, curl, value, unit }) => [outcome, curl, value, unit])).toEqual([
       ['Resting length', 'Crown curl', '180', 'mm'],
@@ -72,17 +88,19 @@ describe('readings as CSV', () => {
   });
 
   it('keep a spreadsheet from running what a name looks like', () => {
-    expect(rows(readingsCsv(trial(day({ checkIns: [look] })), wearer))[1]!.zone).toBe('\'=HYPERLINK("x")');
+    expect(rows(readingsCsv(trial(day({ checkIns: [look] })), wearer, String))[1]!.zone).toBe(
+      '\'=HYPERLINK("x")',
+    );
   });
 
   it('leave the air empty where it was not recorded, and mark abandoned days', () => {
     const [row] = rows(
-      readingsCsv(trial(day({ humidity: null, abandonReason: 'rain', checkIns: [look] })), wearer),
+      readingsCsv(trial(day({ humidity: null, abandonReason: 'rain', checkIns: [look] })), wearer, String),
     );
     expect(row).toMatchObject({ abandoned: 'yes', humidity_percent: '', dew_point_c: '' });
   });
 
   it('are a line of headings when there is nothing yet', () => {
-    expect(readingsCsv(trial(), wearer).trim().split('\r\n')).toHaveLength(1);
+    expect(readingsCsv(trial(), wearer, String).trim().split('\r\n')).toHaveLength(1);
   });
 });

@@ -100,14 +100,15 @@ export async function saveInto(client: Client, trial: Plan): Promise<TrialDetail
   const seed = randomInt(2 ** 31 - 1);
   await client.query(
     `insert into trial (id, wearer_id, plan_id, question, design, primary_outcome, on_day, line_value, matters, wash_days,
-         wear_days, cadence_days, looks, blind, acknowledged, seed, by_side)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)
+         wear_days, cadence_days, looks, blind, acknowledged, seed, by_side, asked, judged_from, judged_to)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19, $20)
        on conflict (id) do update set wearer_id = excluded.wearer_id, question = excluded.question,
          design = excluded.design, primary_outcome = excluded.primary_outcome, on_day = excluded.on_day,
          line_value = excluded.line_value, matters = excluded.matters, wash_days = excluded.wash_days,
          wear_days = excluded.wear_days, cadence_days = excluded.cadence_days, looks = excluded.looks,
          blind = excluded.blind, acknowledged = excluded.acknowledged, seed = excluded.seed,
-         by_side = excluded.by_side`,
+         by_side = excluded.by_side, asked = excluded.asked, judged_from = excluded.judged_from,
+         judged_to = excluded.judged_to`,
     [
       trial.id,
       trial.wearerId,
@@ -126,6 +127,9 @@ export async function saveInto(client: Client, trial: Plan): Promise<TrialDetail
       trial.acknowledged,
       seed,
       trial.bySide,
+      trial.asked,
+      trial.judgedFrom,
+      trial.judgedTo,
     ],
   );
   await client.query(

@@ -24,6 +24,9 @@ const COLUMNS = {
   patience: 'patience',
   shedHairs: 'shed_hairs',
   shedCounted: 'shed_counted',
+  cameFrom: 'came_from',
+  fastened: 'fastened',
+  styleDays: 'style_days',
 } as const satisfies Record<keyof Change, string>;
 
 type Clocks = Pick<WashDay, 'startedAt' | 'washedAt' | 'dry80At' | 'dry90At' | 'dryAt' | 'revealAt'>;

@@ -1,6 +1,8 @@
 import type { CheckInInput, EventInput } from '@sabor/contract/check-in';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
+import { eventOf } from '@sabor/core/outcomes/events';
+import { DAY_MS } from '@sabor/core/time/day';
 import { localDate } from '@sabor/core/time/zones';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
@@ -14,6 +16,13 @@ import { recordAsTap } from './tap-record.ts';
 function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: Standing): void {
   const { timeZone } = day;
   const at = Date.parse(input.at);
+  if (input.stage === 'before') {
+    if (day.washedAt !== null && at > Date.parse(day.washedAt))
+      throw atField('at', 'This check-in is of the hair before the wash, and the wash had begun.');
+    if (at < Date.parse(day.startedAt) - DAY_MS)
+      throw atField('at', 'This check-in is more than a day before its wash day. Check the time.');
+    return;
+  }
   if (at < Date.parse(day.startedAt)) throw atField('at', 'This check-in is before its wash day began.');
   if (input.stage !== 'wear') return;
   if (day.revealAt === null)
@@ -34,8 +43,8 @@ export async function saveCheckIn(
 ): Promise<WashDay> {
   return transaction(db, async (client) => {
     await checkInInto(client, await holdWashDay(client, input.washDayId), input);
-    const { id: checkInId, washDayId, stage, day, at: lookedAt, ratings, note, rater } = input;
-    const said = { checkInId, stage, day, lookedAt, ratings, note, rater };
+    const { id: checkInId, washDayId, stage, day, part, at: lookedAt, ratings, felt, note, rater } = input;
+    const said = { checkInId, stage, day, part, lookedAt, ratings, felt, note, rater };
     await recordAsTap(client, washDayId, device, { kind: 'rate', ...said });
     return readWashDay(client, input.washDayId);
   });
@@ -54,9 +63,9 @@ export async function checkInInto(
   mustTakeReadings(day);
   refuseImpossible(input, day);
   const { rows } = await client.query<{ id: string }>(
-    `insert into check_in (id, wash_day_id, stage, day, at, note, rater)
-       values ($1, $2, $3, $4, $5, coalesce($6, ''), coalesce($7, ''))
-       on conflict (wash_day_id, stage, day) do update set at = case when $8 then check_in.at else excluded.at end,
+    `insert into check_in (id, wash_day_id, stage, day, at, note, rater, part)
+       values ($1, $2, $3, $4, $5, coalesce($6, ''), coalesce($7, ''), $11)
+       on conflict (wash_day_id, stage, day, part) do update set at = case when $8 then check_in.at else excluded.at end,
          note = case when $9 then check_in.note else coalesce($6, check_in.note) end,
          rater = case when $10 then check_in.rater else coalesce($7, check_in.rater) end
        returning id`,
@@ -71,10 +80,11 @@ export async function checkInInto(
       overtaken.look,
       overtaken.note,
       overtaken.rater,
+      input.part,
     ],
   );
   const checkInId = rows[0]!.id;
-  const zoneIds = input.ratings.flatMap(({ zoneId }) => zoneId ?? []);
+  const zoneIds = [...input.ratings, ...input.felt].flatMap(({ zoneId }) => zoneId ?? []);
   const curlIds = input.curls.map(({ curlId }) => curlId);
   const strangers = await client.query<{ zones: number; curls: number }>(
     `select (select count(*) from unnest($2::uuid[]) as given where not exists
@@ -116,6 +126,28 @@ export async function checkInInto(
     [checkInId, JSON.stringify(readings)],
   );
   await refuseLongRest(client, checkInId);
+  await feltInto(client, checkInId, input.felt);
+}
+
+/** Stores readings in five words of a check-in; one without a value is taken away. */
+async function feltInto(
+  client: Client,
+  checkInId: string,
+  felt: v.InferOutput<typeof CheckInInput>['felt'],
+): Promise<void> {
+  if (felt.length === 0) return;
+  const given = `jsonb_to_recordset($2::jsonb) as r(quality text, "zoneId" uuid, value int)`;
+  const values = [checkInId, JSON.stringify(felt)];
+  await client.query(
+    `delete from felt_reading old using ${given} where old.check_in_id = $1 and old.quality = r.quality
+       and old.zone_id is not distinct from r."zoneId"`,
+    values,
+  );
+  await client.query(
+    `insert into felt_reading (check_in_id, quality, zone_id, value)
+       select $1, r.quality, r."zoneId", r.value from ${given} where r.value is not null`,
+    values,
+  );
 }
 
 /** Refuses a resting length over the curl's stretched one. */
@@ -139,38 +171,86 @@ export async function saveEvent(
 ): Promise<WashDay> {
   return transaction(db, async (client) => {
     await eventInto(client, await holdWashDay(client, input.washDayId), input);
-    const said = { eventId: input.id, event: input.kind, on: input.on, gone: false };
-    await recordAsTap(client, input.washDayId, device, { kind: 'event', ...said });
-    return readWashDay(client, input.washDayId);
+    const { id: eventId, kind: event, washDayId, ...said } = input;
+    await recordAsTap(client, washDayId, device, { kind: 'event', eventId, event, ...said, gone: false });
+    return readWashDay(client, washDayId);
   });
 }
 
-/** {@link saveEvent} within a transaction under way, without its record. What is left out stays as it was. */
+/** An event as it is set; what is left out stays as it was, kind and day alone are always said. */
+export type SaidOfEvent = Pick<v.InferOutput<typeof EventInput>, 'id' | 'washDayId' | 'kind' | 'on'> & {
+  [K in keyof v.InferOutput<typeof EventInput>]?: v.InferOutput<typeof EventInput>[K] | undefined;
+};
+
+/** Columns of an event that may be left out, each from its field. */
+const EVENT_COLUMNS = [
+  ['note', 'note', "coalesce(e->>'note', '')"],
+  ['how', 'how', "e->>'how'"],
+  ['product_id', 'productId', "(e->>'productId')::uuid"],
+  ['dose', 'dose', "nullif(e->'dose', 'null')"],
+  ['tool', 'tool', "e->>'tool'"],
+  ['spoiled_at', 'spoiledAt', "(e->>'spoiledAt')::timestamptz"],
+  ['came', 'came', "e->>'came'"],
+] as const;
+
+/** Refuses what an event of its kind cannot tell, or a day it cannot have had. */
+function refuseImpossibleEvent(said: SaidOfEvent, day: Standing): void {
+  const { label, as, uses, spoils, group } = eventOf(said.kind);
+  const today = localDate(new Date().toISOString(), day.timeZone);
+  if (said.on < localDate(day.startedAt, day.timeZone))
+    throw atField('on', 'This happened before the wash day. Check the date.');
+  if (said.on > today && said.came && said.came !== 'off')
+    throw atField('came', 'Its day has not come yet; say then what it came to.');
+  if (group === 'care' && day.revealAt === null && said.on <= today)
+    throw atField('on', `“${label}” is for finished hair. Record first when it was finished.`);
+  if (said.how && !Object.hasOwn(as ?? {}, said.how))
+    throw atField('how', as ? `Choose how from the list.` : `“${label}” has no such detail.`);
+  if ((said.productId || said.dose || said.tool) && !uses)
+    throw atField('productId', `“${label}” is not done with a product or a tool.`);
+  if (said.spoiledAt && !spoils) throw atField('spoiledAt', `“${label}” spoils no side.`);
+}
+
+/**
+ * {@link saveEvent} within a transaction under way, without its record. `overtaken`: a later word on this event is known
+ * already; its kind and day stay.
+ */
 export async function eventInto(
   client: Client,
   day: Standing,
-  input: Omit<v.InferOutput<typeof EventInput>, 'note' | 'zoneIds'> & { note?: string; zoneIds?: string[] },
+  said: SaidOfEvent,
+  overtaken = false,
 ): Promise<void> {
   mustTakeReadings(day);
-  if (input.on < localDate(day.startedAt, day.timeZone))
-    throw atField('on', 'This happened before the wash day. Check the date.');
+  refuseImpossibleEvent(said, day);
+  const set = EVENT_COLUMNS.filter(([, field]) => said[field] !== undefined);
   mustStore(
     await client.query(
-      `insert into event (id, wash_day_id, kind, happened_on, note) values ($1, $2, $3, $4, coalesce($5, ''))
-       on conflict (id) do update set kind = excluded.kind, happened_on = excluded.happened_on,
-         note = coalesce($5, event.note) where event.wash_day_id = excluded.wash_day_id`,
-      [input.id, day.id, input.kind, input.on, input.note ?? null],
+      `with given as (select $5::jsonb as e)
+       insert into event (id, wash_day_id, kind, happened_on, announced${set.map(([column]) => `, ${column}`).join('')})
+       select $1, $2, $3, $4, $6${set.map(([, , value]) => `, ${value}`).join('')} from given
+       on conflict (id) do update set ${overtaken ? '' : 'kind = excluded.kind, happened_on = excluded.happened_on,'}
+         announced = event.announced or excluded.announced
+         ${set.map(([column]) => `, ${column} = excluded.${column}`).join('')}
+       where event.wash_day_id = excluded.wash_day_id`,
+      [
+        said.id,
+        day.id,
+        said.kind,
+        said.on,
+        JSON.stringify(said),
+        said.on > localDate(new Date().toISOString(), day.timeZone),
+      ],
     ),
     'event',
   );
-  if (!input.zoneIds) return;
-  await client.query('delete from event_zone where event_id = $1', [input.id]);
+  if (!said.zoneIds) return;
+  await client.query('delete from event_zone where event_id = $1', [said.id]);
   const zones = await client.query(
     `insert into event_zone (event_id, zone_id) select $1, z.id from zone z
        where z.wearer_id = $2 and z.id = any($3::uuid[])`,
-    [input.id, day.wearerId, input.zoneIds],
+    [said.id, day.wearerId, said.zoneIds],
   );
-  if (zones.rowCount !== new Set(input.zoneIds).size)
+  if (zones.rowCount !== new Set(said.zoneIds).size)
     throw atField('zoneIds', 'A zone is not on this wearer’s head. Choose the zones again.');
 }
 

@@ -6,15 +6,17 @@ import { finishIfComplete } from './finish-trial.ts';
 import { readWashDay } from './read.ts';
 import { holdWashDay, openWashDay } from './standing.ts';
 
+/** A waiting step that nobody reached, among `wash_step`: `isForLater` as the database asks it. */
+export const NOT_FOR_LATER = `status = 'waiting' and slot <> 'refresh' and coalesce((extra->>'wearDay')::numeric, 1) <= 1`;
+
 /**
- * Ends the routine at the moment it was said; what was never reached counts as skipped, but for a refresh, whose day is
- * still to come. The wash time falls back to the first cleanse or rinse.
+ * Ends the routine at the moment it was said; what was never reached counts as skipped, but for what waits for a
+ * later day. The wash time falls back to the first cleanse or rinse.
  */
 export async function finishInto(client: Client, id: string, at: string): Promise<void> {
-  await client.query(
-    `update wash_step set status = 'skipped' where wash_day_id = $1 and status = 'waiting' and slot <> 'refresh'`,
-    [id],
-  );
+  await client.query(`update wash_step set status = 'skipped' where wash_day_id = $1 and ${NOT_FOR_LATER}`, [
+    id,
+  ]);
   await client.query(
     `update wash_day set routine_done_at = coalesce(routine_done_at, $2),
          washed_at = coalesce(washed_at, (select min(done_at) from wash_step

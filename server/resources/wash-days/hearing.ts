@@ -6,7 +6,7 @@ import { mustKnowMixes } from '../routines/mixes.ts';
 import { settingsFrom } from '../routines/step-sql.ts';
 import { CLOCKS, changeInto } from './change.ts';
 import { checkInInto, eventGone, eventInto } from './check-ins.ts';
-import { finishInto } from './end.ts';
+import { finishInto, NOT_FOR_LATER } from './end.ts';
 import type { SaidBefore } from './said-before.ts';
 import { holdWashDay, mustBeOpen, type Standing } from './standing.ts';
 
@@ -18,6 +18,7 @@ const STEP_COLUMNS = [
   ['started_at', 'startedAt', "(b->>'startedAt')::timestamptz"],
   ['done_at', 'doneAt', "(b->>'doneAt')::timestamptz"],
   ['note', 'note', "b->>'note'"],
+  ['skip_reason', 'skipReason', "b->>'skipReason'"],
 ] as const;
 
 const SET_STEP = `
@@ -70,10 +71,9 @@ export class Hearing {
   /** A step heard of late that still waits, although the routine was ended after the moment of its tap, was passed over. */
   private async passOver(tap: Of<'step'> | Of<'add-step'>): Promise<void> {
     if (this.said.finishedAfter(tap))
-      await this.row(
-        "update wash_step set status = 'skipped' where id = $1 and status = 'waiting' and slot <> 'refresh'",
-        [tap.stepId],
-      );
+      await this.row(`update wash_step set status = 'skipped' where id = $1 and ${NOT_FOR_LATER}`, [
+        tap.stepId,
+      ]);
   }
 
   /** Does what a tap says, where nothing later has said otherwise. Throws a Refusal where it cannot stand. */
@@ -140,8 +140,8 @@ export class Hearing {
         await row('delete from step_mark where id = $1 and wash_step_id = $2', [tap.markId, tap.stepId]);
         if (!tap.gone)
           await row(
-            'insert into step_mark (id, wash_step_id, mark, reason, note, at) values ($1, $2, $3, $4, $5, $6)',
-            [tap.markId, tap.stepId, tap.mark, tap.reason, tap.note, tap.at],
+            'insert into step_mark (id, wash_step_id, mark, reason, note, places, at) values ($1, $2, $3, $4, $5, $6, $7)',
+            [tap.markId, tap.stepId, tap.mark, tap.reason, tap.note, tap.places, tap.at],
           );
         return;
       case 'in-hand':
@@ -176,25 +176,23 @@ export class Hearing {
           ]);
         return;
       case 'rate': {
-        const { ratings, overtaken } = said.ownOf(tap);
-        const { checkInId: id, stage, lookedAt: at, note, rater } = tap;
+        const { ratings, felt, overtaken } = said.ownOf(tap);
+        const { checkInId: id, stage, part, lookedAt: at, note, rater } = tap;
         await checkInInto(
           client,
           await this.standing(),
-          { id, washDayId, stage, day: tap.day, at, ratings, curls: [], note, rater },
+          { id, washDayId, stage, day: tap.day, part, at, ratings, felt, curls: [], note, rater },
           overtaken,
         );
         return;
       }
       case 'event':
         if (tap.gone) await eventGone(client, await this.standing(), tap.eventId);
-        else
-          await eventInto(client, await this.standing(), {
-            id: tap.eventId,
-            washDayId,
-            kind: tap.event,
-            on: tap.on,
-          });
+        else {
+          const { fields, overtaken } = said.ownOfEvent(tap);
+          const { eventId: id, event: kind, on } = tap;
+          await eventInto(client, await this.standing(), { ...fields, id, washDayId, kind, on }, overtaken);
+        }
         return;
       case 'finish':
         await this.standing();

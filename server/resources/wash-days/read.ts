@@ -10,6 +10,7 @@ import { airAtWash, type BareDay, type WashAir, withWeather } from '../weather/a
 const WASH_DAYS = `
   select d.id, (select value #>> '{}' from setting where key = 'database') as database, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone", d.position,
     d.arm_id as "armId", d.right_arm_id as "rightArmId", d.dose_felt as "doseFelt", d.strain, d.patience, d.shed_hairs as "shedHairs", d.shed_counted as "shedCounted",
+    d.came_from as "cameFrom", d.fastened, d.style_days as "styleDays",
     d.started_at as "startedAt", d.washed_at as "washedAt", d.dry80_at as "dry80At", d.dry90_at as "dry90At", d.dry_at as "dryAt",
     d.reveal_at as "revealAt", d.routine_done_at as "routineDoneAt", d.temperature_c as "temperatureC", d.humidity,
     d.wind_ms as "windMs",
@@ -20,13 +21,13 @@ const WASH_DAYS = `
       then json_build_object('kind', d.wear_end_kind, 'at', d.wear_ended_at) end as "wearEnd",
     (select coalesce(json_agg(json_build_object('id', s.id, 'planStepId', s.plan_step_id, 'position', s.position,
         'slot', s.slot, 'status', s.status, ${settingsPairs('s')},
-        'note', s.note, 'startedAt', s.started_at, 'doneAt', s.done_at, 'half', s.half,
+        'note', s.note, 'startedAt', s.started_at, 'doneAt', s.done_at, 'skipReason', s.skip_reason, 'half', s.half,
         'code', case when t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested' then a.code end,
         'planned', s.planned,
         'pauses', (select coalesce(json_agg(json_build_object('id', p.id, 'from', p.paused_at, 'to', p.resumed_at,
             'reason', p.reason) order by p.paused_at, p.id), '[]') from step_pause p where p.wash_step_id = s.id),
         'marks', (select coalesce(json_agg(json_build_object('id', m.id, 'mark', m.mark, 'reason', m.reason,
-            'note', m.note, 'at', m.at) order by m.at, m.id), '[]') from step_mark m where m.wash_step_id = s.id),
+            'note', m.note, 'places', m.places, 'at', m.at) order by m.at, m.id), '[]') from step_mark m where m.wash_step_id = s.id),
         'inHand', (select coalesce(json_object_agg(h.quality, h.value), '{}') from in_hand_reading h
           where h.wash_step_id = s.id),
         'ideas', (select coalesce(json_agg(json_build_object('id', i.id, 'idea', i.idea, 'at', i.at) order by i.at, i.id), '[]')
@@ -41,16 +42,19 @@ const WASH_DAYS = `
       from wash_step s left join arm a on a.id = case when s.half = 'right' then d.right_arm_id else d.arm_id end
       where s.wash_day_id = d.id) as steps,
     (select coalesce(json_agg(json_build_object('id', c.id, 'washDayId', c.wash_day_id, 'stage', c.stage, 'day', c.day,
-        'at', c.at, 'note', c.note, 'rater', c.rater,
+        'part', c.part, 'at', c.at, 'note', c.note, 'rater', c.rater,
         'ratings', (select coalesce(json_agg(json_build_object('outcome', r.outcome, 'zoneId', r.zone_id, 'value', r.value)
             order by r.outcome, r.zone_id), '[]') from reading r where r.check_in_id = c.id and r.obtained = 'rated'),
+        'felt', (select coalesce(json_agg(json_build_object('quality', f.quality, 'zoneId', f.zone_id, 'value', f.value)
+            order by f.quality, f.zone_id), '[]') from felt_reading f where f.check_in_id = c.id),
         'curls', (select coalesce(json_agg(json_build_object('curlId', r.curl_id, 'restingMm', r.value,
             'stretchedMm', u.stretched_mm) order by u.position), '[]')
             from reading r join curl u on u.id = r.curl_id
             where r.check_in_id = c.id and r.outcome = 'resting-length'))
         order by c.at), '[]') from check_in c where c.wash_day_id = d.id) as "checkIns",
     (select coalesce(json_agg(json_build_object('id', e.id, 'washDayId', e.wash_day_id, 'kind', e.kind,
-        'on', e.happened_on, 'note', e.note,
+        'on', e.happened_on, 'note', e.note, 'how', e.how, 'productId', e.product_id, 'dose', e.dose, 'tool', e.tool,
+        'spoiledAt', e.spoiled_at, 'announced', e.announced, 'came', e.came,
         'zoneIds', (select coalesce(json_agg(z.zone_id order by z.zone_id), '[]') from event_zone z where z.event_id = e.id)) order by e.happened_on), '[]')
       from event e where e.wash_day_id = d.id) as events,
     (select coalesce(json_agg(json_build_object('on', o.on_date, 'outdoorHours', o.outdoor_hours,

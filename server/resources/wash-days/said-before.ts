@@ -20,8 +20,6 @@ function subject(tap: HeardTap): Record<string, unknown> | null {
       return { markId: tap.markId };
     case 'idea':
       return { ideaId: tap.ideaId };
-    case 'event':
-      return { eventId: tap.eventId };
     case 'in-hand':
       return { stepId: tap.stepId, quality: tap.quality };
     case 'weighing':
@@ -67,8 +65,36 @@ export class SaidBefore {
     );
   }
 
+  private laterOf(tap: Of<'event'>) {
+    return this.after(tap, 'event', ({ body }) => body).filter(({ eventId }) => eventId === tap.eventId);
+  }
+
+  /** Details of an event that no later tap about it has said again, and whether there is any later one. */
+  ownOfEvent(tap: Of<'event'>) {
+    const {
+      id: _id,
+      at: _at,
+      kind: _kind,
+      eventId: _event,
+      event: _what,
+      on: _on,
+      gone: _gone,
+      ...said
+    } = tap;
+    const later = this.laterOf(tap);
+    const fields = new Set(later.flatMap(Object.keys));
+    return {
+      fields: Object.fromEntries(Object.entries(said).filter(([field]) => !fields.has(field))) as typeof said,
+      overtaken: later.length > 0,
+    };
+  }
+
   /** Whether a later tap about the same has already been heard. */
   overtakes(tap: HeardTap): boolean {
+    if (tap.kind === 'event') {
+      const later = this.laterOf(tap);
+      return later.length > 0 && (tap.gone || later.some(({ gone }) => gone === true));
+    }
     const about = subject(tap);
     if (about === null) return false;
     return this.after(tap, tap.kind, ({ body }) =>
@@ -76,15 +102,19 @@ export class SaidBefore {
     ).includes(true);
   }
 
-  /** What no later tap of the same look has said again: its ratings, and whether its moment, note and rater still count. */
+  /** What no later tap of the same look has said again: its readings, and whether its moment, note and rater still count. */
   ownOf(tap: Of<'rate'>) {
     const later = this.after(tap, 'rate', ({ body }) => body as Partial<Of<'rate'>>).filter(
-      ({ stage, day }) => stage === tap.stage && (day ?? null) === tap.day,
+      ({ stage, day, part }) =>
+        stage === tap.stage && (day ?? null) === tap.day && (part ?? 'first') === tap.part,
     );
     const key = ({ outcome, zoneId }: { outcome: string; zoneId: string | null }) => `${outcome} ${zoneId}`;
     const rated = new Set(later.flatMap(({ ratings }) => (ratings ?? []).map(key)));
+    const word = ({ quality, zoneId }: { quality: string; zoneId: string | null }) => `${quality} ${zoneId}`;
+    const worded = new Set(later.flatMap(({ felt }) => (felt ?? []).map(word)));
     return {
       ratings: tap.ratings.filter((rating) => !rated.has(key(rating))),
+      felt: tap.felt.filter((one) => !worded.has(word(one))),
       overtaken: {
         look: later.length > 0,
         note: later.some(({ note }) => note !== undefined),

@@ -2,6 +2,7 @@ import type { CheckInInput } from '@sabor/contract/check-in';
 import type { Today } from '@sabor/contract/today';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
+import { PLAIN_EVENT } from '@sabor/reading/nothing-told';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
@@ -218,7 +219,7 @@ describe('looks at the hair', () => {
     });
     expect(await at({ stage: 'wet', day: 1 })).toEqual({
       path: 'day',
-      message: 'Days are counted from the finished hair; wet and cast have none.',
+      message: 'Days are counted from the finished hair; earlier check-ins have none.',
     });
     await bench.ask('PATCH', `/api/wash-days/${day.id}`, { revealAt: null });
     expect((await at({}))?.message).toContain('Record first when it was finished');
@@ -247,7 +248,7 @@ describe('looks at the hair', () => {
     const event = { washDayId: day.id, kind: 'wind', on: day.localDate, note: '', zoneIds: [] };
     await bench.ask('PUT', `/api/events/${id}`, event);
     const { body } = await bench.ask<WashDay>('PUT', `/api/events/${id}`, event);
-    expect(body.events).toEqual([{ id, ...event }]);
+    expect(body.events).toEqual([{ ...PLAIN_EVENT, id, ...event }]);
     expect(
       (await bench.ask('PUT', `/api/events/${v7()}`, { ...event, on: '2020-01-01' })).body.fields?.[0]?.path,
     ).toBe('on');

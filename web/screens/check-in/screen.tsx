@@ -1,13 +1,15 @@
-import type { CheckInInput, RatingInput } from '@sabor/contract/check-in';
+import type { CheckInInput, FeltInput, RatingInput } from '@sabor/contract/check-in';
+import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
-import { type Stage, stageLabel } from '@sabor/core/outcomes/stages';
+import { stageLabel } from '@sabor/core/outcomes/stages';
+import { localDate } from '@sabor/core/time/zones';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
-import { useTrial, useWashDay, useWashDayChange, useWearer } from '../../api/queries.ts';
+import { useShelf, useTrial, useWashDay, useWashDayChange, useWearer } from '../../api/queries.ts';
 import { HeadMap, type MapZone } from '../../drawings/head-map.tsx';
 import { valueTint } from '../../drawings/tint.ts';
 import { put } from '../../http/http.ts';
@@ -18,8 +20,10 @@ import { TextField } from '../../ui/inputs.tsx';
 import { fromLocalInput, toLocalInput } from '../../ui/show.ts';
 import { Failed, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
+import { Acts } from '../worn/acts.tsx';
+import { InWords } from '../worn/in-words.tsx';
 import { CurlLengths } from './curl-lengths.tsx';
-import { readStage, usualMoment } from './look.ts';
+import { type Look, readStage, usualMoment } from './look.ts';
 import { OutcomeTabs } from './outcome-tabs.tsx';
 import { RatingPad } from './rating-pad.tsx';
 
@@ -29,6 +33,7 @@ export function CheckInScreen() {
   const day = useWashDay(id);
   const trial = useTrial(day.data?.trialId ?? 'new');
   const wearer = useWearer(day.data?.wearerId ?? 'new');
+  const shelf = useShelf();
   if (day.error && day.isError) return <Failed error={day.error} retry={day.refetch} />;
   if (!look) return <Failed error={new Error('There is no such check-in.')} />;
   if (!day.data || !trial.data || !wearer.data) return <Loading what="the wash day" />;
@@ -38,8 +43,8 @@ export function CheckInScreen() {
       washDay={day.data}
       trial={trial.data}
       wearer={wearer.data}
-      stage={look.stage}
-      n={look.day}
+      products={shelf.data?.products ?? []}
+      look={look}
     />
   );
 }
@@ -51,17 +56,20 @@ function CheckInSheet({
   washDay,
   trial,
   wearer,
-  stage,
-  n,
+  products,
+  look,
 }: {
   washDay: WashDay;
   trial: TrialDetail;
   wearer: Wearer;
-  stage: Stage;
-  n: number | null;
+  products: readonly Product[];
+  look: Look;
 }) {
+  const { stage, day: n, part } = look;
   const say = useSay();
-  const taken = washDay.checkIns.find((known) => known.stage === stage && known.day === n);
+  const taken = washDay.checkIns.find(
+    (known) => known.stage === stage && known.day === n && known.part === part,
+  );
   const fresh = useRef(v7());
   const [outcome, setOutcome] = useState<Outcome>(trial.primary);
   const counting = trial.weights.map(({ zoneId }) => zoneId);
@@ -70,24 +78,29 @@ function CheckInSheet({
   const save = useWashDayChange(washDay.id, (input: CheckInInput) =>
     put<WashDay>(`/check-ins/${input.id}`, input),
   );
-  const tapRatings = (ratings: RatingInput[], words: { note?: string; rater?: string } = {}) =>
+  const tapRatings = (
+    ratings: RatingInput[],
+    words: { note?: string; rater?: string; felt?: FeltInput[] } = {},
+  ) =>
     makeTap(washDay.id, {
       kind: 'rate',
       checkInId: taken?.id ?? fresh.current,
       stage,
       day: n,
+      part,
       lookedAt: at,
       ratings,
       ...words,
     });
-  const send = (part: Pick<CheckInInput, 'curls'> & { at?: string }) =>
+  const send = (to: Pick<CheckInInput, 'curls'> & { at?: string }) =>
     save.mutateAsync({
       id: taken?.id ?? fresh.current,
       washDayId: washDay.id,
       stage,
       day: n,
+      part,
       at,
-      ...part,
+      ...to,
     });
 
   const ratings = (taken?.ratings ?? []).filter((rating) => rating.outcome === outcome);
@@ -137,7 +150,7 @@ function CheckInSheet({
         </Link>{' '}
         · {wearer.name}
       </p>
-      <h1 className="mb-2 text-2xl sm:mb-3 sm:text-3xl">{stageLabel(stage, n)}</h1>
+      <h1 className="mb-2 text-2xl sm:mb-3 sm:text-3xl">{stageLabel(stage, n, part)}</h1>
       <SentLine day={washDay} quiet />
       <OutcomeTabs
         outcome={outcome}
@@ -218,7 +231,25 @@ function CheckInSheet({
           </div>
         </section>
       </div>
-      <div className="mt-8 grid gap-x-12 gap-y-6 border-t border-rule pt-6 lg:grid-cols-2">
+      <div className="mt-8 grid gap-x-12 gap-y-8 border-t border-rule pt-6 lg:grid-cols-2">
+        <InWords
+          trial={trial}
+          wearer={wearer}
+          stage={stage}
+          taken={taken}
+          tell={(felt, words, undo) => {
+            void tapRatings([], { felt });
+            say(words, () => tapRatings([], { felt: undo }));
+          }}
+        />
+        {stage === 'wear' && (
+          <section aria-labelledby="acts" className="space-y-3">
+            <h2 id="acts" className="text-xl">
+              What it needed and what happened
+            </h2>
+            <Acts day={washDay} wearer={wearer} products={products} on={localDate(at, wearer.timeZone)} />
+          </section>
+        )}
         <CurlLengths wearer={wearer} taken={taken} save={(curls) => send({ curls })} />
         <section className="space-y-4" aria-label="When and notes">
           <MomentField

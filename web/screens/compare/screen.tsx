@@ -9,6 +9,7 @@ import { weighedBy } from '@sabor/core/step/weighed';
 import { isCompared } from '@sabor/core/trial/designs';
 import { blocksOfDays } from '@sabor/reading/fairness-runs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
+import { spoiledInWords } from '@sabor/words/felt';
 import { stakesInWords } from '@sabor/words/stakes';
 import { readPrimary } from '@sabor/words/verdict';
 import { lazy, useMemo, useState } from 'react';
@@ -32,6 +33,7 @@ import { LeftOut } from './left-out.tsx';
 import { nightMarks } from './night-marks.ts';
 import { OutcomeTable } from './outcome-table.tsx';
 import { SlipPart, StandingTag } from './slip-part.tsx';
+import { ToldByArm } from './told-by-arm.tsx';
 import { WearAndMoney } from './wear-and-money.tsx';
 import { ZoneDifference } from './zone-difference.tsx';
 
@@ -214,6 +216,13 @@ function ComparisonSheet({
               : 'Described only.'}
           </p>
           <OutcomeTable record={record} comparison={comparison} />
+          {comparison.spoiled.length > 0 && (
+            <ul className="mt-2 text-sm text-mango-deep" aria-label="Left out because it was spoiled">
+              {comparison.spoiled.map((one) => (
+                <li key={`${one.position} ${one.half}`}>{spoiledInWords(one)}</li>
+              ))}
+            </ul>
+          )}
           {comparison.partial.length > 0 && (
             <p className="mt-2 text-sm text-mango-deep">
               Rests on fewer zones than planned:{' '}
@@ -266,6 +275,7 @@ function ComparisonSheet({
           </WhenSeen>
         </section>
         <WearAndMoney trial={trial} record={record} comparison={comparison} />
+        <ToldByArm arms={arms} wearer={wearer} comparison={comparison} />
         <ZoneDifference trial={trial} wearer={wearer} outcome={shown} />
       </div>
 

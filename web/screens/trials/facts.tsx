@@ -35,6 +35,9 @@ export function Facts({ trial }: { trial: TrialDetail }) {
   const limit = outcome.better === 'higher' ? 'from' : 'up to';
   const facts = [
     ['Main result', `${outcome.label}, day ${trial.onDay}`],
+    ...(trial.judgedFrom === null || trial.judgedTo === null
+      ? []
+      : [['Judged between', `${trial.judgedFrom}:00 and ${trial.judgedTo}:00`]]),
     ['Good enough', `${outcome.label.toLowerCase()} ${limit} ${trial.line}`],
     ['Worth switching for', `${trial.matters} ${trial.matters === 1 ? 'point' : 'points'}`],
     ['Wash days', `${trial.washDaysDone} of ${trial.washDays}`],

@@ -17,6 +17,7 @@ import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { Allergies } from './allergies.tsx';
 import { ArmsEditor } from './arms-editor.tsx';
+import { AskedPart } from './asked-part.tsx';
 import { BeforeItStarts } from './before-it-starts.tsx';
 import { DesignPart } from './design-part.tsx';
 import { swapOne } from './follow-up.ts';
@@ -119,6 +120,9 @@ function blank(shortlist: readonly Product[], wearer: Wearer | undefined): Trial
     matters: 1,
     washDays: usualDays(named.length > 2 ? 'walk' : 'complete', Math.max(2, named.length)),
     wearDays: 5,
+    judgedFrom: null,
+    judgedTo: null,
+    asked: [],
     cadenceDays: null,
     looks: 1,
     blind: false,
@@ -142,6 +146,9 @@ const KEPT = [
   'matters',
   'washDays',
   'wearDays',
+  'judgedFrom',
+  'judgedTo',
+  'asked',
   'cadenceDays',
   'looks',
   'blind',
@@ -281,9 +288,25 @@ function PlanSheet({
                 onChange={(x) => set('onDay')(x as number)}
                 error={problem('onDay')}
               />
+              <NumberField
+                label="Not before"
+                unit="o’clock"
+                hint="A check-in of that day outside the hours is kept, not judged."
+                value={value.judgedFrom ?? null}
+                onChange={set('judgedFrom')}
+                error={problem('judgedFrom')}
+              />
+              <NumberField
+                label="Not after"
+                unit="o’clock"
+                value={value.judgedTo ?? null}
+                onChange={set('judgedTo')}
+                error={problem('judgedTo')}
+              />
             </div>
             {wearer && <ZonesThatCount wearer={wearer} value={value} change={change} problem={problem} />}
           </section>
+          <AskedPart value={value} set={set('asked')} problem={problem} />
         </div>
         <aside className="lg:self-start">
           <div className="space-y-6">

@@ -1,5 +1,6 @@
 import type { Air, WashDay } from '@sabor/contract/wash-day';
 import { airOf } from '@sabor/reading/air-of';
+import type { ReactNode } from 'react';
 import { FootBar } from '../../ui/foot-bar.tsx';
 import { AirFields, useAir } from './air-fields.tsx';
 import { AirReading } from './air-reading.tsx';
@@ -10,10 +11,13 @@ export function AirCard({
   day,
   save,
   next,
+  children,
 }: {
   day: WashDay;
   save: (air: Air) => Promise<unknown>;
   next: () => void;
+  /** What else is asked before the first step. */
+  children?: ReactNode;
 }) {
   const { keep, ...fields } = useAir(day);
   return (
@@ -36,6 +40,7 @@ export function AirCard({
         <div className="mt-4 text-xl">
           <AirReading {...airOf({ ...fields.air, air: day.air })} />
         </div>
+        {children}
       </div>
       <FootBar className="grid-cols-3 gap-3 bg-ink pt-4 pb-2">
         <button

@@ -2,7 +2,7 @@ import type { Product } from '@sabor/contract/shelf';
 import type { NewTap } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { IDEAS, type Idea } from '@sabor/core/basin/ideas';
-import { IN_THE_HAND, inHandOf, SHED_SLOTS } from '@sabor/core/basin/in-the-hand';
+import { FELT, feltAtStep, SHED_SLOTS } from '@sabor/core/felt/felt';
 import { TOOLS, type Tool } from '@sabor/core/step/choices';
 import { MARK_REASONS, MARKS, type Mark, type MarkReason } from '@sabor/core/step/marks';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
@@ -35,7 +35,7 @@ type Side = keyof typeof SIDES;
 const DRIED: readonly Slot[] = ['dry', 'half-dry', 'set'];
 const NIGHTLY: readonly Slot[] = ['set', 'protect'];
 const hasHand = (slot: Slot) =>
-  inHandOf(slot).length > 0 || DRIED.includes(slot) || NIGHTLY.includes(slot) || SHED_SLOTS.includes(slot);
+  feltAtStep(slot).length > 0 || DRIED.includes(slot) || NIGHTLY.includes(slot) || SHED_SLOTS.includes(slot);
 
 /** What can be told of a step in one tap, beside doing it: how it felt, what went otherwise, what to try next time. */
 export function Asides(parts: Parts) {
@@ -107,8 +107,8 @@ function Hand({ step, day, daysSince, tell }: Parts) {
     <div className="space-y-3">
       {NIGHTLY.includes(step.slot) && <Tonight day={day} tell={tell} />}
       {DRIED.includes(step.slot) && <HowDry step={step} day={day} tell={tell} />}
-      {inHandOf(step.slot).map((quality) => {
-        const { label, words } = IN_THE_HAND[quality];
+      {feltAtStep(step.slot).map((quality) => {
+        const { label, words } = FELT[quality];
         const now = step.inHand[quality] ?? null;
         const say = (value: number | null): NewTap => ({
           kind: 'in-hand',

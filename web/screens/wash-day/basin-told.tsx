@@ -1,9 +1,9 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { IDEAS } from '@sabor/core/basin/ideas';
-import { IN_THE_HAND, type InHand } from '@sabor/core/basin/in-the-hand';
 import { minutesSpent, unpausedMs } from '@sabor/core/basin/minutes';
 import { gramsUsed } from '@sabor/core/basin/stable-reading';
+import { FELT, type Felt } from '@sabor/core/felt/felt';
 import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/step/marks';
 import { SLOTS } from '@sabor/core/step/slots';
 import { useState } from 'react';
@@ -20,9 +20,8 @@ const pauseText = ({ from, to, reason }: WashStep['pauses'][number]) => {
 function toldOf(step: WashStep): string[] {
   const used = gramsUsed(step.weighed.before, step.weighed.after);
   return [
-    ...(Object.entries(step.inHand) as [InHand, number][]).map(
-      ([quality, value]) =>
-        `${IN_THE_HAND[quality].label.toLowerCase()}: ${IN_THE_HAND[quality].words[value]}`,
+    ...(Object.entries(step.inHand) as [Felt, number][]).map(
+      ([quality, value]) => `${FELT[quality].label.toLowerCase()}: ${FELT[quality].words[value]}`,
     ),
     ...(used && 'grams' in used ? [`weighed: ${used.grams.toFixed(1)} g used`] : []),
     ...step.pauses

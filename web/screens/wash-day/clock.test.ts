@@ -17,6 +17,7 @@ const step = (id: string, to: Partial<WashStep> = {}): WashStep => ({
   note: '',
   startedAt: null,
   doneAt: null,
+  skipReason: null,
   half: null,
   planned: null,
   code: null,

@@ -18,6 +18,7 @@ import { ReasonDialog } from '../../ui/reason-dialog.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { ABANDONING, useAbandon } from './abandon.ts';
 import { AirCard } from './air-card.tsx';
+import { BeforeWash } from './before-wash.tsx';
 import { cautionsOf } from './cautions-of.ts';
 import { useClocks } from './clock.ts';
 import { daysSinceDetangle } from './days-since-detangle.ts';
@@ -138,7 +139,9 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
             day={day}
             save={(air) => makeTap(day.id, { kind: 'day', set: air })}
             next={() => go(waiting ? steps.indexOf(waiting) : 0)}
-          />
+          >
+            <BeforeWash day={day} trial={trial} timeZone={wearer.timeZone} tell={tell} />
+          </AirCard>
         ) : step ? (
           <StepCard
             key={step.id}

@@ -2,6 +2,8 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
+import { SLOTS } from '@sabor/core/step/slots';
+import { isForLater } from '@sabor/core/step/step';
 import { weighedBy } from '@sabor/core/step/weighed';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { Link } from 'react-router';
@@ -37,14 +39,14 @@ const STATUS = {
   abandoned: { label: 'abandoned', tone: 'due' },
 } as const;
 
-/** A refresh that is planned for this wear and not done yet, with the side it falls to. */
-function RefreshDue({ day }: { day: WashDay }) {
-  const waiting = day.steps.filter(({ slot, status }) => slot === 'refresh' && status === 'waiting');
+/** Steps that are planned for a day worn and not done yet, with the side they fall to. */
+function LaterSteps({ day }: { day: WashDay }) {
+  const waiting = day.steps.filter((step) => step.status === 'waiting' && isForLater(step));
   if (waiting.length === 0) return null;
   return (
     <section aria-labelledby="refresh-due" className="border-l-4 border-mango pl-4">
       <h2 id="refresh-due" className="text-xl">
-        Refresh, when its day comes
+        When their day comes
       </h2>
       {waiting.map((step) => (
         <p key={step.id}>
@@ -52,7 +54,9 @@ function RefreshDue({ day }: { day: WashDay }) {
             className="font-semibold underline underline-offset-4"
             to={`/wash-days/${day.id}?step=${step.id}`}
           >
-            {step.half ? `Refresh the ${step.half} half` : 'Refresh'}
+            {SLOTS[step.slot].label}
+            {step.half ? `, ${step.half} half` : ''}
+            {typeof step.extra.wearDay === 'number' ? `: day ${step.extra.wearDay}` : ''}
           </Link>
         </p>
       ))}
@@ -123,13 +127,13 @@ export function DayPage({
             <DayFigures day={day} daysSince={daysSinceDetangle(day, trial)} products={products} />
           </div>
           <div className="space-y-8">
-            {open && <RefreshDue day={day} />}
+            {open && <LaterSteps day={day} />}
             {DESIGNS[trial.design].seeks === 'dose' && (
               <DoseFelt day={day} open={open} change={change.mutateAsync} />
             )}
             <Guess day={day} trial={trial} />
             <Looks day={day} trial={trial} wearer={wearer} open={open} />
-            <Events day={day} wearer={wearer} open={open} />
+            <Events day={day} wearer={wearer} products={products} open={open} />
             <WearEnding day={day} trial={trial} open={open} />
             <BasinTold day={day} products={products} open={open} />
           </div>

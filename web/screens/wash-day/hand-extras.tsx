@@ -2,7 +2,7 @@ import type { NewTap } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { DRY_STOPS } from '@sabor/core/basin/take-down';
 import { SHED_A_DAY, SHED_VERDICTS, shedSinceDetangle } from '@sabor/core/hair/measured/shed';
-import { EVENTS, type EventKind } from '@sabor/core/outcomes/events';
+import { EVENTS, eventsOf } from '@sabor/core/outcomes/events';
 import { localToday } from '@sabor/core/time/today';
 import { v7 } from 'uuid';
 import { chip } from './big.ts';
@@ -107,9 +107,7 @@ export function Shed({ day, daysSince, tell }: { day: WashDay; daysSince: number
   );
 }
 
-const NIGHTS = (Object.keys(EVENTS) as EventKind[]).filter(
-  (kind) => EVENTS[kind].good || kind === 'bonnet-missed',
-);
+const NIGHTS = eventsOf('night');
 
 /** What protects the hair this night; each night of a set that dries for days is asked for by itself. */
 export function Tonight({ day, tell }: { day: WashDay; tell: Tell }) {

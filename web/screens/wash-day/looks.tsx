@@ -4,8 +4,10 @@ import type { Wearer } from '@sabor/contract/wearer';
 import { dayNumber } from '@sabor/core/outcomes/day-number';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import { type Stage, stageLabel } from '@sabor/core/outcomes/stages';
+import { PARTS_OF_DAY, type PartOfDay, type Stage, stageLabel } from '@sabor/core/outcomes/stages';
 import { localDate } from '@sabor/core/time/zones';
+import { keysOf } from '@sabor/core/vocabulary';
+import { counted } from '@sabor/words/numbers';
 import { useSettings } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { airLine } from '../weather/air-words.ts';
@@ -13,10 +15,13 @@ import { airLine } from '../weather/air-words.ts';
 interface Look {
   stage: Stage;
   day: number | null;
+  part: PartOfDay;
 }
 
-export const lookPath = (washDayId: string, { stage, day }: Look) =>
-  `/wash-days/${washDayId}/look/${stage === 'wear' ? `day-${day}` : stage}`;
+/** A check-in as an address names it. */
+const named = ({ stage, day, part }: Look) =>
+  stage === 'wear' ? `day-${day}${part === 'first' ? '' : `-${part}`}` : stage;
+export const lookPath = (washDayId: string, look: Look) => `/wash-days/${washDayId}/look/${named(look)}`;
 
 /** Every look at this wash day's hair: those taken, the one that is due, and those still to come or missed. */
 export function Looks({
@@ -36,12 +41,20 @@ export function Looks({
     day.revealAt === null ? 0 : (dayOfWear(localDate(day.revealAt, wearer.timeZone), today) ?? 0);
   const last = Math.max(trial.wearDays, ...day.checkIns.map((checkIn) => checkIn.day ?? 0));
   const looks: Look[] = [
-    { stage: 'wet', day: null },
-    { stage: 'cast', day: null },
-    ...Array.from({ length: last }, (_, i) => ({ stage: 'wear' as const, day: i + 1 })),
+    ...(['before', 'wet', 'cast'] as const).map((stage): Look => ({ stage, day: null, part: 'first' })),
+    ...Array.from({ length: last }, (_, i) => i + 1).flatMap((n) =>
+      keysOf(PARTS_OF_DAY)
+        .filter(
+          (part) => part === 'first' || day.checkIns.some((known) => known.day === n && known.part === part),
+        )
+        .map((part): Look => ({ stage: 'wear', day: n, part })),
+    ),
   ];
   const weights = new Map(trial.weights.map(({ zoneId, weight }) => [zoneId, weight]));
-  const isDue = (look: Look) => (look.stage === 'wear' ? look.day === reached : day.revealAt === null);
+  const isDue = (look: Look) =>
+    look.stage === 'wear'
+      ? look.day === reached && look.part === 'first'
+      : look.stage !== 'before' && day.revealAt === null;
   const shot = (look: Look) =>
     day.photographs.filter(
       ({ stage, day: n, size, received }) => stage === look.stage && n === look.day && received >= size,
@@ -55,7 +68,7 @@ export function Looks({
       <ol className="mt-2">
         {looks.map((look) => {
           const taken = day.checkIns.find(
-            (checkIn) => checkIn.stage === look.stage && checkIn.day === look.day,
+            (known) => known.stage === look.stage && known.day === look.day && known.part === look.part,
           );
           const primary = taken
             ? dayNumber(
@@ -64,7 +77,7 @@ export function Looks({
               )
             : null;
           const may = open && (look.stage !== 'wear' || look.day! <= reached);
-          const label = stageLabel(look.stage, look.day);
+          const label = stageLabel(look.stage, look.day, look.part);
           const verb = taken ? 'Change' : isDue(look) ? 'Check in' : 'Add';
           return (
             <li
@@ -74,7 +87,7 @@ export function Looks({
               <span className="w-36 font-semibold">{label}</span>
               <span className="flex-1 text-soft">
                 {taken
-                  ? `${taken.ratings.length} ratings${taken.curls.length ? `, ${taken.curls.length} curls` : ''}${primary === null ? '' : ` · ${OUTCOMES[trial.primary].label.toLowerCase()} ${primary.toFixed(1)}`}`
+                  ? `${counted(taken.ratings.length, 'rating')}${taken.felt.length ? `, ${taken.felt.length} in words` : ''}${taken.curls.length ? `, ${taken.curls.length} curls` : ''}${primary === null ? '' : ` · ${OUTCOMES[trial.primary].label.toLowerCase()} ${primary.toFixed(1)}`}`
                   : look.stage === 'wear' && look.day! > reached
                     ? day.revealAt === null
                       ? 'once the hair is finished'
@@ -84,10 +97,10 @@ export function Looks({
                       : 'not taken'}
                 {taken?.air && <span className="block text-sm">{airLine(taken.air, settings)}</span>}
               </span>
-              {(may || shot(look) > 0) && (
+              {look.stage !== 'before' && look.part === 'first' && (may || shot(look) > 0) && (
                 <ButtonLink
                   look="quiet"
-                  to={`/wash-days/${day.id}/photographs/${look.stage === 'wear' ? `day-${look.day}` : look.stage}`}
+                  to={`/wash-days/${day.id}/photographs/${named({ ...look, part: 'first' })}`}
                   aria-label={`Photographs: ${label}${shot(look) ? `, ${shot(look)} taken` : ''}`}
                 >
                   {shot(look) === 0 ? 'Photographs' : `${shot(look)} photographs`}
@@ -106,6 +119,22 @@ export function Looks({
           );
         })}
       </ol>
+      {open && reached > 0 && (
+        <p className="mt-2 flex flex-wrap gap-x-4">
+          <span className="py-2 text-soft">Another check-in today:</span>
+          {keysOf(PARTS_OF_DAY)
+            .filter((part) => part !== 'first')
+            .map((part) => (
+              <ButtonLink
+                key={part}
+                look="quiet"
+                to={lookPath(day.id, { stage: 'wear', day: reached, part })}
+              >
+                {PARTS_OF_DAY[part].label}
+              </ButtonLink>
+            ))}
+        </p>
+      )}
     </section>
   );
 }

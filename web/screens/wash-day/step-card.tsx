@@ -3,8 +3,10 @@ import type { NewTap, StepSet } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { unpausedMs } from '@sabor/core/basin/minutes';
 import { departures } from '@sabor/core/step/departures';
+import { SKIP_REASONS, type SkipReason } from '@sabor/core/step/marks';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { weighedBy } from '@sabor/core/step/weighed';
+import { keysOf } from '@sabor/core/vocabulary';
 import { doseInWords } from '@sabor/words/dose';
 import { departureInWords, stepInWords } from '@sabor/words/step';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
@@ -12,7 +14,7 @@ import { v7 } from 'uuid';
 import { useVoice } from '../../api/voice.ts';
 import { FootBar } from '../../ui/foot-bar.tsx';
 import { Asides } from './asides.tsx';
-import { big } from './big.ts';
+import { big, chip } from './big.ts';
 import { clockMinutes, type RunningStep } from './clock.ts';
 import { TakeDownStop } from './take-down-stop.tsx';
 import { Timer } from './timer.tsx';
@@ -62,6 +64,12 @@ export function StepCard({
   takeOut: (() => void) | null;
 }) {
   const [changing, setChanging] = useState(false);
+  const [skipping, setSkipping] = useState(false);
+  const skip = (skipReason: SkipReason) =>
+    settle(
+      { status: 'skipped', doneAt: null, skipReason },
+      `${slot.label}: skipped, ${SKIP_REASONS[skipReason].label}.`,
+    );
   const slot = SLOTS[step.slot];
   const product = products.find(({ id }) => id === step.productId);
   const minutes = clockMinutes(step);
@@ -216,6 +224,7 @@ export function StepCard({
         </Suspense>
       ) : (
         <FootBar className="grid-cols-3 gap-3 bg-ink pt-4 pb-2">
+          {skipping && <SkipReasons skip={skip} />}
           {wouldDepart.length > 0 && (
             <p id="would-depart" className="col-span-3 text-lg leading-snug text-amber">
               If done now: {wouldDepart.join(' ')}
@@ -227,7 +236,7 @@ export function StepCard({
             aria-describedby={wouldDepart.length > 0 ? 'would-depart' : undefined}
             onClick={accept}
           >
-            {step.status === 'done' ? 'Keep it, go on' : 'Done'}
+            {step.status === 'done' ? 'Keep it, go on' : doneLabel(step, timed().minutes)}
           </button>
           <button type="button" className={`${big} border-2 border-paper/60`} onClick={back}>
             Back
@@ -235,9 +244,10 @@ export function StepCard({
           <button
             type="button"
             className={`${big} border-2 border-paper/60`}
-            onClick={() => settle({ status: 'skipped', doneAt: null }, `${slot.label}: skipped.`)}
+            aria-expanded={skipping}
+            onClick={() => setSkipping(!skipping)}
           >
-            Skip
+            Skip …
           </button>
           <button
             type="button"
@@ -251,6 +261,29 @@ export function StepCard({
     </section>
   );
 }
+
+/** What Done will store of the minutes: what its clock ran, beside what was planned. */
+function doneLabel(step: WashStep, ran: number | undefined): string {
+  if (step.status !== 'waiting' || step.minutes === null) return 'Done';
+  const minutes = (x: number) => `${Number(x.toFixed(x < 10 ? 1 : 0))} min`;
+  return ran === undefined
+    ? 'Done · minutes not timed'
+    : `Done · ${minutes(ran)} (plan ${Number(step.minutes.toFixed(1))})`;
+}
+
+/** Why a step is skipped: the tap that says why is the one that skips. */
+const SkipReasons = ({ skip }: { skip: (reason: SkipReason) => void }) => (
+  <fieldset className="col-span-3">
+    <legend className="mb-1 text-lg">Skip it, because:</legend>
+    <div className="flex flex-wrap gap-2">
+      {keysOf(SKIP_REASONS).map((reason) => (
+        <button key={reason} type="button" className={chip} onClick={() => skip(reason)}>
+          {SKIP_REASONS[reason].label}
+        </button>
+      ))}
+    </div>
+  </fieldset>
+);
 
 /** Which half, so large and so far to its side that it cannot be taken for the other. */
 function HalfBand({ half }: { half: 'left' | 'right' }) {

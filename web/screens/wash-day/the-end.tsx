@@ -3,6 +3,7 @@ import type { NewTap } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { EFFORT, type Effort } from '@sabor/core/basin/effort';
 import { SLOTS } from '@sabor/core/step/slots';
+import { isForLater } from '@sabor/core/step/step';
 import { Link } from 'react-router';
 import { FootBar } from '../../ui/foot-bar.tsx';
 import { big, chip } from './big.ts';
@@ -27,8 +28,8 @@ export function TheEnd({
   goTo: (step: WashStep) => void;
 }) {
   const left = day.steps.filter((step) => step.status === 'waiting');
-  const waiting = left.filter(({ slot }) => slot !== 'refresh');
-  const later = left.filter(({ slot }) => slot === 'refresh');
+  const waiting = left.filter((step) => !isForLater(step));
+  const later = left.filter(isForLater);
   const scale = (field: Effort) => (
     <fieldset className="mt-4">
       <legend className="text-xl">{EFFORT[field].label}:</legend>
@@ -83,7 +84,10 @@ export function TheEnd({
           </div>
         )}
         {later.length > 0 && (
-          <p className="mt-4 text-lg">The refresh waits for its day; the wash day’s page takes you to it.</p>
+          <p className="mt-4 text-lg">
+            {later.map(({ slot }) => SLOTS[slot].label).join(', ')}: waits for its day; the wash day’s page
+            takes you there.
+          </p>
         )}
         {scale('strain')}
         {scale('patience')}
