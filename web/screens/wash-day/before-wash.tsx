@@ -3,15 +3,17 @@ import type { NewTap } from '@sabor/contract/taps';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { CAME_FROM, FASTENED } from '@sabor/core/basin/came-from';
-import { FELT, feltAtStage } from '@sabor/core/felt/felt';
+import { FELT, type Felt, feltAtStage } from '@sabor/core/felt/felt';
 import { keysOf } from '@sabor/core/vocabulary';
 import { lastSeen } from '@sabor/reading/before-wash';
 import { v7 } from 'uuid';
 import { FiveWords } from '../../ui/five-words.tsx';
 import { showTime } from '../../ui/show.ts';
-import { chip } from './big.ts';
+import { chip, small } from './big.ts';
 
-const ASKED = feltAtStage('before');
+/** Asked of everybody; the rest is one tap away. */
+const FIRST: readonly Felt[] = ['moisture', 'feel', 'tangles', 'build-up'];
+const MORE = feltAtStage('before').filter((quality) => !FIRST.includes(quality));
 const DAYS = [1, 2, 3, 5, 7, 14] as const;
 
 /** How the hair comes to the wash: in five words each, taken over from that day's last check-in in one tap. */
@@ -67,6 +69,26 @@ export function BeforeWash({
       </div>
     </fieldset>
   );
+  const reading = (quality: Felt) => {
+    const { label, words } = FELT[quality];
+    const now = wordOf(quality);
+    return (
+      <FiveWords
+        key={quality}
+        label={label}
+        words={words}
+        value={now}
+        chip={small}
+        choose={(value, word) =>
+          tell(
+            rate([{ quality, zoneId: null, value }]),
+            `${label}: ${value === null ? 'taken back' : word}.`,
+            rate([{ quality, zoneId: null, value: now }]),
+          )
+        }
+      />
+    );
+  };
   return (
     <section aria-labelledby="before" className="mt-6 space-y-3">
       <h2 id="before" className="text-3xl">
@@ -90,26 +112,7 @@ export function BeforeWash({
             .join(', ')}
         </button>
       )}
-      {ASKED.map((quality) => {
-        const { label, words } = FELT[quality];
-        const now = wordOf(quality);
-        return (
-          <FiveWords
-            key={quality}
-            label={label}
-            words={words}
-            value={now}
-            chip={chip}
-            choose={(value, word) =>
-              tell(
-                rate([{ quality, zoneId: null, value }]),
-                `${label}: ${value === null ? 'taken back' : word}.`,
-                rate([{ quality, zoneId: null, value: now }]),
-              )
-            }
-          />
-        );
-      })}
+      {FIRST.map(reading)}
       {pick('cameFrom', 'It comes out of', CAME_FROM)}
       {day.cameFrom !== null && day.cameFrom !== 'loose' && (
         <>
@@ -138,6 +141,12 @@ export function BeforeWash({
           </fieldset>
         </>
       )}
+      <details>
+        <summary className="min-h-11 cursor-pointer py-2 text-lg font-semibold">
+          More of it ({MORE.length})
+        </summary>
+        <div className="space-y-3">{MORE.map(reading)}</div>
+      </details>
     </section>
   );
 }

@@ -31,7 +31,7 @@ const TOUCH_TOOLS: readonly Tool[] = ['fingers', 'brush', 'pick', 'scarf', 'clip
 const HOW = (kind: EventKind) => Object.entries(eventOf(kind).as ?? {});
 
 /** Products that are likely to be at hand for a touch-up: what stays in the hair on this day, and edge products. */
-function likely(day: WashDay, products: readonly Product[]): Product[] {
+function likely(day: WashDay, products: readonly Product[], chosen: string | null): Product[] {
   const used = new Set(
     day.steps.flatMap(({ slot, status, productId, code }) =>
       SLOTS[slot].stays && status === 'done' && productId !== null && code === null ? [productId] : [],
@@ -39,7 +39,9 @@ function likely(day: WashDay, products: readonly Product[]): Product[] {
   );
   return products.filter(
     ({ id, roles, archivedAt }) =>
-      used.has(id) || (archivedAt === null && (roles.includes('edge') || roles.includes('spray'))),
+      id === chosen ||
+      used.has(id) ||
+      (archivedAt === null && (roles.includes('edge') || roles.includes('spray'))),
   );
 }
 
@@ -114,7 +116,7 @@ export function Acts({
             key={event.id}
             event={event}
             wearer={wearer}
-            products={likely(day, products)}
+            products={likely(day, products, event.productId)}
             change={(to) => change(event, to)}
           />
         ))}

@@ -49,7 +49,11 @@ export function EventZones({
         value={one}
         onChange={(e) => e.target.value && save([e.target.value])}
       >
-        <option value="">one zone …</option>
+        <option value="">
+          {event.zoneIds.length > 1 && !halves.some((which) => same(side(which)))
+            ? `${event.zoneIds.length} zones`
+            : 'one zone …'}
+        </option>
         {wearer.zones.map((zone) => (
           <option key={zone.id} value={zone.id}>
             {zoneLabel(zone).toLowerCase()}
