@@ -11,6 +11,7 @@ import type { Felt } from '@sabor/core/felt/felt';
 import { type EventKind, eventOf } from '@sabor/core/outcomes/events';
 import { STAKES } from '@sabor/core/shelf/products';
 import { measured } from '@sabor/core/step/departures';
+import { isChange } from '@sabor/core/step/marks';
 import type { StepSettings } from '@sabor/core/step/settings';
 import { settingsOf } from '@sabor/core/step/step';
 import { type Weighed, weighedBy } from '@sabor/core/step/weighed';
@@ -45,7 +46,7 @@ function runStep(step: WashStep, as: StepSettings, planned: boolean, weighed: We
     settings: measured(settingsOf(as), weighed),
     code: step.code,
     planned: planned || plan === null ? null : measured(settingsOf(plan), weighed),
-    marks: planned ? [] : [...new Set(step.marks.map(({ mark }) => mark))],
+    marks: planned ? [] : [...new Set(step.marks.map(({ mark }) => mark))].filter(isChange),
   };
 }
 

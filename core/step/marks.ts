@@ -34,6 +34,10 @@ export type MarkReason = KeyOf<typeof MARK_REASONS>;
 /** Marks of how the amount turned out; they can be for places. */
 export const AMOUNT_MARKS = ['too-much', 'too-little', 'little-enough'] as const satisfies readonly Mark[];
 
+/** Whether a mark says how a step went otherwise; else it judges what was done, which is an outcome. */
+export const isChange = (mark: Mark): boolean =>
+  mark !== 'disliked' && !(AMOUNT_MARKS as readonly Mark[]).includes(mark);
+
 /** Why a step was skipped; one without a reason is not known to be meant. */
 export const SKIP_REASONS = {
   'not-needed': { label: 'not needed' },

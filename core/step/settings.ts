@@ -30,6 +30,8 @@ export type Setting = {
   slots?: readonly Slot[];
   /** It belongs in the shortest telling of a step. */
   brief?: boolean;
+  /** Seldom set, everywhere or in these slots: forms keep it one tap away. */
+  rare?: true | readonly Slot[];
 } & (
   | { kind: 'product' | 'dose' | 'tick' | 'mix' }
   | { kind: 'number'; unit: string; units?: string; least: number; most: number; whole?: boolean }
@@ -127,6 +129,7 @@ export const SETTINGS = {
     slots: PLACED,
   },
   minutesMost: {
+    rare: true,
     label: 'Minutes, at most',
     noun: 'most minutes',
     kind: 'number',
@@ -138,6 +141,7 @@ export const SETTINGS = {
     slots: [...SOAKED, 'leave-in', ...DRIED],
   },
   wearDay: {
+    rare: true,
     label: 'On day worn',
     noun: 'day worn',
     kind: 'number',
@@ -170,6 +174,7 @@ export const SETTINGS = {
     slots: ['cleanse', 'condition', 'leave-in', 'refresh'],
   },
   waterBy: {
+    rare: true,
     label: 'Water by eye',
     kind: 'choice',
     stored: 'extra',
@@ -183,6 +188,7 @@ export const SETTINGS = {
     slots: ['cleanse', 'condition', 'leave-in', 'hold', 'refresh'],
   },
   misted: {
+    rare: true,
     label: 'Misted section by section',
     kind: 'tick',
     stored: 'extra',
@@ -224,6 +230,7 @@ export const SETTINGS = {
     slots: ['treat', 'condition', 'rinse', 'leave-in'],
   },
   sectionSize: {
+    rare: ['leave-in', 'emollient', 'hold', 'second-coat'],
     label: 'Size of a section',
     noun: 'section size',
     said: 'sections %',
@@ -254,6 +261,7 @@ export const SETTINGS = {
     slots: ['cleanse', ...STYLED, 'dry'],
   },
   layers: {
+    rare: true,
     label: 'Layers in the order',
     kind: 'choice',
     stored: 'extra',
@@ -262,6 +270,7 @@ export const SETTINGS = {
     slots: [...STYLED, 'separate'],
   },
   rods: {
+    rare: ['hold', 'edges'],
     label: 'Rods',
     kind: 'several',
     stored: 'extra',
@@ -270,7 +279,8 @@ export const SETTINGS = {
     slots: SHAPED,
   },
   rodMm: {
-    label: 'Rods, measured',
+    rare: true,
+    label: 'Rod width',
     noun: 'rod width',
     kind: 'number',
     stored: 'extra',
@@ -281,6 +291,7 @@ export const SETTINGS = {
     slots: SHAPED,
   },
   coiledOver: {
+    rare: ['hold', 'edges'],
     label: 'Coiled over',
     kind: 'choice',
     stored: 'extra',
@@ -289,6 +300,7 @@ export const SETTINGS = {
     slots: SHAPED,
   },
   pull: {
+    rare: ['hold', 'edges'],
     label: 'Tension',
     kind: 'choice',
     stored: 'extra',
@@ -302,6 +314,7 @@ export const SETTINGS = {
     slots: [...SHAPED, 'edges'],
   },
   endsDone: {
+    rare: ['hold', 'edges'],
     label: 'Ends',
     noun: 'ends',
     said: 'ends %',
@@ -319,6 +332,7 @@ export const SETTINGS = {
     slots: SHAPED,
   },
   lift: {
+    rare: true,
     label: 'Root lift',
     kind: 'choice',
     stored: 'extra',
@@ -331,7 +345,7 @@ export const SETTINGS = {
     },
     slots: ['technique', 'dry', 'set', 'separate'],
   },
-  pinned: { label: 'Pinned', kind: 'tick', stored: 'extra', held: 'same', slots: SHAPED },
+  pinned: { rare: true, label: 'Pinned', kind: 'tick', stored: 'extra', held: 'same', slots: SHAPED },
   turning: {
     label: 'Coils turn',
     kind: 'choice',
@@ -361,6 +375,7 @@ export const SETTINGS = {
     slots: ['dry'],
   },
   celsius: {
+    rare: true,
     label: 'Temperature',
     kind: 'number',
     stored: 'extra',
@@ -371,6 +386,7 @@ export const SETTINGS = {
     slots: ['technique', 'dry', 'set', 'refresh'],
   },
   offScalp: {
+    rare: true,
     label: 'Held off the scalp',
     kind: 'tick',
     stored: 'extra',
@@ -378,6 +394,7 @@ export const SETTINGS = {
     slots: ['dry', 'technique'],
   },
   takeDown: {
+    rare: true,
     label: 'Taken down',
     kind: 'choice',
     stored: 'extra',
@@ -495,6 +512,12 @@ export const settingsFor = (slot: Slot): SettingKey[] =>
     const { slots }: Setting = SETTINGS[key];
     return slots === undefined || slots.includes(slot);
   });
+
+/** Whether forms keep a setting of a slot one tap away. */
+export function isRare(key: SettingKey, slot: Slot): boolean {
+  const { rare = [] }: Setting = SETTINGS[key];
+  return rare === true || rare.includes(slot);
+}
 
 /** A sentence against an extra setting's value, or null when it can stand. */
 export function extraProblem(key: ExtraKey, value: unknown): string | null {

@@ -6,6 +6,7 @@ import type { StepSettings } from '@sabor/core/step/settings';
 import {
   type ExtraValue,
   isCommon,
+  isRare,
   SETTINGS,
   type Setting,
   type SettingKey,
@@ -15,6 +16,7 @@ import {
   withSetting,
 } from '@sabor/core/step/settings';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
+import { useState } from 'react';
 import { ChoiceField, NumberField, TicksField } from './inputs.tsx';
 import { MixField } from './mix-field.tsx';
 
@@ -130,22 +132,38 @@ export function StepSettingsFields<S extends StepSettings>({
   hideProduct?: boolean;
 }) {
   const takesProduct = SLOTS[slot].product && !hideProduct;
+  const problemOf = (key: SettingKey) => (path: string) =>
+    problem(`${isCommon(key) ? key : `extra.${key}`}${path}`);
+  const keys = settingsFor(slot).filter((key) => {
+    const { kind } = SETTINGS[key];
+    return takesProduct || (kind !== 'product' && kind !== 'dose');
+  });
+  // One that was set, or is wrong, stays in sight; so does one that is emptied again while it is worked on.
+  const [seen] = useState(() => new Set<SettingKey>());
+  for (const key of keys) if ((settingValue(step, key) ?? null) !== null || problemOf(key)('')) seen.add(key);
+  const rare = keys.filter((key) => isRare(key, slot) && !seen.has(key));
+  const grid = 'grid gap-x-4 gap-y-3 sm:grid-cols-2 lg:grid-cols-3';
+  const field = (key: SettingKey) => (
+    <SettingField
+      key={key}
+      of={key}
+      products={productChoices(products, slot, step.productId)}
+      value={settingValue(step, key)}
+      onChange={(to) => onChange(withSetting(step, key, to))}
+      problem={problemOf(key)}
+    />
+  );
   return (
-    <div className="grid gap-x-4 gap-y-3 sm:grid-cols-2 lg:grid-cols-3">
-      {settingsFor(slot).map((key) => {
-        const { kind } = SETTINGS[key];
-        if ((kind === 'product' || kind === 'dose') && !takesProduct) return null;
-        return (
-          <SettingField
-            key={key}
-            of={key}
-            products={productChoices(products, slot, step.productId)}
-            value={settingValue(step, key)}
-            onChange={(to) => onChange(withSetting(step, key, to))}
-            problem={(path) => problem(`${isCommon(key) ? key : `extra.${key}`}${path}`)}
-          />
-        );
-      })}
+    <div className="space-y-3">
+      <div className={grid}>{keys.filter((key) => !rare.includes(key)).map(field)}</div>
+      {rare.length > 0 && (
+        <details>
+          <summary className="min-h-10 cursor-pointer py-2 text-sm font-semibold">
+            More settings ({rare.length})
+          </summary>
+          <div className={grid}>{rare.map(field)}</div>
+        </details>
+      )}
     </div>
   );
 }

@@ -15,14 +15,17 @@ const Say = createContext<(text: string, undo?: () => unknown) => void>(() => {}
 /** Says what was done, with the way back where there is one. */
 export const useSay = () => useContext(Say);
 
+/** When a first page has what it needs, ms. */
+const SETTLED = 3000;
 const load = () => import('./messages.tsx');
 const Messages = lazy(async () => ({ default: (await load()).Messages }));
 
 export function UndoProvider({ children }: { children: ReactNode }) {
   const [said, setSaid] = useState<Said[]>([]);
-  // No first page says anything, but the first message must not wait for the server.
+  // No first page says anything, and the first message must not wait for the server: fetched when the page has settled.
   useEffect(() => {
-    load().catch(() => {});
+    const later = setTimeout(() => load().catch(() => {}), SETTLED);
+    return () => clearTimeout(later);
   }, []);
   const say = useCallback((text: string, undo?: () => unknown) => {
     // What can still be undone stays until its time is over; words alone give way to the next.

@@ -1,5 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
+import { PLAIN_EVENT } from '@sabor/reading/nothing-told';
 import { describe, expect, it } from 'vitest';
 import { nightMarks } from './night-marks.ts';
 import { zoneDifferences } from './zone-differences.ts';
@@ -20,7 +21,7 @@ const day = (armId: string, to: object = {}) => ({
 const trial = (...washDayRecords: object[]) =>
   ({ arms: [{ id: 'a' }, { id: 'b' }], onDay: 1, washDayRecords }) as unknown as TrialDetail;
 const sideOf = (zone: string) => (zone.endsWith('right') ? 'right' : 'left');
-const wearer = { timeZone: 'UTC' } as Wearer;
+const wearer = { timeZone: 'UTC', zones: [] as Wearer['zones'], curls: [] as Wearer['curls'] } as Wearer;
 
 describe('differences by zone', () => {
   it('are arm b’s mean less arm a’s, where both were rated', () => {
@@ -76,7 +77,7 @@ describe('differences by zone of a half-head', () => {
 });
 
 describe('marks under the wear curve', () => {
-  const event = (kind: string, on: string) => ({ kind, on });
+  const event = (kind: string, on: string, to: object = {}) => ({ ...PLAIN_EVENT, kind, on, ...to });
 
   it('count events by day of wear and arm', () => {
     const marks = nightMarks(
@@ -101,7 +102,33 @@ describe('marks under the wear curve', () => {
 
   it('count days on the wearer’s own calendar', () => {
     const late = day('a', { revealAt: '2026-03-10T23:30:00Z', events: [event('wind', '2026-03-11')] });
-    expect(nightMarks(trial(late), { timeZone: 'Asia/Tokyo' } as Wearer)[0]!.day).toBe(1);
+    expect(nightMarks(trial(late), { ...wearer, timeZone: 'Asia/Tokyo' } as Wearer)[0]!.day).toBe(1);
     expect(nightMarks(trial(late), wearer)[0]!.day).toBe(2);
+  });
+
+  it('stand on the side they were on, and leave out what needed nothing or did not happen', () => {
+    const halves = day('a', {
+      rightArmId: 'b',
+      events: [
+        event('edges', '2026-03-11', { zoneIds: ['zr'] }),
+        event('covered', '2026-03-11', { zoneIds: ['zl'] }),
+        event('rain', '2026-03-11'),
+        event('nothing-needed', '2026-03-12'),
+        event('workout', '2026-03-12', { announced: true }),
+      ],
+    });
+    const sided = {
+      ...wearer,
+      zones: [
+        { id: 'zl', side: 'left' },
+        { id: 'zr', side: 'right' },
+      ],
+    } as Wearer;
+    expect(nightMarks(trial(halves), sided).map(({ arm, kind }) => [arm, kind])).toEqual([
+      [0, 'covered'],
+      [0, 'rain'],
+      [1, 'edges'],
+      [1, 'rain'],
+    ]);
   });
 });

@@ -3,13 +3,14 @@ import type { NewTap } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { IDEAS, type Idea } from '@sabor/core/basin/ideas';
 import { FELT, feltAtStep, SHED_SLOTS } from '@sabor/core/felt/felt';
+import { PLACES, type Place } from '@sabor/core/hair/zones';
 import { TOOLS, type Tool } from '@sabor/core/step/choices';
-import { MARK_REASONS, MARKS, type Mark, type MarkReason } from '@sabor/core/step/marks';
+import { AMOUNT_MARKS, MARK_REASONS, MARKS, type Mark, type MarkReason } from '@sabor/core/step/marks';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { productChoices } from '../../ui/step-settings.tsx';
-import { chip } from './big.ts';
+import { chip, small } from './big.ts';
 import { HowDry, Shed, Tonight } from './hand-extras.tsx';
 import { Weigh } from './weigh.tsx';
 
@@ -48,7 +49,7 @@ export function Asides(parts: Parts) {
   }, [open]);
   const told: Record<Side, number> = {
     hand: Object.keys(step.inHand).length,
-    otherwise: step.marks.length,
+    otherwise: step.marks.filter(({ mark }) => QUICK.includes(mark)).length,
     idea: step.ideas.length,
     weigh: Number(step.weighed.before !== null) + Number(step.weighed.after !== null),
   };
@@ -135,8 +136,84 @@ function Hand({ step, day, daysSince, tell }: Parts) {
           </fieldset>
         );
       })}
+      {SLOTS[step.slot].product && <AmountWas step={step} tell={tell} />}
       {SHED_SLOTS.includes(step.slot) && <Shed day={day} daysSince={daysSince} tell={tell} />}
     </div>
+  );
+}
+
+const AT: readonly Place[] = ['fringe', 'hairline', 'crown', 'side', 'back', 'nape', 'under', 'ends'];
+
+/** How the amount turned out, at once or place by place, and whether it was disliked. */
+function AmountWas({ step, tell }: Pick<Parts, 'step' | 'tell'>) {
+  const say = (markId: string, mark: Mark, places: readonly Place[], gone = false): NewTap => ({
+    kind: 'mark',
+    stepId: step.id,
+    markId,
+    mark,
+    reason: 'untold',
+    places: [...places],
+    gone,
+  });
+  const told = step.marks.filter(({ mark }) => (AMOUNT_MARKS as readonly Mark[]).includes(mark));
+  return (
+    <fieldset className="space-y-2">
+      <legend className="text-lg">The amount</legend>
+      <div className="flex flex-wrap gap-2">
+        {[...AMOUNT_MARKS, 'disliked' as const].map((mark) => {
+          const there = step.marks.find((known) => known.mark === mark);
+          const id = there?.id ?? v7();
+          return (
+            <button
+              key={mark}
+              type="button"
+              className={chip}
+              aria-pressed={there !== undefined}
+              onClick={() =>
+                tell(
+                  say(id, mark, there?.places ?? [], there !== undefined),
+                  `${MARKS[mark].label}${there ? ', taken back' : ''}.`,
+                  say(id, mark, there?.places ?? [], there === undefined),
+                )
+              }
+            >
+              {MARKS[mark].label}
+            </button>
+          );
+        })}
+      </div>
+      {told.map((one) => (
+        <div
+          key={one.id}
+          role="group"
+          aria-label={`Where: ${MARKS[one.mark].label}`}
+          className="flex flex-wrap gap-2"
+        >
+          <span className="self-center">{MARKS[one.mark].label}, only at:</span>
+          {AT.map((place) => {
+            const on = one.places.includes(place);
+            const places = on ? one.places.filter((kept) => kept !== place) : [...one.places, place];
+            return (
+              <button
+                key={place}
+                type="button"
+                className={small}
+                aria-pressed={on}
+                onClick={() =>
+                  tell(
+                    say(one.id, one.mark, places),
+                    `${MARKS[one.mark].label}: ${places.length ? places.map((p) => PLACES[p].label.toLowerCase()).join(', ') : 'everywhere'}.`,
+                    say(one.id, one.mark, one.places),
+                  )
+                }
+              >
+                {PLACES[place].label}
+              </button>
+            );
+          })}
+        </div>
+      ))}
+    </fieldset>
   );
 }
 
@@ -249,30 +326,32 @@ function Otherwise({ step, products, tell }: Parts) {
             ))}
         </div>
       )}
-      {step.marks.map((one) => (
-        <fieldset key={one.id}>
-          <legend className="text-lg">Why “{MARKS[one.mark].label}”?</legend>
-          <div className="flex flex-wrap gap-2">
-            {REASONS.map((reason) => (
-              <button
-                key={reason}
-                type="button"
-                className={chip}
-                aria-pressed={one.reason === reason}
-                onClick={() =>
-                  tell(
-                    mark(one.id, one.mark, one.reason === reason ? 'untold' : reason),
-                    `${MARKS[one.mark].label}: ${MARK_REASONS[reason].label}.`,
-                    mark(one.id, one.mark, one.reason),
-                  )
-                }
-              >
-                {MARK_REASONS[reason].label}
-              </button>
-            ))}
-          </div>
-        </fieldset>
-      ))}
+      {step.marks
+        .filter(({ mark }) => QUICK.includes(mark))
+        .map((one) => (
+          <fieldset key={one.id}>
+            <legend className="text-lg">Why “{MARKS[one.mark].label}”?</legend>
+            <div className="flex flex-wrap gap-2">
+              {REASONS.map((reason) => (
+                <button
+                  key={reason}
+                  type="button"
+                  className={chip}
+                  aria-pressed={one.reason === reason}
+                  onClick={() =>
+                    tell(
+                      mark(one.id, one.mark, one.reason === reason ? 'untold' : reason),
+                      `${MARKS[one.mark].label}: ${MARK_REASONS[reason].label}.`,
+                      mark(one.id, one.mark, one.reason),
+                    )
+                  }
+                >
+                  {MARK_REASONS[reason].label}
+                </button>
+              ))}
+            </div>
+          </fieldset>
+        ))}
     </div>
   );
 }

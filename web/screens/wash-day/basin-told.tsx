@@ -4,7 +4,8 @@ import { IDEAS } from '@sabor/core/basin/ideas';
 import { minutesSpent, unpausedMs } from '@sabor/core/basin/minutes';
 import { gramsUsed } from '@sabor/core/basin/stable-reading';
 import { FELT, type Felt } from '@sabor/core/felt/felt';
-import { MARK_REASONS, MARKS, PAUSE_REASONS } from '@sabor/core/step/marks';
+import { PLACES } from '@sabor/core/hair/zones';
+import { MARK_REASONS, MARKS, PAUSE_REASONS, SKIP_REASONS } from '@sabor/core/step/marks';
 import { SLOTS } from '@sabor/core/step/slots';
 import { useState } from 'react';
 import { makeTap } from '../../offline/outbox.ts';
@@ -15,6 +16,10 @@ const pauseText = ({ from, to, reason }: WashStep['pauses'][number]) => {
   const why = reason === 'untold' ? '' : `: ${PAUSE_REASONS[reason].label}`;
   return `paused${minutes === null ? '' : ` ${minutes} min`}${why}`;
 };
+
+/** A step whose planned minutes were taken over without its clock ever running. */
+const notTimed = ({ status, startedAt, minutes, planned }: WashStep) =>
+  status === 'done' && startedAt === null && minutes !== null && minutes === planned?.minutes;
 
 /** What was told of a step during the wash, in phrases. */
 function toldOf(step: WashStep): string[] {
@@ -27,6 +32,8 @@ function toldOf(step: WashStep): string[] {
     ...step.pauses
       .filter(({ from, to }) => to === null || unpausedMs(Date.parse(from), Date.parse(to), []) > 0)
       .map(pauseText),
+    ...(notTimed(step) ? ['minutes not timed'] : []),
+    ...(step.skipReason === null ? [] : [`skipped: ${SKIP_REASONS[step.skipReason].label}`]),
     ...step.ideas.map(({ idea }) => `next time: ${IDEAS[idea].label}`),
   ];
 }
@@ -70,6 +77,8 @@ export function BasinTold({
             {step.marks.map((one) => (
               <div key={one.id} className="mt-1 border-l-4 border-mango pl-3">
                 {MARKS[one.mark].label}
+                {one.places.length > 0 &&
+                  `, ${one.places.map((place) => PLACES[place].label.toLowerCase()).join(', ')}`}
                 {one.reason === 'untold' ? '' : `: ${MARK_REASONS[one.reason].label}`}
                 {open ? (
                   <MarkNote
