@@ -2,7 +2,9 @@ import { CARE } from '@sabor/core/hair/care-kinds';
 import type { DryingRun } from '@sabor/core/hair/drying';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
+import { PROBLEM_STATES } from '@sabor/core/hair/problem-states';
 import { AVOIDED, DISLIKES, SCHOOLS, WISHES } from '@sabor/core/hair/wishes';
+import { PLACES } from '@sabor/core/hair/zones';
 import { readAllergy, UNKNOWN_ALLERGY } from '@sabor/core/ingredients/allergy';
 import { HEATS, TECHNIQUES, TOOLS } from '@sabor/core/step/choices';
 import * as v from 'valibot';
@@ -60,6 +62,48 @@ export const HairEventInput = v.object({
 export type HairEventInput = v.InferInput<typeof HairEventInput>;
 export type HairEvent = v.InferOutput<typeof HairEventInput>;
 
+const told = (what: string) =>
+  v.optional(v.pipe(v.string(), v.trim(), v.maxLength(1000, `Keep ${what} under 1,000 characters.`)), '');
+
+/** What bothers a head until it is solved: where, what was tried, what helped. */
+export const HeadProblemInput = v.pipe(
+  v.object({
+    id,
+    wearerId: id,
+    what: v.pipe(
+      v.string('Say what bothers.'),
+      v.trim(),
+      v.nonEmpty('Say what bothers.'),
+      v.maxLength(200, 'Keep it under 200 characters; what was tried has its own place.'),
+    ),
+    places: v.optional(v.pipe(v.array(oneOf(PLACES, 'a place')), v.maxLength(9)), []),
+    tried: told('what was tried'),
+    helped: told('what helped'),
+    since: pastDate,
+    state: oneOf(PROBLEM_STATES, 'how far it is'),
+    solvedOn: v.nullable(pastDate),
+  }),
+  v.forward(
+    v.partialCheck(
+      [['state'], ['solvedOn']],
+      ({ state, solvedOn }) => (state === 'solved') === (solvedOn !== null),
+      'A solved problem has the day it was solved, and no other.',
+    ),
+    ['solvedOn'],
+  ),
+  v.forward(
+    v.partialCheck(
+      [['since'], ['solvedOn']],
+      ({ since, solvedOn }) => solvedOn === null || solvedOn >= since,
+      'It cannot be solved before it began. Check the dates.',
+    ),
+    ['solvedOn'],
+  ),
+);
+export type HeadProblemInput = v.InferInput<typeof HeadProblemInput>;
+export const HeadProblem = v.strictObject(asStored(HeadProblemInput.entries));
+export type HeadProblem = v.InferOutput<typeof HeadProblem>;
+
 /** What a wearer wants of a wash day, and what is kept away from them. */
 export const WishesInput = v.pipe(
   v.object({
@@ -116,6 +160,8 @@ export const HairFile = v.strictObject({
   tests: v.array(v.strictObject(asStored(HairTestInput.entries))),
   events: v.array(v.strictObject(asStored(HairEventInput.entries))),
   measures: v.array(HairMeasureInput),
+  /** What bothers this head, open ones first. */
+  problems: v.array(HeadProblem),
   /** What wash days add to the history: the dates of the washes, and care that their products did. */
   washedOn: v.array(date),
   washCare: v.array(v.strictObject({ kind: oneOf(HAIR_EVENTS, 'what happened'), on: date })),

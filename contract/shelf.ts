@@ -1,8 +1,16 @@
 import { MEASURES } from '@sabor/core/doses/measures';
-import { LABEL_HOLDS, ROLES, STAKES } from '@sabor/core/shelf/products';
+import {
+  HEAT_LIMIT_C,
+  LABEL_HOLDS,
+  PACKAGINGS,
+  PRICE_KINDS,
+  ROLES,
+  STAKES,
+} from '@sabor/core/shelf/products';
 import * as v from 'valibot';
 import {
   asStored,
+  date,
   eachOnce,
   id,
   kept,
@@ -23,6 +31,9 @@ export const LineInput = v.object({
 export type LineInput = v.InferInput<typeof LineInput>;
 
 export const INGREDIENTS_LIMIT = 20_000;
+
+const short = (what: string) =>
+  v.pipe(v.string(), v.trim(), v.maxLength(80, `${what} is longer than 80 characters. Keep it short.`));
 
 export const ProductInput = v.pipe(
   v.object({
@@ -51,6 +62,44 @@ export const ProductInput = v.pipe(
     openedOn: v.nullable(pastDate),
     monthsAfterOpening: v.nullable(whole('The period after opening', 1, 120)),
     note: v.optional(note, ''),
+    heatLimitC: v.optional(
+      v.nullable(whole('The heat limit in °C', HEAT_LIMIT_C.lowest, HEAT_LIMIT_C.highest)),
+      null,
+    ),
+    /** How many applications a pack holds, by its label. */
+    applications: v.optional(v.nullable(whole('The applications', 1, 500)), null),
+    /** The edition or formula date; with another, the list that was is kept. */
+    edition: v.optional(short('The edition'), ''),
+    /** The part of its line it belongs to. */
+    collection: v.optional(short('The collection'), ''),
+    packaging: v.optional(v.nullable(oneOf(PACKAGINGS, 'what it comes in')), null),
+    /** What the label claims, each as it stands there. */
+    claims: v.optional(
+      v.pipe(
+        v.array(name('A claim')),
+        v.maxLength(20, 'Twenty claims are the most a label has room for.'),
+        eachOnce((claim) => claim.toLowerCase(), 'Each claim stands once.'),
+      ),
+      [],
+    ),
+    prices: v.optional(
+      v.pipe(
+        v.array(
+          v.object({
+            on: pastDate,
+            kind: oneOf(PRICE_KINDS, 'how it was priced'),
+            amount: positive('A price', 10_000),
+            currency: v.pipe(
+              v.string(),
+              v.regex(/^[A-Z]{3}$/, 'Give the currency as three letters, such as EUR.'),
+            ),
+          }),
+        ),
+        v.maxLength(200, 'Two hundred prices are plenty.'),
+        eachOnce(({ on, kind }) => `${on} ${kind}`, 'Each day has one price of a kind.'),
+      ),
+      [],
+    ),
   }),
   v.forward(
     v.partialCheck(
@@ -73,6 +122,9 @@ export const ShelfImport = v.object({
 });
 export type ShelfImport = v.InferInput<typeof ShelfImport>;
 
+/** A bottle is finished: the next use begins another. */
+export const FinishBottle = v.object({ on: pastDate });
+
 /** Weighed repeats of one measure of a product; they replace what was weighed before. None takes it away. */
 export const CalibrationInput = v.object({
   grams: v.pipe(v.array(positive('A weight in grams', 2000)), v.maxLength(50, 'Fifty repeats are plenty.')),
@@ -87,6 +139,12 @@ export const Product = v.strictObject({
   ...kept,
   /** How many trials, routines and wash days name this product. */
   uses: v.number(),
+  /** Earlier editions with their ingredient lists, newest first. */
+  editions: v.array(v.strictObject({ edition: v.string(), ingredients: v.string(), until: date })),
+  /** Its bottles, newest first, with the wash days each was used on. */
+  bottles: v.array(
+    v.strictObject({ id, openedOn: v.nullable(date), finishedOn: v.nullable(date), uses: v.number() }),
+  ),
   /** Measures of this product that were weighed: grams of each repeat. */
   calibrations: v.array(
     v.strictObject({ measure: oneOf(MEASURES, 'a measure'), grams: v.array(v.number()), at: v.string() }),

@@ -1,7 +1,9 @@
 import type { AirFacts } from '@sabor/core/climate/air-ahead';
 import { CARE } from '@sabor/core/hair/care-kinds';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { EVENTS } from '@sabor/core/outcomes/events';
 import { STAGES } from '@sabor/core/outcomes/stages';
+import { SLOTS } from '@sabor/core/step/slots';
 import * as v from 'valibot';
 import { date, id, oneOf } from './fields.ts';
 
@@ -26,6 +28,16 @@ export const Due = v.variant('kind', [
     day: v.nullable(v.number()),
     ...ofDay,
   }),
+  /** Something announced for a day worn, whose day has come: what came of it is asked. */
+  v.strictObject({ kind: v.literal('announced'), event: oneOf(EVENTS, 'what happens'), on: date, ...ofDay }),
+  /** A step planned for a day worn that has come. */
+  v.strictObject({
+    kind: v.literal('later step'),
+    stepId: id,
+    slot: oneOf(SLOTS, 'a step'),
+    half: v.nullable(v.picklist(['left', 'right'])),
+    ...ofDay,
+  }),
   /** What protects the hair tonight; `setWaits` where a set goes on drying. */
   v.strictObject({ kind: v.literal('night'), setWaits: v.boolean(), ...ofDay }),
   v.strictObject({ kind: v.literal('read'), trialId: id, question: v.string() }),
@@ -41,6 +53,13 @@ export const Due = v.variant('kind', [
         calledBy: v.nullable(oneOf(HAIR_EVENTS, 'what happened')),
       }),
     ),
+  }),
+  /** What bothers a head and is not solved. */
+  v.strictObject({
+    kind: v.literal('problems'),
+    wearerId: id,
+    wearerName: v.string(),
+    problems: v.array(v.strictObject({ what: v.string(), since: date })),
   }),
   /** A bottle near or past the last day of its period after opening. */
   v.strictObject({

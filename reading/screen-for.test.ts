@@ -43,6 +43,7 @@ const file = (to: Partial<HairFile> = {}): HairFile => ({
   tests: [],
   events: [],
   measures: [],
+  problems: [],
   washedOn: [],
   washCare: [],
   cadence: {},

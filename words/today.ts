@@ -1,7 +1,9 @@
 import type { AirForWashDay, Due } from '@sabor/contract/today';
 import { CARE } from '@sabor/core/hair/care-kinds';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { EVENTS } from '@sabor/core/outcomes/events';
 import { stageLabel } from '@sabor/core/outcomes/stages';
+import { SLOTS } from '@sabor/core/step/slots';
 import { airInWords } from './air.ts';
 import { dateInWords } from './dates.ts';
 import { counted } from './numbers.ts';
@@ -20,6 +22,10 @@ export function dueInWords(due: Due, today: string): { title: string; says: stri
       return `${CARE[kind].label.toLowerCase()} (${why})`;
     });
     return { title: `Care for ${due.wearerName}`, says: `Due: ${told.join(', ')}.` };
+  }
+  if (due.kind === 'problems') {
+    const told = due.problems.map(({ what, since }) => `${what} (since ${dateInWords(since, today)})`);
+    return { title: `Open on ${due.wearerName}’s head`, says: `${told.join('; ')}.` };
   }
   if (due.kind === 'bottle') {
     const last = dateInWords(due.last, today);
@@ -43,6 +49,10 @@ export function dueInWords(due: Due, today: string): { title: string; says: stri
         return `${at}: its planned days are over. Say how it ended: washed or restyled.`;
       case 'check-in':
         return `${at}: check-in due, ${stageLabel(due.stage, due.day).toLowerCase()}.`;
+      case 'announced':
+        return `${at}: ${EVENTS[due.event].label.toLowerCase()} was announced for ${dateInWords(due.on, today)}. Say what it came to.`;
+      case 'later step':
+        return `${at}: ${SLOTS[due.slot].label.toLowerCase()}${due.half ? `, ${due.half} half` : ''}, planned for a day worn that has come.`;
       case 'night':
         return `${at}: what protects the hair tonight?${due.setWaits ? ' The set goes on drying and is taken down tomorrow.' : ''}`;
     }

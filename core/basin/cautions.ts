@@ -1,4 +1,4 @@
-import type { Heat, Tool } from '../step/choices.ts';
+import { HEAT_TOOLS, type Heat, type Tool } from '../step/choices.ts';
 import type { Slot } from '../step/slots.ts';
 
 /** What a step is about to do, as far as a caution needs to know. */
@@ -17,6 +17,11 @@ export interface CautionStep {
     past: boolean;
   } | null;
   child: boolean;
+  /** The temperature it is set to, and the lowest limit that a label of what is in the hair states, °C. */
+  celsius?: number | null;
+  heatLimitC?: number | null;
+  /** How hard the hair is pulled, where that is set. */
+  pull?: string | null;
 }
 
 export interface CautionRule {
@@ -25,7 +30,6 @@ export interface CautionRule {
   says: (step: CautionStep) => string;
 }
 
-const DRIED: readonly Slot[] = ['dry', 'set', 'half-dry'];
 const hot = ({ heat }: CautionStep) => heat === 'medium' || heat === 'high';
 
 /** Cautions during the wash, in the order they matter. They defer to the label and to professionals; source: trade.md. */
@@ -50,13 +54,31 @@ export const BASIN_CAUTIONS: readonly CautionRule[] = [
   },
   {
     id: 'dryer-water',
-    when: ({ slot, tool }) => DRIED.includes(slot) && (tool === 'diffuser' || tool === 'hood'),
+    when: ({ tool }) => tool !== null && HEAT_TOOLS.includes(tool),
     says: () => 'No dryer near water: dry hands, dry floor, nothing in the basin.',
   },
   {
     id: 'heat',
     when: (step) => hot(step),
     says: () => 'Heat: stay under the limit of the protectant and the tool, as their labels state it.',
+  },
+  {
+    id: 'over-limit',
+    when: ({ celsius, heatLimitC }) => celsius != null && heatLimitC != null && celsius > heatLimitC,
+    says: ({ celsius, heatLimitC }) =>
+      `${celsius} °C is over the ${heatLimitC} °C that a label in this hair allows. Turn it down; the label comes first.`,
+  },
+  {
+    id: 'no-limit',
+    when: ({ tool, heatLimitC }) => (tool === 'flat-iron' || tool === 'brush-dryer') && heatLimitC == null,
+    says: () =>
+      'No label of what is in this hair states a heat limit. Do not iron over it without a heat protectant, and keep to the limit its label states.',
+  },
+  {
+    id: 'tight',
+    when: ({ pull }) => pull === 'tight',
+    says: () =>
+      'A tight style pulls: not in the same place twice running, and loosen it where it hurts. Hair that thins at the edges is for a dermatologist.',
   },
   {
     id: 'steam',

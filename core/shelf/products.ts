@@ -6,6 +6,7 @@ export const ROLES = {
   shampoo: { label: 'Shampoo', slots: ['cleanse'] },
   'co-wash': { label: 'Conditioner wash', slots: ['cleanse'] },
   clarifier: { label: 'Clarifying wash', slots: ['cleanse'] },
+  'scalp-care': { label: 'Scalp care', slots: ['pre-wash', 'cleanse', 'treat'] },
   treatment: { label: 'Protein or bond treatment', slots: ['treat'] },
   conditioner: { label: 'Rinse-out conditioner', slots: ['condition', 'detangle'] },
   mask: { label: 'Mask', slots: ['condition'] },
@@ -27,6 +28,31 @@ export const LABEL_HOLDS = {
   silent: { label: 'not on the label' },
 } as const;
 export type LabelHold = KeyOf<typeof LABEL_HOLDS>;
+
+/** What a product comes in. */
+export const PACKAGINGS = {
+  bottle: { label: 'bottle' },
+  pump: { label: 'pump bottle' },
+  tube: { label: 'tube' },
+  jar: { label: 'jar' },
+  spray: { label: 'spray bottle' },
+  foamer: { label: 'foam pump' },
+  dropper: { label: 'dropper' },
+  sachet: { label: 'sachet' },
+  bar: { label: 'bar' },
+  can: { label: 'can' },
+} as const;
+
+/** How a price was come by. */
+export const PRICE_KINDS = {
+  full: { label: 'full price' },
+  offer: { label: 'on offer' },
+  'n-for-m': { label: 'several for less' },
+  code: { label: 'with a code' },
+} as const;
+
+/** Heat limits a label can state, °C. Model assumption: nothing dries under 40, no tool for hair goes over 260. */
+export const HEAT_LIMIT_C = { lowest: 40, highest: 260 } as const;
 
 /** How the tester stands to a product; shown beside every verdict about it. */
 export const STAKES = {

@@ -51,6 +51,15 @@ export const TOOLS = {
   pick: { label: 'pick' },
 } as const;
 export type Tool = KeyOf<typeof TOOLS>;
+/** Tools that run on mains and blow or press heat. */
+export const HEAT_TOOLS: readonly Tool[] = [
+  'diffuser',
+  'hood',
+  'nozzle',
+  'comb-nozzle',
+  'brush-dryer',
+  'flat-iron',
+];
 
 export const HEATS = {
   none: { label: 'no heat' },

@@ -1,13 +1,19 @@
 import { BackupFolder } from '@sabor/contract/backup';
 import { CheckInInput, EventInput } from '@sabor/contract/check-in';
-import { CadenceInput, HairEventInput, HairTestInput, WishesInput } from '@sabor/contract/hair-file';
+import {
+  CadenceInput,
+  HairEventInput,
+  HairTestInput,
+  HeadProblemInput,
+  WishesInput,
+} from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { OwnIngredientInput, RuleWeightInput } from '@sabor/contract/ingredients';
 import { PhotographInput } from '@sabor/contract/photograph';
 import { AmendmentInput, OverruleInput, StepAmendmentInput } from '@sabor/contract/promise';
 import { RoutineInput } from '@sabor/contract/routine';
 import { SettingsChange } from '@sabor/contract/settings';
-import { CalibrationInput, LineInput, ProductInput, ShelfImport } from '@sabor/contract/shelf';
+import { CalibrationInput, FinishBottle, LineInput, ProductInput, ShelfImport } from '@sabor/contract/shelf';
 import { Tap, TapsInput } from '@sabor/contract/taps';
 import { EndTrialInput, GuessInput, PanelInput, TrialInput } from '@sabor/contract/trial';
 import { AbandonInput, StartWashDay, WashDayChange, WearEndInput } from '@sabor/contract/wash-day';
@@ -18,6 +24,8 @@ import * as v from 'valibot';
 
 /** What each route that takes a body is asked with, by its method and path. */
 export const BODIES: Record<string, v.GenericSchema> = {
+  'PUT /head-problems/:id': HeadProblemInput,
+  'POST /products/:id/finish-bottle': FinishBottle,
   'PUT /lines/:id': LineInput,
   'PUT /products/:id': ProductInput,
   'PUT /products/:id/calibrations/:measure': CalibrationInput,

@@ -15,6 +15,7 @@ export const STAYS_ON: Record<Role, boolean> = {
   shampoo: false,
   'co-wash': false,
   clarifier: false,
+  'scalp-care': false,
   treatment: false,
   conditioner: false,
   mask: false,

@@ -1,4 +1,5 @@
 import type { HairFile } from '@sabor/contract/hair-file';
+import type { Today } from '@sabor/contract/today';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
@@ -44,6 +45,7 @@ describe('the profile', () => {
       tests: [],
       events: [],
       measures: [],
+      problems: [],
       washedOn: [],
       washCare: [],
       cadence: {},
@@ -299,5 +301,62 @@ describe('appointments', () => {
     const far = new Date(Date.now() + 500 * 86_400_000).toISOString().slice(0, 10);
     const { body } = await saveEvent(event('colour', { on: far }));
     expect((body as unknown as { detail: string }).detail).toContain('more than a year ahead');
+  });
+});
+
+describe('what bothers a head', () => {
+  const problem = (to: object = {}) => ({
+    wearerId: wearer.id,
+    what: 'Frizz that nothing cures',
+    places: ['crown'],
+    since: '2026-01-10',
+    state: 'open',
+    solvedOn: null,
+    ...to,
+  });
+  const saveProblem = (body: object, id = v7()) =>
+    bench.ask<HairFile>('PUT', `/api/head-problems/${id}`, body);
+
+  it('stays with what was tried, and on Today until it is solved', async () => {
+    const id = v7();
+    const due = async () =>
+      (await bench.ask<Today>('GET', '/api/today')).body.due.filter(
+        (one) => one.kind === 'problems' && one.wearerId === wearer.id,
+      );
+    const { body } = await saveProblem(problem({ tried: 'less gel', helped: 'a bonnet' }), id);
+    expect(body.problems).toEqual([{ id, ...problem({ tried: 'less gel', helped: 'a bonnet' }) }]);
+    expect(await due()).toMatchObject([
+      { problems: [{ what: 'Frizz that nothing cures', since: '2026-01-10' }] },
+    ]);
+    await saveProblem(problem({ state: 'better' }), id);
+    expect(await due()).toHaveLength(1);
+    await saveProblem(problem({ state: 'solved', solvedOn: '2026-02-01' }), id);
+    expect(await due()).toEqual([]);
+    expect((await bench.ask<HairFile>('DELETE', `/api/head-problems/${id}`)).body.problems).toEqual([]);
+  });
+
+  it.each([
+    [{ what: '  ' }, 'what'],
+    [{ state: 'solved' }, 'solvedOn'],
+    [{ solvedOn: '2026-02-01' }, 'solvedOn'],
+    [{ state: 'solved', solvedOn: '2026-01-09' }, 'solvedOn'],
+    [{ since: '2999-01-01' }, 'since'],
+    [{ places: ['knee'] }, 'places.0'],
+  ])('%j is refused at its field', async (to, path) => {
+    const { status, body } = await saveProblem(problem(to));
+    expect(status).toBe(422);
+    expect((body as unknown as { fields: { path: string }[] }).fields.map((field) => field.path)).toContain(
+      path,
+    );
+  });
+
+  it('of one head is not overwritten through another', async () => {
+    const id = v7();
+    await saveProblem(problem(), id);
+    const other = sampleWearer();
+    await bench.ask('PUT', `/api/wearers/${other.id}`, other);
+    expect((await saveProblem(problem({ wearerId: other.id, what: 'Other' }), id)).status).toBeGreaterThan(
+      399,
+    );
   });
 });

@@ -1,4 +1,10 @@
-import { CadenceInput, HairEventInput, HairTestInput, WishesInput } from '@sabor/contract/hair-file';
+import {
+  CadenceInput,
+  HairEventInput,
+  HairTestInput,
+  HeadProblemInput,
+  WishesInput,
+} from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { CARE, type CareKind } from '@sabor/core/hair/care-kinds';
 import { type Request, Router } from 'express';
@@ -13,6 +19,7 @@ import {
   saveHairEvent,
   saveHairMeasure,
   saveHairTest,
+  saveProblem,
 } from './store.ts';
 import { saveWishes } from './wishes.ts';
 
@@ -46,6 +53,12 @@ export function hairFileRoutes(db: Db): Router {
   });
   router.put('/hair-measures/:id', async (request, response) => {
     response.json(await saveHairMeasure(db, parse(HairMeasureInput, bodyWithId(request, 'measurement'))));
+  });
+  router.put('/head-problems/:id', async (request, response) => {
+    response.json(await saveProblem(db, parse(HeadProblemInput, bodyWithId(request, 'problem'))));
+  });
+  router.delete('/head-problems/:id', async (request, response) => {
+    response.json(await removeFromFile(db, 'problem', pathId(request, 'problem')));
   });
   router.delete('/hair-measures/:id', async (request, response) => {
     response.json(await removeFromFile(db, 'measure', pathId(request, 'measurement')));

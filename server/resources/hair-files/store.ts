@@ -1,4 +1,12 @@
-import type { HairEvent, HairEventInput, HairFile, HairTest, HairTestInput } from '@sabor/contract/hair-file';
+import type {
+  HairEvent,
+  HairEventInput,
+  HairFile,
+  HairTest,
+  HairTestInput,
+  HeadProblem,
+  HeadProblemInput,
+} from '@sabor/contract/hair-file';
 import type { HairMeasure, HairMeasureInput } from '@sabor/contract/hair-measure';
 import type { CareKind } from '@sabor/core/hair/care-kinds';
 import { excludedBy, HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
@@ -52,6 +60,12 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
      order by t.created_at`,
     [wearerId],
   );
+  const problems = await db.query<HeadProblem>(
+    `select id, wearer_id as "wearerId", what, to_json(places) as places, tried, helped, since_date as since, state,
+       solved_on as "solvedOn" from head_problem where wearer_id = $1
+     order by state = 'solved', since_date desc, id desc`,
+    [wearerId],
+  );
   const rules = await db.query<{ id: string; weight: number }>(
     'select rule_id as id, weight from rule_weight where wearer_id = $1',
     [wearerId],
@@ -60,6 +74,7 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
     tests: tests.rows,
     events: events.rows,
     measures: measures.rows,
+    problems: problems.rows,
     washedOn: washes.rows.map(({ on }) => on),
     washCare: washes.rows.flatMap(({ on, clarified, masked }) => [
       ...(clarified ? [{ kind: 'clarify' as const, on }] : []),
@@ -187,10 +202,30 @@ export async function saveCadence(
   });
 }
 
+export async function saveProblem(
+  db: Db,
+  problem: v.InferOutput<typeof HeadProblemInput>,
+): Promise<HairFile> {
+  const { id, wearerId, what, places, tried, helped, since, state, solvedOn } = problem;
+  mustStore(
+    await db.query(
+      `insert into head_problem (id, wearer_id, what, places, tried, helped, since_date, state, solved_on)
+         values ($1, $2, $3, $4, $5, $6, $7, $8, $9)
+       on conflict (id) do update set what = excluded.what, places = excluded.places, tried = excluded.tried,
+         helped = excluded.helped, since_date = excluded.since_date, state = excluded.state, solved_on = excluded.solved_on
+       where head_problem.wearer_id = excluded.wearer_id`,
+      [id, wearerId, what, places, tried, helped, since, state, solvedOn],
+    ),
+    'problem',
+  );
+  return readHairFile(db, wearerId);
+}
+
 const REMOVALS = {
   test: 'delete from hair_test where id = $1 returning wearer_id',
   measure: 'delete from hair_measure where id = $1 returning wearer_id',
   event: 'delete from hair_event where id = $1 returning wearer_id',
+  problem: 'delete from head_problem where id = $1 returning wearer_id',
 } as const;
 
 /** Takes a test or an event out; the page offers to put it back, which saves it again under its id. */

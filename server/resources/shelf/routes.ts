@@ -1,5 +1,5 @@
 import { oneOf } from '@sabor/contract/fields';
-import { CalibrationInput, LineInput, ProductInput, ShelfImport } from '@sabor/contract/shelf';
+import { CalibrationInput, FinishBottle, LineInput, ProductInput, ShelfImport } from '@sabor/contract/shelf';
 import { MEASURES } from '@sabor/core/doses/measures';
 import { Router } from 'express';
 import { archiveRoutes } from '../../db/archive.ts';
@@ -7,7 +7,7 @@ import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
-import { readProduct, readShelf, saveCalibration, saveLine, saveProduct } from './store.ts';
+import { finishBottle, readProduct, readShelf, saveCalibration, saveLine, saveProduct } from './store.ts';
 import { importProducts, shelfCsv } from './table.ts';
 
 export function shelfRoutes(db: Db): Router {
@@ -31,6 +31,10 @@ export function shelfRoutes(db: Db): Router {
     const measure = parse(oneOf(MEASURES, 'a measure'), request.params.measure);
     const { grams } = parse(CalibrationInput, request.body);
     response.json(await saveCalibration(db, pathId(request, 'product'), measure, grams));
+  });
+  router.post('/products/:id/finish-bottle', async (request, response) => {
+    const { on } = parse(FinishBottle, request.body);
+    response.json(await finishBottle(db, pathId(request, 'product'), on));
   });
   router.post('/shelf/import', async (request, response) => {
     response.json(await importProducts(db, parse(ShelfImport, request.body).products));

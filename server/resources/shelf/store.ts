@@ -3,19 +3,41 @@ import type { Measure } from '@sabor/core/doses/measures';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustBeNewest } from '../../db/versions.ts';
-import { notFound } from '../../http/problems.ts';
+import { atField, notFound } from '../../http/problems.ts';
+
+/** Steps whose product may be told: what is behind a code shows in no count either. */
+const TOLD = `(s.planned->>'part' is distinct from 'tested' or not exists (select from wash_day d join trial t on t.id = d.trial_id
+  where d.id = s.wash_day_id and t.blind and t.key_opened_at is null))`;
 
 const PRODUCTS = `
   select p.id, p.line_id as "lineId", p.name, p.roles::text[], p.size_ml as "sizeMl", p.price, p.currency,
     p.label_hold as "labelHold", p.ingredients, p.label_directions as "labelDirections", p.stake,
     b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening", p.note, p.archived_at as "archivedAt", p.version,
+    p.heat_limit_c as "heatLimitC", p.applications, p.edition, p.collection, p.packaging, to_json(p.claims) as claims,
+    coalesce(pr.prices, '[]') as prices, coalesce(e.editions, '[]') as editions, coalesce(bs.bottles, '[]') as bottles,
     coalesce(u.uses, 0) as uses, coalesce(c.calibrations, '[]') as calibrations
   from product p
   left join (
     select product_id, count(*) as uses from (
-      select product_id from step union all select product_id from arm_step union all select product_id from wash_step) s
+      select product_id from step union all select product_id from arm_step
+      union all select s.product_id from wash_step s where ${TOLD}) s
     where product_id is not null group by product_id
   ) u on u.product_id = p.id
+  left join (
+    select product_id, json_agg(json_build_object('on', on_date, 'kind', kind, 'amount', amount, 'currency', currency)
+      order by on_date desc, kind) as prices from product_price group by product_id
+  ) pr on pr.product_id = p.id
+  left join (
+    select product_id, json_agg(json_build_object('edition', edition, 'ingredients', ingredients, 'until', until_date)
+      order by until_date desc) as editions from product_edition group by product_id
+  ) e on e.product_id = p.id
+  left join (
+    select b.product_id, json_agg(json_build_object('id', b.id, 'openedOn', b.opened_on, 'finishedOn', b.finished_on,
+      'uses', (select count(distinct s.wash_day_id) from wash_step s where s.product_id = b.product_id and s.status = 'done' and ${TOLD}
+        and s.done_at >= coalesce(b.opened_on, '-infinity') and s.done_at < coalesce(b.finished_on + 1, 'infinity')))
+      order by b.created_at desc) as bottles
+    from bottle b where b.opened_on is not null or b.finished_on is not null group by b.product_id
+  ) bs on bs.product_id = p.id
   left join (
     select product_id, json_agg(json_build_object('measure', measure, 'grams', grams, 'at', at) order by measure) as calibrations
     from calibration group by product_id
@@ -88,6 +110,36 @@ export async function saveLine(
   });
 }
 
+/** With another edition, the list of the one that was is kept beside it. */
+async function keepEdition(client: Client, product: v.InferOutput<typeof ProductInput>): Promise<void> {
+  await client.query(
+    `insert into product_edition (product_id, edition, ingredients, until_date)
+     select id, edition, ingredients, current_date from product
+     where id = $1 and edition <> $2 and ingredients <> $3 and ingredients <> ''
+     on conflict (product_id, edition) do update set ingredients = excluded.ingredients, until_date = excluded.until_date`,
+    [product.id, product.edition, product.ingredients],
+  );
+}
+
+/** Ends the bottle that is in use; the next use begins another, which is not opened yet. */
+export async function finishBottle(db: Db, id: string, on: string): Promise<Product> {
+  return transaction(db, async (client) => {
+    await readProduct(client, id);
+    const { rows } = await client.query<{ id: string; opened_on: string | null }>(
+      `select id, opened_on from bottle where product_id = $1 and finished_on is null order by created_at desc limit 1 for update`,
+      [id],
+    );
+    const [bottle] = rows;
+    if (!bottle?.opened_on)
+      throw atField('on', 'No bottle of this is open. Give the day it was opened first.');
+    if (on < bottle.opened_on)
+      throw atField('on', 'It cannot be finished before it was opened. Check the date.');
+    await client.query('update bottle set finished_on = $2 where id = $1', [bottle.id, on]);
+    await client.query('insert into bottle (product_id) values ($1)', [id]);
+    return readProduct(client, id);
+  });
+}
+
 export async function saveProduct(
   db: Db,
   product: v.InferOutput<typeof ProductInput>,
@@ -95,15 +147,19 @@ export async function saveProduct(
 ): Promise<Product> {
   return transaction(db, async (client) => {
     await mustBeNewest(client, 'product', product.id, from, () => readProduct(client, product.id));
+    await keepEdition(client, product);
     await client.query(
       `insert into product (id, line_id, name, roles, size_ml, price, currency, label_hold, ingredients,
-         label_directions, stake, months_after_opening, note)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)
+         label_directions, stake, months_after_opening, note, heat_limit_c, applications, edition, collection, packaging,
+         claims)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19)
        on conflict (id) do update set line_id = excluded.line_id, name = excluded.name, roles = excluded.roles,
          size_ml = excluded.size_ml, price = excluded.price, currency = excluded.currency,
          label_hold = excluded.label_hold, ingredients = excluded.ingredients,
          label_directions = excluded.label_directions, stake = excluded.stake,
-         months_after_opening = excluded.months_after_opening, note = excluded.note`,
+         months_after_opening = excluded.months_after_opening, note = excluded.note, heat_limit_c = excluded.heat_limit_c,
+         applications = excluded.applications, edition = excluded.edition, collection = excluded.collection,
+         packaging = excluded.packaging, claims = excluded.claims`,
       [
         product.id,
         product.lineId,
@@ -118,7 +174,20 @@ export async function saveProduct(
         product.stake,
         product.monthsAfterOpening,
         product.note,
+        product.heatLimitC,
+        product.applications,
+        product.edition,
+        product.collection,
+        product.packaging,
+        product.claims,
       ],
+    );
+    await client.query('delete from product_price where product_id = $1', [product.id]);
+    await client.query(
+      `insert into product_price (product_id, on_date, kind, amount, currency)
+       select $1, p."on", p.kind, p.amount, p.currency
+       from jsonb_to_recordset($2::jsonb) as p("on" date, kind text, amount numeric, currency text)`,
+      [product.id, JSON.stringify(product.prices)],
     );
     const { rowCount } = await client.query(
       `update bottle set opened_on = $2 where id = (

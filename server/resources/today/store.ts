@@ -3,7 +3,7 @@ import type { Trial } from '@sabor/contract/trial-record';
 import { careStatus } from '@sabor/core/hair/care';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { eventOf } from '@sabor/core/outcomes/events';
-import type { Stage } from '@sabor/core/outcomes/stages';
+import { PARTS_OF_DAY, type Stage } from '@sabor/core/outcomes/stages';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import { daysBetween } from '@sabor/core/time/dates';
 import { DAY_MS } from '@sabor/core/time/day';
@@ -40,7 +40,7 @@ function nextLook(
   timeZone: string,
 ): { stage: Stage; day: number | null } | 'end' | null {
   const seen = (stage: Stage, n: number | null) =>
-    day.checkIns.some((checkIn) => checkIn.stage === stage && checkIn.day === n);
+    day.checkIns.some((known) => known.stage === stage && known.day === n && PARTS_OF_DAY[known.part].judged);
   if (day.revealAt === null) {
     if (day.dryAt === null) return seen('wet', null) ? null : { stage: 'wet', day: null };
     return seen('cast', null) ? null : { stage: 'cast', day: null };
@@ -76,6 +76,22 @@ function dueOfTrial(trial: Trial, open: OpenDay | undefined, now: Date, timeZone
   return look && { kind: 'check-in', ...day, ...look };
 }
 
+/** What an open wash day's own plan has for a day that has come: announced tests, and steps of a later day worn. */
+function laterDue(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: string): Due[] {
+  if (!open || open.revealAt === null) return [];
+  const today = localDate(now.toISOString(), timeZone);
+  const n = dayOfWear(localDate(open.revealAt, timeZone), today) ?? 0;
+  const day = { ...ofTrial(trial, open.position + 1), washDayId: open.id };
+  return [
+    ...open.events
+      .filter(({ announced, came, on }) => announced && came === null && on <= today)
+      .map(({ kind, on }): Due => ({ kind: 'announced', event: kind, on, ...day })),
+    ...open.later
+      .filter((step) => step.day <= n)
+      .map(({ id, slot, half }): Due => ({ kind: 'later step', stepId: id, slot, half, ...day })),
+  ];
+}
+
 /** From this hour on, and until this hour after midnight, the night is asked about. */
 const EVENING = 19;
 const SMALL_HOURS = 4;
@@ -100,11 +116,14 @@ function nightDue(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: 
 const ORDER: Due['kind'][] = [
   'continue wash day',
   'check-in',
+  'announced',
+  'later step',
   'night',
   'end wear',
   'start wash day',
   'read',
   'care',
+  'problems',
   'bottle',
 ];
 
@@ -138,6 +157,7 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
     const timeZone = zones.get(trial.wearerId) ?? 'UTC';
     const found = dueOfTrial(trial, open, now, timeZone);
     if (found) due.push(found);
+    due.push(...laterDue(trial, open, now, timeZone));
     const night = nightDue(trial, open, now, timeZone);
     if (night) due.push(night);
     if (found?.kind === 'start wash day' || found?.kind === 'continue wash day') waiting.push(trial);
@@ -154,6 +174,13 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
     const found = careDue(care, todayOf(care.wearerId));
     if (found) due.push(found);
   }
+  const problems = await db.query<Extract<Due, { kind: 'problems' }>>(
+    `select 'problems' as kind, w.id as "wearerId", w.name as "wearerName",
+       json_agg(json_build_object('what', p.what, 'since', p.since_date) order by p.since_date desc, p.id) as problems
+     from head_problem p join wearer w on w.id = p.wearer_id
+     where p.state <> 'solved' and w.archived_at is null group by w.id, w.name order by w.name`,
+  );
+  due.push(...problems.rows);
   for (const product of await readOpenBottles(db)) {
     const last = goodUntil(product.openedOn, product.monthsAfterOpening);
     if (last === null) continue;

@@ -6,7 +6,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
 import { sampleBench, sampleProduct, sampleWearer } from '../../testing/samples.ts';
-import { tapFinish } from '../../testing/tapping.ts';
+import { tapFinish, tapStep } from '../../testing/tapping.ts';
 import { readToday } from './store.ts';
 
 let bench: TestBench;
@@ -81,6 +81,42 @@ describe('Today', () => {
     expect(await night('2026-03-10T19:30:00Z')).toEqual([]);
     expect(await night('2026-03-11T02:00:00Z')).toEqual([]);
     expect(await night('2026-03-11T20:00:00Z')).toHaveLength(1);
+  });
+
+  it('asks what an announced test came to, on its day, and brings a step of a later day', async () => {
+    const id = await begin(hours(-6));
+    await tapFinish(bench, id);
+    const { body } = await bench.ask<WashDay>('GET', `/api/wash-days/${id}`);
+    const last = body.steps.at(-1)!;
+    await change(id, { washedAt: hours(-5).toISOString(), revealAt: hours(-1).toISOString() });
+    const said = (now: Date) =>
+      readToday(bench.db, now).then(({ due: all }) =>
+        all.flatMap((one) => (one.kind === 'announced' || one.kind === 'later step' ? [one.kind] : [])),
+      );
+    const on = localToday(hours(48));
+    const event = { washDayId: id, kind: 'workout', on, note: '', zoneIds: [] };
+    const eventId = v7();
+    await bench.ask('PUT', `/api/events/${eventId}`, event);
+    await tapStep(bench, id, last.id, { status: 'waiting', extra: { wearDay: 3 } });
+    expect(await said(hours(0))).toEqual([]);
+    expect(await said(hours(48))).toEqual(['announced', 'later step']);
+    await bench.ask('PUT', `/api/events/${eventId}`, { ...event, came: 'off' });
+    await tapStep(bench, id, last.id, { status: 'done' });
+    expect(await said(hours(48))).toEqual([]);
+  });
+
+  it('is not content with a look after a refresh', async () => {
+    const id = await begin(hours(-6));
+    await tapFinish(bench, id);
+    await change(id, { washedAt: hours(-5).toISOString(), revealAt: hours(-1).toISOString() });
+    await bench.ask('PUT', `/api/check-ins/${v7()}`, {
+      washDayId: id,
+      stage: 'wear',
+      day: 1,
+      part: 'after-refresh',
+      at: new Date().toISOString(),
+    });
+    expect(await due()).toMatchObject([{ kind: 'check-in', stage: 'wear', day: 1 }]);
   });
 
   it('does not nag about looks that were missed', async () => {

@@ -1,5 +1,6 @@
 import type { WashDay } from '@sabor/contract/wash-day';
 import { dewPoint } from '@sabor/core/climate/dew-point';
+import type { Slot } from '@sabor/core/step/slots';
 import { localDate } from '@sabor/core/time/zones';
 import { airOf } from '@sabor/reading/air-of';
 import type { Client } from '../../db/pool.ts';
@@ -99,8 +100,10 @@ export type OpenDay = Pick<
   WashDay,
   'id' | 'trialId' | 'position' | 'status' | 'startedAt' | 'dryAt' | 'revealAt' | 'localDate'
 > & {
-  checkIns: Pick<WashDay['checkIns'][number], 'stage' | 'day'>[];
-  events: Pick<WashDay['events'][number], 'kind' | 'on'>[];
+  checkIns: Pick<WashDay['checkIns'][number], 'stage' | 'day' | 'part'>[];
+  events: Pick<WashDay['events'][number], 'kind' | 'on' | 'announced' | 'came'>[];
+  /** Waiting steps of a day worn that is named. */
+  later: { id: string; slot: Slot; half: 'left' | 'right' | null; day: number }[];
   /** A set still waits, and with it the drying. */
   setWaits: boolean;
 };
@@ -111,10 +114,13 @@ export async function readOpenDays(db: Client): Promise<OpenDay[]> {
     `select d.id, d.trial_id as "trialId", w.time_zone as "timeZone", d.position, d.started_at as "startedAt",
        d.dry_at as "dryAt", d.reveal_at as "revealAt",
        case when d.routine_done_at is not null then 'worn' else 'under way' end as status,
-       (select coalesce(json_agg(json_build_object('stage', c.stage, 'day', c.day)), '[]') from check_in c
+       (select coalesce(json_agg(json_build_object('stage', c.stage, 'day', c.day, 'part', c.part)), '[]') from check_in c
           where c.wash_day_id = d.id) as "checkIns",
-       (select coalesce(json_agg(json_build_object('kind', e.kind, 'on', e.happened_on)), '[]') from event e
-          where e.wash_day_id = d.id) as events,
+       (select coalesce(json_agg(json_build_object('kind', e.kind, 'on', e.happened_on, 'announced', e.announced,
+          'came', e.came)), '[]') from event e where e.wash_day_id = d.id) as events,
+       (select coalesce(json_agg(json_build_object('id', s.id, 'slot', s.slot, 'half', s.half,
+          'day', (s.extra->>'wearDay')::numeric) order by s.position), '[]') from wash_step s
+          where s.wash_day_id = d.id and s.status = 'waiting' and s.extra ? 'wearDay') as later,
        exists (select from wash_step s where s.wash_day_id = d.id and s.slot = 'set' and s.status = 'waiting') as "setWaits"
      from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
      where d.abandoned_at is null and d.wear_ended_at is null order by d.started_at`,

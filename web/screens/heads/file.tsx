@@ -20,6 +20,7 @@ import { Measured } from './measured.tsx';
 import { ModelTable } from './model-table.tsx';
 import { porosityLook } from './porosity-look.ts';
 import { PorosityPanel } from './porosity-panel.tsx';
+import { Problems } from './problems.tsx';
 import { traitLook } from './trait-look.ts';
 import { WishesSheet } from './wishes.tsx';
 
@@ -27,6 +28,7 @@ const PARTS = {
   porosity: 'Porosity',
   measured: 'Measured',
   history: 'History',
+  problems: 'Open problems',
   care: 'Care',
   drying: 'Drying',
   'build-up': 'Build-up',
@@ -148,6 +150,9 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
           </Tabs.Content>
           <Tabs.Content value="history">
             <History wearer={wearer} file={file} zone={zone} />
+          </Tabs.Content>
+          <Tabs.Content value="problems">
+            <Problems wearer={wearer} file={file} />
           </Tabs.Content>
           <Tabs.Content value="care">
             <Care wearer={wearer} file={file} />

@@ -14,7 +14,9 @@ import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { showMoney } from '../../ui/show.ts';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
+import { Bottles } from './bottles.tsx';
 import { Calibrate } from './calibrate.tsx';
+import { LabelFacts } from './label-facts.tsx';
 
 export function ProductScreen() {
   const { id = 'new' } = useParams();
@@ -30,6 +32,7 @@ export function ProductScreen() {
   return (
     <>
       <ProductSheet key={id} shelf={shelf.data} product={product} />
+      {product && <Bottles product={product} />}
       {product && <Calibrate product={product} />}
     </>
   );
@@ -51,6 +54,13 @@ function blank(currency: string): ProductInput {
     openedOn: null,
     monthsAfterOpening: 12,
     note: '',
+    heatLimitC: null,
+    applications: null,
+    edition: '',
+    collection: '',
+    packaging: null,
+    claims: [],
+    prices: [],
   };
 }
 
@@ -60,7 +70,15 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
   const say = useSay();
   const initial = useMemo<ProductInput>(() => {
     if (!product) return blank(settings.currency);
-    const { archivedAt: _, uses: __, calibrations: ___, version: ____, ...input } = product;
+    const {
+      archivedAt: _archived,
+      uses: _uses,
+      calibrations: _calibrations,
+      version: _version,
+      editions: _editions,
+      bottles: _bottles,
+      ...input
+    } = product;
     return input;
   }, [product, settings.currency]);
   const draft = useDraft(`product ${product?.id ?? 'new'}`, ProductInput, initial, product?.version ?? null);
@@ -186,6 +204,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
             onChange={set('note')}
             error={problem('note')}
           />
+          <LabelFacts value={value} set={set} problem={problem} />
           <Caution>
             New to this wearer? Patch-test on the inner arm and wait 48 hours. Stop at burning, hives or
             swelling and see a doctor. Past its period after opening, or changed in smell, colour or texture:

@@ -21,6 +21,10 @@ function wayTo(due: Due): { to: string; label: string } {
         to: `/wash-days/${due.washDayId}/look/${due.stage === 'wear' ? `day-${due.day}` : due.stage}`,
         label: 'Check in',
       };
+    case 'announced':
+      return { to: `/wash-days/${due.washDayId}?on=${due.on}#events`, label: 'Say what it came to' };
+    case 'later step':
+      return { to: `/wash-days/${due.washDayId}?step=${due.stepId}`, label: 'To the step' };
     case 'night':
       return { to: `/wash-days/${due.washDayId}#events`, label: 'Protect overnight' };
     case 'end wear':
@@ -29,6 +33,8 @@ function wayTo(due: Due): { to: string; label: string } {
       return { to: `/trials/${due.trialId}/compare`, label: 'Read the comparison' };
     case 'care':
       return { to: `/heads/${due.wearerId}?part=care`, label: 'Open profile' };
+    case 'problems':
+      return { to: `/heads/${due.wearerId}?part=problems`, label: 'See what was tried' };
     case 'bottle':
       return { to: `/shelf/${due.productId}`, label: 'See the bottle' };
   }

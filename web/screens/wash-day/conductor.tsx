@@ -158,7 +158,7 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
             toGo={minutesToGo(steps)}
             running={running.find((one) => one.step.id === step.id)}
             products={products}
-            cautions={cautionsOf(step, products, wearer, place === 0)}
+            cautions={cautionsOf(step, day, products, wearer, place === 0)}
             tell={tell}
             settle={(to, said) => settle(step, to, said)}
             back={() => go(place - 1)}

@@ -4,6 +4,7 @@ import type { Wearer } from '@sabor/contract/wearer';
 import { localDate } from '@sabor/core/time/zones';
 import { eventInWords } from '@sabor/words/event';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { useVoice } from '../../api/voice.ts';
 import { DateField } from '../../ui/dates.tsx';
 import { showDate } from '../../ui/show.ts';
@@ -22,7 +23,8 @@ export function Events({
   open: boolean;
 }) {
   const voice = useVoice();
-  const [on, setOn] = useState(localDate(new Date().toISOString(), wearer.timeZone));
+  const [search] = useSearchParams();
+  const [on, setOn] = useState(search.get('on') ?? localDate(new Date().toISOString(), wearer.timeZone));
   const dates = [...new Set(day.events.map((event) => event.on))].sort();
   return (
     <section aria-labelledby="events">
