@@ -3,6 +3,7 @@ import { STARTER_ROUTINE } from '@sabor/core/routine/starter';
 import { calibrationRows } from './basin.ts';
 import { hairFileRows } from './hair-files.ts';
 import { demoId } from './ids.ts';
+import { labelColumns, priceRows, problemRows } from './label-facts.ts';
 import { calendar, settingsRow } from './rows.ts';
 import { LINES, lineId, PRODUCTS, productId } from './shelf.ts';
 import { COAST_ROUTINE, TRIALS } from './trials.ts';
@@ -44,9 +45,12 @@ export function demoBackup(now: Date): Backup {
     stake: product.stake,
     months_after_opening: product.months,
     note: '',
+    ...labelColumns(product.key),
     archived_at: null,
     created_at: created,
   }));
+  rows.product_price = priceRows(when);
+  rows.head_problem = problemRows(when);
   rows.bottle = PRODUCTS.map((product) => ({
     id: demoId(`bottle ${product.key}`),
     product_id: productId(product.key),

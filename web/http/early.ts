@@ -5,7 +5,10 @@ const asked = new Map<string, { answer: Promise<Response>; at: number }>();
 const FRESH = 10_000;
 
 export function askEarly(path: string): void {
-  const answer = fetch(`/api${path}`);
+  // Read to its end at once: an answer that nobody takes must not hold its connection.
+  const answer = fetch(`/api${path}`).then(
+    async (response) => new Response(await response.arrayBuffer(), response),
+  );
   // Whoever takes it hears of a failure; nobody may.
   answer.catch(() => {});
   asked.set(path, { answer, at: performance.now() });

@@ -28,7 +28,7 @@ const PARTS = {
   porosity: 'Porosity',
   measured: 'Measured',
   history: 'History',
-  problems: 'Open problems',
+  problems: 'Problems',
   care: 'Care',
   drying: 'Drying',
   'build-up': 'Build-up',

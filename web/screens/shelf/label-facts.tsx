@@ -81,7 +81,7 @@ export function LabelFacts({
           </p>
         )}
         {prices.map((price, i) => (
-          <div key={i} className="grid grid-cols-2 items-end gap-2 sm:grid-cols-[1fr_1fr_6rem_5rem_auto]">
+          <div key={i} className="grid grid-cols-2 items-end gap-2 sm:grid-cols-[11rem_1fr_5rem_4.5rem_auto]">
             <DateField
               label="On"
               value={price.on}

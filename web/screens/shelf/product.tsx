@@ -167,6 +167,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
             />
             <NumberField label="Period after opening" unit="months" {...bind('monthsAfterOpening')} />
           </div>
+          <LabelFacts value={value} set={set} problem={problem} />
         </div>
         <div className="space-y-5">
           <TextField
@@ -204,7 +205,6 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
             onChange={set('note')}
             error={problem('note')}
           />
-          <LabelFacts value={value} set={set} problem={problem} />
           <Caution>
             New to this wearer? Patch-test on the inner arm and wait 48 hours. Stop at burning, hives or
             swelling and see a doctor. Past its period after opening, or changed in smell, colour or texture:
