@@ -119,6 +119,7 @@ for (const [size, viewport] of [
 test('no screen scrolls sideways at any width, nor at twice its size; in the dark all can be read', async ({
   page,
 }) => {
+  test.setTimeout(240_000);
   for (const [path, heading] of await screens(page)) {
     await page.emulateMedia({ colorScheme: 'dark' });
     await page.setViewportSize(BENCH);

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EMPTY_SETTINGS } from '../step/step.ts';
 import { BASIN_CAUTIONS, type CautionStep, cautionsFor } from './cautions.ts';
-import { IDEAS, type Idea, ideaAsArm } from './ideas.ts';
+import { IDEAS, type Idea, ideaAsArm, ideasFor, makesArm } from './ideas.ts';
 import { minutesByPhase, minutesSpent, secondsLeft, type TimedStep, unpausedMs } from './minutes.ts';
 import { mayTakeDown } from './take-down.ts';
 
@@ -100,6 +100,7 @@ describe('an idea for next time', () => {
     dose: { kind: 'exact', amount: 12, measure: 'g', per: 'head' },
     wetness: 'wet',
     minutes: 10,
+    heat: 'low',
   } as const;
 
   it('becomes an arm’s settings where it is one', () => {
@@ -108,13 +109,34 @@ describe('an idea for next time', () => {
     expect(ideaAsArm('wetter', step)).toEqual({ wetness: 'soaking' });
     expect(ideaAsArm('drier', step)).toEqual({ wetness: 'moist' });
     expect(ideaAsArm('longer', step)).toEqual({ minutes: 15 });
+    expect(ideaAsArm('hotter', step)).toEqual({ heat: 'medium' });
+    expect(ideaAsArm('cooler', step)).toEqual({ heat: 'cool' });
+    expect(ideaAsArm('leave-out', step)).toEqual({ skipped: true });
     expect(ideaAsArm('other-role', step)).toEqual({});
   });
 
   it('changes nothing that the step does not set, and cannot be wetter than soaking', () => {
-    for (const idea of Object.keys(IDEAS) as Idea[]) expect(ideaAsArm(idea, EMPTY_SETTINGS)).toEqual({});
+    for (const idea of Object.keys(IDEAS) as Idea[])
+      expect(ideaAsArm(idea, EMPTY_SETTINGS)).toEqual(idea === 'leave-out' ? { skipped: true } : {});
     expect(ideaAsArm('wetter', { ...step, wetness: 'soaking' })).toEqual({});
     expect(ideaAsArm('more', { ...step, dose: { kind: 'unknown' } })).toEqual({});
+  });
+
+  it('is offered only where it would make two unequal options', () => {
+    expect(ideasFor(EMPTY_SETTINGS)).toEqual([
+      'leave-out',
+      'other-product',
+      'other-place',
+      'other-style',
+      'other-role',
+      'other-order',
+      'after-clarify',
+    ]);
+    const soaking = { ...step, wetness: 'soaking', heat: 'high' } as const;
+    expect(ideasFor(soaking)).not.toContain('wetter');
+    expect(ideasFor(soaking)).not.toContain('hotter');
+    expect(ideasFor(soaking)).toEqual(expect.arrayContaining(['drier', 'cooler', 'less', 'longer']));
+    expect(makesArm('other-role', step)).toBe(false);
   });
 });
 
@@ -149,6 +171,9 @@ describe('cautions during the wash', () => {
     protein: { slot: 'treat' },
     'dryer-water': { slot: 'dry', tool: 'diffuser' },
     heat: { heat: 'high' },
+    'over-limit': { slot: 'dry', celsius: 190, heatLimitC: 180 },
+    'no-limit': { slot: 'technique', tool: 'flat-iron' },
+    tight: { slot: 'edges', pull: 'tight' },
     steam: { warmth: 'steamer' },
     oil: { slot: 'pre-wash', product: { ...product, roles: ['oil'] } },
     child: { child: true },
@@ -157,5 +182,15 @@ describe('cautions during the wash', () => {
   it.each(BASIN_CAUTIONS.map(({ id }) => id))('%s speaks of its own case and of no quiet step', (id) => {
     expect(cautionsFor({ ...quiet, ...cases[id] }).map((found) => found.id)).toContain(id);
     expect(cautionsFor({ ...quiet, product })).toEqual([]);
+  });
+
+  it('a heat limit is spoken of only where it is passed, and a dryer of any kind near water', () => {
+    const ids = (to: Partial<CautionStep>) => cautionsFor({ ...quiet, ...to }).map(({ id }) => id);
+    expect(ids({ celsius: 180, heatLimitC: 180 })).toEqual([]);
+    expect(ids({ celsius: 200, heatLimitC: null })).toEqual([]);
+    expect(ids({ tool: 'flat-iron', heatLimitC: 220, celsius: 200 })).toEqual(['dryer-water']);
+    for (const tool of ['nozzle', 'comb-nozzle', 'hood'] as const)
+      expect(ids({ tool })).toEqual(['dryer-water']);
+    expect(ids({ pull: 'loose' })).toEqual([]);
   });
 });

@@ -1,5 +1,5 @@
 import type { Dose } from '../doses/dose.ts';
-import { WETNESS, type Wetness } from '../step/choices.ts';
+import { HEATS, type Heat, WETNESS, type Wetness } from '../step/choices.ts';
 import type { StepSettings } from '../step/settings.ts';
 import type { KeyOf } from '../vocabulary.ts';
 
@@ -11,6 +11,12 @@ export const IDEAS = {
   drier: { label: 'drier' },
   longer: { label: 'longer' },
   shorter: { label: 'shorter' },
+  hotter: { label: 'hotter' },
+  cooler: { label: 'cooler' },
+  'leave-out': { label: 'leave it out' },
+  'other-product': { label: 'other product' },
+  'other-place': { label: 'other place' },
+  'other-style': { label: 'other style' },
   'other-role': { label: 'other role' },
   'other-order': { label: 'other order' },
   'after-clarify': { label: 'after a clarify' },
@@ -28,9 +34,33 @@ const scaled = (dose: Dose | null, by: number): Dose | null => {
     : { ...dose, from: to(dose.from), to: to(dose.to) };
 };
 
-const WETTEST_FIRST = Object.keys(WETNESS) as Wetness[];
-const shifted = (wetness: Wetness | null, by: 1 | -1): Wetness | null =>
-  wetness === null ? null : (WETTEST_FIRST[WETTEST_FIRST.indexOf(wetness) + by] ?? null);
+/** The next choice along a vocabulary; null where nothing was chosen, or there is none. */
+const shifted = <K extends string>(
+  options: Readonly<Record<K, unknown>>,
+  from: K | null,
+  by: 1 | -1,
+): K | null => {
+  const keys = Object.keys(options) as K[];
+  return from === null ? null : (keys[keys.indexOf(from) + by] ?? null);
+};
+
+/** Ideas that set something in their own step, and so make an arm wherever the step sets what they change. */
+const SETTING: readonly Idea[] = [
+  'less',
+  'more',
+  'wetter',
+  'drier',
+  'longer',
+  'shorter',
+  'hotter',
+  'cooler',
+  'leave-out',
+];
+
+/** What an idea changes of its step. */
+export type IdeaArm = Partial<Pick<StepSettings, 'dose' | 'wetness' | 'minutes' | 'heat'>> & {
+  skipped?: true;
+};
 
 /**
  * What an idea sets otherwise in its step, as an arm of a later trial; empty where the idea is not a setting of this one
@@ -38,15 +68,19 @@ const shifted = (wetness: Wetness | null, by: 1 | -1): Wetness | null =>
  */
 export function ideaAsArm(
   idea: Idea,
-  step: Pick<StepSettings, 'dose' | 'wetness' | 'minutes'>,
-): Partial<Pick<StepSettings, 'dose' | 'wetness' | 'minutes'>> {
+  step: Pick<StepSettings, 'dose' | 'wetness' | 'minutes' | 'heat'>,
+): IdeaArm {
   const dose = (by: number) => {
     const to = scaled(step.dose, by);
     return to === null ? {} : { dose: to };
   };
   const wetness = (by: 1 | -1) => {
-    const to = shifted(step.wetness, by);
+    const to = shifted<Wetness>(WETNESS, step.wetness, by);
     return to === null ? {} : { wetness: to };
+  };
+  const heat = (by: 1 | -1) => {
+    const to = shifted<Heat>(HEATS, step.heat, by);
+    return to === null ? {} : { heat: to };
   };
   const minutes = (by: number) =>
     step.minutes === null ? {} : { minutes: Number((step.minutes * by).toPrecision(2)) };
@@ -63,7 +97,21 @@ export function ideaAsArm(
       return minutes(STEP_UP);
     case 'shorter':
       return minutes(1 / STEP_UP);
+    case 'hotter':
+      return heat(1);
+    case 'cooler':
+      return heat(-1);
+    case 'leave-out':
+      return { skipped: true };
     default:
       return {};
   }
 }
+
+/** Whether an idea makes an arm that differs from the step as it was done. */
+export const makesArm = (idea: Idea, step: Parameters<typeof ideaAsArm>[1]): boolean =>
+  Object.keys(ideaAsArm(idea, step)).length > 0;
+
+/** Ideas that are offered at a step: those that would change nothing are not. */
+export const ideasFor = (step: Parameters<typeof ideaAsArm>[1]): Idea[] =>
+  (Object.keys(IDEAS) as Idea[]).filter((idea) => !SETTING.includes(idea) || makesArm(idea, step));

@@ -275,7 +275,7 @@ function ComparisonSheet({
           </WhenSeen>
         </section>
         <WearAndMoney trial={trial} record={record} comparison={comparison} />
-        <ToldByArm trial={trial} arms={arms} wearer={wearer} comparison={comparison} />
+        <ToldByArm trial={trial} arms={arms} wearer={wearer} products={products} comparison={comparison} />
         <ZoneDifference trial={trial} wearer={wearer} outcome={shown} />
       </div>
 

@@ -1,10 +1,33 @@
+import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { Comparison } from '@sabor/core/compare/comparison';
 import type { FeltRow } from '@sabor/core/compare/felt-by-arm';
 import { EVENTS } from '@sabor/core/outcomes/events';
+import { LABEL_HOLDS } from '@sabor/core/shelf/products';
 import { feltHeading, feltOfArmInWords, holdTooLowInWords, upkeepInWords } from '@sabor/words/felt';
 import { ArmName } from '../../drawings/arm-name.tsx';
+
+/** What the labels of each option's tested products say of hold, beside the hold that was found on the judged day. */
+function holdByLabel(
+  { masked, plan, arms, onDay }: TrialDetail,
+  products: readonly Product[],
+  found: readonly (number | null)[],
+): string[] {
+  if (masked) return [];
+  const tested = new Set(plan.flatMap(({ part, id }) => (part === 'tested' ? [id] : [])));
+  const labels = arms.map(({ steps }) =>
+    steps.flatMap(({ stepId, productId }) => {
+      const product = tested.has(stepId) ? products.find(({ id }) => id === productId) : undefined;
+      return product && product.labelHold !== 'silent' ? [LABEL_HOLDS[product.labelHold].label] : [];
+    }),
+  );
+  if (labels.every((said) => said.length === 0)) return [];
+  return labels.map((said, arm) => {
+    const mean = found[arm];
+    return `${said.length ? [...new Set(said)].join(', ') : LABEL_HOLDS.silent.label}; found ${mean == null ? 'nothing yet' : `${mean.toFixed(1)} of 10 on day ${onDay}`}`;
+  });
+}
 
 /** Whether a reading belongs to the first glance: at a step under test, before the days worn, or on the judged day. */
 const isNear =
@@ -21,14 +44,17 @@ export function ToldByArm({
   trial,
   arms,
   wearer,
-  comparison: { felt, upkeep, holdTooLow },
+  products,
+  comparison: { felt, upkeep, holdTooLow, outcomes },
 }: {
   trial: TrialDetail;
   arms: readonly string[];
   wearer: Wearer;
+  products: readonly Product[];
   comparison: Comparison;
 }) {
-  if (felt.length + upkeep.length + holdTooLow.length === 0) return null;
+  const holds = holdByLabel(trial, products, outcomes.hold.means);
+  if (felt.length + upkeep.length + holdTooLow.length + holds.length === 0) return null;
   const near = felt.filter(isNear(trial));
   const far = felt.filter((row) => !near.includes(row));
   return (
@@ -39,15 +65,15 @@ export function ToldByArm({
       <p className="mb-3 text-soft">
         The middle word of each option’s wash days, and how many came to each. Described, not tested.
       </p>
-      {near.length + upkeep.length > 0 && (
-        <Rows label="Readings in words" arms={arms} felt={near} upkeep={upkeep} />
+      {near.length + upkeep.length + holds.length > 0 && (
+        <Rows label="Readings in words" arms={arms} holds={holds} felt={near} upkeep={upkeep} />
       )}
       {far.length > 0 && (
         <details className="mt-2">
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">
             The other steps and days ({far.length})
           </summary>
-          <Rows label="Readings of other steps and days" arms={arms} felt={far} upkeep={[]} />
+          <Rows label="Readings of other steps and days" arms={arms} holds={[]} felt={far} upkeep={[]} />
         </details>
       )}
       {holdTooLow.length > 0 && (
@@ -68,11 +94,14 @@ export function ToldByArm({
 function Rows({
   label,
   arms,
+  holds,
   felt,
   upkeep,
 }: {
   label: string;
   arms: readonly string[];
+  /** Hold by the label beside hold found, option by option; none where no label speaks of it. */
+  holds: readonly string[];
   felt: readonly FeltRow[];
   upkeep: Comparison['upkeep'];
 }) {
@@ -92,6 +121,18 @@ function Rows({
           </tr>
         </thead>
         <tbody>
+          {holds.length > 0 && (
+            <tr className="border-b border-rule align-top">
+              <th scope="row" className="py-1.5 pr-4 font-semibold">
+                Hold, by the label and found
+              </th>
+              {holds.map((says, arm) => (
+                <td key={arms[arm]} className="px-2 py-1.5">
+                  {says}
+                </td>
+              ))}
+            </tr>
+          )}
           {felt.map((row) => {
             const heading = feltHeading(row.what);
             return (

@@ -107,7 +107,7 @@ export function LabelFacts({
               error={problem(`prices.${i}.currency`)}
             />
             <Button look="quiet" onClick={() => set('prices')(prices.filter((_, at) => at !== i))}>
-              Remove
+              Remove price
             </Button>
           </div>
         ))}

@@ -29,7 +29,7 @@ export function ideaTrial(trial: TrialDetail, ideaId: string): Prefilled | null 
       step.id === from.id ? { ...settingsOf(found), part: 'tested' as const } : { part: 'held' as const };
     return { ...step, ...own, id: ids.get(step.id)! };
   });
-  const { dose, ...settings } = ideaAsArm(idea, found);
+  const { dose, skipped, ...settings } = ideaAsArm(idea, found);
   const where = SLOTS[found.slot].label.toLowerCase();
   const arm = (name: string, to: Partial<TrialInput['arms'][number]['steps'][number]>) => ({
     id: v7(),
@@ -46,6 +46,7 @@ export function ideaTrial(trial: TrialDetail, ideaId: string): Prefilled | null 
       arm('As it was', {}),
       arm(`${IDEAS[idea].label[0]!.toUpperCase()}${IDEAS[idea].label.slice(1)}`, {
         ...(dose ? { dose } : {}),
+        ...(skipped ? { skipped } : {}),
         ...(Object.keys(settings).length ? { settings } : {}),
       }),
     ],

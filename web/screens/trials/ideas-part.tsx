@@ -1,5 +1,5 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
-import { IDEAS } from '@sabor/core/basin/ideas';
+import { IDEAS, makesArm } from '@sabor/core/basin/ideas';
 import { SLOTS } from '@sabor/core/step/slots';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
@@ -26,7 +26,7 @@ export function IdeasPart({ trial }: { trial: TrialDetail }) {
                 wash day {day.position + 1}, {showDate(day.localDate)}
               </span>
             </span>
-            {step.planStepId !== null && !trial.masked && (
+            {step.planStepId !== null && !trial.masked && makesArm(idea, step) && (
               <ButtonLink look="quiet" to={`/trials/new/plan?from=${trial.id}&idea=${id}`}>
                 Plan a trial of it
               </ButtonLink>

@@ -1,7 +1,7 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { NewTap } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
-import { IDEAS, type Idea } from '@sabor/core/basin/ideas';
+import { IDEAS, ideasFor } from '@sabor/core/basin/ideas';
 import { FELT, feltAtStep, SHED_SLOTS } from '@sabor/core/felt/felt';
 import { PLACES, type Place } from '@sabor/core/hair/zones';
 import { TOOLS, type Tool } from '@sabor/core/step/choices';
@@ -360,7 +360,7 @@ function Otherwise({ step, products, tell }: Parts) {
 function NextTime({ step, tell }: Parts) {
   return (
     <div className="flex flex-wrap gap-2">
-      {(Object.keys(IDEAS) as Idea[]).map((idea) => {
+      {[...new Set([...ideasFor(step), ...step.ideas.map(({ idea }) => idea)])].map((idea) => {
         const told = step.ideas.find((known) => known.idea === idea);
         const id = told?.id ?? v7();
         const say = (gone: boolean): NewTap => ({ kind: 'idea', stepId: step.id, ideaId: id, idea, gone });

@@ -4,7 +4,8 @@ import type { Wearer } from '@sabor/contract/wearer';
 import { FELT, type Felt, feltAtStage, usuallyAsked } from '@sabor/core/felt/felt';
 import type { Stage } from '@sabor/core/outcomes/stages';
 import { DESIGNS } from '@sabor/core/trial/designs';
-import { FiveWords } from '../../ui/five-words.tsx';
+import { useState } from 'react';
+import { benchChip, FiveWords } from '../../ui/five-words.tsx';
 
 /** What a trial asks for at a check-in, and what else can be told there. */
 export function askedAt(
@@ -35,21 +36,25 @@ export function InWords({
   tell: (felt: FeltInput[], words: string, undo: FeltInput[]) => void;
 }) {
   const { asked, more } = askedAt(trial, stage);
-  if (asked.length + more.length === 0) return null;
   const counting = new Set(trial.weights.map(({ zoneId }) => zoneId));
   const zonesOf = (side: 'left' | 'right') =>
     wearer.zones.filter((zone) => zone.side === side && counting.has(zone.id)).map(({ id }) => id);
-  const places: { label: string; zoneIds: (string | null)[] }[] =
-    DESIGNS[trial.design].halves && stage !== 'before'
-      ? [
-          { label: 'left', zoneIds: zonesOf('left') },
-          { label: 'right', zoneIds: zonesOf('right') },
-        ]
-      : [{ label: '', zoneIds: [null] }];
+  const sided = DESIGNS[trial.design].halves && stage !== 'before';
+  const halves = [
+    { label: 'left half', zoneIds: zonesOf('left') },
+    { label: 'right half', zoneIds: zonesOf('right') },
+  ];
+  const [apart, setApart] = useState(false);
+  if (asked.length + more.length === 0) return null;
   const wordOf = (quality: Felt, zoneId: string | null) =>
     taken?.felt.find((one) => one.quality === quality && one.zoneId === zoneId)?.value ?? null;
   const reading = (quality: Felt) => {
     const { label, words } = FELT[quality];
+    const values = halves.map(({ zoneIds }) => wordOf(quality, zoneIds[0] ?? null));
+    const differ = sided && (apart || values[0] !== values[1]);
+    const places: { label: string; zoneIds: (string | null)[] }[] = differ
+      ? halves
+      : [{ label: '', zoneIds: sided ? halves.flatMap(({ zoneIds }) => zoneIds) : [null] }];
     return places.map(({ label: place, zoneIds }) => {
       const values = zoneIds.map((zoneId) => wordOf(quality, zoneId));
       const value = values.every((one) => one === values[0]) ? (values[0] ?? null) : null;
@@ -57,13 +62,13 @@ export function InWords({
       return (
         <FiveWords
           key={`${quality} ${place}`}
-          label={place ? `${label}, ${place} half` : label}
+          label={place ? `${label}, ${place}` : label}
           words={words}
           value={value}
           choose={(to, word) =>
             tell(
               zoneIds.map((zoneId) => ({ quality, zoneId, value: to })),
-              `${label}${place && `, ${place} half`}: ${to === null ? 'taken back' : word}.`,
+              `${label}${place && `, ${place}`}: ${to === null ? 'taken back' : word}.`,
               told,
             )
           }
@@ -76,6 +81,11 @@ export function InWords({
       <h2 id="in-words" className="text-xl">
         In words
       </h2>
+      {sided && (
+        <button type="button" className={benchChip} aria-pressed={apart} onClick={() => setApart(!apart)}>
+          Left and right apart
+        </button>
+      )}
       {asked.flatMap(reading)}
       {more.length > 0 && (
         <details>

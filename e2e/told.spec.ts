@@ -1,0 +1,156 @@
+import type { Page } from '@playwright/test';
+import { v7 } from 'uuid';
+import { expect, PHONE, test } from './bench.ts';
+import { makeTrial } from './make-trial.ts';
+
+const ago = (hours: number) => new Date(Date.now() - hours * 3_600_000).toISOString();
+
+/** A wash day of yesterday whose hair was finished an hour later: today is its second day. */
+async function wornSinceYesterday(page: Page, trialId: string): Promise<string> {
+  const id = v7();
+  const day = await (
+    await page.request.put(`/api/wash-days/${id}`, { data: { trialId, startedAt: ago(26) } })
+  ).json();
+  const taps: object[] = day.steps.map((step: { id: string }) => ({
+    id: v7(),
+    at: ago(25.5),
+    kind: 'step',
+    stepId: step.id,
+    set: { status: 'done', doneAt: ago(25.5) },
+  }));
+  taps.push({ id: v7(), at: ago(25), kind: 'finish' });
+  await page.request.post(`/api/wash-days/${id}/taps`, { data: { device: 'phone', taps } });
+  const dated = await page.request.patch(`/api/wash-days/${id}`, {
+    data: { washedAt: ago(25.8), dryAt: ago(25), revealAt: ago(24.5) },
+  });
+  if (!dated.ok()) throw new Error(await dated.text());
+  return id;
+}
+
+test('what day 2 told in nine taps stands by option in the comparison, in the fairness check and in CSV', async ({
+  page,
+}) => {
+  const trial = await makeTrial(page, 'Told on day 2?', ['Anvil Gel', 'Kelp Fold Gel'], 8, {
+    design: 'half',
+    onDay: 2,
+  });
+  const day = await wornSinceYesterday(page, trial);
+  await page.setViewportSize(PHONE);
+  await page.goto('/');
+  let taps = 0;
+  const tap = async (name: string | RegExp, where: Pick<Page, 'getByRole'> = page) => {
+    await where.getByRole('button', { name, exact: typeof name === 'string' }).click();
+    taps++;
+  };
+  const due = page.getByRole('listitem').filter({ hasText: 'Told on day 2?' }).first();
+  await due.getByRole('link', { name: /Check in/ }).click();
+  taps++;
+  await expect(page.getByRole('heading', { name: 'Day 2', exact: true })).toBeVisible();
+  const group = (name: string) => page.getByRole('group', { name, exact: true });
+  await tap('Covered');
+  await tap('left half', group('Where: Covered'));
+  await tap('light', group('Cast'));
+  await tap('none', group('Flakes'));
+  await tap('Edges redone');
+  await tap(/Gel$/, group('Product: Edges redone').first());
+  await tap('1 pea', group('Amount: Edges redone'));
+  await tap('Nothing else needed');
+  expect(taps).toBeLessThan(10);
+  await expect(group('Cast').getByRole('button', { name: 'light' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Rate 6', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Crown, left: 6' })).toBeVisible();
+
+  await page.reload();
+  await expect(group('Flakes').getByRole('button', { name: 'none' })).toHaveAttribute('aria-pressed', 'true');
+  await page.goto(`/wash-days/${day}`);
+  await expect(page.getByRole('listitem').filter({ hasText: /covered, left half/ })).toContainText(
+    /edges redone, (Anvil|Kelp Fold) Gel, 1 pea/,
+  );
+
+  await page.request.post(`/api/trials/${trial}/end`, { data: { reason: 'Enough seen.' } });
+  await page.request.post(`/api/trials/${trial}/outcomes`);
+  await page.goto(`/trials/${trial}/compare`);
+  const table = page.getByRole('region', { name: 'Readings in words', exact: true });
+  await expect(
+    table.getByRole('row', { name: /^Cast, day 2 light 1 wash day light 1 wash day$/ }),
+  ).toBeVisible();
+  await expect(table.getByRole('row', { name: /^Flakes, day 2 none/ })).toBeVisible();
+  await expect(
+    table.getByRole('row', { name: /^Edges redone while worn 1 day, on 1 of 1 wash day/ }),
+  ).toBeVisible();
+  await expect(table.getByRole('row', { name: /^Nothing needed while worn/ })).toBeVisible();
+  await expect(
+    page.getByText(/Covered: once on the left half.*, not on the right half/).first(),
+  ).toBeVisible();
+
+  const csv = await (await page.request.get(`/api/trials/${trial}/readings.csv`)).text();
+  for (const row of [
+    /Day 2,2,.*,Cast,.*,light/,
+    /Worn,2,.*,Edges redone,Whole head,.*1 pea/,
+    /Worn,2,.*,Covered,/,
+  ])
+    expect(csv).toMatch(row);
+});
+
+test('a side that was spoiled before its rating is left out, with its count; marked after, it counts', async ({
+  page,
+}) => {
+  const trial = await makeTrial(
+    page,
+    'Spoiled?',
+    ['Anvil Gel', 'Kelp Fold Gel'],
+    8,
+    {
+      design: 'half',
+      onDay: 2,
+    },
+    'Tomasz Adeyinka-Holm',
+  );
+  const day = await wornSinceYesterday(page, trial);
+  await page.goto(`/wash-days/${day}/look/day-2`);
+  await page.getByRole('button', { name: 'Wind', exact: true }).click();
+  await page
+    .getByRole('group', { name: 'Where: Wind', exact: true })
+    .getByRole('button', { name: 'right half' })
+    .click();
+  await page.getByRole('button', { name: /^It spoiled the hair there/ }).click();
+  await page.getByRole('button', { name: 'Rate 7', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Crown, left: 7' })).toBeVisible();
+  await page.request.post(`/api/trials/${trial}/end`, { data: { reason: 'Enough seen.' } });
+  await page.request.post(`/api/trials/${trial}/outcomes`);
+  await page.goto(`/trials/${trial}/compare`);
+  await expect(page.getByRole('list', { name: 'Left out because it was spoiled' })).toHaveText(
+    'Wash day 1, right half: wind, not judged from day 2 on, nor is its other half.',
+  );
+});
+
+test('a set on mixed rods with its own way at the nape is planned, conducted and compared without a note', async ({
+  page,
+}) => {
+  await page.goto('/routines');
+  await page.getByRole('link', { name: 'Write a routine' }).click();
+  await page.getByLabel('Name').fill('Rod set');
+  for (const slot of ['Hold', 'Set', 'Set']) {
+    await page.getByLabel('Next step').selectOption(slot);
+    await page.getByRole('button', { name: 'Add this step' }).click();
+  }
+  const steps = page.getByRole('button', { name: /^Set/ });
+  await steps.first().click();
+  await page.getByLabel('medium, about 13 mm').check();
+  await page.getByLabel('large, about 19 mm').check();
+  await page.getByLabel('Technique').selectOption('rods');
+  await steps.last().click();
+  await page.getByLabel('Nape').check();
+  await page.getByLabel('small, about 9 mm').check();
+  await page.getByLabel('Tension').selectOption('easy');
+  await page.getByLabel('Ends').selectOption('twirled');
+  await page.getByText(/^More settings/).click();
+  await page.getByLabel('Rod width').fill('2000');
+  await page.getByRole('button', { name: 'Save the routine' }).click();
+  await expect(page.getByText('Rod width runs from 2 to 100 mm.')).toBeVisible();
+  await page.getByLabel('Rod width').fill('9');
+  await page.getByRole('button', { name: 'Save the routine' }).click();
+  await expect(page.getByRole('link', { name: 'Rod set' })).toBeVisible();
+  await page.getByRole('link', { name: 'Rod set' }).click();
+  await expect(page.getByText(/only at nape/i).first()).toBeVisible();
+});
