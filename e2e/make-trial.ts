@@ -14,11 +14,12 @@ export async function makeTrial(
   washDays = 8,
   to: object = {},
   wearerName = 'Ines Falkenrath',
+  routineName = 'Coast wash-and-go',
 ): Promise<string> {
   const get = async (path: string) => (await page.request.get(`/api${path}`)).json();
   const shelf = await get('/shelf');
   const wearer = (await get('/wearers')).find(({ name }: { name: string }) => name === wearerName);
-  const routine = (await get('/routines')).find(({ name }: { name: string }) => name === 'Coast wash-and-go');
+  const routine = (await get('/routines')).find(({ name }: { name: string }) => name === routineName);
   const plan = routine.steps.map((step: Step) => ({
     ...step,
     id: v7(),

@@ -30,7 +30,7 @@ export function eventInWords(
     dose && doseInWords(dose),
     tool && TOOLS[tool].label,
     whereInWords(zoneIds, zones),
-    spoiledAt && 'spoiled, not judged from then on',
+    spoiledAt && 'spoiled',
     announced && (came ? EVENT_CAME[came].label : 'announced'),
   ]
     .filter(Boolean)

@@ -94,28 +94,28 @@ export const WHERE = {
 
 /** Rods and rollers by what testers call them, with about their width. Common practice, no source. */
 export const RODS = {
-  tiny: { label: 'tiny, about 5 mm' },
-  small: { label: 'small, about 9 mm' },
-  medium: { label: 'medium, about 13 mm' },
-  large: { label: 'large, about 19 mm' },
-  xlarge: { label: 'very large, about 25 mm' },
-  roller: { label: 'roller, about 40 mm' },
+  tiny: { label: 'tiny (about 5 mm)' },
+  small: { label: 'small (about 9 mm)' },
+  medium: { label: 'medium (about 13 mm)' },
+  large: { label: 'large (about 19 mm)' },
+  xlarge: { label: 'very large (about 25 mm)' },
+  roller: { label: 'roller (about 40 mm)' },
 } as const;
 
 /** What a coil or twist is turned over. */
 export const COILED_OVER = {
-  finger: { label: 'a finger, about 15 mm' },
-  pencil: { label: 'a pencil, about 7 mm' },
-  straw: { label: 'a straw, about 5 mm' },
+  finger: { label: 'a finger (about 15 mm)' },
+  pencil: { label: 'a pencil (about 7 mm)' },
+  straw: { label: 'a straw (about 5 mm)' },
   itself: { label: 'itself' },
 } as const;
 
 /** How large a section is, in words, with about its width. Common practice, no source. */
 export const SECTION_SIZES = {
-  small: { label: 'small, about 10 mm' },
-  medium: { label: 'medium, about 20 mm' },
-  inch: { label: 'about an inch, 25 mm' },
-  large: { label: 'large, about 40 mm' },
+  small: { label: 'small (about 10 mm)' },
+  medium: { label: 'medium (about 20 mm)' },
+  inch: { label: 'about an inch (25 mm)' },
+  large: { label: 'large (about 40 mm)' },
   bigger: { label: 'bigger than usual' },
   smaller: { label: 'smaller than usual' },
 } as const;

@@ -315,7 +315,7 @@ export const SETTINGS = {
   },
   endsDone: {
     rare: ['hold', 'edges'],
-    label: 'Ends',
+    label: 'How ends are finished',
     noun: 'ends',
     said: 'ends %',
     kind: 'choice',

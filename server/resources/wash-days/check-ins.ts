@@ -3,7 +3,7 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { eventOf } from '@sabor/core/outcomes/events';
 import { DAY_MS } from '@sabor/core/time/day';
-import { localDate } from '@sabor/core/time/zones';
+import { localDate, startOfDay } from '@sabor/core/time/zones';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustStore } from '../../db/stored.ts';
@@ -211,6 +211,20 @@ function refuseImpossibleEvent(said: SaidOfEvent, day: Standing): void {
 }
 
 /**
+ * From when on a spoiled place counts as spoiled: the day itself, where nothing had been rated on it yet; else now, after
+ * the rating, which then counts. Whoever has seen a rating cannot take it out any more.
+ */
+async function spoiledFrom(client: Client, day: Standing, on: string): Promise<string> {
+  const { rows } = await client.query<{ at: string }>(
+    `select c.at from check_in c where c.wash_day_id = $1 and c.stage = 'wear'
+       and exists (select from reading r where r.check_in_id = c.id and r.obtained = 'rated')`,
+    [day.id],
+  );
+  const rated = rows.some(({ at }) => localDate(at, day.timeZone) === on);
+  return new Date(rated ? Date.now() : startOfDay(on, day.timeZone)).toISOString();
+}
+
+/**
  * {@link saveEvent} within a transaction under way, without its record. `overtaken`: a later word on this event is known
  * already; its kind and day stay.
  */
@@ -222,6 +236,7 @@ export async function eventInto(
 ): Promise<void> {
   mustTakeReadings(day);
   refuseImpossibleEvent(said, day);
+  const given = said.spoiledAt ? { ...said, spoiledAt: await spoiledFrom(client, day, said.on) } : said;
   const set = EVENT_COLUMNS.filter(([, field]) => said[field] !== undefined);
   mustStore(
     await client.query(
@@ -237,7 +252,7 @@ export async function eventInto(
         day.id,
         said.kind,
         said.on,
-        JSON.stringify(said),
+        JSON.stringify(given),
         said.on > localDate(new Date().toISOString(), day.timeZone),
       ],
     ),

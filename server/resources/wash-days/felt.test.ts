@@ -218,10 +218,27 @@ describe('what is done to hair while worn', () => {
     const spoiledAt = ago(5);
     const { day: now } = await said(event({ eventId, event: 'covered', how: 'hood', zoneIds, spoiledAt }));
     expect(now.events).toMatchObject([{ kind: 'covered', how: 'hood' }]);
-    expect(Date.parse(now.events[0]!.spoiledAt!)).toBe(Date.parse(spoiledAt));
+    // Nothing was rated yet: it was spoiled before whatever will be.
+    expect(Date.parse(now.events[0]!.spoiledAt!)).toBeLessThan(Date.parse(day.startedAt));
     const { day: back } = await said(event({ eventId, event: 'covered', spoiledAt: null }));
     expect(back.events).toMatchObject([{ how: 'hood', spoiledAt: null }]);
     expect(back.events[0]!.zoneIds).toHaveLength(zoneIds.length);
+  });
+});
+
+describe('a mark of what was spoiled', () => {
+  it('that comes after the rating of its day is dated after it, whatever it says', async () => {
+    await finished();
+    const zoneId = sample.wearer.zones[0]!.id;
+    await said(rate({ ratings: [{ outcome: 'frizz', zoneId, value: 4 }] }));
+    const { day: now } = await said({
+      kind: 'event',
+      eventId: v7(),
+      event: 'wind',
+      on: day.localDate,
+      spoiledAt: ago(170),
+    } as NewTap);
+    expect(Date.parse(now.events[0]!.spoiledAt!)).toBeGreaterThan(Date.parse(now.checkIns[0]!.at));
   });
 });
 

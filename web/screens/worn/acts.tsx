@@ -16,6 +16,7 @@ import {
 } from '@sabor/core/outcomes/events';
 import { TOOLS, type Tool } from '@sabor/core/step/choices';
 import { SLOTS } from '@sabor/core/step/slots';
+import { localDate } from '@sabor/core/time/zones';
 import { keysOf } from '@sabor/core/vocabulary';
 import { PLAIN_EVENT } from '@sabor/reading/nothing-told';
 import { v7 } from 'uuid';
@@ -86,6 +87,16 @@ export function Acts({
       makeTap(day.id, tap(event, there ? whole : 'gone')),
     );
   };
+  /** Marked as spoiled when that day had been rated already. */
+  const isLate = ({ spoiledAt }: WearEvent) =>
+    spoiledAt !== null &&
+    day.checkIns.some(
+      ({ stage, at, ratings }) =>
+        stage === 'wear' &&
+        ratings.length > 0 &&
+        localDate(at, wearer.timeZone) === on &&
+        Date.parse(at) < Date.parse(spoiledAt),
+    );
   const change = (event: WearEvent, to: Details) => void makeTap(day.id, tap(event, to));
   return (
     <div className="space-y-3">
@@ -116,6 +127,7 @@ export function Acts({
             key={event.id}
             event={event}
             wearer={wearer}
+            late={isLate(event)}
             products={likely(day, products, event.productId)}
             change={(to) => change(event, to)}
           />
@@ -156,11 +168,13 @@ function Chips<K extends string>({
 function Detail({
   event,
   wearer,
+  late,
   products,
   change,
 }: {
   event: WearEvent;
   wearer: Wearer;
+  late: boolean;
   products: readonly Product[];
   change: (to: Details) => void;
 }) {
@@ -213,9 +227,10 @@ function Detail({
           aria-pressed={event.spoiledAt !== null}
           onClick={() => change({ spoiledAt: event.spoiledAt === null ? new Date().toISOString() : null })}
         >
-          It spoiled the hair there: do not judge it from today on
+          It spoiled the hair there: do not judge it from that day on
         </button>
       )}
+      {late && <p className="text-mango-deep">Marked after that day was rated: the rating counts.</p>}
       {event.announced && (
         <Chips<EventCame>
           label={`What it came to: ${label}`}
