@@ -8,7 +8,19 @@ import { PLACES } from '@sabor/core/hair/zones';
 import { readAllergy, UNKNOWN_ALLERGY } from '@sabor/core/ingredients/allergy';
 import { HEATS, TECHNIQUES, TOOLS } from '@sabor/core/step/choices';
 import * as v from 'valibot';
-import { asStored, date, id, name, nearDate, note, number, oneOf, pastDate, whole } from './fields.ts';
+import {
+  asStored,
+  date,
+  eachOnce,
+  id,
+  name,
+  nearDate,
+  note,
+  number,
+  oneOf,
+  pastDate,
+  whole,
+} from './fields.ts';
 import { HairMeasureInput } from './hair-measure.ts';
 
 /** One result of a porosity test, on a zone or the whole head. Measured tests carry a value, the others an outcome. */
@@ -120,6 +132,15 @@ export const WishesInput = v.pipe(
     ),
     school: v.nullable(oneOf(SCHOOLS, 'an approach')),
     dislikes: v.array(oneOf(DISLIKES, 'a dislike')),
+    /** Dislikes in the wearer's own words. */
+    ownDislikes: v.optional(
+      v.pipe(
+        v.array(name('A dislike')),
+        v.maxLength(20, 'Twenty dislikes are plenty.'),
+        eachOnce((one) => one.toLowerCase(), 'Name each dislike once.'),
+      ),
+      [],
+    ),
     avoided: v.pipe(
       v.array(v.object({ ingredient: name('An ingredient'), why: oneOf(AVOIDED, 'the reason') })),
       v.maxLength(200, 'Two hundred ingredients are plenty.'),
@@ -140,7 +161,7 @@ export const WishesInput = v.pipe(
   ),
 );
 export type WishesInput = v.InferInput<typeof WishesInput>;
-export const Wishes = v.strictObject({ ...WishesInput.entries, version: v.number() });
+export const Wishes = v.strictObject({ ...asStored(WishesInput.entries), version: v.number() });
 export type Wishes = v.InferOutput<typeof Wishes>;
 
 const minutes = v.nullable(v.number());

@@ -2,7 +2,19 @@ import { DAMAGE, DENSITIES, PATTERNS, POROSITIES, STRANDS } from '@sabor/core/ha
 import { CUTS, PARTINGS, SCALPS } from '@sabor/core/hair/wishes';
 import { PLACES, SIDES } from '@sabor/core/hair/zones';
 import * as v from 'valibot';
-import { asStored, eachOnce, id, kept, name, note, oneOf, pastDate, positive, timeZone } from './fields.ts';
+import {
+  asStored,
+  eachOnce,
+  id,
+  kept,
+  name,
+  note,
+  oneOf,
+  pastDate,
+  positive,
+  timeZone,
+  whole,
+} from './fields.ts';
 
 const traits = {
   porosity: v.nullable(oneOf(POROSITIES, 'a porosity')),
@@ -62,6 +74,13 @@ export const WearerInput = v.pipe(
     lengthMm: v.nullable(positive('The length', 2000)),
     cut: v.nullable(oneOf(CUTS, 'a cut')),
     parting: v.nullable(oneOf(PARTINGS, 'a parting')),
+    /** How old a child is follows from it. */
+    bornYear: v.optional(v.nullable(whole('The year of birth', 1900, 2100)), null),
+    /** Who styles, where it is not the wearer. */
+    styledBy: v.optional(
+      v.pipe(v.string(), v.trim(), v.maxLength(80, 'Keep the name under 80 characters.')),
+      '',
+    ),
     hardWater: v.optional(v.boolean(), false),
     scalp: v.optional(v.array(oneOf(SCALPS, 'what the scalp is like')), []),
     ...traits,
@@ -93,6 +112,14 @@ export const WearerInput = v.pipe(
       'Give the date on which the guardian consented.',
     ),
     ['consentOn'],
+  ),
+  v.forward(
+    v.partialCheck(
+      [['bornYear']],
+      ({ bornYear }) => bornYear === null || bornYear <= new Date().getFullYear(),
+      'This year is still to come. Check the year.',
+    ),
+    ['bornYear'],
   ),
   v.check((wearer) => {
     const zones = new Set(wearer.zones.map((zone) => zone.id));

@@ -1,6 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
-import { type Felt, feltAtStage, wordOfRating } from '@sabor/core/felt/felt';
+import { type Felt, feltAtStage, middleWord, wordOfRating } from '@sabor/core/felt/felt';
 import { localDate } from '@sabor/core/time/zones';
 
 /** Outcomes whose rating says what a reading before the wash asks. */
@@ -10,10 +10,6 @@ export interface Seen {
   at: string;
   felt: { quality: Felt; value: number }[];
 }
-
-/** The lower median: a word that was really said. */
-const middle = (values: readonly number[]): number | undefined =>
-  values.toSorted((a, b) => a - b)[Math.floor((values.length - 1) / 2)];
 
 /**
  * What the last check-in of this wash day's own date told of the hair as it comes to the wash: its words, and its ratings as
@@ -33,10 +29,10 @@ export function lastSeen(
     .sort((a, b) => Date.parse(b.at) - Date.parse(a.at))[0];
   if (!look) return null;
   const felt = feltAtStage('before').flatMap((quality): Seen['felt'] => {
-    const said = middle(look.felt.flatMap((one) => (one.quality === quality ? [one.value] : [])));
+    const said = middleWord(look.felt.flatMap((one) => (one.quality === quality ? [one.value] : [])));
     if (said !== undefined) return [{ quality, value: said }];
     const outcome = AS_RATED[quality as keyof typeof AS_RATED];
-    const rated = middle(look.ratings.flatMap((one) => (one.outcome === outcome ? [one.value] : [])));
+    const rated = middleWord(look.ratings.flatMap((one) => (one.outcome === outcome ? [one.value] : [])));
     return rated === undefined ? [] : [{ quality, value: wordOfRating(rated) }];
   });
   return felt.length === 0 ? null : { at: look.at, felt };

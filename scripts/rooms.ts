@@ -93,7 +93,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           'side-by-side': leaf(),
           today: leaf(),
           weather: leaf(),
-          photographs: leaf('check-in'),
+          photographs: leaf('worn'),
           trials: leaf('screen'),
           'wash-day': leaf('weather', 'worn'),
           'lay-out': leaf('wash-day'),

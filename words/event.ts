@@ -19,13 +19,14 @@ export function whereInWords(zoneIds: readonly string[], zones: readonly Zone[])
 
 /** What happened to hair or was done to it, in a phrase: "edges redone, Marsh Gel, 1 pea, fingers, left half". */
 export function eventInWords(
-  { kind, how, productId, dose, tool, zoneIds, spoiledAt, announced, came }: WearEvent,
+  { kind, note, how, productId, dose, tool, zoneIds, spoiledAt, announced, came }: WearEvent,
   zones: readonly Zone[],
   voice: Voice,
 ): string {
   const { label, as } = eventOf(kind);
   return [
     how ? `${label.toLowerCase()} ${as?.[how]?.label ?? ''}`.trim() : EVENTS[kind].label.toLowerCase(),
+    kind === 'disliked' && note,
     productId && voice.product(productId),
     dose && doseInWords(dose),
     tool && TOOLS[tool].label,

@@ -1,5 +1,5 @@
 import { EFFORT, type Effort } from '../basin/effort.ts';
-import { FELT_KEYS, type Felt } from '../felt/felt.ts';
+import { FELT_KEYS, type Felt, middleWord } from '../felt/felt.ts';
 import { STAGES, type Stage } from '../outcomes/stages.ts';
 import { SLOTS, type Slot } from '../step/slots.ts';
 import type { TrialRecord } from './trial-record.ts';
@@ -25,17 +25,11 @@ export interface FeltRow {
   arms: FeltOfArm[];
 }
 
-/** The lower median: a word that was really said. */
-function middleOf(values: readonly number[]): number | null {
-  const sorted = values.toSorted((a, b) => a - b);
-  return sorted[Math.floor((sorted.length - 1) / 2)] ?? null;
-}
-
-function ofArm(values: readonly (number | null)[]): FeltOfArm {
-  const said = values.filter((value) => value !== null);
+function ofArm(values: readonly (number | undefined)[]): FeltOfArm {
+  const said = values.filter((value) => value !== undefined);
   const counts = [0, 0, 0, 0, 0];
   for (const value of said) counts[value]!++;
-  return { counts, middle: middleOf(said) };
+  return { counts, middle: middleWord(said) ?? null };
 }
 
 const stages = Object.keys(STAGES);
@@ -63,20 +57,20 @@ export function feltByArm(record: TrialRecord): FeltRow[] {
       FELT_KEYS.flatMap((quality): FeltRow[] => {
         const ofDays = arms.map((days) =>
           days.map(({ felt }) =>
-            middleOf(
+            middleWord(
               felt
                 .filter((one) => one.quality === quality && place(one.where) === at)
                 .map(({ value }) => value),
             ),
           ),
         );
-        if (ofDays.flat().every((value) => value === null)) return [];
+        if (ofDays.flat().every((value) => value === undefined)) return [];
         return [{ what: { is: 'felt', quality, where }, arms: ofDays.map(ofArm) }];
       }),
     );
   const efforts = (Object.keys(EFFORT) as Effort[]).flatMap((effort): FeltRow[] => {
-    const ofDays = arms.map((days) => days.map((day) => day.effort[effort] ?? null));
-    return ofDays.flat().every((value) => value === null)
+    const ofDays = arms.map((days) => days.map((day) => day.effort[effort]));
+    return ofDays.flat().every((value) => value === undefined)
       ? []
       : [{ what: { is: 'effort', effort }, arms: ofDays.map(ofArm) }];
   });

@@ -249,6 +249,10 @@ export function usuallyAsked(tested: readonly Slot[]): Felt[] {
   return [...new Set(turns.flat())].slice(0, USUALLY_ASKED);
 }
 
+/** The lower median of words: one that was really said; undefined where none was. */
+export const middleWord = (values: readonly number[]): number | undefined =>
+  values.toSorted((a, b) => a - b)[Math.floor((values.length - 1) / 2)];
+
 /** A rating 0–10 as the place of the nearest of five words. */
 export const wordOfRating = (value: number): number => Math.round((value / 10) * FELT_RANGE.highest);
 

@@ -21,6 +21,10 @@ export const HAIR_EVENTS = {
   clarify: { label: 'Clarify', lifts: null },
   health: { label: 'Illness or hormones', lifts: null },
   swim: { label: 'Swim', lifts: null },
+  transition: { label: 'Transition began', lifts: null },
+  'pattern-changed': { label: 'Pattern seen to change', lifts: null },
+  'pattern-disputed': { label: 'Pattern argued about', lifts: null },
+  'tight-style': { label: 'Tight style', lifts: null },
 } as const;
 export type HairEventKind = KeyOf<typeof HAIR_EVENTS>;
 

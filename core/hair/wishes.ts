@@ -63,6 +63,7 @@ export const SCALPS = {
   sensitive: { label: 'sensitive' },
   flakes: { label: 'flaky' },
   oily: { label: 'oily' },
+  dry: { label: 'dry' },
 } as const;
 
 /** Weights as shares of one, in the order of {@link WISHES}; empty when nothing was weighed. */

@@ -41,6 +41,8 @@ export function sampleWearer(to: Partial<WearerInput> = {}): WearerInput {
     lengthMm: 300,
     cut: null,
     parting: null,
+    bornYear: null,
+    styledBy: '',
     hardWater: false,
     scalp: [],
     ...traits,

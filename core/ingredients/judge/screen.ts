@@ -1,5 +1,5 @@
 import type { Traits } from '../../hair/traits.ts';
-import type { School } from '../../hair/wishes.ts';
+import type { SCALPS, School } from '../../hair/wishes.ts';
 import { SCHOOLS } from '../../hair/wishes.ts';
 import type { Role } from '../../shelf/products.ts';
 import type { Formula, FormulaItem, Market } from '../formula.ts';
@@ -40,7 +40,7 @@ export interface ScreenFor {
   stretch: 'protein' | 'balanced' | 'moisture' | null;
   child: boolean;
   hardWater: boolean;
-  scalp: readonly ('sensitive' | 'flakes' | 'oily')[];
+  scalp: readonly (keyof typeof SCALPS)[];
   wantsHold: boolean;
   dislikes: readonly string[];
   avoided: readonly { ingredient: string; why: 'allergy' | 'banned' }[];

@@ -58,6 +58,7 @@ describe('the profile', () => {
         currency: null,
         school: null,
         dislikes: [],
+        ownDislikes: [],
         avoided: [],
         version: 0,
       },
@@ -213,6 +214,7 @@ describe('wishes', () => {
     currency: 'EUR',
     school: 'lather',
     dislikes: ['scent', 'tack'],
+    ownDislikes: ['Wet hair on the neck'],
     avoided: [{ ingredient: 'Linalool', why: 'allergy' }],
   };
   const save = (to: object = {}) =>
@@ -232,6 +234,7 @@ describe('wishes', () => {
     [{ budget: 10, currency: null }, 'currency'],
     [{ avoided: [wishes.avoided[0], { ingredient: 'linalool', why: 'banned' }] }, 'avoided'],
     [{ dislikes: ['noise'] }, 'dislikes.0'],
+    [{ ownDislikes: ['Noise', 'noise'] }, 'ownDislikes'],
   ])('refuse %j at its field', async (to, path) => {
     const { status, body } = await save(to);
     expect(status).toBe(422);

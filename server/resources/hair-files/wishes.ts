@@ -8,7 +8,7 @@ export async function readWishes(db: Client, wearerId: string): Promise<Wishes> 
     `select coalesce((select json_agg(json_build_object('wish', wish, 'weight', weight) order by wish)
          from wearer_weight where wearer_id = w.id), '[]') as weights,
        x.line_value as line, x.style_days as "styleDays", x.budget, x.currency, x.school,
-       to_json(coalesce(x.dislikes, '{}')) as dislikes, coalesce(x.version, 0) as version,
+       to_json(coalesce(x.dislikes, '{}')) as dislikes, to_json(coalesce(x.own_dislikes, '{}')) as "ownDislikes", coalesce(x.version, 0) as version,
        coalesce((select json_agg(json_build_object('ingredient', ingredient, 'why', why) order by why, ingredient)
          from wearer_avoided where wearer_id = w.id), '[]') as avoided
      from wearer w left join wearer_wish x on x.wearer_id = w.id where w.id = $1`,
@@ -30,11 +30,11 @@ export async function saveWishes(
     if (known.rowCount === 0) throw notFound('wearer');
     await mustBeNewest(client, 'wearer_wish', wearerId, from, () => readWishes(client, wearerId));
     await client.query(
-      `insert into wearer_wish (wearer_id, line_value, style_days, budget, currency, school, dislikes)
-       values ($1, $2, $3, $4, $5, $6, $7::text[]::dislike_key[])
+      `insert into wearer_wish (wearer_id, line_value, style_days, budget, currency, school, dislikes, own_dislikes)
+       values ($1, $2, $3, $4, $5, $6, $7::text[]::dislike_key[], $8)
        on conflict (wearer_id) do update set line_value = excluded.line_value, style_days = excluded.style_days,
          budget = excluded.budget, currency = excluded.currency, school = excluded.school,
-         dislikes = excluded.dislikes`,
+         dislikes = excluded.dislikes, own_dislikes = excluded.own_dislikes`,
       [
         wearerId,
         wishes.line,
@@ -43,6 +43,7 @@ export async function saveWishes(
         wishes.currency,
         wishes.school,
         wishes.dislikes,
+        wishes.ownDislikes,
       ],
     );
     await client.query('delete from wearer_weight where wearer_id = $1', [wearerId]);

@@ -7,7 +7,8 @@ import { atField, notFound } from '../../http/problems.ts';
 
 const WEARERS = `
   select w.id, w.name, w.time_zone as "timeZone", w.under_age as "underAge", w.guardian, w.consent_on as "consentOn",
-    w.length_mm as "lengthMm", w.porosity, w.density, w.strand, w.pattern, w.damage, w.cut, w.parting, w.hard_water as "hardWater", w.scalp::text[], w.note, w.archived_at as "archivedAt", w.version,
+    w.length_mm as "lengthMm", w.porosity, w.density, w.strand, w.pattern, w.damage, w.cut, w.parting, w.hard_water as "hardWater", w.scalp::text[], w.born_year as "bornYear",
+    w.styled_by as "styledBy", w.note, w.archived_at as "archivedAt", w.version,
     (select coalesce(json_agg(json_build_object('id', z.id, 'place', z.place, 'side', z.side, 'ownName', z.own_name,
         'porosity', z.porosity, 'density', z.density, 'strand', z.strand, 'pattern', z.pattern, 'damage', z.damage, 'note', z.note)
         order by z.position), '[]') from zone z where z.wearer_id = w.id) as zones,
@@ -43,14 +44,15 @@ export async function saveWearer(
     await mustBeNewest(client, 'wearer', wearer.id, from, () => readWearer(client, wearer.id));
     await client.query(
       `insert into wearer (id, name, time_zone, under_age, guardian, consent_on, length_mm, porosity, density, strand,
-         pattern, note, damage, cut, parting, hard_water, scalp)
+         pattern, note, damage, cut, parting, hard_water, scalp, born_year, styled_by)
        values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16,
-         $17::text[]::scalp_key[])
+         $17::text[]::scalp_key[], $18, $19)
        on conflict (id) do update set name = excluded.name, time_zone = excluded.time_zone,
          under_age = excluded.under_age, guardian = excluded.guardian, consent_on = excluded.consent_on,
          length_mm = excluded.length_mm, porosity = excluded.porosity, density = excluded.density,
          strand = excluded.strand, pattern = excluded.pattern, note = excluded.note, damage = excluded.damage,
-         cut = excluded.cut, parting = excluded.parting, hard_water = excluded.hard_water, scalp = excluded.scalp`,
+         cut = excluded.cut, parting = excluded.parting, hard_water = excluded.hard_water, scalp = excluded.scalp,
+         born_year = excluded.born_year, styled_by = excluded.styled_by`,
       [
         wearer.id,
         wearer.name,
@@ -69,6 +71,8 @@ export async function saveWearer(
         wearer.parting,
         wearer.hardWater,
         wearer.scalp,
+        wearer.bornYear,
+        wearer.styledBy,
       ],
     );
     await client

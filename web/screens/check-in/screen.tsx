@@ -22,8 +22,9 @@ import { Failed, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { Acts } from '../worn/acts.tsx';
 import { InWords } from '../worn/in-words.tsx';
+import { type Look, readStage } from '../worn/look-path.ts';
 import { CurlLengths } from './curl-lengths.tsx';
-import { type Look, readStage, usualMoment } from './look.ts';
+import { usualMoment } from './look.ts';
 import { OutcomeTabs } from './outcome-tabs.tsx';
 import { RatingPad } from './rating-pad.tsx';
 

@@ -75,7 +75,13 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
         title={wearer.name}
         actions={<ButtonLink to={`/heads/${wearer.id}/edit`}>Change the head</ButtonLink>}
       >
-        {wearer.underAge && <Tag tone="due">under age</Tag>} {wearer.note}
+        {wearer.underAge && (
+          <Tag tone="due">
+            under age{wearer.bornYear !== null && `, about ${new Date().getFullYear() - wearer.bornYear}`}
+          </Tag>
+        )}{' '}
+        {wearer.styledBy && `Styled by ${wearer.styledBy}. `}
+        {wearer.note}
       </Heading>
       {wearer.underAge && (
         <div className="mb-6 max-w-3xl">

@@ -38,6 +38,8 @@ function blank(): WearerInput {
     lengthMm: null,
     cut: null,
     parting: null,
+    bornYear: null,
+    styledBy: '',
     hardWater: false,
     scalp: [],
     ...NO_TRAITS,
@@ -155,9 +157,22 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
             />
             Under age
           </label>
+          <TextField
+            label="Styled by, where it is not the wearer"
+            value={value.styledBy ?? ''}
+            onChange={set('styledBy')}
+            error={problem('styledBy')}
+          />
           {value.underAge && (
             <>
               <div className="grid gap-4 sm:grid-cols-2">
+                <NumberField
+                  label="Born in"
+                  unit="year"
+                  value={value.bornYear ?? null}
+                  onChange={set('bornYear')}
+                  error={problem('bornYear')}
+                />
                 <TextField
                   label="Guardian"
                   value={value.guardian ?? ''}

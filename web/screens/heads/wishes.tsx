@@ -115,6 +115,18 @@ export function WishesSheet({ wearer, file }: { wearer: Wearer; file: HairFile }
           value={value.dislikes}
           onChange={set('dislikes')}
         />
+        <TextField
+          className="mt-3 max-w-xl"
+          label="Dislikes in own words, one a line"
+          hint="“Wet hair on the neck”: one tap on a day worn says that it happened."
+          rows={2}
+          value={(value.ownDislikes ?? []).join('\n')}
+          onChange={(text) => set('ownDislikes')(text === '' ? [] : text.split('\n'))}
+          onBlur={() =>
+            set('ownDislikes')((value.ownDislikes ?? []).map((one) => one.trim()).filter((one) => one !== ''))
+          }
+          error={draft.problem('ownDislikes')}
+        />
       </div>
       <Avoided value={value.avoided} change={set('avoided')} problem={draft.problem} />
       <div className="mt-6 space-y-4">

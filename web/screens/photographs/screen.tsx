@@ -8,7 +8,7 @@ import { useChange, useGhosts, useWashDay, useWearer } from '../../api/queries.t
 import { remove } from '../../http/http.ts';
 import { boxPhoto, fitPicture, unboxPhoto, usePhotoBox } from '../../offline/photo-box.ts';
 import { Failed, Loading } from '../../ui/states.tsx';
-import { readStage } from '../check-in/look.ts';
+import { readStage } from '../worn/look-path.ts';
 import { Camera } from './camera.tsx';
 
 const touch = 'min-h-16 flex-1 rounded-tag border border-ink/30 bg-sheet px-3 font-semibold';

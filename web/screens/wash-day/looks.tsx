@@ -4,24 +4,16 @@ import type { Wearer } from '@sabor/contract/wearer';
 import { dayNumber } from '@sabor/core/outcomes/day-number';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import { PARTS_OF_DAY, type PartOfDay, type Stage, stageLabel } from '@sabor/core/outcomes/stages';
+import { PARTS_OF_DAY, stageLabel } from '@sabor/core/outcomes/stages';
 import { localDate } from '@sabor/core/time/zones';
 import { keysOf } from '@sabor/core/vocabulary';
 import { counted } from '@sabor/words/numbers';
 import { useSettings } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { airLine } from '../weather/air-words.ts';
+import { type Look, stagePath } from '../worn/look-path.ts';
 
-interface Look {
-  stage: Stage;
-  day: number | null;
-  part: PartOfDay;
-}
-
-/** A check-in as an address names it. */
-const named = ({ stage, day, part }: Look) =>
-  stage === 'wear' ? `day-${day}${part === 'first' ? '' : `-${part}`}` : stage;
-export const lookPath = (washDayId: string, look: Look) => `/wash-days/${washDayId}/look/${named(look)}`;
+export const lookPath = (washDayId: string, look: Look) => `/wash-days/${washDayId}/look/${stagePath(look)}`;
 
 /** Every look at this wash day's hair: those taken, the one that is due, and those still to come or missed. */
 export function Looks({
@@ -100,7 +92,7 @@ export function Looks({
               {look.stage !== 'before' && look.part === 'first' && (may || shot(look) > 0) && (
                 <ButtonLink
                   look="quiet"
-                  to={`/wash-days/${day.id}/photographs/${named({ ...look, part: 'first' })}`}
+                  to={`/wash-days/${day.id}/photographs/${stagePath({ ...look, part: 'first' })}`}
                   aria-label={`Photographs: ${label}${shot(look) ? `, ${shot(look)} taken` : ''}`}
                 >
                   {shot(look) === 0 ? 'Photographs' : `${shot(look)} photographs`}

@@ -4,6 +4,7 @@ import type { NewTap } from '@sabor/contract/taps';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { MEASURES, type Measure } from '@sabor/core/doses/measures';
+import { DISLIKES } from '@sabor/core/hair/wishes';
 import {
   EVENT_CAME,
   EVENT_GROUPS,
@@ -20,6 +21,7 @@ import { localDate } from '@sabor/core/time/zones';
 import { keysOf } from '@sabor/core/vocabulary';
 import { PLAIN_EVENT } from '@sabor/reading/nothing-told';
 import { v7 } from 'uuid';
+import { useHairFile } from '../../api/queries.ts';
 import { makeTap } from '../../offline/outbox.ts';
 import { benchChip } from '../../ui/five-words.tsx';
 import { useSay } from '../../ui/undo.tsx';
@@ -47,7 +49,7 @@ function likely(day: WashDay, products: readonly Product[], chosen: string | nul
 }
 
 type Details = Partial<
-  Pick<WearEvent, 'zoneIds' | 'how' | 'productId' | 'dose' | 'tool' | 'spoiledAt' | 'came'>
+  Pick<WearEvent, 'note' | 'zoneIds' | 'how' | 'productId' | 'dose' | 'tool' | 'spoiledAt' | 'came'>
 >;
 
 /**
@@ -164,6 +166,30 @@ function Chips<K extends string>({
   );
 }
 
+/** Which dislike it was that happened, from the wearer's own list. */
+function Disliked({
+  wearerId,
+  value,
+  choose,
+}: {
+  wearerId: string;
+  value: string;
+  choose: (which: string) => void;
+}) {
+  const file = useHairFile(wearerId);
+  const { dislikes = [], ownDislikes = [] } = file.data?.wishes ?? {};
+  const all = [...dislikes.map((key) => DISLIKES[key].label), ...ownDislikes];
+  if (all.length === 0) return null;
+  return (
+    <Chips
+      label="Which dislike"
+      options={all.map((one) => ({ key: one, label: one }))}
+      value={value || null}
+      choose={(one) => choose(one ?? '')}
+    />
+  );
+}
+
 /** Where, how and with what something was, and whether it spoiled the place for judging. */
 function Detail({
   event,
@@ -191,6 +217,9 @@ function Detail({
           value={event.how}
           choose={(key) => change({ how: key })}
         />
+      )}
+      {event.kind === 'disliked' && (
+        <Disliked wearerId={wearer.id} value={event.note} choose={(note) => change({ note })} />
       )}
       {uses && (
         <>
