@@ -157,7 +157,7 @@ test('a trial is run on several heads as a panel, and put together when all are 
   await page.getByLabel('Second head').check();
   await page.getByLabel('Pip Marlowe-Okoro').check();
   await page.getByRole('button', { name: 'Draw the panel for 3 heads' }).click();
-  await expect(page.getByText(/2 options take 2 heads, or a multiple of that/)).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText('2 options take 2 heads, or a multiple of that');
   await page.getByLabel('Pip Marlowe-Okoro').uncheck();
   await expect(
     page.getByText('2 heads can only hint, however large the difference. More heads change that.'),

@@ -117,8 +117,8 @@ test('kills, cut stretches and reloads lose nothing and double nothing', async (
       want.marks.push(mark);
     }
     for (const [label, idea] of [
-      ['less', 'less'],
-      ['wetter', 'wetter'],
+      ['leave it out', 'leave-out'],
+      ['other place', 'other-place'],
       ['after a clarify', 'after-clarify'],
     ] as const) {
       await open('Next time');
@@ -127,7 +127,7 @@ test('kills, cut stretches and reloads lose nothing and double nothing', async (
     }
     // Taken back again: it must not come back.
     await open('Next time');
-    await tap('wetter');
+    await tap('other place');
     want.ideas.splice(1, 1);
     await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
     taps++;

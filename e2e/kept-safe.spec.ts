@@ -32,7 +32,7 @@ test('taps stay on the phone whatever is answered, and go in halves where they a
   await page.getByRole('button', { name: 'interrupted', exact: true }).click();
   await expect(page.getByText(/1 tap kept on this phone, not taken yet: Sign in first./)).toBeVisible();
   await page.getByRole('button', { name: /^Next time/ }).click();
-  for (const idea of ['less', 'wetter', 'longer', 'after a clarify'])
+  for (const idea of ['leave it out', 'other place', 'longer', 'after a clarify'])
     await page.getByRole('button', { name: idea, exact: true }).click();
   for (const status of [401, 404, 429]) {
     answer = problem(status, `Answer ${status}.`);
