@@ -5,6 +5,15 @@ import { makeTrial, runByApi } from './make-trial.ts';
 
 const ago = (hours: number) => new Date(Date.now() - hours * 3_600_000).toISOString();
 
+/** Waits until the server has all that was tapped: what ends the trial must not overtake it. */
+const heard = (page: Page, day: string, ratings: number) =>
+  expect
+    .poll(async () => {
+      const { checkIns } = await (await page.request.get(`/api/wash-days/${day}`)).json();
+      return checkIns.flatMap((look: { ratings: unknown[] }) => look.ratings).length;
+    })
+    .toBe(ratings);
+
 /** A wash day of yesterday whose hair was finished an hour later: today is its second day. */
 async function wornSinceYesterday(page: Page, trialId: string): Promise<string> {
   const id = v7();
@@ -59,6 +68,7 @@ test('what day 2 told in nine taps stands by option in the comparison, in the fa
   await expect(group('Cast').getByRole('button', { name: 'light' })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: 'Rate 6', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Crown, left: 6' })).toBeVisible();
+  await heard(page, day, 4);
 
   await page.reload();
   await expect(group('Flakes').getByRole('button', { name: 'none' })).toHaveAttribute('aria-pressed', 'true');
@@ -116,6 +126,7 @@ test('a side that was spoiled before its rating is left out, with its count; mar
   await page.getByRole('button', { name: /^It spoiled the hair there/ }).click();
   await page.getByRole('button', { name: 'Rate 7', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Crown, left: 7' })).toBeVisible();
+  await heard(page, day, 4);
   await page.request.post(`/api/trials/${trial}/end`, { data: { reason: 'Enough seen.' } });
   await page.request.post(`/api/trials/${trial}/outcomes`);
   await page.goto(`/trials/${trial}/compare`);
