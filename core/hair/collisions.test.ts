@@ -50,7 +50,15 @@ describe('what a trial would collide with', () => {
 
   it('knows a rule for every event that changes hair or style', () => {
     const plain = Object.keys(HAIR_EVENTS).filter((kind) => !(kind in EVENT_RULES));
-    expect(plain.sort()).toEqual(['clarify', 'deep-condition', 'protein-light']);
+    // What is only seen or said of hair changes nothing in it.
+    expect(plain.sort()).toEqual([
+      'clarify',
+      'deep-condition',
+      'pattern-changed',
+      'pattern-disputed',
+      'protein-light',
+      'transition',
+    ]);
   });
 });
 

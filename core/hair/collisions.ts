@@ -39,6 +39,11 @@ export const EVENT_RULES: Partial<
   'protein-intense': { settles: 7, during: 'weakens', says: 'stiffens the hair for a while' },
   bond: { settles: 7, during: 'weakens', says: 'builds up until it is clarified' },
   swim: { settles: 2, during: 'weakens', says: 'salt or chlorine dries the lengths' },
+  'tight-style': {
+    settles: 3,
+    during: 'weakens',
+    says: 'pulls at the roots and leaves its bend in the lengths',
+  },
   health: { settles: 30, during: 'weakens', says: 'illness and hormones change shedding and feel' },
 };
 
