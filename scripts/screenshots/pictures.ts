@@ -162,7 +162,7 @@ const PICTURES: readonly Picture[] = [
     go: async (page, base) => {
       await startRunning(page, base);
       await page.getByRole('button', { name: 'Later' }).click();
-      await page.getByRole('button', { name: 'Done', exact: true }).click();
+      await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
       await page.getByText('Step 2 of').waitFor();
       await page.getByRole('button', { name: 'Start 3 min' }).click();
       await page.getByRole('timer').waitFor();
@@ -195,7 +195,7 @@ const PICTURES: readonly Picture[] = [
       const through = page.getByRole('heading', { name: 'The routine is through' });
       for (let step = 2; !(await through.isVisible()); step++) {
         await page.getByText(`Step ${step} of`).waitFor();
-        await page.getByRole('button', { name: 'Done', exact: true }).click();
+        await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
         await page
           .getByText(`Step ${step + 1} of`)
           .or(through)
