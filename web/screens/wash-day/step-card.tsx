@@ -266,6 +266,8 @@ export function StepCard({
 function doneLabel(step: WashStep, ran: number | undefined): string {
   if (step.status !== 'waiting' || step.minutes === null) return 'Done';
   const minutes = (x: number) => `${Number(x.toFixed(x < 10 ? 1 : 0))} min`;
+  // A clock that has only just begun has told nothing yet.
+  if (ran === undefined && step.startedAt !== null) return 'Done';
   return ran === undefined
     ? 'Done · minutes not timed'
     : `Done · ${minutes(ran)} (plan ${Number(step.minutes.toFixed(1))})`;
