@@ -186,13 +186,14 @@ async function pages(url: string, ids: Awaited<ReturnType<typeof liveTenYears>>)
 
 /** Ten years of data behind the server: every page's question, taps, and pages. */
 export async function benchLoad(): Promise<void> {
+  // The server lists its files as it begins.
+  await buildWeb();
   const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-load-'));
   const cluster = await startCluster(folder, true);
   const db = openPool(cluster.url);
   const log = pino({ level: 'silent' });
   const server = createServer(createApp({ db, log, webRoot }));
   try {
-    await buildWeb();
     await migrate(db);
     const ids = await liveTenYears(db);
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));

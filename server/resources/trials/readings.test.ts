@@ -1,5 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
+import { PLAIN_EVENT } from '@sabor/reading/nothing-told';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { readingsCsv } from './readings.ts';
@@ -98,6 +99,36 @@ describe('readings as CSV', () => {
       readingsCsv(trial(day({ humidity: null, abandonReason: 'rain', checkIns: [look] })), wearer, String),
     );
     expect(row).toMatchObject({ abandoned: 'yes', humidity_percent: '', dew_point_c: '' });
+  });
+
+  it('tell what was done on both halves of both options, on one half of its own', () => {
+    const halves = {
+      ...trial(
+        day({
+          rightArmId: 'b',
+          events: [
+            { ...PLAIN_EVENT, id: 'e', kind: 'edges', on: '2026-03-11', zoneIds: ['z1', 'z3'] },
+            { ...PLAIN_EVENT, id: 'f', kind: 'separated', on: '2026-03-11', zoneIds: ['z3'] },
+            { ...PLAIN_EVENT, id: 'g', kind: 'disliked', on: '2026-03-11', note: '=Wet neck' },
+          ],
+        }),
+      ),
+      arms: [
+        { id: 'a', name: 'A' },
+        { id: 'b', name: 'B' },
+      ],
+    } as unknown as TrialDetail;
+    const sided = {
+      ...wearer,
+      zones: [...wearer.zones, { id: 'z3', place: 'crown', side: 'right', ownName: null }],
+    } as unknown as Wearer;
+    expect(
+      rows(readingsCsv(halves, sided, String)).map(({ outcome, arm, word }) => [outcome, arm, word]),
+    ).toEqual([
+      ['Edges redone', 'A | B', ''],
+      ['Separated further', 'B', ''],
+      ['A dislike happened', 'A | B', "'=Wet neck"],
+    ]);
   });
 
   it('are a line of headings when there is nothing yet', () => {

@@ -20,6 +20,48 @@ import { sidesOf } from '@sabor/reading/side-of';
 import { doseInWords } from '@sabor/words/dose';
 import Papa from 'papaparse';
 
+const COLUMNS = [
+  'wash_day',
+  'abandoned',
+  'date',
+  'arm',
+  'temperature_c',
+  'humidity_percent',
+  'wind_m_s',
+  'dew_point_c',
+  'stage',
+  'day_of_wear',
+  'at',
+  'outcome',
+  'zone',
+  'curl',
+  'value',
+  'unit',
+  'word',
+  'product',
+  'amount',
+  'tool',
+] as const;
+
+type Cell = string | number | null;
+
+/** What a line tells beside its wash day; what is left out stays empty. */
+interface Told {
+  stage: string;
+  dayWorn: number | null;
+  at: string | null;
+  arm: string;
+  outcome: string;
+  zone?: string;
+  curl?: string;
+  value?: number;
+  unit?: string;
+  word?: string | undefined;
+  product?: string;
+  amount?: string;
+  tool?: string;
+}
+
 /**
  * A trial's readings as CSV, one a row, with the wash day's arm and air beside each: ratings, lengths, readings in words,
  * what was done to the hair and what happened to it. `nameOf`: a product's name by its id.
@@ -32,15 +74,26 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer, nameOf: (id: str
   const rows = trial.washDayRecords.flatMap((day) => {
     const { temperatureC: t, humidity } = airOf(day);
     const dew = t === null || humidity === null ? null : dewPoint(t, humidity);
-    const base = {
-      wash_day: day.position + 1,
-      abandoned: day.abandonReason === null ? 'no' : 'yes',
-      date: day.localDate,
-      temperature_c: t,
-      humidity_percent: humidity,
-      wind_m_s: day.windMs,
-      dew_point_c: dew === null ? null : Math.round(dew * 10) / 10,
-    };
+    const date = [day.position + 1, day.abandonReason === null ? 'no' : 'yes', day.localDate] as const;
+    const airThen = [t, humidity, day.windMs, dew === null ? null : Math.round(dew * 10) / 10] as const;
+    /** A line of the file, its cells in the order of {@link COLUMNS}. */
+    const line = (told: Told): Cell[] => [
+      ...date,
+      told.arm,
+      ...airThen,
+      told.stage,
+      told.dayWorn,
+      told.at,
+      told.outcome,
+      told.zone ?? '',
+      told.curl ?? '',
+      told.value ?? null,
+      told.unit ?? '',
+      told.word ?? '',
+      told.product ?? '',
+      told.amount ?? '',
+      told.tool ?? '',
+    ];
     const armOf = ({ armId, rightArmId }: WashDay, half: 'left' | 'right') =>
       arms.get(half === 'right' ? (rightArmId ?? armId) : armId) ?? '';
     const armAt = (where: string | null) => {
@@ -54,70 +107,63 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer, nameOf: (id: str
     };
     const zoneOf = (zoneId: string | null) =>
       guarded(zoneId === null ? 'Whole head' : (zones.get(zoneId) ?? ''));
-    const nothing = {
-      zone: '',
-      curl: '',
-      value: null,
-      unit: '',
-      word: '',
-      product: '',
-      amount: '',
-      tool: '',
+    /** The arms of what was on several zones: both where it was on both sides. */
+    const armOver = (zoneIds: readonly string[]) => {
+      const [first = null] = zoneIds;
+      const alike = zoneIds.every((zone) => sideOf(zone) === sideOf(first!));
+      return armAt(alike ? first : null);
     };
     const atSteps = day.steps.flatMap((step) => {
       const arm = step.half === null ? armAt(null) : guarded(armOf(day, step.half));
-      const where = {
-        ...base,
-        ...nothing,
-        stage: SLOTS[step.slot].label,
-        day_of_wear: null,
-        at: step.doneAt,
-        arm,
-      };
+      const where = { stage: SLOTS[step.slot].label, dayWorn: null, at: step.doneAt, arm };
       return [
-        ...(Object.entries(step.inHand) as [Felt, number][]).map(([quality, value]) => ({
-          ...where,
-          outcome: FELT[quality].label,
-          value,
-          unit: '0-4',
-          word: FELT[quality].words[value],
-        })),
+        ...(Object.entries(step.inHand) as [Felt, number][]).map(([quality, value]) =>
+          line({
+            ...where,
+            outcome: FELT[quality].label,
+            value,
+            unit: '0-4',
+            word: FELT[quality].words[value],
+          }),
+        ),
         ...(step.skipReason === null
           ? []
-          : [{ ...where, outcome: 'Skipped', word: SKIP_REASONS[step.skipReason].label }]),
-        ...step.marks.map(({ mark, places, at }) => ({
-          ...where,
-          at,
-          outcome: 'Mark',
-          zone: places.map((place) => PLACES[place].label).join('; '),
-          word: MARKS[mark].label,
-        })),
+          : [line({ ...where, outcome: 'Skipped', word: SKIP_REASONS[step.skipReason].label })]),
+        ...step.marks.map(({ mark, places, at }) =>
+          line({
+            ...where,
+            at,
+            outcome: 'Mark',
+            zone: places.map((place) => PLACES[place].label).join('; '),
+            word: MARKS[mark].label,
+          }),
+        ),
       ];
     });
-    const events = day.events.map((event) => ({
-      ...base,
-      ...nothing,
-      stage: event.announced ? 'Announced' : 'Worn',
-      day_of_wear:
-        day.revealAt === null ? null : dayOfWear(localDate(day.revealAt, wearer.timeZone), event.on),
-      at: event.on,
-      arm: armAt(event.zoneIds.length === 0 ? null : event.zoneIds[0]!),
-      outcome: EVENTS[event.kind].label,
-      zone:
-        event.zoneIds.length === 0
-          ? 'Whole head'
-          : guarded(event.zoneIds.map((zone) => zones.get(zone) ?? '').join('; ')),
-      word: [
-        event.how && eventOf(event.kind).as?.[event.how]?.label,
-        event.came && EVENT_CAME[event.came].label,
-        event.spoiledAt && 'spoiled',
-      ]
-        .filter(Boolean)
-        .join('; '),
-      product: event.productId === null ? '' : guarded(nameOf(event.productId)),
-      amount: event.dose === null ? '' : doseInWords(event.dose),
-      tool: event.tool === null ? '' : TOOLS[event.tool].label,
-    }));
+    const events = day.events.map((event) =>
+      line({
+        stage: event.announced ? 'Announced' : 'Worn',
+        dayWorn: day.revealAt === null ? null : dayOfWear(localDate(day.revealAt, wearer.timeZone), event.on),
+        at: event.on,
+        arm: armOver(event.zoneIds),
+        outcome: EVENTS[event.kind].label,
+        zone:
+          event.zoneIds.length === 0
+            ? 'Whole head'
+            : guarded(event.zoneIds.map((zone) => zones.get(zone) ?? '').join('; ')),
+        word: [
+          event.how && eventOf(event.kind).as?.[event.how]?.label,
+          event.came && EVENT_CAME[event.came].label,
+          event.spoiledAt && 'spoiled',
+          event.kind === 'disliked' && guarded(event.note),
+        ]
+          .filter(Boolean)
+          .join('; '),
+        product: event.productId === null ? '' : guarded(nameOf(event.productId)),
+        amount: event.dose === null ? '' : doseInWords(event.dose),
+        tool: event.tool === null ? '' : TOOLS[event.tool].label,
+      }),
+    );
     const ofDay = [
       ...(day.cameFrom === null ? [] : [['Came out of', CAME_FROM[day.cameFrom].label] as const]),
       ...(day.fastened === null ? [] : [['Held by', FASTENED[day.fastened].label] as const]),
@@ -126,83 +172,55 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer, nameOf: (id: str
         const value = day[effort];
         return value === null ? [] : [[EFFORT[effort].label, EFFORT[effort].words[value]!] as const];
       }),
-    ].map(([outcome, word]) => ({
-      ...base,
-      ...nothing,
-      stage: 'Wash day',
-      day_of_wear: null,
-      at: day.startedAt,
-      arm: armAt(null),
-      outcome,
-      word,
-    }));
+    ].map(([outcome, word]) =>
+      line({ stage: 'Wash day', dayWorn: null, at: day.startedAt, arm: armAt(null), outcome, word }),
+    );
     const looks = day.checkIns.flatMap((checkIn) => {
-      const look = {
-        ...base,
-        ...nothing,
-        stage: stageLabel(checkIn.stage, checkIn.day, checkIn.part),
-        day_of_wear: checkIn.day,
-        at: checkIn.at,
-      };
+      const { day: dayWorn, at } = checkIn;
+      const stage = stageLabel(checkIn.stage, dayWorn, checkIn.part);
       return [
-        ...checkIn.ratings.map((rating) => ({
-          ...look,
-          arm: armAt(rating.zoneId),
-          outcome: OUTCOMES[rating.outcome].label,
-          zone: zoneOf(rating.zoneId),
-          value: rating.value,
-          unit: '0-10',
-        })),
-        ...checkIn.felt.map(({ quality, zoneId, value }) => ({
-          ...look,
-          arm: armAt(zoneId),
-          outcome: FELT[quality].label,
-          zone: zoneOf(zoneId),
-          value,
-          unit: '0-4',
-          word: FELT[quality].words[value],
-        })),
+        ...checkIn.ratings.map(({ outcome, zoneId, value }) =>
+          line({
+            stage,
+            dayWorn,
+            at,
+            arm: armAt(zoneId),
+            outcome: OUTCOMES[outcome].label,
+            zone: zoneOf(zoneId),
+            value,
+            unit: '0-10',
+          }),
+        ),
+        ...checkIn.felt.map(({ quality, zoneId, value }) =>
+          line({
+            stage,
+            dayWorn,
+            at,
+            arm: armAt(zoneId),
+            outcome: FELT[quality].label,
+            zone: zoneOf(zoneId),
+            value,
+            unit: '0-4',
+            word: FELT[quality].words[value],
+          }),
+        ),
         ...checkIn.curls.flatMap((curl) =>
-          (['restingMm', 'stretchedMm'] as const).map((length) => ({
-            ...look,
-            arm: armAt(curl.curlId),
-            outcome: length === 'restingMm' ? 'Resting length' : 'Stretched length',
-            curl: guarded(curls.get(curl.curlId) ?? ''),
-            value: curl[length],
-            unit: 'mm',
-          })),
+          (['restingMm', 'stretchedMm'] as const).map((length) =>
+            line({
+              stage,
+              dayWorn,
+              at,
+              arm: armAt(curl.curlId),
+              outcome: length === 'restingMm' ? 'Resting length' : 'Stretched length',
+              curl: guarded(curls.get(curl.curlId) ?? ''),
+              value: curl[length],
+              unit: 'mm',
+            }),
+          ),
         ),
       ];
     });
     return [...ofDay, ...atSteps, ...looks, ...events];
   });
-  const columns = [
-    'wash_day',
-    'abandoned',
-    'date',
-    'arm',
-    'temperature_c',
-    'humidity_percent',
-    'wind_m_s',
-    'dew_point_c',
-    'stage',
-    'day_of_wear',
-    'at',
-    'outcome',
-    'zone',
-    'curl',
-    'value',
-    'unit',
-    'word',
-    'product',
-    'amount',
-    'tool',
-  ];
-  return (
-    BOM +
-    Papa.unparse({
-      fields: columns,
-      data: rows.map((row) => columns.map((c) => row[c as keyof typeof row])),
-    })
-  );
+  return BOM + Papa.unparse({ fields: [...COLUMNS], data: rows });
 }
