@@ -5,11 +5,18 @@ import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustBeNewest } from '../../db/versions.ts';
 import { atField, notFound } from '../../http/problems.ts';
 
-/** Steps whose product may be told: what is behind a code shows in no count either. */
-const TOLD = `(s.planned->>'part' is distinct from 'tested' or not exists (select from wash_day d join trial t on t.id = d.trial_id
-  where d.id = s.wash_day_id and t.blind and t.key_opened_at is null))`;
-
+/**
+ * Products with what is counted of them. What is behind a code shows in no count: a step under test of a trial that is
+ * still blind is left out.
+ */
 const PRODUCTS = `
+  with hidden as (
+    select s.id from trial t join wash_day d on d.trial_id = t.id join wash_step s on s.wash_day_id = d.id
+    where t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested'
+  ), told as (
+    select s.product_id, s.wash_day_id, s.status, s.done_at from wash_step s
+    where s.product_id is not null and s.id not in (select id from hidden)
+  )
   select p.id, p.line_id as "lineId", p.name, p.roles::text[], p.size_ml as "sizeMl", p.price, p.currency,
     p.label_hold as "labelHold", p.ingredients, p.label_directions as "labelDirections", p.stake,
     b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening", p.note, p.archived_at as "archivedAt", p.version,
@@ -20,7 +27,7 @@ const PRODUCTS = `
   left join (
     select product_id, count(*) as uses from (
       select product_id from step union all select product_id from arm_step
-      union all select s.product_id from wash_step s where ${TOLD}) s
+      union all select product_id from told) s
     where product_id is not null group by product_id
   ) u on u.product_id = p.id
   left join (
@@ -33,10 +40,13 @@ const PRODUCTS = `
   ) e on e.product_id = p.id
   left join (
     select b.product_id, json_agg(json_build_object('id', b.id, 'openedOn', b.opened_on, 'finishedOn', b.finished_on,
-      'uses', (select count(distinct s.wash_day_id) from wash_step s where s.product_id = b.product_id and s.status = 'done' and ${TOLD}
-        and s.done_at >= coalesce(b.opened_on, '-infinity') and s.done_at < coalesce(b.finished_on + 1, 'infinity')))
-      order by b.created_at desc) as bottles
-    from bottle b where b.opened_on is not null or b.finished_on is not null group by b.product_id
+      'uses', b.uses) order by b.created_at desc) as bottles
+    from (
+      select b.id, b.product_id, b.opened_on, b.finished_on, b.created_at, count(distinct s.wash_day_id) as uses
+      from bottle b left join told s on s.product_id = b.product_id and s.status = 'done'
+        and s.done_at >= coalesce(b.opened_on, '-infinity') and s.done_at < coalesce(b.finished_on + 1, 'infinity')
+      where b.opened_on is not null or b.finished_on is not null group by b.id
+    ) b group by b.product_id
   ) bs on bs.product_id = p.id
   left join (
     select product_id, json_agg(json_build_object('measure', measure, 'grams', grams, 'at', at) order by measure) as calibrations
