@@ -117,6 +117,11 @@ describe('what the plan asks of a step', () => {
     expect(extra({ stopAt: 100 }, {})).toEqual([expect.stringMatching(/^Not recorded: .*100.*\.$/)]);
   });
 
+  it('are not what a tester says of the amount', () => {
+    for (const mark of ['too-much', 'too-little', 'little-enough', 'disliked'] as const)
+      expect(departures(done({ marks: [{ mark, reason: 'untold' }] }))).toEqual([]);
+  });
+
   it('says which setting it was, and whether it departed or cannot be shown', () => {
     const [tool, minutes] = departures(done({ minutes: 30, tool: null }));
     expect(tool).toMatchObject({ verdict: 'cannot show', fact: { setting: 'tool', a: null, b: 'fingers' } });

@@ -1,6 +1,6 @@
 import { DOSE_TOLERANCE } from '../doses/dose.ts';
 import { compareSettings, type Measured, type SettingFact } from './compare.ts';
-import type { Mark, MarkReason } from './marks.ts';
+import { isChange, type Mark, type MarkReason } from './marks.ts';
 import type { StepSettings } from './settings.ts';
 import { calibratedFor, NEVER_WEIGHED, type Weighed } from './weighed.ts';
 
@@ -53,8 +53,9 @@ export function departures(step: StepRecord, weighed: Weighed = NEVER_WEIGHED): 
   const facts = compareSettings(measured(step, weighed), measured(planned, weighed), tolerance, 'plan');
   return [
     ...facts.map((fact): Departure => ({ verdict: fact.verdict, what: 'setting', fact, tolerance })),
-    ...(step.marks ?? []).map(
-      ({ mark, reason }): Departure => ({ verdict: 'departed', what: 'mark', mark, reason }),
-    ),
+    // A word on how the amount turned out judges what was done; it changes nothing of it.
+    ...(step.marks ?? [])
+      .filter(({ mark }) => isChange(mark))
+      .map(({ mark, reason }): Departure => ({ verdict: 'departed', what: 'mark', mark, reason })),
   ];
 }

@@ -81,7 +81,7 @@ export function LabelFacts({
           </p>
         )}
         {prices.map((price, i) => (
-          <div key={i} className="grid grid-cols-2 items-end gap-2 sm:grid-cols-[11rem_1fr_5rem_4.5rem_auto]">
+          <div key={i} className="grid grid-cols-2 items-end gap-2 sm:grid-cols-[11rem_1fr_5rem_4.5rem]">
             <DateField
               label="On"
               value={price.on}
@@ -106,7 +106,11 @@ export function LabelFacts({
               onChange={(text) => change(i, { currency: text.toUpperCase() })}
               error={problem(`prices.${i}.currency`)}
             />
-            <Button look="quiet" onClick={() => set('prices')(prices.filter((_, at) => at !== i))}>
+            <Button
+              look="quiet"
+              className="justify-self-start px-0!"
+              onClick={() => set('prices')(prices.filter((_, at) => at !== i))}
+            >
               Remove price
             </Button>
           </div>

@@ -9,6 +9,7 @@ import { AMOUNT_MARKS, MARK_REASONS, MARKS, type Mark, type MarkReason } from '@
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
+import { FiveWords } from '../../ui/five-words.tsx';
 import { productChoices } from '../../ui/step-settings.tsx';
 import { chip, small } from './big.ts';
 import { HowDry, Shed, Tonight } from './hand-extras.tsx';
@@ -118,22 +119,16 @@ function Hand({ step, day, daysSince, tell }: Parts) {
           value,
         });
         return (
-          <fieldset key={quality}>
-            <legend className="text-lg">{label}</legend>
-            <div className="flex flex-wrap gap-2">
-              {words.map((word, value) => (
-                <button
-                  key={word}
-                  type="button"
-                  className={chip}
-                  aria-pressed={now === value}
-                  onClick={() => tell(say(now === value ? null : value), `${label}: ${word}.`, say(now))}
-                >
-                  {word}
-                </button>
-              ))}
-            </div>
-          </fieldset>
+          <FiveWords
+            key={quality}
+            label={label}
+            words={words}
+            value={now}
+            chip={chip}
+            choose={(value, word) =>
+              tell(say(value), `${label}: ${word}${value === null ? ', taken back' : ''}.`, say(now))
+            }
+          />
         );
       })}
       {SLOTS[step.slot].product && <AmountWas step={step} tell={tell} />}
