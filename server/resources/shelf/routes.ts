@@ -43,7 +43,7 @@ export function shelfRoutes(db: Db): Router {
     response
       .type('text/csv')
       .attachment('shelf.csv')
-      .send(shelfCsv(await readShelf(db)));
+      .send(await shelfCsv(db));
   });
   router.use(archiveRoutes(db, 'line'));
   router.use(archiveRoutes(db, 'product'));

@@ -5,6 +5,10 @@ import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustBeNewest } from '../../db/versions.ts';
 import { atField, notFound } from '../../http/problems.ts';
 
+/** The bottle in use of every product, the newest that is not finished, read in one pass. */
+export const OPEN_BOTTLES = `select distinct on (product_id) product_id, opened_on from bottle where finished_on is null
+    order by product_id, created_at desc`;
+
 /**
  * Products with what is counted of them. What is behind a code shows in no count: a step under test of a trial that is
  * still blind is left out.
@@ -52,9 +56,7 @@ const PRODUCTS = `
     select product_id, json_agg(json_build_object('measure', measure, 'grams', grams, 'at', at) order by measure) as calibrations
     from calibration group by product_id
   ) c on c.product_id = p.id
-  left join lateral (
-    select opened_on from bottle where product_id = p.id and finished_on is null order by created_at desc limit 1
-  ) b on true`;
+  left join (${OPEN_BOTTLES}) b on b.product_id = p.id`;
 
 export async function readShelf(db: Client): Promise<Shelf> {
   const lines = await db.query<Line>(
@@ -70,9 +72,7 @@ export async function readOpenBottles(
 ): Promise<Pick<Product, 'id' | 'name' | 'openedOn' | 'monthsAfterOpening'>[]> {
   const { rows } = await db.query<Pick<Product, 'id' | 'name' | 'openedOn' | 'monthsAfterOpening'>>(
     `select p.id, p.name, b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening"
-     from product p join lateral (
-       select opened_on from bottle where product_id = p.id and finished_on is null order by created_at desc limit 1
-     ) b on b.opened_on is not null
+     from product p join (${OPEN_BOTTLES}) b on b.product_id = p.id and b.opened_on is not null
      where p.archived_at is null and p.months_after_opening is not null order by lower(p.name)`,
   );
   return rows;

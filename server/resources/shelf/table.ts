@@ -1,20 +1,37 @@
-import type { Shelf, ShelfImport } from '@sabor/contract/shelf';
-import { productCells } from '@sabor/core/shelf/product-table';
+import type { ShelfImport } from '@sabor/contract/shelf';
+import {
+  PRODUCT_COLUMNS,
+  type ProductColumn,
+  type ProductRow,
+  productCells,
+} from '@sabor/core/shelf/product-table';
 import { BOM, guarded } from '@sabor/core/table/formula-guard';
 import Papa from 'papaparse';
 import type * as v from 'valibot';
-import { type Db, transaction } from '../../db/pool.ts';
+import { type Client, type Db, transaction } from '../../db/pool.ts';
+import { OPEN_BOTTLES } from './store.ts';
 
-/** Every product that is not put away, a row each, with the columns the import knows. */
-export function shelfCsv({ lines, products }: Shelf): string {
-  const names = new Map(lines.map(({ id, name }) => [id, name]));
-  const rows = products
-    .filter(({ archivedAt }) => archivedAt === null)
-    .map((product) => {
-      const cells = productCells({ ...product, line: names.get(product.lineId ?? '') ?? null });
-      return Object.fromEntries(Object.entries(cells).map(([key, text]) => [key, guarded(text)]));
-    });
-  return BOM + Papa.unparse(rows);
+/** Every product that is not put away, a row each, with the columns the import knows; nothing is counted for it. */
+export async function shelfCsv(db: Client): Promise<string> {
+  const { rows } = await db.query<ProductRow>(
+    `select l.name as line, p.name, p.roles::text[], p.size_ml as "sizeMl", p.price, p.currency,
+       p.label_hold as "labelHold", p.ingredients, p.label_directions as "labelDirections", p.stake,
+       b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening", p.note
+     from product p left join line l on l.id = p.line_id
+     left join (${OPEN_BOTTLES}) b on b.product_id = p.id
+     where p.archived_at is null order by lower(p.name)`,
+  );
+  const columns = Object.keys(PRODUCT_COLUMNS);
+  return (
+    BOM +
+    Papa.unparse([
+      columns,
+      ...rows.map((row) => {
+        const cells = productCells(row);
+        return columns.map((key) => guarded(cells[key as ProductColumn]));
+      }),
+    ])
+  );
 }
 
 /** Stores products in two statements; a product the shelf already has by line and name is left as it is. */
