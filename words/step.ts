@@ -1,8 +1,11 @@
 import type { Dose } from '@sabor/core/doses/dose';
+import { besideOf } from '@sabor/core/step/beside';
+import { WHERE } from '@sabor/core/step/choices';
 import type { SettingFact } from '@sabor/core/step/compare';
 import type { Departure } from '@sabor/core/step/departures';
 import { MARK_REASONS, MARKS } from '@sabor/core/step/marks';
 import { mixParts } from '@sabor/core/step/mix';
+import { ownName } from '@sabor/core/step/places';
 import {
   isCommon,
   SETTING_KEYS,
@@ -53,11 +56,29 @@ function valueInWords(key: SettingKey, value: SettingValue, { product }: Names):
     case 'choice':
       return label(String(value));
     case 'several':
-      return (Array.isArray(value) ? (value as string[]) : []).map(label).join(', ');
+      return (Array.isArray(value) ? (value as string[]) : [])
+        .map((one) => ownName(one) ?? label(one).toLowerCase())
+        .join(', ');
     case 'tick':
       return value === true ? 'yes' : 'no';
+    case 'text':
+      return String(value);
+    case 'beside':
+      return besideOf(value)
+        .map(({ productId, dose, places }) =>
+          [
+            product(productId),
+            ...(dose === null ? [] : [doseInWords(dose)]),
+            `at ${places.map(placeInWords).join(' and ')}`,
+          ].join(', '),
+        )
+        .join('; ');
   }
 }
+
+/** A place of a step: a sentence's "crown", or the wearer's own zone by its name. */
+const placeInWords = (place: string): string =>
+  ownName(place) ?? (WHERE as Record<string, { label: string }>)[place]?.label.toLowerCase() ?? place;
 
 const isSet = (value: SettingValue) =>
   value !== null && value !== undefined && value !== false && value !== '';
@@ -73,7 +94,10 @@ export function settingInWords(key: SettingKey, value: SettingValue, names: Name
   }
   if (kind === 'tick') return settingName(key);
   const words = valueInWords(key, value, names);
-  return kind === 'mix' ? `${settingName(key)} of ${words}` : `${settingName(key)} ${words.toLowerCase()}`;
+  if (kind === 'mix') return `${settingName(key)} of ${words}`;
+  if (kind === 'text') return `${settingName(key)}: ${words}`;
+  // Names keep their capitals.
+  return `${settingName(key)} ${kind === 'several' || kind === 'beside' ? words : words.toLowerCase()}`;
 }
 
 /** Everything a step sets, in a few words: "Kelp Gel, 12 g, 4 sections, wet, rake"; empty for nothing. */

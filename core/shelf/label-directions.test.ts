@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { labelDepartureInWords } from '../../words/label-directions.ts';
-import { labelDepartures, readDirections } from './label-directions.ts';
+import { labelDepartureInWords, labelWayInWords } from '../../words/label-directions.ts';
+import { labelDepartures, labelWay, readDirections } from './label-directions.ts';
 
 const told = (...given: Parameters<typeof labelDepartures>) =>
   labelDepartures(...given).map(labelDepartureInWords);
@@ -70,12 +70,28 @@ describe('label directions', () => {
     expect(told(step, '2 to 3 pumps. Repeat. Under a cap, with heat.')).toEqual([
       'The label says 2–3 pumps, the plan 5 pumps.',
       'The label says 2 rounds, the plan 1.',
-      'The label says under a cap; the plan does not.',
+      'The label says under a cap, the plan without.',
       'The label says with heat, the plan without.',
     ]);
     expect(told({ ...step, extra: { rounds: 1, warmth: 'hood' } }, 'Avoid heat.')).toEqual([
-      'The label says without heat; the plan warms it.',
+      'The label says without heat, the plan with.',
     ]);
     expect(told(step, 'Measure 10 ml. Repeat if needed.')).toEqual([]);
+  });
+
+  it('tell whether what was done went by them, its own way, or cannot be told', () => {
+    const asks = 'Apply to wet hair. Leave for 3 to 5 minutes, then rinse.';
+    const said = (step: object, text: string | null) =>
+      labelWayInWords(
+        labelWay({ minutes: null, wetness: null, dose: null, heat: null, extra: {}, ...step }, text),
+      );
+    expect(said({ minutes: 4 }, asks)).toBe('by the label');
+    expect(said({ minutes: 10, wetness: 'wet' }, asks)).toBe(
+      'own way (the label says 3–5 min, this wash 10)',
+    );
+    expect(said({}, asks)).toBe('by the label or not: cannot tell');
+    expect(said({ minutes: 4 }, 'Use as you like.')).toBe('by the label or not: cannot tell');
+    expect(said({ minutes: 4 }, null)).toBe('label silent');
+    expect(said({ minutes: 4 }, '  ')).toBe('label silent');
   });
 });

@@ -120,3 +120,46 @@ export function labelDepartures(
   if (heat === 'with' && !warm && step.extra) found.push({ setting: 'heat', asks: 'with' });
   return found;
 }
+
+/** How a step stood to its label. */
+export const LABEL_WAYS = {
+  label: { label: 'by the label' },
+  own: { label: 'own way' },
+  silent: { label: 'label silent' },
+  untold: { label: 'by the label or not: cannot tell' },
+} as const;
+export type LabelWay = keyof typeof LABEL_WAYS;
+
+type Done = Parameters<typeof labelDepartures>[0];
+
+/** How many of the things a label plainly asks for were recorded of a step. */
+function recorded(step: Done, { minutes, wetness, amount, rounds, cap, heat }: Directions): number {
+  const { dose = null } = step;
+  return [
+    minutes !== null && step.minutes !== null,
+    wetness.length > 0 && step.wetness !== null,
+    amount !== null &&
+      dose !== null &&
+      dose.kind !== 'unknown' &&
+      dose.measure === amount.measure &&
+      dose.per === 'head',
+    rounds !== null && typeof step.extra?.rounds === 'number',
+    cap && step.extra?.cap === true,
+    heat !== null && (step.heat ?? null) !== null,
+  ].filter(Boolean).length;
+}
+
+/**
+ * Whether a step was done by its label, from what was recorded of it: its own way where anything departs, by the label
+ * where something asked for was recorded and nothing departs. Directions that ask for nothing Sabor can read, or a step
+ * that recorded none of it, cannot tell.
+ */
+export function labelWay(
+  step: Done,
+  directions: string | null,
+): { way: LabelWay; departures: readonly LabelDeparture[] } {
+  if (directions === null || directions.trim() === '') return { way: 'silent', departures: [] };
+  const departures = labelDepartures(step, directions);
+  if (departures.length > 0) return { way: 'own', departures };
+  return { way: recorded(step, readDirections(directions)) > 0 ? 'label' : 'untold', departures };
+}

@@ -129,7 +129,7 @@ export function compareSettings(
   }
   for (const key of extraKeys(a, b)) {
     const [x, y] = [a.extra[key], b.extra[key]];
-    if (x === y) continue;
+    if (x === y || (SETTINGS[key] as Setting).held === 'not') continue;
     if (SETTINGS[key].kind === 'tick') {
       if ((x ?? false) !== (y ?? false)) put(key, x, y);
       continue;

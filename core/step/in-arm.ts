@@ -1,4 +1,5 @@
 import type { Dose } from '../doses/dose.ts';
+import { besideOf } from './beside.ts';
 import {
   isCommon,
   SETTING_KEYS,
@@ -45,13 +46,17 @@ export function settingsInArm(
   half: 'left' | 'right' | null = null,
 ): StepSettings {
   const dose = own?.dose ?? plan.dose;
-  const { extra, ...others } = own?.settings ?? {};
+  const { extra: ownExtra, ...others } = own?.settings ?? {};
+  const extra = { ...plan.extra, ...ownExtra };
   return {
     ...plan,
     ...Object.fromEntries(Object.entries(others).filter(([, value]) => value !== undefined)),
     productId: own?.productId ?? plan.productId,
     dose: half === null ? dose : halfDose(dose),
-    extra: { ...plan.extra, ...extra },
+    extra:
+      half === null || extra.beside === undefined
+        ? extra
+        : { ...extra, beside: besideOf(extra.beside).map((one) => ({ ...one, dose: halfDose(one.dose) })) },
   };
 }
 

@@ -1,4 +1,5 @@
 import type { Dose } from '../doses/dose.ts';
+import { besideOf } from './beside.ts';
 import type { StepSettings } from './settings.ts';
 
 /** One part of a home mix: a product of the shelf, or anything by name (water, flaxseed, vinegar). */
@@ -65,7 +66,8 @@ const times = (dose: Dose | null, share: number): Dose | null => {
 
 /**
  * The products that a step puts on the head, each with its own dose. Where a mix is set the step's dose is one of the
- * mix, and each product has its share of it; a product of the step that is no part of the mix is used beside it.
+ * mix, and each product has its share of it; a product of the step that is no part of the mix is used beside it, as is
+ * what the step uses at other places.
  */
 export function productsUsed(
   step: Pick<StepSettings, 'productId' | 'dose' | 'extra'>,
@@ -74,7 +76,8 @@ export function productsUsed(
   const shares = mixShares(step.extra.mix);
   const ids = [...new Set(parts.flatMap(({ productId }) => productId ?? []))];
   const used = ids.map((productId) => ({ productId, dose: times(step.dose, shares.get(productId)!) }));
+  const elsewhere = besideOf(step.extra.beside).map(({ productId, dose }) => ({ productId, dose }));
   return step.productId === null || ids.includes(step.productId)
-    ? used
-    : [{ productId: step.productId, dose: step.dose }, ...used];
+    ? [...used, ...elsewhere]
+    : [{ productId: step.productId, dose: step.dose }, ...used, ...elsewhere];
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { settingInWords } from '../../words/step.ts';
+import { ownPlace } from './places.ts';
 import {
   COMMON_KEYS,
   EXTRA_KEYS,
@@ -21,7 +22,8 @@ describe('the settings of a step', () => {
   const keys = EXTRA_KEYS;
 
   it('belong to slots there are, and every slot of a wash day has its own', () => {
-    for (const key of keys) for (const slot of SETTINGS[key].slots) expect(SLOTS).toHaveProperty(slot);
+    for (const key of keys)
+      for (const slot of (SETTINGS[key] as Setting).slots ?? []) expect(SLOTS).toHaveProperty(slot);
     expect(settingsFor('cleanse')).toContain('rounds');
     expect(settingsFor('dry')).toContain('stopAt');
     expect(settingsFor('refresh')).toContain('tier');
@@ -38,6 +40,11 @@ describe('the settings of a step', () => {
       }
     }
     expect(extraProblem('places', [])).toContain('one at least');
+    expect(extraProblem('places', ['nape', ownPlace('Cowlick')])).toBeNull();
+    expect(extraProblem('places', [ownPlace(' ')])).toContain('one at least');
+    expect(extraProblem('places', ['Cowlick'])).toContain('one at least');
+    expect(extraProblem('why', 'it dries slowest here')).toBeNull();
+    expect(extraProblem('why', ' ')).toContain('300');
     expect(extraProblem('cap', false)).toContain('left out');
   });
 
@@ -48,12 +55,18 @@ describe('the settings of a step', () => {
     expect(sameExtra('stopAt', 100, 90, 0.2)).toBe(false);
     expect(sameExtra('places', ['crown', 'nape'], ['nape', 'crown'], 0.2)).toBe(true);
     expect(sameExtra('cap', true, undefined, 0.2)).toBe(false);
+    expect(sameExtra('why', 'it dries slowest', 'a habit', 0.2)).toBe(true);
   });
 
   it('say themselves in words', () => {
     const words = (key: SettingKey, value: SettingValue) =>
       settingInWords(key, value, { product: (id) => `product ${id}` });
     expect(words('stopAt', 90)).toBe('stop when dry to 90 %');
+    expect(words('places', ['nape', ownPlace('Cowlick, left')])).toBe('only at nape, Cowlick, left');
+    expect(words('why', 'It dries slowest')).toBe('why so: It dries slowest');
+    expect(words('beside', [{ productId: 'b', dose: null, places: ['roots', 'scalp'] }])).toBe(
+      'beside it product b, at roots and scalp',
+    );
     expect(words('cap', true)).toBe('under a cap');
     expect(words('posture', 'forward')).toBe('head forward');
     expect(words('sections', 1)).toBe('1 section');

@@ -1,6 +1,7 @@
 import type { Dose } from '../doses/dose.ts';
 import { PARTINGS } from '../hair/wishes.ts';
 import type { Vocabulary } from '../vocabulary.ts';
+import { type Beside, besideProblem, sameBeside } from './beside.ts';
 import {
   COILED_OVER,
   HEATS,
@@ -13,11 +14,13 @@ import {
   WHERE,
 } from './choices.ts';
 import { type MixPart, mixProblem, sameMix } from './mix.ts';
-import type { Slot } from './slots.ts';
+import { ownName } from './places.ts';
+import { SLOTS, type Slot } from './slots.ts';
 
 /**
  * A setting of a step. `held` says how strictly it is held: the same or not; within the step's tolerance as a share;
- * within so many of its own unit, where a share would mislead; or the same where both sides recorded it.
+ * within so many of its own unit, where a share would mislead; the same where both sides recorded it; or not at all, as
+ * what only explains.
  */
 export type Setting = {
   label: string;
@@ -25,7 +28,7 @@ export type Setting = {
   noun?: string;
   /** In a column of its own, which every step has, or among the step's `extra` settings. */
   stored: 'column' | 'extra';
-  held: 'same' | 'share' | 'if recorded' | { within: number };
+  held: 'same' | 'share' | 'if recorded' | 'not' | { within: number };
   /** Slots it suits; all of them where left out. */
   slots?: readonly Slot[];
   /** It belongs in the shortest telling of a step. */
@@ -33,13 +36,16 @@ export type Setting = {
   /** Seldom set, everywhere or in these slots: forms keep it one tap away. */
   rare?: true | readonly Slot[];
 } & (
-  | { kind: 'product' | 'dose' | 'tick' | 'mix' }
+  | { kind: 'product' | 'dose' | 'tick' | 'mix' | 'beside' }
+  | { kind: 'text'; longest: number }
   | { kind: 'number'; unit: string; units?: string; least: number; most: number; whole?: boolean }
   | {
       kind: 'choice' | 'several';
       options: Vocabulary;
       /** How a choice stands among other settings, % being its label. */
       said?: string;
+      /** The wearer's own zones are choices too, by name. */
+      ownZones?: true;
     }
 );
 
@@ -47,6 +53,7 @@ const STYLED = ['leave-in', 'emollient', 'hold', 'technique', 'second-coat'] as 
 const SOAKED = ['pre-wash', 'treat', 'condition'] as const;
 const SHAPED = ['technique', 'hold', 'set'] as const;
 const DRIED = ['half-dry', 'dry', 'set'] as const;
+const WITH_PRODUCT = (Object.keys(SLOTS) as Slot[]).filter((slot) => SLOTS[slot].product);
 const PLACED = [
   'pre-wash',
   'detangle',
@@ -126,7 +133,17 @@ export const SETTINGS = {
     stored: 'extra',
     held: 'same',
     options: WHERE,
+    ownZones: true,
     slots: PLACED,
+  },
+  beside: {
+    label: 'Another product elsewhere',
+    noun: 'beside it',
+    kind: 'beside',
+    stored: 'extra',
+    held: 'same',
+    rare: true,
+    slots: WITH_PRODUCT,
   },
   minutesMost: {
     rare: true,
@@ -446,7 +463,17 @@ export const SETTINGS = {
     kind: 'mix',
     stored: 'extra',
     held: 'same',
-    slots: ['pre-wash', 'cleanse', 'treat', 'condition', 'rinse', 'hold', 'refresh'],
+    rare: ['detangle', 'leave-in', 'emollient', 'second-coat', 'set', 'break-cast', 'edges'],
+    slots: [...WITH_PRODUCT, 'rinse'],
+  },
+  why: {
+    label: 'Why so, on this head',
+    noun: 'why so',
+    kind: 'text',
+    longest: 300,
+    stored: 'extra',
+    held: 'not',
+    rare: true,
   },
   part: {
     label: 'Part of a kit, in its order',
@@ -487,7 +514,13 @@ export type StepSettings = { [K in CommonKey]: ValueBy<(typeof SETTINGS)[K]> | n
   extra: Extra;
 };
 
-export type ExtraValue = number | string | boolean | readonly string[] | readonly MixPart[];
+export type ExtraValue =
+  | number
+  | string
+  | boolean
+  | readonly string[]
+  | readonly MixPart[]
+  | readonly Beside[];
 /** What a step sets beyond the common settings; what is left out is not set. */
 export type Extra = { readonly [key in ExtraKey]?: ExtraValue | undefined };
 /** What any setting can be set to; null and undefined for not set. */
@@ -531,6 +564,12 @@ export function extraProblem(key: ExtraKey, value: unknown): string | null {
       return value === true ? null : `${setting.label} is ticked or left out.`;
     case 'mix':
       return mixProblem(value);
+    case 'beside':
+      return besideProblem(value);
+    case 'text':
+      return typeof value === 'string' && value.trim() !== '' && value.length <= setting.longest
+        ? null
+        : `Keep it under ${setting.longest} characters, or leave it out.`;
     case 'choice':
       return typeof value === 'string' && Object.hasOwn(setting.options, value)
         ? null
@@ -541,7 +580,10 @@ export function extraProblem(key: ExtraKey, value: unknown): string | null {
     case 'several':
       return Array.isArray(value) &&
         value.length > 0 &&
-        value.every((one) => Object.hasOwn(setting.options, one))
+        value.every(
+          (one) =>
+            Object.hasOwn(setting.options, one) || (setting.ownZones === true && ownName(one) !== null),
+        )
         ? null
         : `Choose ${setting.label.toLowerCase()} from the list, one at least.`;
   }
@@ -555,7 +597,9 @@ export function sameExtra(
   tolerance: number,
 ): boolean {
   const { kind, held }: Setting = SETTINGS[key];
+  if (held === 'not') return true;
   if (kind === 'mix') return sameMix(planned, actual, tolerance);
+  if (kind === 'beside') return sameBeside(planned, actual, tolerance);
   if (typeof planned === 'number' && typeof actual === 'number') {
     const within = typeof held === 'object' ? held.within : Math.abs(planned) * tolerance;
     return Math.abs(actual - planned) <= within + 1e-9;

@@ -1,7 +1,8 @@
 import type { Product } from '@sabor/contract/shelf';
-import { DOSE_KINDS, DOSE_SCOPES, type Dose, type DoseKind } from '@sabor/core/doses/dose';
-import { MEASURES, type Measure } from '@sabor/core/doses/measures';
+import type { Dose } from '@sabor/core/doses/dose';
 import { ROLES } from '@sabor/core/shelf/products';
+import { WHERE } from '@sabor/core/step/choices';
+import { ownPlace } from '@sabor/core/step/places';
 import type { StepSettings } from '@sabor/core/step/settings';
 import {
   type ExtraValue,
@@ -16,8 +17,12 @@ import {
   withSetting,
 } from '@sabor/core/step/settings';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
-import { useState } from 'react';
-import { ChoiceField, NumberField, TicksField } from './inputs.tsx';
+import type { Vocabulary } from '@sabor/core/vocabulary';
+import { useMemo, useState } from 'react';
+import { useWearers } from '../api/queries.ts';
+import { BesideField } from './beside-field.tsx';
+import { DoseFields, type Problem } from './dose-fields.tsx';
+import { ChoiceField, NumberField, TextField, TicksField } from './inputs.tsx';
 import { MixField } from './mix-field.tsx';
 
 /** Products to choose from in a slot: those whose role is at home there first, then the others. */
@@ -35,84 +40,18 @@ export function productChoices(
   }));
 }
 
-type Problem = (path: string) => string | undefined;
+/** The places offered, and “own zone” without a name where an earlier record has it. */
+const withKept = (places: Vocabulary, value: SettingValue): Vocabulary =>
+  Array.isArray(value) && (value as string[]).includes('own') ? { ...places, own: WHERE.own } : places;
 
-/** A dose: an amount, a range, or "don't remember". */
-export function DoseFields({
-  dose,
-  onChange,
-  problem,
-  none = 'no amount',
-}: {
-  dose: Dose | null;
-  onChange: (dose: Dose | null) => void;
-  problem: Problem;
-  none?: string;
-}) {
-  const measured = dose && dose.kind !== 'unknown' ? dose : null;
-  const amount = measured?.kind === 'exact' ? measured.amount : (measured?.from ?? null);
-  const choose = (kind: DoseKind | null) => {
-    const { measure, per } = measured ?? { measure: 'pump' as const, per: 'head' as const };
-    const from = (amount ?? null) as number;
-    if (kind === null) onChange(null);
-    else if (kind === 'unknown') onChange({ kind });
-    else if (kind === 'exact') onChange({ kind, amount: from, measure, per });
-    else onChange({ kind, from, to: null as unknown as number, measure, per });
-  };
-  return (
-    <>
-      <ChoiceField<DoseKind>
-        label="Amount"
-        none={none}
-        options={DOSE_KINDS}
-        value={dose?.kind ?? null}
-        onChange={choose}
-        error={problem('dose')}
-      />
-      {dose?.kind === 'exact' && (
-        <NumberField
-          label="How much"
-          value={dose.amount}
-          onChange={(x) => onChange({ ...dose, amount: x as number })}
-          error={problem('dose.amount')}
-        />
-      )}
-      {dose?.kind === 'range' && (
-        <>
-          <NumberField
-            label="From"
-            value={dose.from}
-            onChange={(x) => onChange({ ...dose, from: x as number })}
-            error={problem('dose.from')}
-          />
-          <NumberField
-            label="To"
-            value={dose.to}
-            onChange={(x) => onChange({ ...dose, to: x as number })}
-            error={problem('dose.to')}
-          />
-        </>
-      )}
-      {measured && (
-        <>
-          <ChoiceField<Measure>
-            label="Measure"
-            options={MEASURES}
-            value={measured.measure}
-            onChange={(measure) => measure && onChange({ ...measured, measure })}
-            error={problem('dose.measure')}
-          />
-          <ChoiceField<'head' | 'section'>
-            label="For"
-            options={DOSE_SCOPES}
-            value={measured.per}
-            onChange={(per) => per && onChange({ ...measured, per })}
-            error={problem('dose.per')}
-          />
-        </>
-      )}
-    </>
-  );
+/** Where a step can be done: the places everybody has, then own zones by name. */
+function usePlaces(): Vocabulary {
+  const { data: wearers } = useWearers();
+  return useMemo(() => {
+    const { own: _, ...common } = WHERE;
+    const names = (wearers ?? []).flatMap(({ zones }) => zones.flatMap(({ ownName: name }) => name ?? []));
+    return { ...common, ...Object.fromEntries(names.map((name) => [ownPlace(name), { label: name }])) };
+  }, [wearers]);
 }
 
 /** Everything a step can set in its slot, by the settings table. */
@@ -123,6 +62,7 @@ export function StepSettingsFields<S extends StepSettings>({
   products,
   problem,
   hideProduct = false,
+  hide = [],
 }: {
   slot: Slot;
   step: S;
@@ -130,13 +70,18 @@ export function StepSettingsFields<S extends StepSettings>({
   products: readonly Product[];
   problem: Problem;
   hideProduct?: boolean;
+  /** Settings that have no place in this form. */
+  hide?: readonly SettingKey[];
 }) {
+  const places = usePlaces();
   const takesProduct = SLOTS[slot].product && !hideProduct;
   const problemOf = (key: SettingKey) => (path: string) =>
     problem(`${isCommon(key) ? key : `extra.${key}`}${path}`);
   const keys = settingsFor(slot).filter((key) => {
     const { kind } = SETTINGS[key];
-    return takesProduct || (kind !== 'product' && kind !== 'dose');
+    return (
+      !hide.includes(key) && (takesProduct || (kind !== 'product' && kind !== 'dose' && kind !== 'beside'))
+    );
   });
   // One that was set, or is wrong, stays in sight; so does one that is emptied again while it is worked on.
   const [seen] = useState(() => new Set<SettingKey>());
@@ -148,6 +93,7 @@ export function StepSettingsFields<S extends StepSettings>({
       key={key}
       of={key}
       products={productChoices(products, slot, step.productId)}
+      places={places}
       value={settingValue(step, key)}
       onChange={(to) => onChange(withSetting(step, key, to))}
       problem={problemOf(key)}
@@ -175,6 +121,7 @@ function SettingField({
   onChange,
   problem,
   products,
+  places,
 }: {
   of: SettingKey;
   value: SettingValue;
@@ -182,6 +129,8 @@ function SettingField({
   /** The sentence against the setting, or against a part of it. */
   problem: Problem;
   products: readonly { key: string; label: string }[];
+  /** Where a step can be done, the wearers' own zones among them. */
+  places: Vocabulary;
 }) {
   const setting: Setting = SETTINGS[of];
   const { label } = setting;
@@ -237,6 +186,20 @@ function SettingField({
           error={error}
         />
       );
+    case 'beside':
+      return (
+        <BesideField value={value} onChange={onChange} products={products} places={places} error={error} />
+      );
+    case 'text':
+      return (
+        <TextField
+          className="sm:col-span-2 lg:col-span-3"
+          label={label}
+          value={typeof value === 'string' ? value : ''}
+          onChange={(text) => onChange(text === '' ? undefined : text)}
+          error={error}
+        />
+      );
     case 'choice':
       return (
         <ChoiceField
@@ -253,7 +216,7 @@ function SettingField({
         <div className="sm:col-span-2 lg:col-span-3">
           <TicksField
             legend={label}
-            options={setting.options}
+            options={setting.ownZones ? withKept(places, value) : setting.options}
             value={Array.isArray(value) ? (value as string[]) : []}
             onChange={(keys) => onChange(keys.length ? keys : undefined)}
             error={error}

@@ -1,24 +1,31 @@
+import { besideOf } from '@sabor/core/step/beside';
 import { mixParts } from '@sabor/core/step/mix';
 import type { Client } from '../../db/pool.ts';
 import { atField } from '../../http/problems.ts';
 
-/** Holds the home mixes in steps' further settings to products that are on the shelf. Throws a Refusal at `mix`. */
+/**
+ * Holds home mixes, and what a step uses beside its product, to products that are on the shelf. Throws a Refusal at `mix`
+ * or `beside`.
+ */
 export async function mustKnowMixes(
   client: Client,
   extras: readonly (object | null | undefined)[],
 ): Promise<void> {
-  const ids = new Set(
-    extras.flatMap((extra) =>
-      mixParts((extra as { mix?: unknown } | null | undefined)?.mix).flatMap(
-        ({ productId }) => productId ?? [],
-      ),
-    ),
-  );
-  if (ids.size === 0) return;
+  const all = extras as readonly ({ mix?: unknown; beside?: unknown } | null | undefined)[];
+  const mixed = all.flatMap((extra) => mixParts(extra?.mix).flatMap(({ productId }) => productId ?? []));
+  const beside = all.flatMap((extra) => besideOf(extra?.beside).map(({ productId }) => productId));
+  if (!(await allOnShelf(client, mixed)))
+    throw atField('mix', 'A product in this mix is not on the shelf. Choose the part again.');
+  if (!(await allOnShelf(client, beside)))
+    throw atField('beside', 'The product beside the first is not on the shelf. Choose it again.');
+}
+
+async function allOnShelf(client: Client, ids: readonly string[]): Promise<boolean> {
+  const each = [...new Set(ids)];
+  if (each.length === 0) return true;
   const { rows } = await client.query<{ n: number }>(
     'select count(*) as n from product where id::text = any($1::text[])',
-    [[...ids]],
+    [each],
   );
-  if (rows[0]!.n !== ids.size)
-    throw atField('mix', 'A product in this mix is not on the shelf. Choose the part again.');
+  return rows[0]!.n === each.length;
 }

@@ -57,7 +57,7 @@ export async function readLedgerDays(db: Client, wearerId: string): Promise<Ledg
     `select (d.started_at at time zone w.time_zone)::date as "on", d.arm_id as "armId", d.trial_id as "trialId",
        (select coalesce(json_agg(json_build_object('productId', s.product_id, 'dose', s.dose,
            'sections', s.sections, 'extra', s.extra) order by s.position), '[]')
-         from wash_step s where s.wash_day_id = d.id and s.status = 'done' and (s.product_id is not null or s.extra ? 'mix')
+         from wash_step s where s.wash_day_id = d.id and s.status = 'done' and (s.product_id is not null or s.extra ?| array['mix', 'beside'])
            -- What is behind the code of a blind trial cannot be read off the build-up either.
            and not (t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested')) as steps
      from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id

@@ -168,7 +168,11 @@ export async function readTrial(db: Client, id: string): Promise<TrialDetail> {
   };
 }
 
-export async function readProductNames(db: Client): Promise<ReadonlyMap<string, string>> {
-  const { rows } = await db.query<{ id: string; name: string }>('select id, name from product');
-  return new Map(rows.map(({ id, name }) => [id, name]));
+export async function readProductLabels(
+  db: Client,
+): Promise<ReadonlyMap<string, { name: string; labelDirections: string | null }>> {
+  const { rows } = await db.query<{ id: string; name: string; labelDirections: string | null }>(
+    'select id, name, label_directions as "labelDirections" from product',
+  );
+  return new Map(rows.map((row) => [row.id, row]));
 }

@@ -49,11 +49,12 @@ const look = {
   ],
   curls: [{ curlId: 'k1', restingMm: 180, stretchedMm: 300 }],
 };
+const productOf = (name: string) => ({ name, labelDirections: 'Leave for 3 minutes.' });
 const rows = (text: string) => Papa.parse<Record<string, string>>(text, { header: true }).data;
 
 describe('readings as CSV', () => {
   it('put one reading in a row, with the wash day, the arm and the air beside it', () => {
-    const [first, ...rest] = rows(readingsCsv(trial(day({ checkIns: [look] })), wearer, String));
+    const [first, ...rest] = rows(readingsCsv(trial(day({ checkIns: [look] })), wearer, productOf));
     expect(rest).toHaveLength(4);
     expect(first).toEqual({
       wash_day: '1',
@@ -80,7 +81,7 @@ describe('readings as CSV', () => {
   });
 
   it('give whole-head ratings and curl lengths their own words', () => {
-    const all = rows(readingsCsv(trial(day({ checkIns: [look] })), wearer, String));
+    const all = rows(readingsCsv(trial(day({ checkIns: [look] })), wearer, productOf));
     expect(all[2]!.zone).toBe('Whole head');
     expect(all.slice(3).map(({ outcome, curl, value, unit }) => [outcome, curl, value, unit])).toEqual([
       ['Resting length', 'Crown curl', '180', 'mm'],
@@ -89,14 +90,14 @@ describe('readings as CSV', () => {
   });
 
   it('keep a spreadsheet from running what a name looks like', () => {
-    expect(rows(readingsCsv(trial(day({ checkIns: [look] })), wearer, String))[1]!.zone).toBe(
+    expect(rows(readingsCsv(trial(day({ checkIns: [look] })), wearer, productOf))[1]!.zone).toBe(
       '\'=HYPERLINK("x")',
     );
   });
 
   it('leave the air empty where it was not recorded, and mark abandoned days', () => {
     const [row] = rows(
-      readingsCsv(trial(day({ humidity: null, abandonReason: 'rain', checkIns: [look] })), wearer, String),
+      readingsCsv(trial(day({ humidity: null, abandonReason: 'rain', checkIns: [look] })), wearer, productOf),
     );
     expect(row).toMatchObject({ abandoned: 'yes', humidity_percent: '', dew_point_c: '' });
   });
@@ -123,7 +124,7 @@ describe('readings as CSV', () => {
       zones: [...wearer.zones, { id: 'z3', place: 'crown', side: 'right', ownName: null }],
     } as unknown as Wearer;
     expect(
-      rows(readingsCsv(halves, sided, String)).map(({ outcome, arm, word }) => [outcome, arm, word]),
+      rows(readingsCsv(halves, sided, productOf)).map(({ outcome, arm, word }) => [outcome, arm, word]),
     ).toEqual([
       ['Edges redone', 'A | B', ''],
       ['Separated further', 'B', ''],
@@ -131,7 +132,30 @@ describe('readings as CSV', () => {
     ]);
   });
 
+  it('say of every product step whether it went by its label', () => {
+    const step = {
+      slot: 'condition',
+      status: 'done',
+      half: null,
+      doneAt: '2026-03-10T10:00:00Z',
+      productId: '=Slip',
+      dose: null,
+      wetness: null,
+      heat: null,
+      extra: {},
+      inHand: {},
+      skipReason: null,
+      marks: [],
+    };
+    const told = (minutes: number) =>
+      rows(readingsCsv(trial(day({ steps: [{ ...step, minutes }] })), wearer, productOf)).map(
+        ({ outcome, word, product }) => [outcome, word, product],
+      );
+    expect(told(3)).toEqual([['Label', 'by the label', "'=Slip"]]);
+    expect(told(9)).toEqual([['Label', 'own way (the label says 3 min, this wash 9)', "'=Slip"]]);
+  });
+
   it('are a line of headings when there is nothing yet', () => {
-    expect(readingsCsv(trial(), wearer, String).trim().split('\r\n')).toHaveLength(1);
+    expect(readingsCsv(trial(), wearer, productOf).trim().split('\r\n')).toHaveLength(1);
   });
 });

@@ -10,6 +10,7 @@ import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { EVENT_CAME, EVENTS, eventOf } from '@sabor/core/outcomes/events';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { stageLabel } from '@sabor/core/outcomes/stages';
+import { labelWay } from '@sabor/core/shelf/label-directions';
 import { TOOLS } from '@sabor/core/step/choices';
 import { MARKS, SKIP_REASONS } from '@sabor/core/step/marks';
 import { SLOTS } from '@sabor/core/step/slots';
@@ -18,6 +19,7 @@ import { localDate } from '@sabor/core/time/zones';
 import { airOf } from '@sabor/reading/air-of';
 import { sidesOf } from '@sabor/reading/side-of';
 import { doseInWords } from '@sabor/words/dose';
+import { labelWayInWords } from '@sabor/words/label-directions';
 import Papa from 'papaparse';
 
 const COLUMNS = [
@@ -64,9 +66,14 @@ interface Told {
 
 /**
  * A trial's readings as CSV, one a row, with the wash day's arm and air beside each: ratings, lengths, readings in words,
- * what was done to the hair and what happened to it. `nameOf`: a product's name by its id.
+ * what was done to the hair and what happened to it. `productOf`: what is told of a product, by its id.
  */
-export function readingsCsv(trial: TrialDetail, wearer: Wearer, nameOf: (id: string) => string): string {
+export function readingsCsv(
+  trial: TrialDetail,
+  wearer: Wearer,
+  productOf: (id: string) => { name: string; labelDirections: string | null } | undefined,
+): string {
+  const nameOf = (id: string) => productOf(id)?.name ?? '';
   const arms = new Map(trial.arms.map((arm) => [arm.id, arm.name]));
   const zones = new Map(wearer.zones.map((zone) => [zone.id, zoneLabel(zone)]));
   const curls = new Map(wearer.curls.map((curl) => [curl.id, curl.name]));
@@ -116,7 +123,18 @@ export function readingsCsv(trial: TrialDetail, wearer: Wearer, nameOf: (id: str
     const atSteps = day.steps.flatMap((step) => {
       const arm = step.half === null ? armAt(null) : guarded(armOf(day, step.half));
       const where = { stage: SLOTS[step.slot].label, dayWorn: null, at: step.doneAt, arm };
+      const product = step.status === 'done' && step.productId !== null && productOf(step.productId);
       return [
+        ...(product
+          ? [
+              line({
+                ...where,
+                outcome: 'Label',
+                word: labelWayInWords(labelWay(step, product.labelDirections)),
+                product: guarded(product.name),
+              }),
+            ]
+          : []),
         ...(Object.entries(step.inHand) as [Felt, number][]).map(([quality, value]) =>
           line({
             ...where,

@@ -21,7 +21,7 @@ import {
   takeBackOverrule,
   takeLook,
 } from './promise.ts';
-import { readProductNames, readTrial, readTrials } from './read.ts';
+import { readProductLabels, readTrial, readTrials } from './read.ts';
 import { readingsCsv } from './readings.ts';
 import { saveTrial } from './save.ts';
 
@@ -86,8 +86,8 @@ export function trialRoutes(db: Db): Router {
     const trial = await readTrial(db, pathId(request, 'trial'));
     const wearer = await readWearer(db, trial.wearerId);
     response.attachment(`sabor readings ${trial.createdAt.slice(0, 10)}.csv`).type('text/csv; charset=utf-8');
-    const names = await readProductNames(db);
-    response.send(readingsCsv(trial, wearer, (product) => names.get(product) ?? ''));
+    const labels = await readProductLabels(db);
+    response.send(readingsCsv(trial, wearer, (product) => labels.get(product)));
   });
   router.use(archiveRoutes(db, 'trial'));
   return router;

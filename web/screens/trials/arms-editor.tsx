@@ -6,8 +6,9 @@ import { settingsOf } from '@sabor/core/step/step';
 import { DESIGNS, designOf } from '@sabor/core/trial/designs';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { Button } from '../../ui/button.tsx';
+import { DoseFields } from '../../ui/dose-fields.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
-import { DoseFields, productChoices, StepSettingsFields } from '../../ui/step-settings.tsx';
+import { productChoices, StepSettingsFields } from '../../ui/step-settings.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { fitDays } from './design-part.tsx';
 
@@ -203,6 +204,7 @@ function SetOtherwise({
           products={[]}
           problem={problem}
           hideProduct
+          hide={['why']}
         />
       </div>
     </details>

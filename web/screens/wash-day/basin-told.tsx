@@ -5,8 +5,10 @@ import { minutesSpent, unpausedMs } from '@sabor/core/basin/minutes';
 import { gramsUsed } from '@sabor/core/basin/stable-reading';
 import { FELT, type Felt } from '@sabor/core/felt/felt';
 import { PLACES } from '@sabor/core/hair/zones';
+import { labelWay } from '@sabor/core/shelf/label-directions';
 import { MARK_REASONS, MARKS, PAUSE_REASONS, SKIP_REASONS } from '@sabor/core/step/marks';
 import { SLOTS } from '@sabor/core/step/slots';
+import { labelWayInWords } from '@sabor/words/label-directions';
 import { useState } from 'react';
 import { makeTap } from '../../offline/outbox.ts';
 import { TextField } from '../../ui/inputs.tsx';
@@ -22,7 +24,7 @@ const notTimed = ({ status, startedAt, minutes, planned }: WashStep) =>
   status === 'done' && startedAt === null && minutes !== null && minutes === planned?.minutes;
 
 /** What was told of a step during the wash, in phrases. */
-function toldOf(step: WashStep): string[] {
+function toldOf(step: WashStep, product: Product | undefined): string[] {
   const used = gramsUsed(step.weighed.before, step.weighed.after);
   return [
     ...(Object.entries(step.inHand) as [Felt, number][]).map(
@@ -32,6 +34,7 @@ function toldOf(step: WashStep): string[] {
     ...step.pauses
       .filter(({ from, to }) => to === null || unpausedMs(Date.parse(from), Date.parse(to), []) > 0)
       .map(pauseText),
+    ...(step.status === 'done' && product ? [labelWayInWords(labelWay(step, product.labelDirections))] : []),
     ...(notTimed(step) ? ['minutes not timed'] : []),
     ...(step.skipReason === null ? [] : [`skipped: ${SKIP_REASONS[step.skipReason].label}`]),
     ...step.ideas.map(({ idea }) => `next time: ${IDEAS[idea].label}`),
@@ -50,7 +53,10 @@ export function BasinTold({
 }) {
   const spent = minutesSpent(day.steps, day.startedAt);
   const rows = day.steps
-    .map((step, i) => ({ step, minutes: spent[i] ?? null, told: toldOf(step) }))
+    .map((step, i) => {
+      const product = products.find(({ id }) => id === step.productId);
+      return { step, product, minutes: spent[i] ?? null, told: toldOf(step, product) };
+    })
     .filter(({ step, told }) => told.length > 0 || step.marks.length > 0);
   if (rows.length === 0) return null;
   return (
@@ -59,17 +65,14 @@ export function BasinTold({
         Notes from the wash
       </h2>
       <ul>
-        {rows.map(({ step, minutes, told }) => (
+        {rows.map(({ step, product, minutes, told }) => (
           <li key={step.id} className="border-b border-rule py-1.5">
             <span className="font-semibold">
               {SLOTS[step.slot].label}
               {step.half ? `, ${step.half} half` : ''}
             </span>{' '}
             <span className="text-soft">
-              {[
-                products.find(({ id }) => id === step.productId)?.name,
-                minutes === null || minutes < 0.5 ? null : `${Math.round(minutes)} min`,
-              ]
+              {[product?.name, minutes === null || minutes < 0.5 ? null : `${Math.round(minutes)} min`]
                 .filter(Boolean)
                 .join(' · ')}
             </span>
