@@ -63,6 +63,7 @@ function hundredDays(): Run[] {
     arm: day % 2 ? 'b' : 'a',
     before: {},
     cameFrom: null,
+    styleMeant: null,
     steps: slots.flatMap((slot): RunStep[] =>
       random.below(40) === 0
         ? []

@@ -80,13 +80,18 @@ export const Tap = v.variant('kind', [
     /** Place among its five words, from 0; null takes it away. */
     value: v.nullable(whole('A reading in the hand', 0, 4)),
   }),
-  v.object({
-    ...ofStep,
-    kind: v.literal('idea'),
-    ideaId: id,
-    idea: oneOf(IDEAS, 'an idea'),
-    gone: v.optional(v.boolean(), false),
-  }),
+  v.pipe(
+    v.object({
+      ...ofStep,
+      kind: v.literal('idea'),
+      ideaId: id,
+      idea: oneOf(IDEAS, 'an idea'),
+      /** The step that is to be added. */
+      slot: v.optional(v.nullable(oneOf(SLOTS, 'a step')), null),
+      gone: v.optional(v.boolean(), false),
+    }),
+    v.check(({ idea, slot }) => (idea === 'add-step') === (slot !== null), 'Say which step is to be added.'),
+  ),
   v.object({
     ...ofStep,
     kind: v.literal('weighing'),

@@ -1,5 +1,7 @@
 import { FELT } from '@sabor/core/felt/felt';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { COMMON_KEYS } from '@sabor/core/step/settings';
+import { SLOTS } from '@sabor/core/step/slots';
 import { DESIGNS, designOf, designProblem } from '@sabor/core/trial/designs';
 import * as v from 'valibot';
 import { eachOnce, id, name, note, number, oneOf, positive, whole } from './fields.ts';
@@ -38,6 +40,13 @@ export const ArmInput = v.object({
   ),
 });
 
+/** A time of day as an hour, to the half. */
+const halfHour = (what: string, least: number, most: number) =>
+  v.pipe(
+    number(what, least, most),
+    v.check((hour) => Number.isInteger(hour * 2), `${what} is told to the half hour: 7, 7:30 or 7.5.`),
+  );
+
 export const fields = v.object({
   id,
   wearerId: v.pipe(v.string('Choose whose hair is tested.'), v.uuid('Choose whose hair is tested.')),
@@ -69,8 +78,8 @@ export const fields = v.object({
   washDays: whole('The number of wash days', 2, 40),
   wearDays: whole('The days worn', 1, 14),
   /** Hours of the promised day, on the wearer's clock, within which its check-in is read; null for any. */
-  judgedFrom: v.optional(v.nullable(whole('The first hour it is judged in', 0, 23)), null),
-  judgedTo: v.optional(v.nullable(whole('The last hour it is judged in', 1, 24)), null),
+  judgedFrom: v.optional(v.nullable(halfHour('The first hour it is judged in', 0, 23.5)), null),
+  judgedTo: v.optional(v.nullable(halfHour('The last hour it is judged in', 0.5, 24)), null),
   /** Readings in five words that its check-ins ask for. */
   asked: v.optional(
     v.pipe(
@@ -105,6 +114,10 @@ const whatArmDoes = (own: ArmStep | undefined, step: Fields['plan'][number]) =>
   own?.skipped
     ? 'left out'
     : [own?.productId ?? step.productId, own?.dose ?? step.dose, Object.entries(own?.settings ?? {}).sort()];
+
+/** Whether a step says nothing of how it is done. */
+const setsNothing = ({ extra, ...step }: Fields['plan'][number]) =>
+  COMMON_KEYS.every((key) => step[key] === null) && Object.keys(extra).length === 0;
 
 /** A run-in seeks one dose: of one step, with a product, from an amount. */
 function runInFaults({ plan, arms }: Fields): { path: (string | number)[]; message: string }[] {
@@ -161,7 +174,14 @@ function faults(trial: Fields): { path: (string | number)[]; message: string }[]
     for (const step of tested) {
       const own = arm.steps.find(({ stepId }) => stepId === step.id);
       const set = own && Object.keys(own.settings).length > 0;
-      if (!own?.skipped && !set && own?.dose == null && (own?.productId ?? null) === null)
+      // What an option leaves open, the plan may set: its product, its technique, its minutes.
+      if (
+        !own?.skipped &&
+        !set &&
+        (own?.dose ?? null) === null &&
+        (own?.productId ?? step.productId) === null &&
+        (SLOTS[step.slot].product || setsNothing(step))
+      )
         found.push({
           path: ['arms', i, 'steps'],
           message: `Choose what ${arm.name} uses in every tested step.`,

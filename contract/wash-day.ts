@@ -1,5 +1,6 @@
 import { CAME_FROM, FASTENED, STYLE_DAYS_MOST } from '@sabor/core/basin/came-from';
 import { IDEAS } from '@sabor/core/basin/ideas';
+import { ACCEPTED, STYLES_MEANT } from '@sabor/core/basin/style-meant';
 import { WIND_LIMIT } from '@sabor/core/climate/beaufort';
 import { AIR_RANGE_C } from '@sabor/core/climate/saturation';
 import { FELT } from '@sabor/core/felt/felt';
@@ -9,7 +10,7 @@ import { MARK_REASONS, MARKS, PAUSE_REASONS, SKIP_REASONS } from '@sabor/core/st
 import { SLOTS } from '@sabor/core/step/slots';
 import * as v from 'valibot';
 import { CheckIn, WearEvent } from './check-in.ts';
-import { asStored, id, note, number, oneOf, pastMoment, whole } from './fields.ts';
+import { asStored, eachOnce, id, note, number, oneOf, pastMoment, whole } from './fields.ts';
 import { Photograph } from './photograph.ts';
 import { STEP_PARTS, settings } from './routine.ts';
 import { AttachedAir, DayAir } from './weather.ts';
@@ -57,6 +58,12 @@ export const WashDayChange = v.partial(
     cameFrom: v.nullable(oneOf(CAME_FROM, 'what it came out of')),
     fastened: v.nullable(oneOf(FASTENED, 'what held it')),
     styleDays: v.nullable(whole('The days it was kept in', 0, STYLE_DAYS_MOST)),
+    /** What it is meant to be worn as, and what is accepted for that. */
+    styleMeant: v.nullable(oneOf(STYLES_MEANT, 'the style that is meant')),
+    accepts: v.pipe(
+      v.array(oneOf(ACCEPTED, 'what is accepted')),
+      eachOnce((key) => key, 'Accept each once.'),
+    ),
   }),
 );
 export type WashDayChange = v.InferInput<typeof WashDayChange>;
@@ -109,7 +116,15 @@ const told = {
   ),
   /** Readings in the hand, as places among their five words. */
   inHand: v.record(oneOf(FELT, 'a reading'), v.number()),
-  ideas: v.array(v.strictObject({ id, idea: oneOf(IDEAS, 'an idea'), at: v.string() })),
+  /** `slot`: the step that is to be added. */
+  ideas: v.array(
+    v.strictObject({
+      id,
+      idea: oneOf(IDEAS, 'an idea'),
+      slot: v.nullable(oneOf(SLOTS, 'a step')),
+      at: v.string(),
+    }),
+  ),
   /** Grams of the bottle on the scale. */
   weighed: v.strictObject({ before: v.nullable(v.number()), after: v.nullable(v.number()) }),
   /** Its product has been on this head before; true where that is hidden or there is none. */
@@ -162,6 +177,8 @@ export const WashDay = v.strictObject({
   cameFrom: v.nullable(oneOf(CAME_FROM, 'what it came out of')),
   fastened: v.nullable(oneOf(FASTENED, 'what held it')),
   styleDays: v.nullable(v.number()),
+  styleMeant: v.nullable(oneOf(STYLES_MEANT, 'the style that is meant')),
+  accepts: v.array(oneOf(ACCEPTED, 'what is accepted')),
   status: v.picklist(['under way', 'worn', 'finished', 'abandoned']),
   startedAt: v.string(),
   /** The wash day's own date in the wearer's time zone. */

@@ -77,7 +77,11 @@ export function applyTap(day: WashDay, one: Tap): WashDay {
     case 'idea':
       return onStep(day, one.stepId, (step) => ({
         ...step,
-        ideas: put(step.ideas, { id: one.ideaId, idea: one.idea, at: one.at }, one.gone ?? false),
+        ideas: put(
+          step.ideas,
+          { id: one.ideaId, idea: one.idea, slot: one.slot ?? null, at: one.at },
+          one.gone ?? false,
+        ),
       }));
     case 'weighing':
       return onStep(day, one.stepId, (step) => ({

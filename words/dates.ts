@@ -98,3 +98,7 @@ export function readMoment(typed: string, today: string): string | null {
   const [date, time] = parted ? [readDate(parted[1]!, today), readTime(parted[2]!)] : [today, readTime(text)];
   return date !== null && time !== null ? `${date}T${time}` : null;
 }
+
+/** An hour of the day with its fraction, as a clock shows it: 7.5 is "07:30". */
+export const hourInWords = (hour: number): string =>
+  `${String(Math.floor(hour)).padStart(2, '0')}:${String(Math.round((hour % 1) * 60)).padStart(2, '0')}`;

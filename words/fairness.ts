@@ -1,4 +1,5 @@
 import { CAME_FROM } from '@sabor/core/basin/came-from';
+import { STYLES_MEANT } from '@sabor/core/basin/style-meant';
 import { dewPointBand } from '@sabor/core/climate/dew-point-bands';
 import type { Difference } from '@sabor/core/fairness/difference';
 import { HAIR_STATES, type Run, type Side } from '@sabor/core/fairness/run';
@@ -82,6 +83,8 @@ export function differenceInWords(difference: Difference, voice: Voice): string 
       const { label, words } = FELT[fact.quality];
       return `${label} before the wash: ${words[fact.a]} ${onA}, ${words[fact.b]} ${onB}.`;
     }
+    case 'style-meant':
+      return `Meant to be worn as: ${STYLES_MEANT[fact.a].label} ${onA}, ${STYLES_MEANT[fact.b].label} ${onB}.`;
     case 'came-from':
       return `The hair came out of: ${CAME_FROM[fact.a].label} ${onA}, ${CAME_FROM[fact.b].label} ${onB}.`;
     case 'nights':

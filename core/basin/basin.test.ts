@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EMPTY_SETTINGS } from '../step/step.ts';
 import { BASIN_CAUTIONS, type CautionStep, cautionsFor } from './cautions.ts';
-import { IDEAS, type Idea, ideaAsArm, ideasFor, makesArm } from './ideas.ts';
+import { IDEAS, type Idea, ideaAsArm, ideaOfPlan, ideasFor, makesArm } from './ideas.ts';
 import { minutesByPhase, minutesSpent, secondsLeft, type TimedStep, unpausedMs } from './minutes.ts';
 import { mayTakeDown } from './take-down.ts';
 
@@ -125,11 +125,12 @@ describe('an idea for next time', () => {
   it('is offered only where it would make two unequal options', () => {
     expect(ideasFor(EMPTY_SETTINGS)).toEqual([
       'leave-out',
+      'earlier',
+      'later',
       'other-product',
       'other-place',
       'other-style',
       'other-role',
-      'other-order',
       'after-clarify',
     ]);
     const soaking = { ...step, wetness: 'soaking', heat: 'high' } as const;
@@ -137,6 +138,11 @@ describe('an idea for next time', () => {
     expect(ideasFor(soaking)).not.toContain('hotter');
     expect(ideasFor(soaking)).toEqual(expect.arrayContaining(['drier', 'cooler', 'less', 'longer']));
     expect(makesArm('other-role', step)).toBe(false);
+    expect(ideaOfPlan('earlier', step, 0, 3)).toBeNull();
+    expect(ideaOfPlan('earlier', step, 2, 3)).toEqual({ to: 'move', before: 1 });
+    expect(ideaOfPlan('later', step, 1, 3)).toEqual({ to: 'move', before: 3 });
+    expect(ideaOfPlan('later', step, 2, 3)).toBeNull();
+    expect(ideaOfPlan('other-role', step, 1, 3)).toBeNull();
   });
 });
 

@@ -14,6 +14,9 @@ export const IDEAS = {
   hotter: { label: 'hotter' },
   cooler: { label: 'cooler' },
   'leave-out': { label: 'leave it out' },
+  earlier: { label: 'a step earlier' },
+  later: { label: 'a step later' },
+  'add-step': { label: 'add a step' },
   'other-product': { label: 'other product' },
   'other-place': { label: 'other place' },
   'other-style': { label: 'other style' },
@@ -114,4 +117,31 @@ export const makesArm = (idea: Idea, step: Parameters<typeof ideaAsArm>[1]): boo
 
 /** Ideas that are offered at a step: those that would change nothing are not. */
 export const ideasFor = (step: Parameters<typeof ideaAsArm>[1]): Idea[] =>
-  (Object.keys(IDEAS) as Idea[]).filter((idea) => !SETTING.includes(idea) || makesArm(idea, step));
+  (Object.keys(IDEAS) as Idea[]).filter(
+    (idea) => !ASKED_APART.includes(idea) && (!SETTING.includes(idea) || makesArm(idea, step)),
+  );
+
+/** One that asks which step, and one that “earlier” and “later” say better. */
+const ASKED_APART: readonly Idea[] = ['add-step', 'other-order'];
+
+/** What an idea does to the steps of the plan it came in: `at` is the place of its step among `steps`. */
+export type IdeaOfPlan =
+  | { to: 'set'; own: IdeaArm }
+  /** The step is done at another place instead. */
+  | { to: 'move'; before: number }
+  /** A step is added after this one. */
+  | { to: 'add' };
+
+/** How an idea makes an option of a later trial; null where it makes none by itself. */
+export function ideaOfPlan(
+  idea: Idea,
+  step: Parameters<typeof ideaAsArm>[1],
+  at: number,
+  steps: number,
+): IdeaOfPlan | null {
+  if (idea === 'earlier') return at > 0 ? { to: 'move', before: at - 1 } : null;
+  if (idea === 'later') return at < steps - 1 ? { to: 'move', before: at + 2 } : null;
+  if (idea === 'add-step') return { to: 'add' };
+  const own = ideaAsArm(idea, step);
+  return Object.keys(own).length > 0 ? { to: 'set', own } : null;
+}

@@ -1,4 +1,5 @@
 import type { CameFrom } from '../basin/came-from.ts';
+import type { StyleMeant } from '../basin/style-meant.ts';
 import type { Felt } from '../felt/felt.ts';
 import type { EventKind } from '../outcomes/events.ts';
 import type { SettingFact } from '../step/compare.ts';
@@ -34,6 +35,7 @@ export const DIFFERENCE_KINDS = {
   state: { label: 'state of the hair' },
   before: { label: 'how the hair came to the wash' },
   'came-from': { label: 'what the hair came out of' },
+  'style-meant': { label: 'what it was meant to be worn as' },
   bottle: { label: 'age of a bottle' },
   sleep: { label: 'sleep protection' },
   event: { label: 'what happened while worn' },
@@ -61,6 +63,7 @@ export type DifferenceFact =
   | { what: 'bottle'; productId: string; a: number; b: number }
   | { what: 'before'; quality: Felt; a: number; b: number }
   | { what: 'came-from'; a: CameFrom; b: CameFrom }
+  | { what: 'style-meant'; a: StyleMeant; b: StyleMeant }
   | { what: 'nights'; covered: boolean; a: number; b: number }
   | { what: 'event'; event: EventKind; a: number; b: number }
   | { what: 'rater'; a: string; b: string }

@@ -1,6 +1,7 @@
 import { dewPointBand } from '../climate/dew-point-bands.ts';
 import { FELT_KEYS } from '../felt/felt.ts';
 import { EVENT_KINDS, eventOf } from '../outcomes/events.ts';
+import type { Slot } from '../step/slots.ts';
 import type { Difference, DifferenceFact, DifferenceKind } from './difference.ts';
 import { HAIR_STATES, type HairState, type Run } from './run.ts';
 
@@ -55,6 +56,10 @@ export function groundDifferences(a: Run, b: Run): Difference[] {
   }
   if (a.cameFrom !== null && b.cameFrom !== null && a.cameFrom !== b.cameFrom)
     put('came-from', { what: 'came-from', a: a.cameFrom, b: b.cameFrom }, 1);
+  if (a.styleMeant !== null && b.styleMeant !== null && a.styleMeant !== b.styleMeant)
+    put('style-meant', { what: 'style-meant', a: a.styleMeant, b: b.styleMeant }, 1, {
+      ofArm: otherArms && shapingTested(a) && shapingTested(b),
+    });
   for (const state of STATES) {
     const [x, y] = [a.since[state] ?? null, b.since[state] ?? null];
     if (x === y) continue;
@@ -99,6 +104,11 @@ export function groundDifferences(a: Run, b: Run): Difference[] {
     put('stake', { what: 'stakes', a: a.stakes, b: b.stakes }, 1);
   return found;
 }
+
+/** Whether the way the hair is shaped is under test, so that another style is the option itself. */
+const shapingTested = ({ steps }: Run) =>
+  steps.some(({ part, slot }) => part === 'tested' && SHAPES.includes(slot));
+const SHAPES: readonly Slot[] = ['technique', 'set', 'dry'];
 
 /** How the tester stands to what is under test on a side, so that two sides can be told apart. */
 const stakesKey = ({ stakes }: Run) => stakes.map(({ productId, stake }) => `${productId} ${stake}`).join();

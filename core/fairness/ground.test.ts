@@ -98,6 +98,27 @@ describe('what differs on the ground', () => {
     expect(between({}, { judgedOn: null })).toEqual([]);
   });
 
+  it('another style that was meant is told; where shaping is under test, as the option’s own', () => {
+    const meant = (styleMeant: Run['styleMeant'], to: Partial<Run> = {}) => ({ styleMeant, ...to });
+    expect(between(meant('wash-and-go'), meant('twist-out'))).toEqual([
+      ['style-meant', 1, 'Meant to be worn as: wash and go on wash day 1, twist-out on wash day 2.'],
+    ]);
+    expect(between(meant('wash-and-go'), meant(null))).toEqual([]);
+    const shaped = (part: 'tested' | 'held', arm: string) => ({
+      ...meant(arm === 'a' ? 'wash-and-go' : 'twist-out'),
+      arm,
+      steps: run().steps.map((step) => (step.slot === 'dry' ? { ...step, part } : step)),
+    });
+    const ofArm = (part: 'tested' | 'held', arm: string) =>
+      groundDifferences(
+        { ...run(), ...shaped(part, 'a') },
+        second({ ...shaped(part, arm), styleMeant: 'coils' }),
+      ).find(({ kind }) => kind === 'style-meant')!.ofArm;
+    expect(ofArm('tested', 'b')).toBe(true);
+    expect(ofArm('held', 'b')).toBe(false);
+    expect(ofArm('tested', 'a')).toBe(false);
+  });
+
   it('nights uncovered count; nights protected only where one side had none', () => {
     const slept = (n: number, bonnet: number) => ({ events: { 'bonnet-missed': n, bonnet } });
     expect(between(slept(1, 2), slept(3, 0))).toEqual([

@@ -94,6 +94,20 @@ export const GROUND_RULES: readonly FairnessRule[] = [
     source: PRACTICE,
   },
   {
+    id: 'style-meant-tested',
+    when: { kind: 'style-meant', ofArm: true },
+    does: { other: 'note' },
+    because: 'The style is part of what is under test.',
+    source: PRACTICE,
+  },
+  {
+    id: 'style-meant',
+    when: { kind: 'style-meant' },
+    does: { ...SHAPED_WEAK, other: 'note' },
+    because: 'Hair that is meant for another style is judged by another wish.',
+    source: PRACTICE,
+  },
+  {
     id: 'state-chemical',
     when: { kind: 'state', details: ['bleach', 'relaxer', 'big-cut'], from: 28 },
     does: { other: 'breaks' },

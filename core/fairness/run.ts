@@ -1,4 +1,5 @@
 import type { CameFrom } from '../basin/came-from.ts';
+import type { StyleMeant } from '../basin/style-meant.ts';
 import type { Felt } from '../felt/felt.ts';
 import type { EventKind } from '../outcomes/events.ts';
 import type { Stake } from '../shelf/products.ts';
@@ -71,6 +72,8 @@ export interface Run {
   /** The state the hair came in, each a place among five words, and what it came out of. */
   before: Readonly<Partial<Record<Felt, number>>>;
   cameFrom: CameFrom | null;
+  /** What it was meant to be worn as. */
+  styleMeant: StyleMeant | null;
   /** Events up to the day that is judged, and nights among them. */
   events: Readonly<Partial<Record<EventKind, number>>>;
   nights: number;

@@ -59,6 +59,7 @@ export function run(to: Partial<Run> = {}, change: Partial<Record<RunStep['slot'
     arm: 'a',
     before: {},
     cameFrom: null,
+    styleMeant: null,
     steps: ROUTINE.flatMap((one) => {
       const own = change[one.slot];
       return own === null ? [] : changed(one, own ?? {});

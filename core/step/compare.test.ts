@@ -63,6 +63,7 @@ function runs(done: StepSettings, plan: StepSettings, weighed: Weighed): { run: 
     bottleDays: {},
     before: {},
     cameFrom: null,
+    styleMeant: null,
     events: {},
     nights: 0,
     judgedOn: 1,

@@ -1,6 +1,7 @@
 import { ANGLES } from '@sabor/core/basin/angles';
 import { CAME_FROM, FASTENED } from '@sabor/core/basin/came-from';
 import { IDEAS } from '@sabor/core/basin/ideas';
+import { ACCEPTED, STYLES_MEANT } from '@sabor/core/basin/style-meant';
 import { SCENARIOS, WEATHER_SOURCES } from '@sabor/core/climate/places';
 import { MEASURES } from '@sabor/core/doses/measures';
 import { FELT } from '@sabor/core/felt/felt';
@@ -78,6 +79,7 @@ describe('the database knows the words that core knows', () => {
       fastened: FASTENED,
       skip_reason: SKIP_REASONS,
       idea: IDEAS,
+      style_meant: STYLES_MEANT,
       angle: ANGLES,
     }),
   )('%s', async (name, vocabulary) => {
@@ -86,6 +88,13 @@ describe('the database knows the words that core knows', () => {
       [`${name}_key`],
     );
     expect(quoted(rows[0]!.definition)).toEqual(Object.keys(vocabulary).sort());
+  });
+
+  it('what is accepted for a style', async () => {
+    const { rows } = await bench.db.query<{ definition: string }>(
+      "select pg_get_constraintdef(oid) as definition from pg_constraint where conname = 'wash_day_accepts_check'",
+    );
+    expect(quoted(rows[0]!.definition)).toEqual(Object.keys(ACCEPTED).sort());
   });
 
   it('readings are of a rated outcome or a curl’s resting length', async () => {

@@ -26,6 +26,8 @@ const day = (to: object) => ({
   steps: [],
   events: [],
   cameFrom: null,
+  styleMeant: null,
+  accepts: [],
   fastened: null,
   styleDays: null,
   strain: null,

@@ -3,6 +3,7 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { CAME_FROM, FASTENED } from '@sabor/core/basin/came-from';
 import { EFFORT, type Effort } from '@sabor/core/basin/effort';
+import { ACCEPTED, STYLES_MEANT } from '@sabor/core/basin/style-meant';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { FELT, type Felt } from '@sabor/core/felt/felt';
 import { PLACES, zoneLabel } from '@sabor/core/hair/zones';
@@ -183,6 +184,12 @@ export function readingsCsv(
       }),
     );
     const ofDay = [
+      ...(day.styleMeant === null
+        ? []
+        : [['Meant to be worn as', STYLES_MEANT[day.styleMeant].label] as const]),
+      ...(day.accepts.length === 0
+        ? []
+        : [['Accepted for it', day.accepts.map((key) => ACCEPTED[key].label).join('; ')] as const]),
       ...(day.cameFrom === null ? [] : [['Came out of', CAME_FROM[day.cameFrom].label] as const]),
       ...(day.fastened === null ? [] : [['Held by', FASTENED[day.fastened].label] as const]),
       ...(day.styleDays === null ? [] : [['Kept in, days', String(day.styleDays)] as const]),

@@ -27,6 +27,8 @@ const COLUMNS = {
   cameFrom: 'came_from',
   fastened: 'fastened',
   styleDays: 'style_days',
+  styleMeant: 'style_meant',
+  accepts: 'accepts',
 } as const satisfies Record<keyof Change, string>;
 
 type Clocks = Pick<WashDay, 'startedAt' | 'washedAt' | 'dry80At' | 'dry90At' | 'dryAt' | 'revealAt'>;

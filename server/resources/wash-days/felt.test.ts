@@ -281,3 +281,35 @@ describe('steps', () => {
     expect(now.steps[0]!.marks).toMatchObject([{ mark: 'too-much', places: ['crown', 'nape'] }]);
   });
 });
+
+describe('what a wash day is meant for', () => {
+  it('is kept with what is accepted for it, and taken back', async () => {
+    const { day: told } = await said({
+      kind: 'day',
+      set: { styleMeant: 'twist-out', accepts: ['shrinkage', 'slow'] },
+    });
+    expect(told).toMatchObject({ styleMeant: 'twist-out', accepts: ['shrinkage', 'slow'] });
+    const back = await said({ kind: 'day', set: { styleMeant: null, accepts: [] } });
+    expect(back.day).toMatchObject({ styleMeant: null, accepts: [] });
+    const odd = await said({ kind: 'day', set: { accepts: ['moon'] as never } });
+    expect(odd.refused).toHaveLength(1);
+    expect(odd.day.accepts).toEqual([]);
+  });
+});
+
+describe('ideas that touch the steps themselves', () => {
+  it('are kept with the step to be added, which must be named', async () => {
+    const stepId = day.steps[0]!.id;
+    const { day: told, refused } = await said(
+      { kind: 'idea', stepId, ideaId: v7(), idea: 'add-step', slot: 'leave-in' },
+      { kind: 'idea', stepId, ideaId: v7(), idea: 'earlier' },
+      { kind: 'idea', stepId, ideaId: v7(), idea: 'add-step' },
+      { kind: 'idea', stepId, ideaId: v7(), idea: 'less', slot: 'leave-in' },
+    );
+    expect(refused).toEqual(['Say which step is to be added.', 'Say which step is to be added.']);
+    expect(told.steps[0]!.ideas.map(({ idea, slot }) => [idea, slot])).toEqual([
+      ['add-step', 'leave-in'],
+      ['earlier', null],
+    ]);
+  });
+});

@@ -159,11 +159,12 @@ export class Hearing {
       case 'idea':
         await row('delete from idea where id = $1 and wash_step_id = $2', [tap.ideaId, tap.stepId]);
         if (!tap.gone)
-          await row('insert into idea (id, wash_step_id, idea, at) values ($1, $2, $3, $4)', [
+          await row('insert into idea (id, wash_step_id, idea, at, slot) values ($1, $2, $3, $4, $5)', [
             tap.ideaId,
             tap.stepId,
             tap.idea,
             tap.at,
+            tap.slot,
           ]);
         return;
       case 'weighing':

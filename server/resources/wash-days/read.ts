@@ -12,6 +12,7 @@ const WASH_DAYS = `
   select d.id, (select value #>> '{}' from setting where key = 'database') as database, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone", d.position,
     d.arm_id as "armId", d.right_arm_id as "rightArmId", d.dose_felt as "doseFelt", d.strain, d.patience, d.shed_hairs as "shedHairs", d.shed_counted as "shedCounted",
     d.came_from as "cameFrom", d.fastened, d.style_days as "styleDays",
+    d.style_meant as "styleMeant", to_json(d.accepts) as accepts,
     d.started_at as "startedAt", d.washed_at as "washedAt", d.dry80_at as "dry80At", d.dry90_at as "dry90At", d.dry_at as "dryAt",
     d.reveal_at as "revealAt", d.routine_done_at as "routineDoneAt", d.temperature_c as "temperatureC", d.humidity,
     d.wind_ms as "windMs",
@@ -31,7 +32,7 @@ const WASH_DAYS = `
             'note', m.note, 'places', m.places, 'at', m.at) order by m.at, m.id), '[]') from step_mark m where m.wash_step_id = s.id),
         'inHand', (select coalesce(json_object_agg(h.quality, h.value), '{}') from in_hand_reading h
           where h.wash_step_id = s.id),
-        'ideas', (select coalesce(json_agg(json_build_object('id', i.id, 'idea', i.idea, 'at', i.at) order by i.at, i.id), '[]')
+        'ideas', (select coalesce(json_agg(json_build_object('id', i.id, 'idea', i.idea, 'slot', i.slot, 'at', i.at) order by i.at, i.id), '[]')
           from idea i where i.wash_step_id = s.id),
         'weighed', (select json_build_object('before', max(g.grams) filter (where g.phase = 'before'),
             'after', max(g.grams) filter (where g.phase = 'after')) from weighing g where g.wash_step_id = s.id),

@@ -2,6 +2,7 @@ import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Reach } from '@sabor/core/inference/reach';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, isTested } from '@sabor/core/trial/designs';
+import { hourInWords } from '@sabor/words/dates';
 
 export const smallP = (p: number) => (p < 0.001 ? '< .001' : p.toFixed(3).replace(/^0/, ''));
 
@@ -37,7 +38,7 @@ export function Facts({ trial }: { trial: TrialDetail }) {
     ['Main result', `${outcome.label}, day ${trial.onDay}`],
     ...(trial.judgedFrom === null || trial.judgedTo === null
       ? []
-      : [['Judged between', `${trial.judgedFrom}:00 and ${trial.judgedTo}:00`]]),
+      : [['Judged between', `${hourInWords(trial.judgedFrom)} and ${hourInWords(trial.judgedTo)}`]]),
     ['Good enough', `${outcome.label.toLowerCase()} ${limit} ${trial.line}`],
     ['Worth switching for', `${trial.matters} ${trial.matters === 1 ? 'point' : 'points'}`],
     ['Wash days', `${trial.washDaysDone} of ${trial.washDays}`],

@@ -2,7 +2,7 @@ import type { TrialDetail } from '@sabor/contract/trial-record';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { NOTHING_TOLD } from '@sabor/reading/nothing-told';
 import { describe, expect, it } from 'vitest';
-import { ideaTrial } from './idea-trial.ts';
+import { ideaInPlan, ideaTrial } from './idea-trial.ts';
 
 const g = (amount: number) => ({ kind: 'exact', amount, measure: 'g', per: 'head' }) as const;
 const planned = (id: string, part: 'held' | 'tested') => ({
@@ -22,7 +22,7 @@ const done = (planStepId: string | null, ideas: object[]) => ({
   productId: 'gel',
   dose: g(12),
   wetness: 'wet',
-  ideas,
+  ideas: ideas.map((idea) => ({ slot: null, ...idea })),
 });
 const trial = {
   wearerId: 'w',
@@ -35,12 +35,17 @@ const trial = {
         done('s2', [
           { id: 'i2', idea: 'wetter', at: '' },
           { id: 'i3', idea: 'other-role', at: '' },
+          { id: 'i5', idea: 'earlier', at: '' },
+          { id: 'i6', idea: 'later', at: '' },
+          { id: 'i7', idea: 'add-step', slot: 'leave-in', at: '' },
         ]),
         done(null, [{ id: 'i4', idea: 'more', at: '' }]),
       ],
     },
   ],
 } as unknown as TrialDetail;
+
+const step2 = (idea: 'later') => ({ id: 'x', idea, slot: null, at: '' });
 
 describe('a trial of an idea', () => {
   it('tests that step alone, as it was done against the same with the idea in it', () => {
@@ -56,6 +61,36 @@ describe('a trial of an idea', () => {
   it('sets what is no dose as a setting of its arm, and leaves to the tester what is neither', () => {
     expect(ideaTrial(trial, 'i2')!.arms[1]!.steps[0]).toMatchObject({ settings: { wetness: 'soaking' } });
     expect(ideaTrial(trial, 'i3')!.arms[1]!.steps[0]!.settings).toBeUndefined();
+  });
+
+  it('of a step at another place has it there twice, each option leaving one out', () => {
+    const plan = ideaTrial(trial, 'i5')!;
+    expect(plan.plan.map(({ part }) => part)).toEqual(['tested', 'held', 'tested']);
+    const [there, , here] = plan.plan;
+    const skips = plan.arms.map(({ steps }) =>
+      steps.filter(({ skipped }) => skipped).map(({ stepId }) => stepId),
+    );
+    expect(skips).toEqual([[there!.id], [here!.id]]);
+    // The last step cannot come later.
+    expect(ideaInPlan(trial, trial.washDayRecords[0]!.steps[1]!, step2('later'))).toBeNull();
+    expect(ideaInPlan(trial, trial.washDayRecords[0]!.steps[0]!, step2('later'))).toEqual({
+      to: 'move',
+      before: 2,
+    });
+  });
+
+  it('of a step that is added puts it after this one, left out of the first option', () => {
+    const plan = ideaTrial(trial, 'i7')!;
+    expect(plan.question).toBe('Is it better with leave-in added?');
+    expect(plan.plan.map(({ slot, part }) => `${slot} ${part}`)).toEqual([
+      'hold held',
+      'hold held',
+      'leave-in tested',
+    ]);
+    expect(plan.arms.map(({ name, steps }) => [name, steps[0]!.skipped ?? false])).toEqual([
+      ['As it was', true],
+      ['With leave-in added', false],
+    ]);
   });
 
   it('is none for an unknown idea or a step the plan does not have', () => {

@@ -1,13 +1,13 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
-import { IDEAS, makesArm } from '@sabor/core/basin/ideas';
 import { SLOTS } from '@sabor/core/step/slots';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
+import { ideaInPlan, ideaName } from './idea-trial.ts';
 
 /** What came to mind during the wash, each ready to become an arm of a later trial. */
 export function IdeasPart({ trial }: { trial: TrialDetail }) {
   const ideas = trial.washDayRecords.flatMap((day) =>
-    day.steps.flatMap((step) => step.ideas.map((one) => ({ ...one, day, step }))),
+    day.steps.flatMap((step) => step.ideas.map((idea) => ({ idea, day, step }))),
   );
   if (ideas.length === 0) return null;
   return (
@@ -16,18 +16,18 @@ export function IdeasPart({ trial }: { trial: TrialDetail }) {
         For next time
       </h2>
       <ul>
-        {ideas.map(({ id, idea, day, step }) => (
-          <li key={id} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1.5">
+        {ideas.map(({ idea, day, step }) => (
+          <li key={idea.id} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1.5">
             <span className="flex-1">
               <span className="font-semibold">
-                {SLOTS[step.slot].label}: {IDEAS[idea].label}
+                {SLOTS[step.slot].label}: {ideaName(idea)}
               </span>{' '}
               <span className="text-soft">
                 wash day {day.position + 1}, {showDate(day.localDate)}
               </span>
             </span>
-            {step.planStepId !== null && !trial.masked && makesArm(idea, step) && (
-              <ButtonLink look="quiet" to={`/trials/new/plan?from=${trial.id}&idea=${id}`}>
+            {!trial.masked && ideaInPlan(trial, step, idea) && (
+              <ButtonLink look="quiet" to={`/trials/new/plan?from=${trial.id}&idea=${idea.id}`}>
                 Plan a trial of it
               </ButtonLink>
             )}

@@ -5,6 +5,7 @@ import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { usualDays } from '@sabor/core/trial/designs';
+import { hourInWords } from '@sabor/words/dates';
 import { useMemo } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
@@ -26,6 +27,10 @@ import { PlanReach } from './plan-reach.tsx';
 import { PowerPart } from './power-part.tsx';
 import { RoutinePart } from './routine-part.tsx';
 import { ZonesThatCount } from './zones-that-count.tsx';
+
+/** Every half hour of a day, by its hour. */
+const HOURS = Array.from({ length: 49 }, (_, i) => ({ key: String(i / 2), label: hourInWords(i / 2) }));
+const keyOfHour = (hour: number | null | undefined) => (hour == null ? null : String(hour));
 
 export function PlanScreen() {
   const { id = 'new' } = useParams();
@@ -288,19 +293,21 @@ function PlanSheet({
                 onChange={(x) => set('onDay')(x as number)}
                 error={problem('onDay')}
               />
-              <NumberField
+              <ChoiceField
                 label="Not before"
-                unit="o’clock"
+                none="any hour"
                 hint="A check-in of that day outside the hours is kept, not judged."
-                value={value.judgedFrom ?? null}
-                onChange={set('judgedFrom')}
+                options={HOURS.slice(0, -1)}
+                value={keyOfHour(value.judgedFrom)}
+                onChange={(key) => set('judgedFrom')(key === null ? null : Number(key))}
                 error={problem('judgedFrom')}
               />
-              <NumberField
+              <ChoiceField
                 label="Not after"
-                unit="o’clock"
-                value={value.judgedTo ?? null}
-                onChange={set('judgedTo')}
+                none="any hour"
+                options={HOURS.slice(1)}
+                value={keyOfHour(value.judgedTo)}
+                onChange={(key) => set('judgedTo')(key === null ? null : Number(key))}
                 error={problem('judgedTo')}
               />
             </div>

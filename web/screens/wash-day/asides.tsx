@@ -353,9 +353,19 @@ function Otherwise({ step, products, tell }: Parts) {
 
 /** What to try next time; kept with the trial as an arm for a later one. */
 function NextTime({ step, tell }: Parts) {
+  const plain = step.ideas.filter(({ slot }) => slot === null);
+  const added = step.ideas.filter(({ slot }) => slot !== null);
+  const addStep = (slot: Slot, id: string, gone: boolean): NewTap => ({
+    kind: 'idea',
+    stepId: step.id,
+    ideaId: id,
+    idea: 'add-step',
+    slot,
+    gone,
+  });
   return (
     <div className="flex flex-wrap gap-2">
-      {[...new Set([...ideasFor(step), ...step.ideas.map(({ idea }) => idea)])].map((idea) => {
+      {[...new Set([...ideasFor(step), ...plain.map(({ idea }) => idea)])].map((idea) => {
         const told = step.ideas.find((known) => known.idea === idea);
         const id = told?.id ?? v7();
         const say = (gone: boolean): NewTap => ({ kind: 'idea', stepId: step.id, ideaId: id, idea, gone });
@@ -377,6 +387,48 @@ function NextTime({ step, tell }: Parts) {
           </button>
         );
       })}
+      {added.map(({ id, slot }) => (
+        <button
+          key={id}
+          type="button"
+          className={chip}
+          aria-pressed
+          onClick={() =>
+            tell(
+              addStep(slot!, id, true),
+              `Next time: add ${SLOTS[slot!].label.toLowerCase()}, taken back.`,
+              addStep(slot!, id, false),
+            )
+          }
+        >
+          add {SLOTS[slot!].label.toLowerCase()}
+        </button>
+      ))}
+      <label className="flex items-center gap-2">
+        <span>Add a step:</span>
+        <select
+          className={`${chip} bg-ink`}
+          value=""
+          onChange={(e) => {
+            const slot = e.target.value as Slot;
+            const id = v7();
+            tell(
+              addStep(slot, id, false),
+              `Next time: add ${SLOTS[slot].label.toLowerCase()}.`,
+              addStep(slot, id, true),
+            );
+          }}
+        >
+          <option value="">choose …</option>
+          {Object.entries(SLOTS)
+            .filter(([slot]) => !added.some((one) => one.slot === slot))
+            .map(([slot, { label }]) => (
+              <option key={slot} value={slot}>
+                {label}
+              </option>
+            ))}
+        </select>
+      </label>
     </div>
   );
 }

@@ -37,7 +37,10 @@ function toldOf(step: WashStep, product: Product | undefined): string[] {
     ...(step.status === 'done' && product ? [labelWayInWords(labelWay(step, product.labelDirections))] : []),
     ...(notTimed(step) ? ['minutes not timed'] : []),
     ...(step.skipReason === null ? [] : [`skipped: ${SKIP_REASONS[step.skipReason].label}`]),
-    ...step.ideas.map(({ idea }) => `next time: ${IDEAS[idea].label}`),
+    ...step.ideas.map(
+      ({ idea, slot }) =>
+        `next time: ${slot === null ? IDEAS[idea].label : `add ${SLOTS[slot].label.toLowerCase()}`}`,
+    ),
   ];
 }
 

@@ -3,6 +3,7 @@ import type { NewTap } from '@sabor/contract/taps';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { CAME_FROM, FASTENED } from '@sabor/core/basin/came-from';
+import { ACCEPTED, STYLES_MEANT } from '@sabor/core/basin/style-meant';
 import { FELT, type Felt, feltAtStage } from '@sabor/core/felt/felt';
 import { keysOf } from '@sabor/core/vocabulary';
 import { lastSeen } from '@sabor/reading/before-wash';
@@ -42,7 +43,7 @@ export function BeforeWash({
     felt,
   });
   const pick = <K extends string>(
-    field: 'cameFrom' | 'fastened',
+    field: 'cameFrom' | 'fastened' | 'styleMeant',
     label: string,
     options: Readonly<Record<K, { label: string }>>,
   ) => (
@@ -113,6 +114,35 @@ export function BeforeWash({
         </button>
       )}
       {FIRST.map(reading)}
+      {pick('styleMeant', 'Meant to be worn as', STYLES_MEANT)}
+      {day.styleMeant !== null && (
+        <fieldset>
+          <legend className="text-lg">Accepted for it</legend>
+          <div className="flex flex-wrap gap-2">
+            {keysOf(ACCEPTED).map((key) => {
+              const on = day.accepts.includes(key);
+              const accepts = on ? day.accepts.filter((kept) => kept !== key) : [...day.accepts, key];
+              return (
+                <button
+                  key={key}
+                  type="button"
+                  className={small}
+                  aria-pressed={on}
+                  onClick={() =>
+                    tell(
+                      { kind: 'day', set: { accepts } },
+                      `Accepted: ${ACCEPTED[key].label}${on ? ', taken back' : ''}.`,
+                      { kind: 'day', set: { accepts: day.accepts } },
+                    )
+                  }
+                >
+                  {ACCEPTED[key].label}
+                </button>
+              );
+            })}
+          </div>
+        </fieldset>
+      )}
       {pick('cameFrom', 'It comes out of', CAME_FROM)}
       {day.cameFrom !== null && day.cameFrom !== 'loose' && (
         <>
