@@ -3,6 +3,7 @@ import { BackupState } from './backup.ts';
 import { HairFile } from './hair-file.ts';
 import { LedgerWashDay, OwnIngredientInput } from './ingredients.ts';
 import { Ghosts, PhotographReceived } from './photograph.ts';
+import { Recipe } from './recipe.ts';
 import { Routine } from './routine.ts';
 import { Found } from './search.ts';
 import { Settings } from './settings.ts';
@@ -37,6 +38,9 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'GET /routines': v.array(Routine),
   'GET /routines/:id': Routine,
   'PUT /routines/:id': Routine,
+  'GET /recipes': v.array(Recipe),
+  'PUT /recipes/:id': Recipe,
+  'PUT /product-pictures/:id': Product,
   'GET /own-ingredients': v.array(OwnIngredientInput),
   'GET /wearers/:id/ledger': v.array(LedgerWashDay),
   'GET /search': v.array(Found),

@@ -22,18 +22,28 @@ import {
   positive,
   whole,
 } from './fields.ts';
+import { ProductPicture } from './product-picture.ts';
+
+const short = (what: string) =>
+  v.pipe(v.string(), v.trim(), v.maxLength(80, `${what} is longer than 80 characters. Keep it short.`));
 
 export const LineInput = v.object({
   id,
   name: name('A line'),
   note: v.optional(note, ''),
+  /** What the line claims of all its products, or of those of one collection. */
+  claims: v.optional(
+    v.pipe(
+      v.array(v.object({ collection: short('A collection'), claim: name('A claim') })),
+      v.maxLength(40, 'Forty claims are the most a line has room for.'),
+      eachOnce(({ collection, claim }) => `${collection} ${claim}`.toLowerCase(), 'Each claim stands once.'),
+    ),
+    [],
+  ),
 });
 export type LineInput = v.InferInput<typeof LineInput>;
 
 export const INGREDIENTS_LIMIT = 20_000;
-
-const short = (what: string) =>
-  v.pipe(v.string(), v.trim(), v.maxLength(80, `${what} is longer than 80 characters. Keep it short.`));
 
 export const ProductInput = v.pipe(
   v.object({
@@ -137,6 +147,8 @@ export type Line = v.InferOutput<typeof Line>;
 export const Product = v.strictObject({
   ...asStored(ProductInput.entries),
   ...kept,
+  /** Pictures of its bottle and label, newest first. */
+  pictures: v.array(ProductPicture),
   /** How many trials, routines and wash days name this product. */
   uses: v.number(),
   /** Earlier editions with their ingredient lists, newest first. */

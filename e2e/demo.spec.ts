@@ -91,7 +91,7 @@ test('a line is added, renamed, and put away once nothing of it stands on the sh
   await page.getByRole('textbox', { name: 'Name' }).fill('Gorse');
   await page.getByRole('button', { name: 'Save the line' }).click();
   const line = page.getByRole('region', { name: 'Gorse' });
-  await line.getByRole('button', { name: 'Rename' }).click();
+  await line.getByRole('button', { name: /^Change / }).click();
   await page.getByRole('textbox', { name: 'Name' }).fill('Gorse Hill');
   await page.getByRole('button', { name: 'Save the line' }).click();
   await page.getByRole('button', { name: 'Archive Gorse Hill' }).click();

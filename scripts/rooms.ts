@@ -54,6 +54,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           shelf: leaf(),
           wearers: leaf(),
           routines: leaf(),
+          recipes: leaf('routines'),
           screening: leaf(),
           search: leaf(),
           'hair-files': leaf(),

@@ -11,17 +11,20 @@ import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
 import type { Db } from './db/pool.ts';
 import { checkedAnswers } from './http/checked-answers.ts';
+import { labelReader } from './http/label-reader.ts';
 import { Refusal, sendProblem, unknownRoute } from './http/problems.ts';
 import { sameOriginOnly } from './http/same-origin.ts';
 import type { Nightly } from './resources/backup/nightly.ts';
 import { backupRoutes } from './resources/backup/routes.ts';
 import { hairFileRoutes } from './resources/hair-files/routes.ts';
 import { photographRoutes } from './resources/photographs/routes.ts';
+import { recipeRoutes } from './resources/recipes/routes.ts';
 import { routineRoutes } from './resources/routines/routes.ts';
 import { scaleRoutes } from './resources/scale/routes.ts';
 import { screeningRoutes } from './resources/screening/routes.ts';
 import { searchRoutes } from './resources/search/routes.ts';
 import { settingsRoutes } from './resources/settings/routes.ts';
+import { productPictureRoutes } from './resources/shelf/pictures.ts';
 import { shelfRoutes } from './resources/shelf/routes.ts';
 import { todayRoutes } from './resources/today/routes.ts';
 import { trialRoutes } from './resources/trials/routes.ts';
@@ -137,6 +140,8 @@ export function createApp({
     wearerRoutes,
     hairFileRoutes,
     routineRoutes,
+    recipeRoutes,
+    productPictureRoutes,
     trialRoutes,
     washDayRoutes,
     checkInRoutes,
@@ -150,6 +155,7 @@ export function createApp({
     app.use('/api', routes(db));
   app.use('/api', scaleRoutes());
   app.use('/api', unknownRoute);
+  app.use(labelReader());
   if (webRoot) servePages(app, webRoot);
   app.use(unknownRoute);
   app.use(sendProblem);

@@ -14,6 +14,10 @@ export const PAGES: readonly Page[] = [
   page('', async () => (await import('./screens/today/screen.tsx')).TodayScreen, ['/today', '/trials']),
   page('shelf', async () => (await import('./screens/shelf/screen.tsx')).ShelfScreen, ['/shelf']),
   page('shelf/import', async () => (await import('./screens/shelf/import.tsx')).ShelfImportScreen),
+  page('shelf/mixes', async () => (await import('./screens/shelf/mixes.tsx')).MixesScreen, [
+    '/recipes',
+    '/shelf',
+  ]),
   page('shelf/:id', async () => (await import('./screens/shelf/product.tsx')).ProductScreen),
   page('heads', async () => (await import('./screens/heads/screen.tsx')).HeadsScreen, ['/wearers']),
   page('heads/new', async () => (await import('./screens/heads/wearer.tsx')).WearerScreen),

@@ -63,3 +63,6 @@ export const STAKES = {
   own: { label: 'own brand', discloses: true },
 } as const;
 export type Stake = KeyOf<typeof STAKES>;
+
+/** What a picture of a product shows. */
+export const PICTURES_OF_PRODUCT = { bottle: { label: 'bottle' }, label: { label: 'label' } } as const;

@@ -8,6 +8,7 @@ const STATEMENTS = {
   product: 'update product set archived_at = case when $2 then now() end where id = $1',
   place: 'update locality set archived_at = case when $2 then now() end where id = $1',
   wearer: 'update wearer set archived_at = case when $2 then now() end where id = $1',
+  recipe: 'update recipe set archived_at = case when $2 then now() end where id = $1',
   routine: 'update routine set archived_at = case when $2 then now() end where id = $1 and not is_plan',
   trial: 'update trial set archived_at = case when $2 then now() end where id = $1',
 } as const;

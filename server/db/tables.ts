@@ -5,10 +5,13 @@
 export const TABLES = {
   setting: 1,
   line: 1,
+  line_claim: 22,
   product: 1,
   bottle: 1,
   product_price: 18,
   product_edition: 18,
+  product_picture: 22,
+  recipe: 22,
   wearer: 1,
   zone: 1,
   curl: 1,
@@ -56,6 +59,12 @@ export const TABLES = {
   own_ingredient: 6,
   rule_weight: 6,
 } as const;
+
+/** Tables whose `bytes` are pictures, each with the folder of a backup they are files in. */
+export const PICTURES: Partial<Record<Table, string>> = {
+  photograph: 'photographs',
+  product_picture: 'product-pictures',
+};
 
 export type Table = keyof typeof TABLES;
 export const TABLE_NAMES = Object.keys(TABLES) as Table[];

@@ -4,6 +4,7 @@ import type { Client } from './pool.ts';
 /** Records that are edited in forms, each with the column it goes by. */
 const VERSIONED = {
   line: 'id',
+  recipe: 'id',
   product: 'id',
   wearer: 'id',
   wearer_wish: 'wearer_id',

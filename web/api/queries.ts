@@ -2,6 +2,7 @@ import type { BackupState } from '@sabor/contract/backup';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
 import type { Ghosts } from '@sabor/contract/photograph';
+import type { Recipe } from '@sabor/contract/recipe';
 import type { Routine } from '@sabor/contract/routine';
 import type { Found } from '@sabor/contract/search';
 import type { Settings } from '@sabor/contract/settings';
@@ -49,6 +50,7 @@ export const useWearer = (id: string) =>
   useQuery({ ...resource<Wearer>(`/wearers/${id}`), enabled: id !== 'new' });
 export const useHairFile = (wearerId: string) =>
   useQuery({ ...resource<HairFile>(`/wearers/${wearerId}/file`), enabled: wearerId !== '' });
+export const useRecipes = () => useQuery(resource<Recipe[]>('/recipes'));
 export const useRoutines = () => useQuery(resource<Routine[]>('/routines'));
 export const useTrials = () => useQuery(resource<Trial[]>('/trials'));
 export const useTrial = (id: string) =>

@@ -62,6 +62,20 @@ async function send<T>(
   throw new Refused(problem ?? { status: response.status, detail: OFFLINE });
 }
 
+/** Sends a picture as it is. */
+export async function sendPicture(path: string, picture: Blob): Promise<void> {
+  const response = await fetch(`/api${path}`, {
+    method: 'PUT',
+    headers: { 'Sabor-Device': deviceName(), 'Content-Type': picture.type },
+    body: picture,
+  }).catch(() => {
+    throw new Refused({ status: 0, detail: OFFLINE });
+  });
+  if (response.ok) return;
+  const problem = (await response.json().catch(() => null)) as Problem | null;
+  throw new Refused(problem ?? { status: response.status, detail: OFFLINE });
+}
+
 /** Sends a file as it is, streamed from the disk. */
 export async function sendFile(path: string, file: Blob): Promise<void> {
   const response = await fetch(`/api${path}`, {

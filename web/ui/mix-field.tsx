@@ -1,4 +1,6 @@
+import { asMix } from '@sabor/core/shelf/recipe';
 import { MIX_LIMITS, type MixPart, mixParts } from '@sabor/core/step/mix';
+import { useRecipes } from '../api/queries.ts';
 import { Button } from './button.tsx';
 import { ChoiceField, NumberField, TextField } from './inputs.tsx';
 
@@ -20,12 +22,26 @@ export function MixField({
   error: string | undefined;
 }) {
   const parts = mixParts(value);
+  const recipes = useRecipes().data ?? [];
+  const kept = recipes.filter(({ archivedAt }) => archivedAt === null);
   const put = (place: number, to: Partial<MixPart>) =>
     onChange(parts.map((part, i) => (i === place ? { ...part, ...to } : part)));
   if (parts.length === 0)
     return (
-      <div className="self-end">
+      <div className="flex flex-wrap items-end gap-3 self-end">
         <Button onClick={() => onChange(FIRST)}>Use a home mix</Button>
+        {kept.length > 0 && (
+          <ChoiceField
+            label="or one you keep"
+            none="choose …"
+            options={kept.map(({ id, name }) => ({ key: id, label: name }))}
+            value={null}
+            onChange={(id) => {
+              const recipe = kept.find((known) => known.id === id);
+              if (recipe) onChange(asMix(recipe, recipes) ?? FIRST);
+            }}
+          />
+        )}
       </div>
     );
   return (

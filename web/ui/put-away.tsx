@@ -11,7 +11,7 @@ export function PutAway({
   away,
   className = '',
 }: {
-  what: 'lines' | 'products' | 'places' | 'wearers' | 'routines' | 'trials';
+  what: 'lines' | 'products' | 'places' | 'wearers' | 'routines' | 'recipes' | 'trials';
   id: string;
   name: string;
   away: boolean;

@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import type { Table } from '../../db/tables.ts';
 import type { Column, Kind, Shape } from './shapes.ts';
 
 export const DESCRIPTOR = 'datapackage.json';
@@ -10,7 +11,7 @@ export const fileName = (table: string) => `data/${table}.csv`;
 /** What a package says of one of its files. */
 export type Resource = { bytes: number; hash: string } & (
   | { shape: Shape; rows: number }
-  | { picture: { id: string; path: string; type: string } }
+  | { picture: { id: string; of: Table; path: string; type: string } }
 );
 
 const TYPES: Record<Exclude<Kind, 'file'>, { type: string; format?: string }> = {
@@ -52,8 +53,14 @@ export function descriptorOf(schema: number, resources: readonly Resource[]) {
     resources: resources.map((resource) => {
       const common = { bytes: resource.bytes, hash: `sha256:${resource.hash}` };
       if ('picture' in resource) {
-        const { id, path, type } = resource.picture;
-        return { name: `photograph-${id}`, path, profile: 'data-resource', mediatype: type, ...common };
+        const { id, of, path, type } = resource.picture;
+        return {
+          name: `${of.replaceAll('_', '-')}-${id}`,
+          path,
+          profile: 'data-resource',
+          mediatype: type,
+          ...common,
+        };
       }
       const { table, columns, key, primary, refers } = resource.shape;
       return {

@@ -1,7 +1,7 @@
 import type { PoolClient } from 'pg';
 import { SCHEMA } from '../../db/migrate.ts';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
-import { broughtFrom, TABLE_NAMES, TABLES, type Table } from '../../db/tables.ts';
+import { broughtFrom, PICTURES, TABLE_NAMES, TABLES, type Table } from '../../db/tables.ts';
 import { Refusal } from '../../http/problems.ts';
 import { type Row, rowProblem, rowText } from './cell-checks.ts';
 import { type Column, columnsThen, readShapes } from './shapes.ts';
@@ -66,7 +66,7 @@ class Inserting {
     const problem = this.strange(placed.row) ?? rowProblem(this.table, this.columns, placed.row);
     if (problem) throw this.refusal(placed, problem);
     this.waiting.push(placed);
-    if (this.waiting.length >= ROWS_AT_ONCE || this.table === 'photograph') await this.flush();
+    if (this.waiting.length >= ROWS_AT_ONCE || PICTURES[this.table] !== undefined) await this.flush();
   }
 
   /** A column that is not known would be dropped without a word. */
@@ -185,9 +185,9 @@ export async function loadBackup(db: Db, source: BackupSource): Promise<void> {
       const inserting = new Inserting(client, table, source.schema, shape.columns, columns, given);
       for await (const placed of source.rows(table)) await inserting.add(placed);
       await inserting.flush();
-      if (table !== 'photograph') continue;
-      for await (const { id, bytes } of source.pictures()) {
-        const { rowCount } = await client.query('update photograph set bytes = $2 where id::text = $1', [
+      if (PICTURES[table] === undefined) continue;
+      for await (const { id, bytes } of source.pictures(table)) {
+        const { rowCount } = await client.query(`update ${table} set bytes = $2 where id::text = $1`, [
           id,
           bytes,
         ]);

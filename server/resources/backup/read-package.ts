@@ -4,6 +4,7 @@ import { PHOTOGRAPH_LIMIT } from '@sabor/core/basin/photograph-size';
 import { parse as parseCsv } from 'csv-parse';
 import * as v from 'valibot';
 import { type Entry, open, type ZipFile } from 'yauzl';
+import { PICTURES } from '../../db/tables.ts';
 import { Refusal } from '../../http/problems.ts';
 import { RawJson } from './cell-checks.ts';
 import { DESCRIPTOR, Descriptor } from './descriptor.ts';
@@ -99,7 +100,6 @@ export async function openPackage(
     const tables = new Map(
       resources.flatMap((one) => (one.path.startsWith('data/') ? [[one.name, one] as const] : [])),
     );
-    const pictures = resources.filter(({ path }) => path.startsWith('photographs/'));
     for (const { path } of resources) if (!entries.has(path)) throw broken(`“${path}” is missing`);
 
     async function* rows(table: string): AsyncGenerator<Placed & { header?: string[] }> {
@@ -163,12 +163,14 @@ export async function openPackage(
         return first === '' ? [] : first.split(',').map((name) => name.replaceAll('"', '').trim());
       },
       rows,
-      async *pictures() {
-        for (const { path, hash } of pictures) {
+      async *pictures(table) {
+        const folder = `${PICTURES[table]}/`;
+        for (const { path, hash } of resources) {
+          if (!path.startsWith(folder)) continue;
           const bytes = await bytesOf(zip, entries.get(path)!, PHOTOGRAPH_LIMIT);
           if (hash && hash !== `sha256:${createHash('sha256').update(bytes).digest('hex')}`)
             throw changed(path);
-          yield { id: path.slice('photographs/'.length).split('.')[0]!, bytes };
+          yield { id: path.slice(folder.length).split('.')[0]!, bytes };
         }
       },
       close: () => zip.close(),

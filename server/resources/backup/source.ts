@@ -1,3 +1,4 @@
+import type { Table } from '../../db/tables.ts';
 import type { Row } from './cell-checks.ts';
 
 /** A row and where it stands in its file, for the sentence that refuses it. */
@@ -16,7 +17,7 @@ export interface BackupSource {
   /** Columns of a table's file; null where every row names its own. */
   columns(table: string): Promise<readonly string[] | null>;
   rows(table: string): AsyncIterable<Placed>;
-  /** The pictures that are files of their own. Throws a Refusal where one is not as it was written. */
-  pictures(): AsyncIterable<{ id: string; bytes: Buffer }>;
+  /** A table's pictures, which are files of their own. Throws a Refusal where one is not as it was written. */
+  pictures(table: Table): AsyncIterable<{ id: string; bytes: Buffer }>;
   close(): void;
 }

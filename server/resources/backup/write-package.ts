@@ -6,6 +6,7 @@ import { to as copyTo } from 'pg-copy-streams';
 import { ZipFile } from 'yazl';
 import { schemaOf } from '../../db/migrate.ts';
 import type { Db } from '../../db/pool.ts';
+import { PICTURES } from '../../db/tables.ts';
 import { DESCRIPTOR, descriptorOf, fileName, type Resource } from './descriptor.ts';
 import { type Column, readShapes, type Shape } from './shapes.ts';
 
@@ -77,21 +78,22 @@ async function writeTables(client: PoolClient, zip: ZipFile): Promise<Resource[]
       ),
     );
     resources.push({ shape: { ...shape, columns }, rows: rows[0]!.n, ...measured });
-    if (shape.columns.every(({ kind }) => kind !== 'file')) continue;
+    const folder = PICTURES[shape.table];
+    if (folder === undefined) continue;
     // Before schema 12 half a photograph stood in the place of the whole.
     const { rows: pictures } = await client.query<{ id: string; type: string }>(
       `select id, type from public.${shape.table} where length(bytes) > 0 ${schema < 12 ? 'and length(bytes) = size' : ''} order by id`,
     );
     for (const { id, type } of pictures) {
-      const path = `photographs/${id}.${type.slice('image/'.length)}`;
+      const path = `${folder}/${id}.${type.slice('image/'.length)}`;
       const picture = await entry(zip, path, false, async () => {
         const found = await client.query<{ bytes: Buffer }>(
-          'select bytes from public.photograph where id = $1',
+          `select bytes from public.${shape.table} where id = $1`,
           [id],
         );
         return Readable.from([found.rows[0]!.bytes], { objectMode: false });
       });
-      resources.push({ picture: { id, path, type }, ...picture });
+      resources.push({ picture: { id, of: shape.table, path, type }, ...picture });
     }
   }
   return resources;

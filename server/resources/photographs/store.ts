@@ -2,9 +2,9 @@ import type { Ghosts, PhotographInput, PhotographReceived } from '@sabor/contrac
 import type { Angle } from '@sabor/core/basin/angles';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustStore } from '../../db/stored.ts';
+import { barePicture, NotAPicture } from '../../http/bare-picture.ts';
 import { notFound, Refusal } from '../../http/problems.ts';
 import { holdWashDay, mustBeOpen } from '../wash-days/standing.ts';
-import { barePicture, NotAPicture } from './bare-picture.ts';
 
 async function received(db: Client, id: string): Promise<PhotographReceived> {
   const { rows } = await db.query<PhotographReceived>(

@@ -20,7 +20,7 @@ export async function mustKnowMixes(
     throw atField('beside', 'The product beside the first is not on the shelf. Choose it again.');
 }
 
-async function allOnShelf(client: Client, ids: readonly string[]): Promise<boolean> {
+export async function allOnShelf(client: Client, ids: readonly string[]): Promise<boolean> {
   const each = [...new Set(ids)];
   if (each.length === 0) return true;
   const { rows } = await client.query<{ n: number }>(

@@ -1,9 +1,11 @@
+import type { Problem } from '@sabor/contract/problem';
 import type { Product, ProductInput, Shelf } from '@sabor/contract/shelf';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { localToday } from '@sabor/core/time/today';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
+import { JPEG, jpegSegment } from '../../testing/pictures.ts';
 import { sampleBench, sampleProduct } from '../../testing/samples.ts';
 import { tapStep } from '../../testing/tapping.ts';
 
@@ -121,5 +123,67 @@ describe('bottles', () => {
     expect(await counts()).toEqual(
       before.map(({ uses, bottles }, i) => ({ uses: uses + open[i]!, bottles })),
     );
+  });
+});
+
+describe('pictures of a product', () => {
+  const send = (id: string, query: string, bytes: Buffer, type = 'image/jpeg') =>
+    fetch(`${bench.url}/api/product-pictures/${id}?${query}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': type },
+      body: new Uint8Array(bytes),
+    });
+
+  it('are kept without what they say of place and maker, shown, and taken away', async () => {
+    const product = await save(sampleProduct());
+    const id = v7();
+    const withPlace = Buffer.concat([
+      JPEG.subarray(0, 2),
+      jpegSegment(0xe1, Buffer.from('Exif\0\0somewhere')),
+      JPEG.subarray(2),
+    ]);
+    const answer = await send(id, `productId=${product.id}&shows=label`, withPlace);
+    expect(answer.status).toBe(200);
+    expect(((await answer.json()) as Product).pictures).toMatchObject([{ id, shows: 'label' }]);
+    const image = await fetch(`${bench.url}/api/product-pictures/${id}/image`);
+    expect(image.headers.get('content-type')).toBe('image/jpeg');
+    expect(Buffer.from(await image.arrayBuffer()).includes('somewhere')).toBe(false);
+    expect((await bench.ask('DELETE', `/api/product-pictures/${id}`)).status).toBe(204);
+    expect((await bench.ask('GET', `/api/product-pictures/${id}/image`)).status).toBe(404);
+  });
+
+  it('are refused where they are none, of nothing, or too many', async () => {
+    const product = await save(sampleProduct());
+    const of = `productId=${product.id}&shows=bottle`;
+    expect((await send(v7(), of, Buffer.from('a cat'))).status).toBe(422);
+    expect((await send(v7(), of, Buffer.from('text'), 'text/plain')).status).toBe(422);
+    expect((await send(v7(), `productId=${product.id}&shows=moon`, JPEG)).status).toBe(422);
+    expect((await send(v7(), `productId=${v7()}&shows=bottle`, JPEG)).status).toBe(404);
+    for (let i = 0; i < 8; i++) expect((await send(v7(), of, JPEG)).status).toBe(200);
+    const ninth = await send(v7(), of, JPEG);
+    expect(((await ninth.json()) as Problem).detail).toBe(
+      'A product has 8 pictures at most. Remove one first.',
+    );
+  });
+});
+
+describe('claims of a line', () => {
+  it('stand on the whole line or on one collection, each once', async () => {
+    const line = { id: v7(), name: `Line ${v7()}`, note: '' };
+    const claims = [
+      { collection: '', claim: 'free of sulfates' },
+      { collection: 'Sea', claim: '48 h hold' },
+    ];
+    await bench.ask('PUT', `/api/lines/${line.id}`, { ...line, claims });
+    const read = async () =>
+      (await bench.ask<Shelf>('GET', '/api/shelf')).body.lines.find(({ id }) => id === line.id)!;
+    expect((await read()).claims).toEqual(claims);
+    const twice = await bench.ask('PUT', `/api/lines/${line.id}`, {
+      ...line,
+      claims: [claims[0], claims[0]],
+    });
+    expect(twice.status).toBe(422);
+    await bench.ask('PUT', `/api/lines/${line.id}`, { ...line, claims: [] });
+    expect((await read()).claims).toEqual([]);
   });
 });

@@ -25,7 +25,7 @@ const PRODUCTS = `
     p.label_hold as "labelHold", p.ingredients, p.label_directions as "labelDirections", p.stake,
     b.opened_on as "openedOn", p.months_after_opening as "monthsAfterOpening", p.note, p.archived_at as "archivedAt", p.version,
     p.heat_limit_c as "heatLimitC", p.applications, p.edition, p.collection, p.packaging, to_json(p.claims) as claims,
-    coalesce(pr.prices, '[]') as prices, coalesce(e.editions, '[]') as editions, coalesce(bs.bottles, '[]') as bottles,
+    coalesce(pr.prices, '[]') as prices, coalesce(pi.pictures, '[]') as pictures, coalesce(e.editions, '[]') as editions, coalesce(bs.bottles, '[]') as bottles,
     coalesce(u.uses, 0) as uses, coalesce(c.calibrations, '[]') as calibrations
   from product p
   left join (
@@ -38,6 +38,10 @@ const PRODUCTS = `
     select product_id, json_agg(json_build_object('on', on_date, 'kind', kind, 'amount', amount, 'currency', currency)
       order by on_date desc, kind) as prices from product_price group by product_id
   ) pr on pr.product_id = p.id
+  left join (
+    select product_id, json_agg(json_build_object('id', id, 'shows', shows, 'takenAt', taken_at) order by taken_at desc, id)
+      as pictures from product_picture where bytes is not null group by product_id
+  ) pi on pi.product_id = p.id
   left join (
     select product_id, json_agg(json_build_object('edition', edition, 'ingredients', ingredients, 'until', until_date)
       order by until_date desc) as editions from product_edition group by product_id
@@ -60,7 +64,9 @@ const PRODUCTS = `
 
 export async function readShelf(db: Client): Promise<Shelf> {
   const lines = await db.query<Line>(
-    'select id, name, note, archived_at as "archivedAt", version from line order by lower(name)',
+    `select id, name, note, archived_at as "archivedAt", version, (
+       select coalesce(json_agg(json_build_object('collection', collection, 'claim', claim) order by collection, claim), '[]')
+       from line_claim c where c.line_id = line.id) as claims from line order by lower(name)`,
   );
   const products = await db.query<Product>(`${PRODUCTS} order by lower(p.name)`);
   return { lines: lines.rows, products: products.rows };
@@ -116,6 +122,12 @@ export async function saveLine(
       `insert into line (id, name, note) values ($1, $2, $3)
        on conflict (id) do update set name = excluded.name, note = excluded.note`,
       [line.id, line.name, line.note],
+    );
+    await client.query('delete from line_claim where line_id = $1', [line.id]);
+    await client.query(
+      `insert into line_claim (line_id, collection, claim)
+       select $1, c.collection, c.claim from jsonb_to_recordset($2::jsonb) as c(collection text, claim text)`,
+      [line.id, JSON.stringify(line.claims)],
     );
   });
 }

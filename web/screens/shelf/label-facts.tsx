@@ -1,4 +1,4 @@
-import type { ProductInput } from '@sabor/contract/shelf';
+import type { Line, ProductInput } from '@sabor/contract/shelf';
 import { PACKAGINGS, PRICE_KINDS } from '@sabor/core/shelf/products';
 import { localToday } from '@sabor/core/time/today';
 import { Button } from '../../ui/button.tsx';
@@ -12,11 +12,17 @@ export function LabelFacts({
   value,
   set,
   problem,
+  line,
 }: {
   value: ProductInput;
   set: Set;
   problem: (path: string) => string | undefined;
+  line: Line | undefined;
 }) {
+  const ofLine = (line?.claims ?? []).filter(
+    ({ collection }) =>
+      collection === '' || collection.toLowerCase() === (value.collection ?? '').trim().toLowerCase(),
+  );
   const prices = value.prices ?? [];
   const change = (at: number, to: Partial<(typeof prices)[number]>) =>
     set('prices')(prices.map((price, i) => (i === at ? { ...price, ...to } : price)));
@@ -36,6 +42,11 @@ export function LabelFacts({
         onBlur={() => set('claims')(claims.map((claim) => claim.trim()).filter((claim) => claim !== ''))}
         error={claimProblem}
       />
+      {ofLine.length > 0 && (
+        <p className="text-sm text-soft">
+          {line!.name} claims of it as well: {ofLine.map(({ claim }) => claim).join(', ')}.
+        </p>
+      )}
       <div className="grid gap-4 sm:grid-cols-2">
         <NumberField
           label="Heat limit, by the label"

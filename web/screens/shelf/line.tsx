@@ -8,22 +8,29 @@ import { ClashPanel } from '../../ui/clash.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { TextField } from '../../ui/inputs.tsx';
 import { SheetProblems } from '../../ui/states.tsx';
+import { LineClaims } from './line-claims.tsx';
 
-/** Adds a line, or renames one. */
+/** Adds a line, or changes its name and claims. */
 export function LineEditor({ line }: { line?: Line }) {
   const [open, setOpen] = useState(false);
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
-        {line ? <Button look="quiet">Rename</Button> : <Button>Add a line</Button>}
+        {line ? (
+          <Button look="quiet" aria-label={`Change ${line.name}`}>
+            Change
+          </Button>
+        ) : (
+          <Button>Add a line</Button>
+        )}
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 w-[min(30rem,92vw)] -translate-x-1/2 -translate-y-1/2 rounded-tag bg-paper p-6"
+          className="fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(34rem,92vw)] overflow-y-auto -translate-x-1/2 -translate-y-1/2 rounded-tag bg-paper p-6"
         >
-          <Dialog.Title className="mb-4 text-2xl">{line ? 'Rename the line' : 'A new line'}</Dialog.Title>
+          <Dialog.Title className="mb-4 text-2xl">{line ? 'Change the line' : 'A new line'}</Dialog.Title>
           <LineForm line={line} close={() => setOpen(false)} />
         </Dialog.Content>
       </Dialog.Portal>
@@ -33,7 +40,12 @@ export function LineEditor({ line }: { line?: Line }) {
 
 function LineForm({ line, close }: { line: Line | undefined; close: () => void }) {
   const initial = useMemo(
-    () => ({ id: line?.id ?? v7(), name: line?.name ?? '', note: line?.note ?? '' }),
+    () => ({
+      id: line?.id ?? v7(),
+      name: line?.name ?? '',
+      note: line?.note ?? '',
+      claims: line?.claims ?? [],
+    }),
     [line],
   );
   const draft = useDraft(`line ${line?.id ?? 'new'}`, LineInput, initial, line?.version ?? null);
@@ -54,6 +66,7 @@ function LineForm({ line, close }: { line: Line | undefined; close: () => void }
         onChange={draft.set('note')}
         error={draft.problem('note')}
       />
+      <LineClaims value={draft.value.claims ?? []} onChange={draft.set('claims')} problem={draft.problem} />
       <ClashPanel clash={draft.clash} />
       <SheetProblems problems={draft.problems.filter(({ path }) => path === '')} />
       <div className="flex gap-3">

@@ -3,7 +3,7 @@ import { piecesOf } from '@sabor/core/ingredients/label/sections';
 import { pricePer100Ml } from '@sabor/core/shelf/price';
 import { LABEL_HOLDS, ROLES, type Role, STAKES } from '@sabor/core/shelf/products';
 import { volumeScale } from '@sabor/core/units/preferences';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useSave, useSettings, useSettingsKnown, useShelf } from '../../api/queries.ts';
@@ -17,6 +17,10 @@ import { useSay } from '../../ui/undo.tsx';
 import { Bottles } from './bottles.tsx';
 import { Calibrate } from './calibrate.tsx';
 import { LabelFacts } from './label-facts.tsx';
+import { Pictures } from './pictures.tsx';
+
+/** Fetched with the dictionary it corrects by, when the page is there. */
+const ReadLabel = lazy(() => import('./read-label.tsx'));
 
 export function ProductScreen() {
   const { id = 'new' } = useParams();
@@ -32,6 +36,7 @@ export function ProductScreen() {
   return (
     <>
       <ProductSheet key={id} shelf={shelf.data} product={product} />
+      {product && <Pictures product={product} />}
       {product && <Bottles product={product} />}
       {product && <Calibrate product={product} />}
     </>
@@ -77,6 +82,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
       version: _version,
       editions: _editions,
       bottles: _bottles,
+      pictures: _pictures,
       ...input
     } = product;
     return input;
@@ -167,7 +173,12 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
             />
             <NumberField label="Period after opening" unit="months" {...bind('monthsAfterOpening')} />
           </div>
-          <LabelFacts value={value} set={set} problem={problem} />
+          <LabelFacts
+            value={value}
+            set={set}
+            problem={problem}
+            line={shelf.lines.find(({ id }) => id === value.lineId)}
+          />
         </div>
         <div className="space-y-5">
           <TextField
@@ -176,6 +187,9 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
             rows={7}
             {...bind('ingredients')}
           />
+          <Suspense fallback={null}>
+            <ReadLabel had={value.ingredients} use={set('ingredients')} />
+          </Suspense>
           {items.length > 0 && (
             <details>
               <summary className="cursor-pointer text-sm font-semibold">

@@ -75,6 +75,7 @@ export function ShelfScreen() {
         title="Shelf"
         actions={
           <>
+            <ButtonLink to="/shelf/mixes">Home mixes</ButtonLink>
             <ButtonLink to="/shelf/import">Import a file</ButtonLink>
             <LineEditor />
             <ButtonLink look="main" to="/shelf/new">
@@ -150,6 +151,14 @@ function LineShelf({
       <div className="mb-1 flex flex-wrap items-baseline gap-3">
         <h2 className="text-xl">{line?.name ?? 'Without a line'}</h2>
         {line?.note && <p className="text-sm text-soft">{line.note}</p>}
+        {line && line.claims.length > 0 && (
+          <p className="text-sm text-soft">
+            claims{' '}
+            {line.claims
+              .map(({ claim, collection }) => (collection ? `${claim} (${collection})` : claim))
+              .join(', ')}
+          </p>
+        )}
         {line && <LineEditor line={line} />}
         {line && (bare || lineAway) && <PutAway what="lines" id={line.id} name={line.name} away={lineAway} />}
       </div>

@@ -1,7 +1,7 @@
 import ExifReader from 'exifreader';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { JPEG, jpegSegment, PNG, PNG_SIGN, pngChunk, riffChunk, WEBP } from '../../testing/pictures.ts';
+import { JPEG, jpegSegment, PNG, PNG_SIGN, pngChunk, riffChunk, WEBP } from '../testing/pictures.ts';
 import { barePicture, NotAPicture } from './bare-picture.ts';
 
 /** Exif with a maker and a place, as a phone writes it. Source: Exif 2.32; TIFF 6.0 (little-endian, IFD0 and GPS IFD). */
