@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { BackupState } from './backup.ts';
+import { Buying } from './buying.ts';
 import { HairFile } from './hair-file.ts';
 import { LedgerWashDay, OwnIngredientInput } from './ingredients.ts';
 import { Ghosts, PhotographReceived } from './photograph.ts';
@@ -47,6 +48,7 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'GET /settings': Settings,
   'PATCH /settings': Settings,
   'GET /shelf': Shelf,
+  'GET /buying': Buying,
   'GET /products/:id': Product,
   'PUT /products/:id': Product,
   'PUT /products/:id/calibrations/:measure': Product,

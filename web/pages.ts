@@ -14,6 +14,10 @@ export const PAGES: readonly Page[] = [
   page('', async () => (await import('./screens/today/screen.tsx')).TodayScreen, ['/today', '/trials']),
   page('shelf', async () => (await import('./screens/shelf/screen.tsx')).ShelfScreen, ['/shelf']),
   page('shelf/import', async () => (await import('./screens/shelf/import.tsx')).ShelfImportScreen),
+  page('shelf/buying', async () => (await import('./screens/shelf/buying.tsx')).BuyingScreen, [
+    '/buying',
+    '/shelf',
+  ]),
   page('shelf/mixes', async () => (await import('./screens/shelf/mixes.tsx')).MixesScreen, [
     '/recipes',
     '/shelf',

@@ -1,4 +1,5 @@
 import type { BackupState } from '@sabor/contract/backup';
+import type { Buying } from '@sabor/contract/buying';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
 import type { Ghosts } from '@sabor/contract/photograph';
@@ -50,6 +51,7 @@ export const useWearer = (id: string) =>
   useQuery({ ...resource<Wearer>(`/wearers/${id}`), enabled: id !== 'new' });
 export const useHairFile = (wearerId: string) =>
   useQuery({ ...resource<HairFile>(`/wearers/${wearerId}/file`), enabled: wearerId !== '' });
+export const useBuying = () => useQuery(resource<Buying>('/buying'));
 export const useRecipes = () => useQuery(resource<Recipe[]>('/recipes'));
 export const useRoutines = () => useQuery(resource<Routine[]>('/routines'));
 export const useTrials = () => useQuery(resource<Trial[]>('/trials'));

@@ -1,3 +1,4 @@
+import type { Buying } from '@sabor/contract/buying';
 import type { Problem } from '@sabor/contract/problem';
 import type { Product, ProductInput, Shelf } from '@sabor/contract/shelf';
 import type { WashDay } from '@sabor/contract/wash-day';
@@ -185,5 +186,29 @@ describe('claims of a line', () => {
     expect(twice.status).toBe(422);
     await bench.ask('PUT', `/api/lines/${line.id}`, { ...line, claims: [] });
     expect((await read()).claims).toEqual([]);
+  });
+});
+
+describe('what runs out and what was used up', () => {
+  it('is reckoned from wash days, with nothing behind the code of a blind trial', async () => {
+    const read = async () => (await bench.ask<Buying>('GET', '/api/buying')).body;
+    const sample = await sampleBench(bench, { blind: true });
+    const before = await read();
+    const day = (
+      await bench.ask<WashDay>('PUT', `/api/wash-days/${v7()}`, {
+        trialId: sample.trial.id,
+        startedAt: new Date().toISOString(),
+      })
+    ).body;
+    const blind = day.steps.find(({ code }) => code !== null)!;
+    await tapStep(bench, day.id, blind.id, { status: 'done' });
+    expect(await read()).toEqual(before);
+    const open = day.steps.find(({ code, productId }) => code === null && productId !== null);
+    if (open) {
+      await tapStep(bench, day.id, open.id, { status: 'done' });
+      const after = await read();
+      const uses = (buying: Buying) => buying.untold + buying.spent.reduce((sum, one) => sum + one.uses, 0);
+      expect(uses(after)).toBe(uses(before) + 1);
+    }
   });
 });

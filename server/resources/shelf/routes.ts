@@ -7,6 +7,7 @@ import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
+import { readBuying } from './buying.ts';
 import { finishBottle, readProduct, readShelf, saveCalibration, saveLine, saveProduct } from './store.ts';
 import { importProducts, shelfCsv } from './table.ts';
 
@@ -14,6 +15,9 @@ export function shelfRoutes(db: Db): Router {
   const router = Router();
   router.get('/shelf', async (_request, response) => {
     response.json(await readShelf(db));
+  });
+  router.get('/buying', async (_request, response) => {
+    response.json(await readBuying(db));
   });
   router.get('/products/:id', async (request, response) => {
     response.json(await readProduct(db, pathId(request, 'product')));

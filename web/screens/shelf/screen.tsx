@@ -75,6 +75,7 @@ export function ShelfScreen() {
         title="Shelf"
         actions={
           <>
+            <ButtonLink to="/shelf/buying">Buying</ButtonLink>
             <ButtonLink to="/shelf/mixes">Home mixes</ButtonLink>
             <ButtonLink to="/shelf/import">Import a file</ButtonLink>
             <LineEditor />
