@@ -3,6 +3,7 @@ import type { DryingRun } from '@sabor/core/hair/drying';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
 import { PROBLEM_STATES } from '@sabor/core/hair/problem-states';
+import { WASHED_WITH } from '@sabor/core/hair/wash-care';
 import { AVOIDED, DISLIKES, SCHOOLS, WISHES } from '@sabor/core/hair/wishes';
 import { PLACES } from '@sabor/core/hair/zones';
 import { readAllergy, UNKNOWN_ALLERGY } from '@sabor/core/ingredients/allergy';
@@ -185,9 +186,13 @@ export const HairFile = v.strictObject({
   problems: v.array(HeadProblem),
   /** What wash days add to the history: the dates of the washes, and care that their products did. */
   washedOn: v.array(date),
-  washCare: v.array(v.strictObject({ kind: oneOf(HAIR_EVENTS, 'what happened'), on: date })),
+  washCare: v.array(
+    v.strictObject({ kind: oneOf({ ...HAIR_EVENTS, ...WASHED_WITH }, 'what happened'), on: date }),
+  ),
   /** The wearer's own days between care; null where it is switched off. */
   cadence: v.record(oneOf(CARE, 'a kind of care'), v.nullable(v.number())),
+  /** Kinds that take turns with another. */
+  alternate: v.array(oneOf(CARE, 'a kind of care')),
   drying: v.array(TimedDrying),
   wishes: Wishes,
   /** The tester's own weight of screening rules for this wearer; 0 is switched off. */
@@ -207,4 +212,6 @@ export type HairFile = v.InferOutput<typeof HairFile>;
 
 export const CadenceInput = v.object({
   everyDays: v.nullable(whole('The days between', 1, 730)),
+  /** In turns with what it can take turns with. */
+  alternates: v.optional(v.boolean(), false),
 });

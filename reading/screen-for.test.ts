@@ -49,6 +49,7 @@ const file = (to: Partial<HairFile> = {}): HairFile => ({
   washedOn: [],
   washCare: [],
   cadence: {},
+  alternate: [],
   drying: [],
   wishes: {
     weights: [],

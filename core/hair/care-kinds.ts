@@ -1,12 +1,31 @@
 import type { HairEventKind } from './history.ts';
+import type { CareMark } from './wash-care.ts';
 
 /**
  * Care that comes round, with the trade's usual cadence in days. Common practice, no source; the wearer's own cadence
  * replaces it, and some keep away from protein altogether. `counts`: events that reset it; `calls`: events that call
- * for it at once.
+ * for it at once; `asked`: kept only where the wearer's own days are given; `turns`: what it can take turns with.
  */
 export const CARE = {
   wash: { label: 'Wash', everyDays: 7, counts: [], calls: [], says: 'about once a week' },
+  shampoo: {
+    label: 'Shampoo',
+    everyDays: 7,
+    counts: ['shampoo', 'clarify'],
+    calls: [],
+    says: 'a lather, apart from co-washes; a clarifying wash counts',
+    asked: true,
+    turns: 'co-wash',
+  },
+  'co-wash': {
+    label: 'Co-wash',
+    everyDays: 7,
+    counts: ['co-wash'],
+    calls: [],
+    says: 'conditioner alone, between shampoos',
+    asked: true,
+    turns: 'shampoo',
+  },
   clarify: {
     label: 'Clarify',
     everyDays: 14,
@@ -47,9 +66,11 @@ export const CARE = {
   {
     label: string;
     everyDays: number;
-    counts: readonly HairEventKind[];
+    counts: readonly CareMark[];
     calls: readonly HairEventKind[];
     says: string;
+    asked?: true;
+    turns?: string;
   }
 >;
 export type CareKind = keyof typeof CARE;

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { careOfStep } from '../shelf/care-of-step.ts';
 import { careStatus } from './care.ts';
 import { CARE } from './care-kinds.ts';
 import { HAIR_EVENTS } from './history.ts';
+import { WASHED_WITH } from './wash-care.ts';
 
 const today = '2026-03-31';
 const status = (...args: Parameters<typeof careStatus>) =>
@@ -84,8 +86,57 @@ describe('care due', () => {
 
   it('names only events that exist, and is common practice throughout', () => {
     for (const { counts, calls, everyDays } of Object.values(CARE)) {
-      for (const kind of [...counts, ...calls]) expect(HAIR_EVENTS).toHaveProperty(kind);
+      for (const kind of [...counts, ...calls])
+        expect({ ...HAIR_EVENTS, ...WASHED_WITH }).toHaveProperty(kind);
       expect(everyDays).toBeGreaterThan(0);
     }
+  });
+
+  it('shampoo and co-wash are kept apart where a head asks for it, a clarifying wash counting as shampoo', () => {
+    expect(status([], [], {}, '2026-03-20')).not.toHaveProperty('shampoo');
+    const events = [
+      { kind: 'clarify', on: '2026-03-10' },
+      { kind: 'co-wash', on: '2026-03-16' },
+    ] as const;
+    const kept = status(events, [], { shampoo: 14, 'co-wash': 4 }, '2026-03-20');
+    expect(kept.shampoo).toMatchObject({ last: '2026-03-10', dueOn: '2026-03-24' });
+    expect(kept['co-wash']).toMatchObject({ last: '2026-03-16', over: 0 });
+  });
+
+  it('in turns, what was done last is due again only after the other', () => {
+    const cadence = { shampoo: 7, 'co-wash': 7 };
+    const due = (events: { kind: 'shampoo' | 'co-wash'; on: string }[]) => {
+      const found = status(events, [], cadence, '2026-03-20', ['shampoo', 'co-wash']);
+      return [found.shampoo?.dueOn, found['co-wash']?.dueOn];
+    };
+    expect(
+      due([
+        { kind: 'co-wash', on: '2026-03-08' },
+        { kind: 'shampoo', on: '2026-03-15' },
+      ]),
+    ).toEqual(['2026-03-29', '2026-03-22']);
+    expect(
+      due([
+        { kind: 'shampoo', on: '2026-03-08' },
+        { kind: 'co-wash', on: '2026-03-15' },
+      ]),
+    ).toEqual(['2026-03-22', '2026-03-29']);
+    // The other was never done: it is not due, and nothing waits for it.
+    expect(due([{ kind: 'shampoo', on: '2026-03-15' }])).toEqual(['2026-03-22', '2026-03-22']);
+    expect(due([])).toEqual([null, null]);
+  });
+});
+
+describe('care that a wash day was', () => {
+  it('follows from the slot and the uses of its product', () => {
+    expect(careOfStep('cleanse', ['shampoo'])).toBe('shampoo');
+    expect(careOfStep('cleanse', ['shampoo', 'clarifier'])).toBe('clarify');
+    expect(careOfStep('cleanse', ['co-wash', 'conditioner'])).toBe('co-wash');
+    expect(careOfStep('cleanse', ['conditioner'])).toBeNull();
+    expect(careOfStep('condition', ['mask'])).toBe('deep-condition');
+    expect(careOfStep('condition', ['conditioner'])).toBeNull();
+    // A mask left in is no deep conditioning, a clarifier in a refresh no clarifying.
+    expect(careOfStep('leave-in', ['mask'])).toBeNull();
+    expect(careOfStep('refresh', ['clarifier'])).toBeNull();
   });
 });

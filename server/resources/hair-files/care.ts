@@ -1,19 +1,47 @@
 import type { CareKind } from '@sabor/core/hair/care-kinds';
-import type { HairEventKind } from '@sabor/core/hair/history';
+import type { CareMark } from '@sabor/core/hair/wash-care';
+import { careOfStep } from '@sabor/core/shelf/care-of-step';
+import type { Role } from '@sabor/core/shelf/products';
+import type { Slot } from '@sabor/core/step/slots';
 import type { Client } from '../../db/pool.ts';
 
 /** What tells of the care a head has had. */
 export interface CareOf {
   wearerId: string;
   name: string;
-  events: { kind: HairEventKind; on: string }[];
+  events: { kind: CareMark; on: string }[];
   cadence: Partial<Record<CareKind, number | null>>;
+  /** Kinds that take turns with another. */
+  alternate: CareKind[];
 }
 
 interface Told {
   wearerId: string;
-  kind: HairEventKind;
+  kind: CareMark;
   on: string;
+}
+
+/** Care that products of wash days were, oldest first, each kind once a day. What is behind a code counts for nothing. */
+export async function readWashCare(db: Client, wearerIds: readonly string[]): Promise<Told[]> {
+  const { rows } = await db.query<{ wearerId: string; on: string; slot: Slot; roles: Role[] }>(
+    `select distinct t.wearer_id as "wearerId", (d.started_at at time zone w.time_zone)::date as "on", s.slot,
+       p.roles::text[] as roles
+     from wash_step s join wash_day d on d.id = s.wash_day_id join trial t on t.id = d.trial_id
+       join wearer w on w.id = t.wearer_id join product p on p.id = s.product_id
+     where t.wearer_id = any($1::uuid[]) and d.washed_at is not null and s.status = 'done'
+       and s.slot in ('cleanse', 'condition')
+       and not (t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested')
+     order by 2`,
+    [wearerIds],
+  );
+  const seen = new Set<string>();
+  return rows.flatMap(({ wearerId, on, slot, roles }) => {
+    const kind = careOfStep(slot, roles);
+    const key = `${wearerId} ${on} ${kind}`;
+    if (kind === null || seen.has(key)) return [];
+    seen.add(key);
+    return [{ wearerId, kind, on }];
+  });
 }
 
 /** Events, care on wash days and cadence of every head that is not put away, in the order they were made. */
@@ -26,22 +54,18 @@ export async function readCareOfAll(db: Client): Promise<CareOf[]> {
     'select wearer_id as "wearerId", kind, happened_on as "on" from hair_event where wearer_id = any($1::uuid[])',
     [ids],
   );
-  // On a wash day a clarifier counts as clarifying, a mask as deep conditioning.
-  const washed = await db.query<Told>(
-    `select distinct t.wearer_id as "wearerId", case s.slot when 'cleanse' then 'clarify' else 'deep-condition' end as kind,
-       (d.started_at at time zone w.time_zone)::date as "on"
-     from wash_step s join wash_day d on d.id = s.wash_day_id join trial t on t.id = d.trial_id
-       join wearer w on w.id = t.wearer_id join product p on p.id = s.product_id
-     where t.wearer_id = any($1::uuid[]) and d.washed_at is not null and s.status = 'done'
-       and ((s.slot = 'cleanse' and 'clarifier' = any(p.roles)) or (s.slot = 'condition' and 'mask' = any(p.roles)))`,
-    [ids],
-  );
-  const cadence = await db.query<{ wearerId: string; kind: CareKind; everyDays: number | null }>(
-    'select wearer_id as "wearerId", kind, every_days as "everyDays" from care_cadence where wearer_id = any($1::uuid[])',
+  const washed = await readWashCare(db, ids);
+  const cadence = await db.query<{
+    wearerId: string;
+    kind: CareKind;
+    everyDays: number | null;
+    alternates: boolean;
+  }>(
+    'select wearer_id as "wearerId", kind, every_days as "everyDays", alternates from care_cadence where wearer_id = any($1::uuid[])',
     [ids],
   );
   const told = new Map<string, Told[]>();
-  for (const one of [...events.rows, ...washed.rows]) {
+  for (const one of [...events.rows, ...washed]) {
     const own = told.get(one.wearerId);
     if (own) own.push(one);
     else told.set(one.wearerId, [one]);
@@ -52,6 +76,9 @@ export async function readCareOfAll(db: Client): Promise<CareOf[]> {
     events: told.get(id) ?? [],
     cadence: Object.fromEntries(
       cadence.rows.flatMap(({ wearerId, kind, everyDays }) => (wearerId === id ? [[kind, everyDays]] : [])),
+    ),
+    alternate: cadence.rows.flatMap(({ wearerId, kind, alternates }) =>
+      wearerId === id && alternates ? [kind] : [],
     ),
   }));
 }

@@ -49,6 +49,7 @@ describe('the profile', () => {
       washedOn: [],
       washCare: [],
       cadence: {},
+      alternate: [],
       drying: [],
       wishes: {
         weights: [],
@@ -112,6 +113,16 @@ describe('the profile', () => {
     expect(refused.fields).toEqual([
       { path: 'result.stretchedMm', message: 'A stretched strand cannot be shorter than it was at rest.' },
     ]);
+  });
+
+  it('keeps shampoo and co-wash apart, in turns if so wished', async () => {
+    const path = `/api/wearers/${wearer.id}/cadence`;
+    const { body } = await bench.ask<HairFile>('PUT', `${path}/shampoo`, { everyDays: 7, alternates: true });
+    expect(body.cadence).toMatchObject({ shampoo: 7 });
+    expect(body.alternate).toEqual(['shampoo']);
+    const back = await bench.ask<HairFile>('DELETE', `${path}/shampoo`);
+    expect(back.body.alternate).toEqual([]);
+    expect((await bench.ask('PUT', `${path}/shampoo`, { everyDays: 0 })).status).toBe(422);
   });
 
   it('keeps the wearer’s own cadence, off included, and forgets it again', async () => {

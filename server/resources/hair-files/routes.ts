@@ -40,8 +40,8 @@ export function hairFileRoutes(db: Db): Router {
     return kind as CareKind;
   };
   router.put('/wearers/:id/cadence/:kind', async (request, response) => {
-    const { everyDays } = parse(CadenceInput, request.body);
-    response.json(await saveCadence(db, pathId(request, 'wearer'), careKind(request), everyDays));
+    const { everyDays, alternates } = parse(CadenceInput, request.body);
+    response.json(await saveCadence(db, pathId(request, 'wearer'), careKind(request), everyDays, alternates));
   });
   router.delete('/wearers/:id/cadence/:kind', async (request, response) => {
     response.json(await saveCadence(db, pathId(request, 'wearer'), careKind(request), undefined));

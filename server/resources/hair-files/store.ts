@@ -14,6 +14,7 @@ import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustStore } from '../../db/stored.ts';
 import { atField, notFound } from '../../http/problems.ts';
+import { readWashCare } from './care.ts';
 import { readDrying } from './drying.ts';
 import { readWishes } from './wishes.ts';
 
@@ -38,18 +39,15 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
      from hair_measure where wearer_id = $1 order by measured_on desc, id desc`,
     [wearerId],
   );
-  const washes = await db.query<{ on: string; clarified: boolean; masked: boolean }>(
-    `select (d.started_at at time zone w.time_zone)::date as "on",
-       bool_or(s.slot = 'cleanse' and 'clarifier' = any(p.roles)) as clarified,
-       bool_or(s.slot = 'condition' and 'mask' = any(p.roles)) as masked
+  const washes = await db.query<{ on: string }>(
+    `select (d.started_at at time zone w.time_zone)::date as "on"
      from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
-     left join wash_step s on s.wash_day_id = d.id and s.status = 'done'
-     left join product p on p.id = s.product_id
-     where t.wearer_id = $1 and d.washed_at is not null group by d.id, w.time_zone order by 1`,
+     where t.wearer_id = $1 and d.washed_at is not null order by 1`,
     [wearerId],
   );
-  const cadence = await db.query<{ kind: CareKind; everyDays: number | null }>(
-    'select kind, every_days as "everyDays" from care_cadence where wearer_id = $1',
+  const washCare = await readWashCare(db, [wearerId]);
+  const cadence = await db.query<{ kind: CareKind; everyDays: number | null; alternates: boolean }>(
+    'select kind, every_days as "everyDays", alternates from care_cadence where wearer_id = $1',
     [wearerId],
   );
   const ahead = await db.query<HairFile['ahead'][number]>(
@@ -76,11 +74,9 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
     measures: measures.rows,
     problems: problems.rows,
     washedOn: washes.rows.map(({ on }) => on),
-    washCare: washes.rows.flatMap(({ on, clarified, masked }) => [
-      ...(clarified ? [{ kind: 'clarify' as const, on }] : []),
-      ...(masked ? [{ kind: 'deep-condition' as const, on }] : []),
-    ]),
+    washCare: washCare.map(({ kind, on }) => ({ kind, on })),
     cadence: Object.fromEntries(cadence.rows.map(({ kind, everyDays }) => [kind, everyDays])),
+    alternate: cadence.rows.flatMap(({ kind, alternates }) => (alternates ? [kind] : [])),
     drying: await readDrying(db, wearerId),
     wishes: await readWishes(db, wearerId),
     ruleWeights: Object.fromEntries(rules.rows.map(({ id, weight }) => [id, weight])),
@@ -188,15 +184,16 @@ export async function saveCadence(
   wearerId: string,
   kind: CareKind,
   everyDays: number | null | undefined,
+  alternates = false,
 ): Promise<HairFile> {
   return transaction(db, async (client) => {
     if (everyDays === undefined)
       await client.query('delete from care_cadence where wearer_id = $1 and kind = $2', [wearerId, kind]);
     else
       await client.query(
-        `insert into care_cadence (wearer_id, kind, every_days) values ($1, $2, $3)
-         on conflict (wearer_id, kind) do update set every_days = excluded.every_days`,
-        [wearerId, kind, everyDays],
+        `insert into care_cadence (wearer_id, kind, every_days, alternates) values ($1, $2, $3, $4)
+         on conflict (wearer_id, kind) do update set every_days = excluded.every_days, alternates = excluded.alternates`,
+        [wearerId, kind, everyDays, alternates],
       );
     return readHairFile(client, wearerId);
   });

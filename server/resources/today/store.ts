@@ -128,8 +128,8 @@ const ORDER: Due['kind'][] = [
 ];
 
 /** What is overdue on a head, most overdue first; the wash itself is left to the trials. */
-function careDue({ wearerId, name, events, cadence }: CareOf, today: string): Due | null {
-  const care = careStatus(events, [], cadence, today).flatMap(({ kind, over, calledBy }) =>
+function careDue({ wearerId, name, events, cadence, alternate }: CareOf, today: string): Due | null {
+  const care = careStatus(events, [], cadence, today, alternate).flatMap(({ kind, over, calledBy }) =>
     kind !== 'wash' && over !== null && over >= 0 ? [{ kind, over, calledBy }] : [],
   );
   return care.length === 0 ? null : { kind: 'care', wearerId, wearerName: name, care };

@@ -1,6 +1,6 @@
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { Wearer } from '@sabor/contract/wearer';
-import { type CareStatus, careStatus } from '@sabor/core/hair/care';
+import { type CareStatus, careRow, careStatus, isKept } from '@sabor/core/hair/care';
 import { CARE, type CareKind } from '@sabor/core/hair/care-kinds';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { localToday } from '@sabor/core/time/today';
@@ -16,8 +16,14 @@ import { Collisions } from './collisions.tsx';
 
 /** What care is due on this head, when and why, with the wearer's own days between. */
 export function Care({ wearer, file }: { wearer: Wearer; file: HairFile }) {
-  const status = careStatus([...file.events, ...file.washCare], file.washedOn, file.cadence, localToday());
-  const off = (Object.keys(CARE) as CareKind[]).filter((kind) => file.cadence[kind] === null);
+  const status = careStatus(
+    [...file.events, ...file.washCare],
+    file.washedOn,
+    file.cadence,
+    localToday(),
+    file.alternate,
+  );
+  const off = (Object.keys(CARE) as CareKind[]).filter((kind) => !isKept(kind, file.cadence));
   return (
     <section aria-labelledby="care">
       <h2 id="care" className="text-xl">
@@ -55,6 +61,7 @@ export function Care({ wearer, file }: { wearer: Wearer; file: HairFile }) {
                 wearerId={wearer.id}
                 one={one}
                 own={file.cadence[one.kind] !== undefined}
+                turns={turnsOf(one.kind, file)}
               />
             ))}
           </tbody>
@@ -73,17 +80,38 @@ function dueWords({ over, dueOn, calledBy }: CareStatus): { words: string; tone:
   return { words: over === 0 ? 'today' : `on ${showDate(dueOn)}`, tone: over === 0 ? 'due' : 'held' };
 }
 
-function useCadence(wearerId: string, kind: CareKind) {
+/** Whether a kind takes turns with another that is kept on this head; null where it cannot. */
+function turnsOf(kind: CareKind, file: HairFile): { with: CareKind; now: boolean } | null {
+  const { turns } = careRow(kind);
+  return turns === undefined || !isKept(turns, file.cadence)
+    ? null
+    : { with: turns, now: file.alternate.includes(kind) };
+}
+
+function useCadence(wearerId: string, kind: CareKind, alternates = false) {
   const set = useChange((everyDays: number | null) =>
-    put(`/wearers/${wearerId}/cadence/${kind}`, { everyDays }),
+    put(`/wearers/${wearerId}/cadence/${kind}`, { everyDays, alternates }),
   );
   const usual = useChange((_: undefined) => remove(`/wearers/${wearerId}/cadence/${kind}`));
   return { set, usual };
 }
 
-function CareRow({ wearerId, one, own }: { wearerId: string; one: CareStatus; own: boolean }) {
+function CareRow({
+  wearerId,
+  one,
+  own,
+  turns,
+}: {
+  wearerId: string;
+  one: CareStatus;
+  own: boolean;
+  turns: ReturnType<typeof turnsOf>;
+}) {
   const say = useSay();
-  const { set, usual } = useCadence(wearerId, one.kind);
+  const { set, usual } = useCadence(wearerId, one.kind, turns?.now);
+  const turn = useChange((alternates: boolean) =>
+    put(`/wearers/${wearerId}/cadence/${one.kind}`, { everyDays: one.everyDays, alternates }),
+  );
   const [days, setDays] = useState<number | null>(one.everyDays);
   const { label, says } = CARE[one.kind];
   const { words, tone } = dueWords(one);
@@ -111,7 +139,18 @@ function CareRow({ wearerId, one, own }: { wearerId: string; one: CareStatus; ow
           onBlur={keep}
           error={fine ? undefined : 'Whole days, 1 to 730.'}
         />
-        {own && (
+        {turns && (
+          <label className="flex min-h-8 items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="size-4 accent-ink"
+              checked={turns.now}
+              onChange={(e) => turn.mutate(e.target.checked, { onError: (error) => say(error.message) })}
+            />
+            in turns with {CARE[turns.with].label.toLowerCase()}
+          </label>
+        )}
+        {own && !careRow(one.kind).asked && (
           <Button
             look="quiet"
             className="px-0!"
@@ -148,9 +187,10 @@ function SwitchedOff({ wearerId, kinds }: { wearerId: string; kinds: readonly Ca
 }
 
 function SwitchOn({ wearerId, kind }: { wearerId: string; kind: CareKind }) {
-  const { usual } = useCadence(wearerId, kind);
+  const { set, usual } = useCadence(wearerId, kind);
+  const on = () => (careRow(kind).asked ? set.mutate(CARE[kind].everyDays) : usual.mutate(undefined));
   return (
-    <Button look="quiet" onClick={() => usual.mutate(undefined)} aria-label={`Switch on ${CARE[kind].label}`}>
+    <Button look="quiet" onClick={on} aria-label={`Switch on ${CARE[kind].label}`}>
       {CARE[kind].label}
     </Button>
   );

@@ -10,7 +10,13 @@ import { Tag } from '../../ui/states.tsx';
 export function Collisions({ file }: { file: HairFile }) {
   if (file.ahead.length === 0) return null;
   const today = localToday();
-  const care = careStatus([...file.events, ...file.washCare], file.washedOn, file.cadence, today);
+  const care = careStatus(
+    [...file.events, ...file.washCare],
+    file.washedOn,
+    file.cadence,
+    today,
+    file.alternate,
+  );
   return (
     <section className="mt-8" aria-labelledby="collisions">
       <h2 id="collisions" className="text-xl">

@@ -113,7 +113,13 @@ function useAirAhead(wearerId: string): Dated[] {
 }
 
 function calendarOthers(file: HairFile, today: string): Dated[] {
-  const care = careStatus(file.events, file.washedOn, file.cadence, today)
+  const care = careStatus(
+    [...file.events, ...file.washCare],
+    file.washedOn,
+    file.cadence,
+    today,
+    file.alternate,
+  )
     .filter(({ kind, dueOn }) => kind !== 'wash' && dueOn !== null)
     .map(({ kind, dueOn }) => ({
       on: dueOn! < today ? today : dueOn!,
