@@ -62,6 +62,8 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'PUT /trials/:id/step-amendments/:amendment': TrialDetail,
   'PUT /trials/:id/overrules/:overrule': TrialDetail,
   'DELETE /trials/:id/overrules/:overrule': TrialDetail,
+  'PUT /trials/:id/retest': TrialDetail,
+  'DELETE /trials/:id/retest': TrialDetail,
   'PUT /trials/:id/panel': TrialDetail,
   'POST /trials/:id/outcomes': TrialDetail,
   'POST /trials/:id/look': TrialDetail,

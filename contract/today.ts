@@ -1,3 +1,4 @@
+import { IDEAS } from '@sabor/core/basin/ideas';
 import type { AirFacts } from '@sabor/core/climate/air-ahead';
 import { CARE } from '@sabor/core/hair/care-kinds';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
@@ -101,8 +102,51 @@ export const AirForWashDay = v.strictObject({
 });
 export type AirForWashDay = v.InferOutput<typeof AirForWashDay>;
 
+/** What waits to be tried; `ref` is what it is put aside by. */
+export const ToTry = v.variant('kind', [
+  v.strictObject({
+    kind: v.literal('retest'),
+    ref: id,
+    trialId: id,
+    question: v.string(),
+    wearerName: v.string(),
+    why: v.string(),
+  }),
+  v.strictObject({
+    kind: v.literal('formula'),
+    ref: id,
+    trialId: id,
+    question: v.string(),
+    wearerName: v.string(),
+    productName: v.string(),
+    until: date,
+  }),
+  v.strictObject({
+    kind: v.literal('idea'),
+    ref: id,
+    trialId: id,
+    wearerName: v.string(),
+    at: oneOf(SLOTS, 'a step'),
+    idea: oneOf(IDEAS, 'an idea'),
+    /** The step that is to be added. */
+    slot: v.nullable(oneOf(SLOTS, 'a step')),
+    on: date,
+    /** Whether a trial can be planned of it as it is. */
+    plannable: v.boolean(),
+  }),
+  v.strictObject({
+    kind: v.literal('untried'),
+    ref: id,
+    productId: id,
+    productName: v.string(),
+    lineName: v.string(),
+  }),
+]);
+export type ToTry = v.InferOutput<typeof ToTry>;
+
 export const Today = v.strictObject({
   due: v.array(Due),
+  toTry: v.array(ToTry),
   air: v.array(AirForWashDay),
   /** True when this Sabor still holds nothing of its own. */
   empty: v.boolean(),

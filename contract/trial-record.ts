@@ -3,7 +3,7 @@ import type { Reach } from '@sabor/core/inference/reach';
 import { SLOTS } from '@sabor/core/step/slots';
 import { TRIAL_STATUSES } from '@sabor/core/trial/statuses';
 import * as v from 'valibot';
-import { asStored, id, kept, oneOf } from './fields.ts';
+import { asStored, date, id, kept, oneOf } from './fields.ts';
 import { Amendment, Overrule } from './promise.ts';
 import { Dose } from './routine.ts';
 import { fields, GuessInput } from './trial.ts';
@@ -106,6 +106,8 @@ export const TrialDetail = v.strictObject({
   lookedAt: v.nullable(v.string()),
   keyOpenedAt: v.nullable(v.string()),
   outcomesShownAt: v.nullable(v.string()),
+  /** From when on it is to be run again, and why; null where nobody asked for that. */
+  retest: v.nullable(v.strictObject({ from: date, why: v.string() })),
   washDayRecords: v.array(WashDay),
   amendments: v.array(Amendment),
   overrules: v.array(Overrule),

@@ -4,7 +4,7 @@ import { COMMON_KEYS } from '@sabor/core/step/settings';
 import { SLOTS } from '@sabor/core/step/slots';
 import { DESIGNS, designOf, designProblem } from '@sabor/core/trial/designs';
 import * as v from 'valibot';
-import { eachOnce, id, name, note, number, oneOf, positive, whole } from './fields.ts';
+import { eachOnce, id, name, nearDate, note, number, oneOf, positive, whole } from './fields.ts';
 import { Dose, STEP_PARTS, StepInput, settings } from './routine.ts';
 
 export const PlanStepInput = v.object({
@@ -247,6 +247,15 @@ export type TrialInput = v.InferInput<typeof TrialInput>;
 
 export const EndTrialInput = v.object({
   reason: v.pipe(note, v.trim(), v.nonEmpty('Say why the trial ends before its planned wash days.')),
+});
+
+/** A trial that is to be run again from a day on. */
+export const RetestInput = v.object({
+  from: nearDate,
+  why: v.optional(
+    v.pipe(v.string(), v.trim(), v.maxLength(300, 'Keep the reason under 300 characters.')),
+    '',
+  ),
 });
 
 /** Heads that run the same trial beside its own wearer. */

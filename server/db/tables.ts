@@ -19,6 +19,8 @@ export const TABLES = {
   step: 1,
   trial: 1,
   trial_zone: 1,
+  retest: 24,
+  put_aside: 24,
   arm: 1,
   arm_step: 1,
   allocation: 1,

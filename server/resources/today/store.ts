@@ -17,6 +17,7 @@ import { readTrials } from '../trials/read.ts';
 import { type OpenDay, readMet, readOpenDays } from '../wash-days/read.ts';
 import { readStations, readWeather } from '../weather/store.ts';
 import { airForWashDay } from './air.ts';
+import { readToTry } from './to-try.ts';
 
 /** Whether nothing of the trade is stored yet: the page then says how to begin. */
 async function nothingYet(db: Client): Promise<boolean> {
@@ -189,5 +190,11 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
       due.push({ kind: 'bottle', productId: product.id, productName: product.name, last, past: left < 0 });
   }
   due.sort((a, b) => ORDER.indexOf(a.kind) - ORDER.indexOf(b.kind));
-  return { due, air, empty: await nothingYet(db), demo: (await readDemoState(db)) === 'loaded' };
+  return {
+    due,
+    toTry: await readToTry(db, now),
+    air,
+    empty: await nothingYet(db),
+    demo: (await readDemoState(db)) === 'loaded',
+  };
 }

@@ -1,12 +1,14 @@
 import type { Due, Today } from '@sabor/contract/today';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
+import { plusDays } from '@sabor/core/time/dates';
 import { localToday } from '@sabor/core/time/today';
 import { airForWashDayInWords, dueInWords } from '@sabor/words/today';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
 import { sampleBench, sampleProduct, sampleWearer } from '../../testing/samples.ts';
-import { tapFinish, tapStep } from '../../testing/tapping.ts';
+import { tap, tapFinish, tapStep } from '../../testing/tapping.ts';
 import { readToday } from './store.ts';
 
 let bench: TestBench;
@@ -260,5 +262,68 @@ describe('Today', () => {
     await empty.ask('PUT', `/api/wearers/${wearer.id}`, wearer);
     expect((await empty.ask<Today>('GET', '/api/today')).body.empty).toBe(false);
     await empty.close();
+  });
+});
+
+describe('what waits to be tried', () => {
+  const queue = async () => (await bench.ask<Today>('GET', '/api/today')).body.toTry;
+
+  it('holds ideas of wash days until they are put aside, and what is of a line that was used', async () => {
+    const line = { id: v7(), name: `Line ${v7()}`, note: '' };
+    await bench.ask('PUT', `/api/lines/${line.id}`, line);
+    const [one] = sample.gels;
+    const gel = { ...one!, lineId: line.id };
+    await bench.ask('PUT', `/api/products/${gel.id}`, gel);
+    const sister = sampleProduct({ name: `Sister ${v7()}`, lineId: line.id });
+    await bench.ask('PUT', `/api/products/${sister.id}`, sister);
+    const untried = async () =>
+      (await queue()).filter((one) => one.kind === 'untried' && one.lineName === line.name);
+    expect(await untried()).toEqual([]);
+    const day = (
+      await bench.ask<WashDay>('PUT', `/api/wash-days/${v7()}`, {
+        trialId,
+        startedAt: new Date().toISOString(),
+      })
+    ).body;
+    const used = day.steps.find(({ productId }) => productId === gel.id)!;
+    await tapStep(bench, day.id, used.id, { status: 'done' });
+    expect(await untried()).toMatchObject([{ productId: sister.id, productName: sister.name }]);
+
+    const ideaId = v7();
+    await tap(bench, day.id, { kind: 'idea', stepId: used.id, ideaId, idea: 'less' });
+    const idea = async () => (await queue()).find(({ ref }) => ref === ideaId);
+    expect(await idea()).toMatchObject({ kind: 'idea', idea: 'less', slot: null, plannable: true });
+    expect((await bench.ask('PUT', `/api/put-aside/idea/${ideaId}`)).status).toBe(204);
+    expect(await idea()).toBeUndefined();
+    await bench.ask('DELETE', `/api/put-aside/idea/${ideaId}`);
+    expect(await idea()).toBeDefined();
+    expect((await bench.ask('PUT', `/api/put-aside/moon/${ideaId}`)).status).toBe(422);
+  });
+
+  it('holds a trial that is to be run again from its day on, and one whose formula changed since', async () => {
+    const path = `/api/trials/${sample.trial.id}/retest`;
+    expect((await bench.ask('PUT', path, { from: '2026-01-01' })).status).toBe(409);
+    await bench.db.query(
+      "update trial set status = 'finished', ended_at = now() - interval '9 days', created_at = now() - interval '20 days' where id = $1",
+      [sample.trial.id],
+    );
+    const mine = async () =>
+      (await queue()).filter((one) => 'trialId' in one && one.trialId === sample.trial.id);
+    const ahead = await bench.ask<TrialDetail>('PUT', path, {
+      from: plusDays(localToday(), 5),
+      why: 'damp air',
+    });
+    expect(ahead.body.retest).toEqual({ from: plusDays(localToday(), 5), why: 'damp air' });
+    expect(await mine()).toEqual([]);
+    await bench.ask('PUT', path, { from: localToday(), why: 'damp air' });
+    expect(await mine()).toMatchObject([{ kind: 'retest', why: 'damp air' }]);
+    expect((await bench.ask<TrialDetail>('DELETE', path)).body.retest).toBeNull();
+    expect(await mine()).toEqual([]);
+    const tested = sample.trial.arms[0]!.steps[0]!.productId!;
+    await bench.db.query(
+      "insert into product_edition (product_id, edition, ingredients, until_date) values ($1, 'old', 'Aqua', current_date - 1)",
+      [tested],
+    );
+    expect(await mine()).toMatchObject([{ kind: 'formula', until: plusDays(localToday(), -1) }]);
   });
 });

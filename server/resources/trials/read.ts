@@ -32,6 +32,7 @@ const WHOLE = `
     to_json(t.acknowledged) as acknowledged, to_json(t.asked) as asked, t.judged_from as "judgedFrom",
     t.judged_to as "judgedTo", t.end_reason as "endReason", t.looked_at as "lookedAt",
     t.outcomes_shown_at as "outcomesShownAt",
+    (select json_build_object('from', r.from_date, 'why', r.why) from retest r where r.trial_id = t.id) as retest,
     case when t.ended_at is not null and (not t.blind or t.key_opened_at is not null) and not exists (
       select 1 from trial o where o.panel_id = t.panel_id and o.ended_at is null) then t.seed end as seed,
     (select coalesce(json_agg(${stepJson('s')} order by s.position), '[]') from step s where s.routine_id = t.plan_id) as plan,

@@ -1,5 +1,5 @@
 import { AmendmentInput, OverruleInput, StepAmendmentInput } from '@sabor/contract/promise';
-import { EndTrialInput, GuessInput, PanelInput, TrialInput } from '@sabor/contract/trial';
+import { EndTrialInput, GuessInput, PanelInput, RetestInput, TrialInput } from '@sabor/contract/trial';
 import { Router } from 'express';
 import { archiveRoutes } from '../../db/archive.ts';
 import type { Db } from '../../db/pool.ts';
@@ -23,6 +23,7 @@ import {
 } from './promise.ts';
 import { readProductLabels, readTrial, readTrials } from './read.ts';
 import { readingsCsv } from './readings.ts';
+import { askForRetest } from './retest.ts';
 import { saveTrial } from './save.ts';
 
 export function trialRoutes(db: Db): Router {
@@ -60,6 +61,12 @@ export function trialRoutes(db: Db): Router {
     response.json(
       await takeBackOverrule(db, pathId(request, 'trial'), pathId(request, 'difference', 'overrule')),
     );
+  });
+  router.put('/trials/:id/retest', async (request, response) => {
+    response.json(await askForRetest(db, pathId(request, 'trial'), parse(RetestInput, request.body)));
+  });
+  router.delete('/trials/:id/retest', async (request, response) => {
+    response.json(await askForRetest(db, pathId(request, 'trial'), null));
   });
   router.put('/trials/:id/panel', async (request, response) => {
     response.json(await savePanel(db, pathId(request, 'trial'), parse(PanelInput, request.body)));

@@ -7,6 +7,7 @@ import { useVoice } from '../../api/voice.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading } from '../../ui/states.tsx';
+import { ToTryPart } from './to-try.tsx';
 import { UnderWay } from './under-way.tsx';
 
 /** Where a thing that is due is done, and what the way there is called. */
@@ -46,7 +47,7 @@ export function TodayScreen() {
   if (today.isPending || trials.isPending) return <Loading what="what is due" />;
   if (today.isError) return <Failed error={today.error} retry={today.refetch} />;
   if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
-  const { due, air, empty, demo } = today.data;
+  const { due, toTry, air, empty, demo } = today.data;
   if (empty) return <FirstSteps />;
   const read = due.find((one) => one.kind === 'read');
   const rest = due.filter((one) => one !== read || !demo);
@@ -85,6 +86,7 @@ export function TodayScreen() {
               ))}
             </ol>
           )}
+          <ToTryPart all={toTry} />
         </section>
         <div className="space-y-10">
           <AirAhead air={air} />

@@ -43,3 +43,37 @@ export function swapOne(
     washDays: usualDays(design, arms.length),
   };
 }
+
+/** The same trial once more: question, plan and options as they were, with an order of its own to be drawn. */
+export function again(
+  trial: TrialDetail,
+): Pick<
+  TrialInput,
+  | 'wearerId'
+  | 'question'
+  | 'design'
+  | 'routineName'
+  | 'plan'
+  | 'arms'
+  | 'washDays'
+  | 'blind'
+  | 'asked'
+  | 'judgedFrom'
+  | 'judgedTo'
+  | 'cadenceDays'
+  | 'bySide'
+> {
+  const ids = new Map(trial.plan.map(({ id }) => [id, v7()]));
+  const { wearerId, question, design, routineName, washDays, blind, asked, judgedFrom, judgedTo } = trial;
+  return {
+    ...{ wearerId, question, design, routineName, washDays, blind, asked, judgedFrom, judgedTo },
+    cadenceDays: trial.cadenceDays,
+    bySide: trial.bySide,
+    plan: trial.plan.map((step) => ({ ...step, id: ids.get(step.id)! })),
+    arms: trial.arms.map(({ name, steps }) => ({
+      id: v7(),
+      name,
+      steps: steps.map((step) => ({ ...step, stepId: ids.get(step.stepId)! })),
+    })),
+  };
+}

@@ -21,7 +21,7 @@ import { ArmsEditor } from './arms-editor.tsx';
 import { AskedPart } from './asked-part.tsx';
 import { BeforeItStarts } from './before-it-starts.tsx';
 import { DesignPart } from './design-part.tsx';
-import { swapOne } from './follow-up.ts';
+import { again, swapOne } from './follow-up.ts';
 import { ideaTrial } from './idea-trial.ts';
 import { PlanReach } from './plan-reach.tsx';
 import { PowerPart } from './power-part.tsx';
@@ -36,7 +36,7 @@ export function PlanScreen() {
   const { id = 'new' } = useParams();
   const trial = useTrial(id);
   const [search] = useSearchParams();
-  const follow = search.get('follow') ?? search.get('from');
+  const follow = search.get('follow') ?? search.get('from') ?? search.get('again');
   const followed = useTrial(follow ?? 'new');
   const shelf = useShelf();
   const wearers = useWearers();
@@ -190,7 +190,12 @@ function PlanSheet({
       const wearer = wearers.find(({ id }) => id === followed.wearerId);
       const { primary, onDay, line, matters, wearDays, weights } = followed;
       const idea = search.get('idea');
-      const prefilled = idea === null ? swapOne(followed) : ideaTrial(followed, idea);
+      const prefilled =
+        search.get('again') !== null
+          ? again(followed)
+          : idea === null
+            ? swapOne(followed)
+            : ideaTrial(followed, idea);
       return { ...blank([], wearer), primary, onDay, line, matters, wearDays, weights, ...prefilled };
     }
     const ids = asked.split(',');
@@ -200,7 +205,7 @@ function PlanSheet({
     );
   }, [trial, followed, asked, products, wearers, search]);
   const draft = useDraft(
-    `trial ${trial?.id ?? `new ${search.get('idea') ?? followed?.id ?? asked}`.trim()}`,
+    `trial ${trial?.id ?? `new ${search.get('again') ?? ''} ${search.get('idea') ?? followed?.id ?? asked}`.trim()}`,
     TrialInput,
     initial,
     trial?.version ?? null,

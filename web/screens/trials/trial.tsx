@@ -20,6 +20,7 @@ import { EndTrial } from './end-trial.tsx';
 import { Facts } from './facts.tsx';
 import { IdeasPart } from './ideas-part.tsx';
 import { PanelPart } from './panel-part.tsx';
+import { RetestPart } from './retest-part.tsx';
 import { WashDayList } from './wash-day-list.tsx';
 
 export function TrialScreen() {
@@ -123,6 +124,7 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
       <PanelPart trial={trial} />
       <BlindPart trial={trial} />
       <IdeasPart trial={trial} />
+      <RetestPart trial={trial} />
       <Amendments trial={trial} />
       <div className="mt-10 flex flex-wrap gap-3 border-t border-rule pt-5">
         <a

@@ -1,0 +1,64 @@
+import type { ToTry } from '@sabor/contract/today';
+import { localToday } from '@sabor/core/time/today';
+import type { Client } from '../../db/pool.ts';
+
+/** Most of a kind that is shown: a queue, not a register. */
+const MOST = 12;
+
+/**
+ * What waits to be tried: trials to be run again whose day has come, tested products whose formula changed after their
+ * trial ended, ideas of the last wash days, products of a line of which another was used. What was put aside is left out;
+ * so is what a trial that is not over holds already, and what is behind a code.
+ */
+export async function readToTry(db: Client, now: Date): Promise<ToTry[]> {
+  const today = localToday(now);
+  const retests = await db.query<ToTry>(
+    `select 'retest' as kind, t.id as ref, t.id as "trialId", t.question, w.name as "wearerName", r.why
+     from retest r join trial t on t.id = r.trial_id join wearer w on w.id = t.wearer_id
+     where r.from_date <= $1 and not exists (select from put_aside a where a.kind = 'retest' and a.ref = t.id)
+     order by r.from_date, t.id limit ${MOST}`,
+    [today],
+  );
+  const formulas = await db.query<ToTry>(
+    `select distinct on (t.ended_at, t.id) 'formula' as kind, t.id as ref, t.id as "trialId", t.question,
+       w.name as "wearerName", p.name as "productName", e.until_date as until
+     from trial t join wearer w on w.id = t.wearer_id join arm a on a.trial_id = t.id
+       join arm_step s on s.arm_id = a.id join product p on p.id = s.product_id
+       join product_edition e on e.product_id = p.id and e.until_date > t.ended_at::date
+     where t.ended_at is not null and t.archived_at is null
+       and not exists (select from put_aside a where a.kind = 'formula' and a.ref = t.id)
+       and not exists (select from trial n join arm b on b.trial_id = n.id join arm_step m on m.arm_id = b.id
+         where m.product_id = p.id and n.created_at > e.until_date)
+     order by t.ended_at desc, t.id, e.until_date desc limit ${MOST}`,
+  );
+  const ideas = await db.query<ToTry>(
+    `select 'idea' as kind, i.id as ref, t.id as "trialId", w.name as "wearerName", s.slot as at, i.idea, i.slot,
+       (d.started_at at time zone w.time_zone)::date as "on",
+       s.plan_step_id is not null and not (t.blind and t.key_opened_at is null) as plannable
+     from idea i join wash_step s on s.id = i.wash_step_id join wash_day d on d.id = s.wash_day_id
+       join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
+     where t.archived_at is null and w.archived_at is null
+       and not exists (select from put_aside a where a.kind = 'idea' and a.ref = i.id)
+     order by i.at desc, i.id limit ${MOST}`,
+  );
+  const untried = await db.query<ToTry>(
+    `with used as (
+       select distinct s.product_id as id from wash_step s join wash_day d on d.id = s.wash_day_id
+         join trial t on t.id = d.trial_id
+       where s.status = 'done' and s.product_id is not null
+         and not (t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested')
+     ), held as (
+       select s.product_id as id from trial t join step s on s.routine_id = t.plan_id where t.ended_at is null
+       union select s.product_id from trial t join arm a on a.trial_id = t.id join arm_step s on s.arm_id = a.id
+         where t.ended_at is null
+     )
+     select 'untried' as kind, p.id as ref, p.id as "productId", p.name as "productName", l.name as "lineName"
+     from product p join line l on l.id = p.line_id
+     where p.archived_at is null and l.archived_at is null
+       and p.id not in (select id from used) and p.id not in (select id from held where id is not null)
+       and exists (select from product q join used u on u.id = q.id where q.line_id = p.line_id)
+       and not exists (select from put_aside a where a.kind = 'untried' and a.ref = p.id)
+     order by lower(l.name), lower(p.name) limit ${MOST}`,
+  );
+  return [...retests.rows, ...formulas.rows, ...ideas.rows, ...untried.rows];
+}
