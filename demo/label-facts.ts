@@ -1,6 +1,6 @@
 import { demoId } from './ids.ts';
 import type { calendar, Row } from './rows.ts';
-import { productId } from './shelf.ts';
+import { lineId, productId } from './shelf.ts';
 import { wearerId } from './wearers.ts';
 
 interface LabelFacts {
@@ -87,5 +87,45 @@ export const problemRows = (when: ReturnType<typeof calendar>): Row[] => [
     since_date: when.date(70),
     state: 'solved',
     solved_on: when.date(41),
+  },
+];
+
+/** What whole lines claim, and one collection of one. */
+export const lineClaimRows = (): Row[] => [
+  { line_id: lineId('tidewrack'), collection: '', claim: 'Free of sulfates' },
+  { line_id: lineId('tidewrack'), collection: 'Fold', claim: 'Holds in damp air' },
+  { line_id: lineId('quillet'), collection: '', claim: 'Vegan' },
+];
+
+const part = (name: string, amount: number, product: string | null = null, recipe: string | null = null) => ({
+  name,
+  productId: product === null ? null : productId(product),
+  recipeId: recipe === null ? null : demoId(`recipe ${recipe}`),
+  amount,
+});
+
+/** Two home mixes of the hair room, one with the other in it. */
+export const recipeRows = (at: string): Row[] => [
+  {
+    id: demoId('recipe seed'),
+    name: 'Flaxseed gel',
+    unit: 'ml',
+    parts: [part('flaxseed', 40), part('water', 480)],
+    note: 'Simmer ten minutes, strain warm, keep cold, a week at most.',
+    created_at: at,
+    archived_at: null,
+  },
+  {
+    id: demoId('recipe refresh'),
+    name: 'Refresh water',
+    unit: 'parts',
+    parts: [
+      part('Spindrift Leave-in', 1, 'spindrift'),
+      part('Flaxseed gel', 1, null, 'seed'),
+      part('water', 6),
+    ],
+    note: 'Shake before use.',
+    created_at: at,
+    archived_at: null,
   },
 ];

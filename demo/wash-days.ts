@@ -78,8 +78,9 @@ function steps(day: Day, calendar: Calendar, reached: number): Row[] {
 /** What the hair came out of: a bun now and then, where the trial is not the steady one. */
 const cameFrom = ({ trial, index }: Day): Row =>
   !trial.steady && index % 3 === 1
-    ? { came_from: 'bun', fastened: 'scrunchie', style_days: 1 }
-    : { came_from: 'loose', fastened: null, style_days: null };
+    ? { came_from: 'bun', fastened: 'scrunchie', style_days: 1, ...MEANT }
+    : { came_from: 'loose', fastened: null, style_days: null, ...MEANT };
+const MEANT = { style_meant: 'wash-and-go', accepts: ['shrinkage'] };
 
 /** The looks at the hair from the reveal to the last day of wear, with their ratings and lengths. */
 function wear(rows: Rows, day: Day, calendar: Calendar, lots: Lots): void {

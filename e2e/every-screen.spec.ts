@@ -73,6 +73,8 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     [`/trials/${blind.id}`, /^Blind$/],
     [`/trials/${blind.id}/codes`, /^The key$/],
     ['/shelf/import', /^Products from a file$/],
+    ['/shelf/buying', /^What runs out$/],
+    ['/shelf/mixes', /^Flaxseed gel$/],
     ['/screen', /^Screen$/],
     [`/screen/label?product=${shelf.products[0].id}`, /^How much of what$/],
     [`/heads/${wearers[0]!.id}?part=build-up`, /^Build-up$/],

@@ -310,6 +310,11 @@ describe('photographs in a backup', () => {
          values ($1, $2, 'wet', 'front', now(), 'image/png', 10, 10, $3, $4)`,
         [`0192d5a0-0000-7000-8000-00000000000${i}`, rows[0].id, bytes.length, bytes],
       );
+    await bench.db.query(
+      `insert into product_picture (id, product_id, shows, type, size, bytes)
+       select '0192d5a0-0000-7000-8000-00000000000b', id, 'label', 'image/jpeg', 9, $1 from product limit 1`,
+      [Buffer.from('a picture')],
+    );
     // One still on its way.
     await bench.db.query(
       `insert into photograph (id, wash_day_id, stage, angle, taken_at, type, width, height, size)
@@ -324,6 +329,8 @@ describe('photographs in a backup', () => {
     const back = await other.db.query('select bytes, size from photograph order by id');
     expect(back.rows.map(({ bytes }) => bytes?.length ?? null)).toEqual([3_000_000, 1, null]);
     expect(back.rows[0].bytes.equals(pictures[0])).toBe(true);
+    const labels = await other.db.query('select bytes, shows from product_picture');
+    expect(labels.rows.map(({ bytes, shows }) => `${shows} ${bytes}`)).toEqual(['label a picture']);
     expect(await restores(bench.db, file)).toBe(true);
     await other.close();
     await bench.close();

@@ -2,6 +2,7 @@ import { BackupFolder } from '@sabor/contract/backup';
 import { id, timeZone } from '@sabor/contract/fields';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { AMENDABLE } from '@sabor/contract/promise';
+import { RecipeInput } from '@sabor/contract/recipe';
 import { STEP_PARTS, settings as stepSettings } from '@sabor/contract/routine';
 import { SettingsChange } from '@sabor/contract/settings';
 import { ArmSettings } from '@sabor/contract/trial';
@@ -78,6 +79,7 @@ const CELLS: Record<string, v.GenericSchema> = {
   'wash_tap.body': v.record(v.string(), v.unknown()),
   'hair_measure.result': HairMeasureInput.entries.result,
   'own_ingredient.group_key': v.nullable(v.picklist(Object.keys(GROUPS))),
+  'recipe.parts': RecipeInput.entries.parts,
   'photograph.size': v.pipe(v.unknown(), v.transform(Number), v.minValue(1), v.maxValue(12_000_000)),
 };
 

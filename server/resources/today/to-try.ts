@@ -31,15 +31,25 @@ export async function readToTry(db: Client, now: Date): Promise<ToTry[]> {
          where m.product_id = p.id and n.created_at > e.until_date)
      order by t.ended_at desc, t.id, e.until_date desc limit ${MOST}`,
   );
+  // An idea that came again counts once; put aside, so is what came of it before.
   const ideas = await db.query<ToTry>(
-    `select 'idea' as kind, i.id as ref, t.id as "trialId", w.name as "wearerName", s.slot as at, i.idea, i.slot,
-       (d.started_at at time zone w.time_zone)::date as "on",
-       s.plan_step_id is not null and not (t.blind and t.key_opened_at is null) as plannable
-     from idea i join wash_step s on s.id = i.wash_step_id join wash_day d on d.id = s.wash_day_id
-       join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
-     where t.archived_at is null and w.archived_at is null
-       and not exists (select from put_aside a where a.kind = 'idea' and a.ref = i.id)
-     order by i.at desc, i.id limit ${MOST}`,
+    `with told as (
+       select i.id, i.idea, i.slot, i.at, s.slot as step, t.id as trial_id, w.name, s.plan_step_id,
+         (d.started_at at time zone w.time_zone)::date as "on", t.blind and t.key_opened_at is null as masked,
+         coalesce(t.archived_at, w.archived_at) as away
+       from idea i join wash_step s on s.id = i.wash_step_id join wash_day d on d.id = s.wash_day_id
+         join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
+     ), newest as (
+       select distinct on (trial_id, step, idea, slot) * from told where away is null
+       order by trial_id, step, idea, slot, at desc, id
+     )
+     select 'idea' as kind, n.id as ref, n.trial_id as "trialId", n.name as "wearerName", n.step as at, n.idea, n.slot,
+       n."on", n.plan_step_id is not null and not n.masked as plannable
+     from newest n
+     where not exists (select from put_aside a join told o on o.id = a.ref
+       where a.kind = 'idea' and o.trial_id = n.trial_id and o.step = n.step and o.idea = n.idea
+         and o.slot is not distinct from n.slot and o.at >= n.at)
+     order by n.at desc, n.id limit ${MOST}`,
   );
   const untried = await db.query<ToTry>(
     `with used as (

@@ -293,6 +293,15 @@ describe('what waits to be tried', () => {
     await tap(bench, day.id, { kind: 'idea', stepId: used.id, ideaId, idea: 'less' });
     const idea = async () => (await queue()).find(({ ref }) => ref === ideaId);
     expect(await idea()).toMatchObject({ kind: 'idea', idea: 'less', slot: null, plannable: true });
+    // The same once more is one idea, and put aside takes both.
+    const again = v7();
+    await tap(bench, day.id, { kind: 'idea', stepId: used.id, ideaId: again, idea: 'less' });
+    const here = async () => (await queue()).filter((one) => one.kind === 'idea' && one.trialId === trialId);
+    expect((await here()).map(({ ref }) => ref)).toEqual([again]);
+    expect((await bench.ask('PUT', `/api/put-aside/idea/${again}`)).status).toBe(204);
+    expect(await here()).toEqual([]);
+    await bench.ask('DELETE', `/api/put-aside/idea/${again}`);
+    await tap(bench, day.id, { kind: 'idea', stepId: used.id, ideaId: again, idea: 'less', gone: true });
     expect((await bench.ask('PUT', `/api/put-aside/idea/${ideaId}`)).status).toBe(204);
     expect(await idea()).toBeUndefined();
     await bench.ask('DELETE', `/api/put-aside/idea/${ideaId}`);

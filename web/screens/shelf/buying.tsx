@@ -1,5 +1,6 @@
 import type { Buying } from '@sabor/contract/buying';
 import { REACH_FROM } from '@sabor/core/shelf/buying';
+import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import { daysBetween } from '@sabor/core/time/dates';
 import { localToday } from '@sabor/core/time/today';
 import { counted, rounded } from '@sabor/words/numbers';
@@ -25,6 +26,10 @@ export function BuyingScreen() {
   const { runsOut, spent, untold, since } = buying.data!;
   const product = new Map(shelf.data!.products.map((one) => [one.id, one]));
   const today = localToday();
+  const last = (id: string) => {
+    const { openedOn = null, monthsAfterOpening = null } = product.get(id) ?? {};
+    return goodUntil(openedOn, monthsAfterOpening);
+  };
   return (
     <>
       <Heading kicker="Shelf" title="Buying" actions={<ButtonLink to="/shelf">Back to the shelf</ButtonLink>}>
@@ -83,7 +88,12 @@ export function BuyingScreen() {
                       ) : daysBetween(today, on) <= SOON ? (
                         <Tag tone="due">{showDate(on)}</Tag>
                       ) : (
-                        showDate(on)
+                        roughly(today, on)
+                      )}
+                      {last(productId) !== null && last(productId)! < on && (
+                        <span className="block text-sm text-mango-deep">
+                          good only until {showDate(last(productId)!)}
+                        </span>
                       )}
                     </td>
                     <td className="figure py-2 pr-4 text-right">{Math.floor(left)}</td>
@@ -108,6 +118,12 @@ export function BuyingScreen() {
     </>
   );
 }
+
+/** A day that is reckoned: the further away, the rougher it is told. */
+const roughly = (today: string, on: string) => {
+  const days = daysBetween(today, on);
+  return days > 365 ? 'in over a year' : days > 60 ? MONTH.format(new Date(on)) : showDate(on);
+};
 
 const BY = { month: { label: 'month' }, head: { label: 'head' }, line: { label: 'line' } } as const;
 const MONTH = new Intl.DateTimeFormat('en', { month: 'long', year: 'numeric', timeZone: 'UTC' });

@@ -57,7 +57,7 @@ export function MixesScreen() {
           <li key={recipe.id} className="border-b border-rule py-3">
             <div className="flex flex-wrap items-baseline gap-x-4">
               <h2 className="text-xl">{recipe.name}</h2>
-              <span className="flex-1 text-soft">{partsInWords(recipe)}</span>
+              <span className="flex-1 basis-64 text-soft">{partsInWords(recipe)}</span>
               <Button
                 look="quiet"
                 aria-expanded={open === recipe.id}
