@@ -29,6 +29,7 @@ import { useWorked } from '../../api/worked.ts';
 import { showDate } from '../../ui/show.ts';
 import { screeningWorker } from '../../workers/screening.ts';
 import { placeNow } from '../screen/start-asked.ts';
+import { againstWishes } from './against-wishes.ts';
 
 /** Grams between the arms' starting ground from which it is called unequal. Model assumption. */
 const UNEQUAL = 0.5;
@@ -167,6 +168,8 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
   }
   if (value.cadenceDays === null || value.cadenceDays === undefined)
     due('No days from wash to wash are set: the same gap for every option is part of the reset.');
+
+  for (const says of againstWishes(value, file.data.wishes, products)) due(says);
 
   const straightened = file.data.events
     .filter(

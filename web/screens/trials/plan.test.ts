@@ -1,10 +1,12 @@
+import type { HairFile } from '@sabor/contract/hair-file';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { describe, expect, it } from 'vitest';
+import { againstWishes } from './against-wishes.ts';
 import { fitDays, turnedTo } from './design-part.tsx';
-import { swapOne } from './follow-up.ts';
+import { again, swapOne } from './follow-up.ts';
 import { costOfPlan } from './plan-cost.ts';
 
 const g = (amount: number) => ({ kind: 'exact', amount, measure: 'g', per: 'head' }) as const;
@@ -70,6 +72,53 @@ describe('a swap-one follow-up', () => {
     expect(new Set(plan.plan.map(({ id }) => id)).has('s1')).toBe(false);
     const ids = plan.plan.map(({ id }) => id);
     for (const arm of plan.arms) expect(arm.steps.map(({ stepId }) => stepId)).toEqual(ids);
+  });
+});
+
+describe('the same trial once more', () => {
+  it('keeps question, plan and options, with ids of its own', () => {
+    const once = {
+      ...input,
+      wearerId: 'w',
+      question: 'Which?',
+      routineName: 'R',
+      blind: false,
+    } as unknown as TrialDetail;
+    const plan = again(once);
+    expect(plan).toMatchObject({ question: 'Which?', wearerId: 'w', washDays: 8 });
+    expect(plan.plan.map(({ slot, part }) => [slot, part])).toEqual([
+      ['leave-in', 'tested'],
+      ['hold', 'tested'],
+    ]);
+    const ids = plan.plan.map(({ id }) => id);
+    expect(ids).not.toContain('s1');
+    for (const arm of plan.arms) expect(arm.steps.map(({ stepId }) => stepId)).toEqual(ids);
+    expect(plan.arms.map(({ steps }) => steps[0]!.productId)).toEqual(['a1', 'b1']);
+  });
+});
+
+describe('a plan against what the wearer wants', () => {
+  const shelf = [
+    { id: 'a1', name: 'Dear', price: 30, currency: 'EUR' },
+    { id: 'b1', name: 'Fair', price: 20, currency: 'EUR' },
+    { id: 'a2', name: 'Foreign', price: 90, currency: 'USD' },
+  ] as Product[];
+  const wishes = { styleDays: 5, budget: 20, currency: 'EUR' } as HairFile['wishes'];
+
+  it('says where it cannot see how long a style lasts, and what would not be bought', () => {
+    expect(againstWishes({ ...input, wearDays: 3 }, wishes, shelf)).toEqual([
+      'A style must last 5 days on this head. Worn 3 days, nobody sees whether it does.',
+      'Dear costs EUR 30.00, over this head’s EUR 20.00 for one product.',
+    ]);
+  });
+
+  it('is silent where nothing is wished, met, or not under test', () => {
+    expect(againstWishes({ ...input, wearDays: 5 }, { ...wishes, budget: 30 }, shelf)).toEqual([]);
+    expect(
+      againstWishes({ ...input, wearDays: 1 }, { ...wishes, styleDays: null, budget: null }, shelf),
+    ).toEqual([]);
+    const held = { ...input, plan: input.plan.map((one) => ({ ...one, part: 'held' as const })) };
+    expect(againstWishes({ ...held, wearDays: 5 }, wishes, shelf)).toEqual([]);
   });
 });
 
