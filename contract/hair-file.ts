@@ -1,3 +1,4 @@
+import { FELT } from '@sabor/core/felt/felt';
 import { CARE } from '@sabor/core/hair/care-kinds';
 import type { DryingRun } from '@sabor/core/hair/drying';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
@@ -125,6 +126,8 @@ export const WishesInput = v.pipe(
       v.array(v.object({ wish: oneOf(WISHES, 'a wish'), weight: number('A weight', 0.1, 100) })),
       v.check((all) => new Set(all.map(({ wish }) => wish)).size === all.length, 'Weigh each wish once.'),
     ),
+    /** The word that is wished for of a reading, by its place among the five. */
+    words: v.optional(v.record(oneOf(FELT, 'a reading'), whole('A word', 0, 4)), {}),
     line: v.nullable(number('The line', 0, 10)),
     styleDays: v.nullable(whole('The days a style must last', 1, 60)),
     budget: v.nullable(number('The budget', 0, 100_000)),

@@ -1,5 +1,5 @@
+import { MAIN_RESULTS, type MainResult } from '@sabor/core/compare/main-result';
 import { FELT } from '@sabor/core/felt/felt';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { COMMON_KEYS } from '@sabor/core/step/settings';
 import { SLOTS } from '@sabor/core/step/slots';
 import { DESIGNS, designOf, designProblem } from '@sabor/core/trial/designs';
@@ -70,7 +70,7 @@ export const fields = v.object({
     v.maxLength(6, 'Six options are the most one head can carry.'),
     eachOnce(({ id }) => id, 'Each option stands once.'),
   ),
-  primary: oneOf(OUTCOMES, 'the main result'),
+  primary: v.picklist(MAIN_RESULTS as [MainResult, ...MainResult[]], 'Choose the main result from the list.'),
   /** Day of wear on which the outcomes are compared. */
   onDay: v.optional(whole('The day it is judged on', 1, 14), 1),
   line: number('The good-enough value', 0, 10),

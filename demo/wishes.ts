@@ -47,6 +47,7 @@ export function wishRows() {
       currency: 'EUR',
       school,
       dislikes,
+      words: wearer === 'ines' ? { cast: 1, clumps: 2 } : {},
     })),
     wearer_weight: WISHES.flatMap(({ wearer, weights }) =>
       Object.entries(weights).map(([wish, weight]) => ({ wearer_id: wearerId(wearer), wish, weight })),

@@ -53,6 +53,7 @@ const file = (to: Partial<HairFile> = {}): HairFile => ({
   drying: [],
   wishes: {
     weights: [],
+    words: {},
     line: null,
     styleDays: null,
     budget: null,

@@ -5,6 +5,7 @@ import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { compareTrial } from '@sabor/core/compare/comparison';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
+import { readPrimary } from '@sabor/words/verdict';
 import { describe, expect, it } from 'vitest';
 import { NOTHING_TOLD } from './nothing-told.ts';
 import { toTrialRecord } from './trial-record.ts';
@@ -312,5 +313,93 @@ describe('a trial as the comparison reads it', () => {
     const record = toTrialRecord(trial(), shelf, wearer, new Set(['d1']));
     expect(record.leftOut).toEqual([1]);
     expect(compareTrial(record).primary).toMatchObject({ state: 'describes', why: 'left out', test: null });
+  });
+});
+
+describe('a trial judged by a reading in words', () => {
+  const ORDER = ['a', 'b', 'b', 'a', 'b', 'a', 'a', 'b'] as const;
+  const told = (quality: string, words: readonly number[], to: Partial<TrialDetail> = {}) =>
+    trial({
+      primary: `${quality}:2` as TrialDetail['primary'],
+      line: 7.5,
+      matters: 2.5,
+      washDays: 8,
+      allocation: ORDER.map(lot),
+      washDayRecords: ORDER.map((arm, i) => {
+        const day = washDay(i, arm);
+        const felt = [{ quality, zoneId: 'z1', value: words[i]! }];
+        return { ...day, checkIns: day.checkIns.map((look) => ({ ...look, felt })) } as WashDay;
+      }),
+      ...to,
+    });
+  const says = (of: TrialDetail) => {
+    const record = recordOf(of);
+    return readPrimary(record, compareTrial(record));
+  };
+  const byArm = (a: readonly number[], b: readonly number[]) => {
+    const [left, right] = [[...a], [...b]];
+    return ORDER.map((arm) => (arm === 'a' ? left : right).shift()!);
+  };
+
+  it('names the option that came nearer to the wanted word, too much being as far as too little', () => {
+    // Medium clumps against stringy and over-clumped ones: 10 against 5 points.
+    const { headline, because } = says(told('clumps', byArm([2, 2, 2, 2], [0, 4, 0, 4])));
+    expect(headline).toBe('Gel A came nearer to the wanted clump size (medium) than Gel B.');
+    expect(because[0]).toContain(
+      'Gel A scored 5.0 higher than Gel B in nearness to the wanted clump size (medium) on day 1',
+    );
+    expect(because.join(' ')).not.toContain('The scale ran out');
+    expect(says(told('clumps', byArm([0, 4, 0, 4], [2, 2, 2, 2]))).headline).toBe(
+      'Gel B came nearer to the wanted clump size (medium) than Gel A.',
+    );
+  });
+
+  it('names nobody where both are as far from it, on whichever side', () => {
+    const { headline } = says(told('clumps', byArm([1, 1, 3, 3], [3, 3, 1, 1])));
+    expect(headline).toBe('Cannot tell yet which comes nearer to the wanted clump size (medium).');
+  });
+
+  it('is left out on a spoiled day like any rating, and reads good days by the line', () => {
+    const of = told('clumps', byArm([2, 2, 2, 2], [0, 4, 0, 4]));
+    const [first, ...rest] = of.washDayRecords;
+    const spoiled = {
+      ...first!,
+      events: [
+        {
+          id: 'e',
+          washDayId: 'd0',
+          kind: 'rain',
+          on: '2026-01-01',
+          zoneIds: [],
+          spoiledAt: '2025-12-31T23:00:00Z',
+          announced: false,
+          came: null,
+        },
+      ],
+    } as unknown as WashDay;
+    const { main, wear } = compareTrial(recordOf({ ...of, washDayRecords: [spoiled, ...rest] }));
+    expect(main.looks).toEqual([3, 4]);
+    expect(wear.filter(({ seen }) => seen && seen.from > 0).map(({ arm }) => arm)).toEqual([0, 0, 0]);
+  });
+
+  it('told at a step counts on the judged day, for the arm that had it; what was not told is missing', () => {
+    const slip = (i: number, arm: 'a' | 'b', value: number | null) => {
+      const day = washDay(i, arm, { checkIns: [] });
+      return {
+        ...day,
+        steps: day.steps.map((one) =>
+          one.planStepId === 's2' && value !== null ? { ...one, inHand: { slip: value } } : one,
+        ),
+      } as WashDay;
+    };
+    const values = byArm([2, 2, 2, 1], [4, 4, 4, 4]);
+    const of = told('slip', values, {
+      washDayRecords: ORDER.map((arm, i) => slip(i, arm, i === 7 ? null : values[i]!)),
+    });
+    const { main, wear } = compareTrial(recordOf(of));
+    expect(main.looks).toEqual([4, 3]);
+    expect(main.means.map((mean) => Number(mean!.toFixed(2)))).toEqual([9.38, 5]);
+    // A step is not worn: nothing is said of how long it lasts.
+    expect(wear.every(({ seen }) => seen === null)).toBe(true);
   });
 });

@@ -10,6 +10,7 @@ import { productsUsed } from '@sabor/core/step/mix';
 import { calibratedFor, type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { codeOfArms, DESIGNS } from '@sabor/core/trial/designs';
 import { type Half, looksOf, toldOf } from './looks-of.ts';
+import { withMain, withNearness } from './main-of.ts';
 import { sidesOf } from './side-of.ts';
 
 const ENDED: Record<TrialDetail['status'], TrialRecord['ended']> = {
@@ -92,15 +93,18 @@ export function toTrialRecord(
       (day) => (day.status === 'worn' || day.status === 'finished') && looked(day) && !leaveOut.has(day.id),
     )
     .flatMap((day): WashDayRecord[] => {
-      const record = (half: Half | null): WashDayRecord => ({
-        position: day.position,
-        arm: arm(half === 'right' ? (day.rightArmId ?? day.armId) : day.armId),
-        half,
-        ...looksOf(day, trial, wearer, half),
-        ...toldOf(day, wearer, half),
-        cost: washCost(uses(day, products, weighed, half)),
-        testedCost: washCost(uses(day, products, weighed, half, tested)),
-      });
+      const record = (half: Half | null): WashDayRecord => {
+        const told = toldOf(day, wearer, half);
+        return {
+          position: day.position,
+          arm: arm(half === 'right' ? (day.rightArmId ?? day.armId) : day.armId),
+          half,
+          ...withMain(looksOf(withNearness(day, trial.primary), trial, wearer, half), told, trial),
+          ...told,
+          cost: washCost(uses(day, products, weighed, half)),
+          testedCost: washCost(uses(day, products, weighed, half, tested)),
+        };
+      };
       return halves ? [record('left'), record('right')] : [record(null)];
     });
   const opened = trial.allocation

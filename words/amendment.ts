@@ -1,14 +1,15 @@
 import { AMENDABLE, type Amendable, type Amendment, type Change } from '@sabor/contract/promise';
-import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import type { MainResult } from '@sabor/core/compare/main-result';
 import { SETTINGS, type SettingKey, type SettingValue } from '@sabor/core/step/settings';
 import { SLOTS } from '@sabor/core/step/slots';
+import { mainInWords } from './main-result.ts';
 import { capital, rounded } from './numbers.ts';
 import { settingInWords, settingName } from './step.ts';
 import type { Voice } from './voice.ts';
 
 function fieldValue(field: Amendable, value: SettingValue): string {
   if (value === null || value === undefined) return 'none';
-  if (field === 'primary') return OUTCOMES[value as Outcome].label.toLowerCase();
+  if (field === 'primary') return mainInWords(value as MainResult).word;
   return typeof value === 'number' ? rounded(value, 2) : `“${String(value)}”`;
 }
 

@@ -21,6 +21,12 @@ export function feltHeading(what: FeltRow['what']): string {
   return `${FELT[quality].label}, ${at.toLowerCase()}`;
 }
 
+/** The word that is wished for of a row of readings; null where none is. */
+export function wishedInWords(what: FeltRow['what'], wished: Partial<Record<string, number>>): string | null {
+  const place = what.is === 'felt' ? wished[what.quality] : undefined;
+  return place === undefined ? null : `wished: ${wordsOf(what)[place]}`;
+}
+
 /** An arm's readings in words: the middle one, and how many wash days came to each where they did not agree. */
 export function feltOfArmInWords(
   what: FeltRow['what'],

@@ -1,16 +1,15 @@
-import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import type { MainResult } from '@sabor/core/compare/main-result';
 import type { PanelResult } from '@sabor/core/trial/panel';
+import { mainInWords } from './main-result.ts';
 
 /** What a panel over several heads says, in one sentence; an arm is named only as one end of the tested gap. */
 export function panelHeadline(
   { describes, p, tested }: PanelResult,
   arms: readonly string[],
-  primary: Outcome,
+  primary: MainResult,
   alpha: number,
 ): string {
-  const { label, better } = OUTCOMES[primary];
-  const word = label.toLowerCase();
-  const [more, most, least] = better === 'higher' ? ['more', 'most', 'least'] : ['less', 'least', 'most'];
+  const { word, gives, gave, most, least } = mainInWords(primary);
   switch (describes) {
     case 'too few heads':
       return 'Too few heads have all their numbers; this can only hint.';
@@ -19,9 +18,9 @@ export function panelHeadline(
     case 'missing heads could turn it':
       return 'The missing numbers could turn it round; this can only hint.';
   }
-  if (p === null || tested === null || p > alpha) return `Cannot tell which gives ${more} ${word}.`;
+  if (p === null || tested === null || p > alpha) return `Cannot tell which ${gives}.`;
   const [named, over] = [arms[tested.named], arms[tested.over]];
   return arms.length === 2
-    ? `${named} gave ${more} ${word} than ${over}.`
-    : `The options differ in ${word}: ${named} had the ${most}, ${over} the ${least}.`;
+    ? `${named} ${gave} than ${over}.`
+    : `The options differ in ${word}: ${named} ${most}, ${over} ${least}.`;
 }

@@ -5,8 +5,8 @@ import type { DaysNeeded } from '@sabor/core/inference/days-needed';
 import { FEWEST_LOOKS } from '@sabor/core/inference/decide';
 import type { Interval } from '@sabor/core/inference/inversion-interval';
 import { sdInterval } from '@sabor/core/inference/sd-interval';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, designOf, MOST_DAYS } from '@sabor/core/trial/designs';
+import { mainInWords } from './main-result.ts';
 
 export interface Reading {
   headline: string;
@@ -67,7 +67,7 @@ function scored(
 /** What was learned of the noise, for a design that tests no product. */
 function noiseSentences({ promise }: TrialRecord, { primary }: Comparison): Reading {
   const { noise } = primary;
-  const word = OUTCOMES[promise.primary].label.toLowerCase();
+  const { word } = mainInWords(promise.primary);
   if (noise === null)
     return {
       headline: `Too early: ${primary.finished} of ${days(promise.plannedWashDays)} are in.`,
@@ -90,7 +90,7 @@ function noiseSentences({ promise }: TrialRecord, { primary }: Comparison): Read
 
 /** How many wash days of each arm a result rests on. */
 function restsOn({ promise }: TrialRecord, comparison: Comparison): string {
-  const { looks, due } = comparison.outcomes[promise.primary];
+  const { looks, due } = comparison.main;
   const counted = promise.arms.map((name, arm) =>
     looks[arm] === due[arm] ? `${looks[arm]} of ${name}` : `${looks[arm]} of ${due[arm]} planned of ${name}`,
   );
@@ -101,7 +101,7 @@ function restsOn({ promise }: TrialRecord, comparison: Comparison): string {
 /** Every difference of the main result, in words. */
 function differences(record: TrialRecord, comparison: Comparison): string[] {
   const { promise } = record;
-  const where = `in ${OUTCOMES[promise.primary].label.toLowerCase()} on day ${promise.onDay}`;
+  const where = `in ${mainInWords(promise.primary).word} on day ${promise.onDay}`;
   if (designOf(promise.design).factors) {
     const [a, b, c, d] = promise.arms as [string, string, string, string];
     const sides: Record<Factor['which'], [string, string]> = {
@@ -115,7 +115,7 @@ function differences(record: TrialRecord, comparison: Comparison): string[] {
         : scored(...sides[which], effect, interval, where, true),
     );
   }
-  return comparison.outcomes[promise.primary].differences.flatMap(({ arm, from, difference, interval }) =>
+  return comparison.main.differences.flatMap(({ arm, from, difference, interval }) =>
     difference === null
       ? []
       : scored(promise.arms[arm]!, promise.arms[from]!, difference, interval, where, promise.arms.length > 2),
@@ -123,12 +123,12 @@ function differences(record: TrialRecord, comparison: Comparison): string[] {
 }
 
 /** Why a tested difference stands without an interval, where the joint ones are open on both sides. */
-function withoutInterval({ promise, ended }: TrialRecord, { primary, outcomes }: Comparison): string[] {
+function withoutInterval({ promise, ended }: TrialRecord, { primary, main }: Comparison): string[] {
   const factorial = designOf(promise.design).factors !== null;
   if (ended !== 'as planned' || primary.test === null || (!factorial && promise.arms.length !== 3)) return [];
   const intervals = factorial
     ? primary.factors.filter(({ which }) => which !== 'interaction')
-    : outcomes[promise.primary].differences;
+    : main.differences;
   return intervals.some(({ interval }) => interval !== null)
     ? []
     : ['No interval is given: over these wash days the joint one is open on both sides.'];
@@ -160,7 +160,7 @@ function scaleRanOut({ promise }: TrialRecord, { atEnds }: Comparison): string[]
 /** Why a trial can only hint, in a sentence. */
 function whySentence(why: Why, { promise }: TrialRecord, comparison: Comparison): string {
   const { reach, alpha } = comparison.primary;
-  const { looks, due } = comparison.outcomes[promise.primary];
+  const { looks, due } = comparison.main;
   switch (why) {
     case 'no lot':
       return 'Before and after has no random order: season, hair and expectation changed as well, so no p is given.';
@@ -227,16 +227,14 @@ export function readPrimary(
 ): Reading {
   const { promise } = record;
   const { primary } = comparison;
-  const outcome = OUTCOMES[promise.primary];
-  const word = outcome.label.toLowerCase();
-  const more = outcome.better === 'higher' ? 'more' : 'less';
+  const { word, gives, gave, most, least } = mainInWords(promise.primary);
   if (primary.state === 'noise') return noiseSentences(record, comparison);
   if (primary.state === 'waiting')
     return {
       headline: `Too early: ${primary.finished} of ${days(promise.plannedWashDays)} are in.`,
       because: ['The test waits until the planned wash days are done; looking at it early would spend it.'],
     };
-  const contrast = comparison.outcomes[promise.primary];
+  const contrast = comparison.main;
   const because = [
     ...differences(record, comparison),
     ...withoutInterval(record, comparison),
@@ -263,12 +261,12 @@ export function readPrimary(
       headline:
         primary.why === 'left out'
           ? 'Without these wash days'
-          : `These wash days can only hint at which gives ${more} ${word}.`,
+          : `These wash days can only hint at which ${gives}.`,
       because,
     };
   if (primary.state === 'cannot tell') {
     if (needed) because.push(neededSentence(record, comparison, needed));
-    return { headline: `Cannot tell yet which gives ${more} ${word}.`, because };
+    return { headline: `Cannot tell yet which ${gives}.`, because };
   }
   const [only] = contrast.differences;
   if (promise.arms.length === 2 && only?.interval) because.push(mattersSentence(record, only.interval));
@@ -283,13 +281,11 @@ export function readPrimary(
         [arm, from].includes(named[0]!) && interval !== null && interval.low <= 0 && interval.high >= 0,
     );
     for (const { arm, from } of open)
-      because.push(
-        `Whether ${best} or ${promise.arms[arm === named[0] ? from : arm]} gives ${more} ${word} stays open.`,
-      );
+      because.push(`Whether ${best} or ${promise.arms[arm === named[0] ? from : arm]} ${gives} stays open.`);
     return {
-      headline: `The options differ in ${word}: ${best} had the ${outcome.better === 'higher' ? 'most' : 'least'}, ${rest} the ${outcome.better === 'higher' ? 'least' : 'most'}.`,
+      headline: `The options differ in ${word}: ${best} ${most}, ${rest} ${least}.`,
       because,
     };
   }
-  return { headline: `${best} gave ${more} ${word} than ${rest}.`, because };
+  return { headline: `${best} ${gave} than ${rest}.`, because };
 }

@@ -7,6 +7,7 @@ import { OUTCOMES, type Outcome, RATING_RANGE } from '../outcomes/outcomes.ts';
 import { DESIGNS } from '../trial/designs.ts';
 import { type Contrast, contrastOfRecord } from './contrast.ts';
 import { type FeltRow, feltByArm } from './felt-by-arm.ts';
+import { isOutcome, type MainResult, mainResult, POINTS_A_WORD } from './main-result.ts';
 import { mean } from './mean.ts';
 import { type Primary, primaryOf, referenceOfRecord } from './primary.ts';
 import type { TrialRecord } from './trial-record.ts';
@@ -26,8 +27,11 @@ import {
 
 export interface Comparison {
   primary: Primary;
+  /** The main result, and every rated outcome; where the main result is one of these it is the same. */
+  main: Contrast;
   outcomes: Record<Outcome, Contrast>;
   shrinkage: Contrast;
+  mainCurves: Curve[];
   curves: Record<Outcome, Curve[]>;
   wear: Wear[];
   /** Mean good days of each arm up to the planned days of wear. */
@@ -56,8 +60,9 @@ export interface Comparison {
 const onDay = (days: readonly DayValue[], wanted: number) =>
   days.find(({ day }) => day === wanted)?.value ?? null;
 
-/** The share of an arm's ratings that could go no further. */
+/** The share of an arm's ratings that could go no further; the wanted word itself is no end of a scale. */
 function atEndsOf({ promise, washDays }: TrialRecord, arm: number): { low: number; high: number } {
+  if (mainResult(promise.primary).felt) return { low: 0, high: 0 };
   const values = washDays
     .filter((day) => day.arm === arm)
     .flatMap((day) => ratingsOn(day, promise.primary, promise.onDay))
@@ -76,24 +81,29 @@ export function compareTrial(record: TrialRecord): Comparison {
   const { promise } = record;
   const names = Object.keys(OUTCOMES) as Outcome[];
   const reference = referenceOfRecord(record);
-  const outcomes = Object.fromEntries(
-    names.map((name) => [
-      name,
-      contrastOfRecord(record, reference, (day) =>
-        onDay(outcomeByDay(day, name, weightsOf(promise, day)), promise.onDay),
-      ),
-    ]),
-  ) as Record<Outcome, Contrast>;
+  const contrastOf = (name: MainResult) =>
+    contrastOfRecord(record, reference, (day) =>
+      onDay(outcomeByDay(day, name, weightsOf(promise, day)), promise.onDay),
+    );
+  const outcomes = Object.fromEntries(names.map((name) => [name, contrastOf(name)])) as Record<
+    Outcome,
+    Contrast
+  >;
+  const curves = Object.fromEntries(names.map((name) => [name, curvesOf(record, name)])) as Record<
+    Outcome,
+    Curve[]
+  >;
+  const { primary } = promise;
+  const main = isOutcome(primary) ? outcomes[primary] : contrastOf(primary);
   const wear = wearsOf(record);
   const lasting = promise.arms.map((_, arm) => lastingOf(wear, arm, promise.wearDays));
   return {
-    primary: primaryOf(record, outcomes[promise.primary], reference),
+    primary: primaryOf(record, main, reference),
+    main,
     outcomes,
     shrinkage: contrastOfRecord(record, reference, (day) => onDay(shrinkageByDay(day), promise.onDay)),
-    curves: Object.fromEntries(names.map((name) => [name, curvesOf(record, name)])) as Record<
-      Outcome,
-      Curve[]
-    >,
+    mainCurves: isOutcome(primary) ? curves[primary] : curvesOf(record, primary),
+    curves,
     wear,
     lasting,
     partial: record.washDays.flatMap((day) => {
@@ -114,8 +124,9 @@ export function compareTrial(record: TrialRecord): Comparison {
   };
 }
 
-/** The coarsest step that all ratings of the main result keep to: whole points, or half ones. */
+/** The coarsest step that all ratings of the main result keep to: whole points, half ones, or a word of five. */
 function stepOf({ promise, washDays }: TrialRecord): number {
+  if (mainResult(promise.primary).felt) return POINTS_A_WORD;
   const values = washDays.flatMap((day) => ratingsOn(day, promise.primary, promise.onDay));
   return values.every(({ value }) => Number.isInteger(value)) ? 1 : 0.5;
 }
@@ -124,12 +135,12 @@ function stepOf({ promise, washDays }: TrialRecord): number {
  * How many wash days this trial's plan would take to see the difference that matters, from the noise its wash days
  * showed; null where they showed none or there is nothing to test. Takes seconds: it simulates the plan.
  */
-export function daysNeededAfter(record: TrialRecord, { primary, outcomes }: Comparison): DaysNeeded | null {
+export function daysNeededAfter(record: TrialRecord, { primary, main }: Comparison): DaysNeeded | null {
   const { promise } = record;
   const { noise } = primary;
   if (noise === null || noise.sd === 0 || !referenceOfRecord(record)) return null;
   const { halves } = DESIGNS[promise.design];
-  const { looks, due } = outcomes[promise.primary];
+  const { looks, due } = main;
   const seen =
     looks.reduce((sum, n) => sum + n, 0) /
     Math.max(
@@ -144,7 +155,7 @@ export function daysNeededAfter(record: TrialRecord, { primary, outcomes }: Comp
       arms: promise.arms.length,
       looks: promise.looks,
       alpha: promise.alpha,
-      better: OUTCOMES[promise.primary].better,
+      better: mainResult(promise.primary).better,
       noise: { sd: noise.sd, freedom: noise.freedom },
       scale: { step: stepOf(record), zones: Math.max(1, Math.round(zones)), level: noise.level },
       bias: noise.bias ?? 0,

@@ -4,9 +4,9 @@ import { type Interval, inversionInterval } from '../inference/inversion-interva
 import { jointIntervals } from '../inference/joint-intervals.ts';
 import { firstLookAfter, LOOKS, lastAlpha, type Reach, reach } from '../inference/reach.ts';
 import { type Reference, referenceOf } from '../inference/reference-set.ts';
-import { OUTCOMES } from '../outcomes/outcomes.ts';
 import { designOf, isCompared, isTested } from '../trial/designs.ts';
 import { type Contrast, codesOf, dayNumbers, stands } from './contrast.ts';
+import { mainResult } from './main-result.ts';
 import { type Noise, noiseOf } from './noise.ts';
 import { PROMISES, type TrialRecord } from './trial-record.ts';
 
@@ -115,7 +115,7 @@ export function primaryOf(record: TrialRecord, first: Contrast, reference: Refer
   if (record.abandoned.some(({ revealed }) => revealed)) return describes('run again');
   if (!able.decides) return describes('plan');
   const upTo = look ? firstLookAfter(promise.plannedWashDays) : promise.plannedWashDays;
-  const { better } = OUTCOMES[promise.primary];
+  const { better } = mainResult(promise.primary);
   const decision = deciderOf(design, arms, reference, better)(
     layOut(design, [codesOf(record)]),
     dayNumbers(record, first.byWashDay),

@@ -1,5 +1,5 @@
-import type { Outcome } from '../outcomes/outcomes.ts';
 import type { Design } from '../trial/designs.ts';
+import type { MainResult } from './main-result.ts';
 import type { WashDayRecord } from './wash-day-record.ts';
 
 /** What was promised before the data, and what the trial's plan was. */
@@ -7,7 +7,7 @@ export interface TrialPromise {
   design: Design;
   arms: readonly string[];
   plannedWashDays: number;
-  primary: Outcome;
+  primary: MainResult;
   /** Day of wear on which the outcomes are compared; 1 is the reveal. */
   onDay: number;
   /** Days of wear that were planned; longevity is counted up to here. */

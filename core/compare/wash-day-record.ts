@@ -4,14 +4,14 @@ import { dayNumber, missingZones } from '../outcomes/day-number.ts';
 import type { EventKind, WearEnd } from '../outcomes/events.ts';
 import type { DayValue } from '../outcomes/good-days.ts';
 import type { HoldTooLow } from '../outcomes/hold-test.ts';
-import type { Outcome } from '../outcomes/outcomes.ts';
 import type { Stage } from '../outcomes/stages.ts';
 import type { WashCost } from '../shelf/wash-cost.ts';
 import type { FeltReading } from './felt-by-arm.ts';
+import type { MainResult } from './main-result.ts';
 
-/** One rated value at a check-in. */
+/** One rated value at a check-in; a reading in words that is the main result stands beside the ratings. */
 export interface Rating {
-  outcome: Outcome;
+  outcome: MainResult;
   zoneId: string | null;
   value: number;
 }
@@ -57,7 +57,7 @@ export interface WashDayRecord {
 /** An outcome over the days of wear of one wash day, one number a day (zones collapsed by weight). */
 export function outcomeByDay(
   { checkIns }: Pick<WashDayRecord, 'checkIns'>,
-  outcome: Outcome,
+  outcome: MainResult,
   weights: ReadonlyMap<string, number>,
 ): DayValue[] {
   return checkIns
@@ -73,7 +73,7 @@ export function outcomeByDay(
 }
 
 /** An outcome's ratings on one day of wear. */
-export const ratingsOn = (washDay: WashDayRecord, outcome: Outcome, onDay: number): readonly Rating[] =>
+export const ratingsOn = (washDay: WashDayRecord, outcome: MainResult, onDay: number): readonly Rating[] =>
   washDay.checkIns
     .filter(({ stage, day }) => stage === 'wear' && day === onDay)
     .flatMap(({ ratings }) => ratings.filter((rating) => rating.outcome === outcome));
@@ -81,7 +81,7 @@ export const ratingsOn = (washDay: WashDayRecord, outcome: Outcome, onDay: numbe
 /** Promised zones left unrated on the day that is compared, for one outcome; all of them where there was no look. */
 export function unratedZones(
   washDay: WashDayRecord,
-  outcome: Outcome,
+  outcome: MainResult,
   weights: ReadonlyMap<string, number>,
   onDay: number,
 ): string[] {

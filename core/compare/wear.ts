@@ -1,7 +1,7 @@
 import { restrictedMean, turnbull } from '../inference/turnbull.ts';
 import { WEAR_ENDS } from '../outcomes/events.ts';
 import { type DayValue, type GoodDays, goodDays } from '../outcomes/good-days.ts';
-import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
+import { type MainResult, mainResult } from './main-result.ts';
 import { mean } from './mean.ts';
 import type { TrialPromise, TrialRecord } from './trial-record.ts';
 import { outcomeByDay, type WashDayRecord } from './wash-day-record.ts';
@@ -47,7 +47,7 @@ export function weightsOf(promise: TrialPromise, { half }: WashDayRecord): Reado
   return new Map([...promise.weights].filter(([zoneId]) => promise.sides.get(zoneId) === half));
 }
 
-export function curvesOf(record: TrialRecord, outcome: Outcome): Curve[] {
+export function curvesOf(record: TrialRecord, outcome: MainResult): Curve[] {
   return record.promise.arms.map((_, arm) => {
     const washDays = record.washDays
       .filter((day) => day.arm === arm)
@@ -69,7 +69,7 @@ export function curvesOf(record: TrialRecord, outcome: Outcome): Curve[] {
 
 /** How each wear went, on the promised outcome and the wearer's limit. */
 export function wearsOf({ promise, washDays }: TrialRecord): Wear[] {
-  const { better } = OUTCOMES[promise.primary];
+  const { better } = mainResult(promise.primary);
   return washDays.map((day) => {
     const days = outcomeByDay({ checkIns: day.worn }, promise.primary, weightsOf(promise, day));
     const forLooks = day.wearEnd !== null && WEAR_ENDS[day.wearEnd].event;

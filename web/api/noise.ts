@@ -1,6 +1,6 @@
 import type { Trial } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
-import type { Outcome } from '@sabor/core/outcomes/outcomes';
+import type { MainResult } from '@sabor/core/compare/main-result';
 import { DESIGNS, type Design } from '@sabor/core/trial/designs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
 import { compareInWorker } from '../workers/comparison.ts';
@@ -18,7 +18,7 @@ export interface LearnedNoise {
 }
 
 /** What earlier trials of a wearer say of the noise of an outcome: half-heads for halves, whole heads for wash days. */
-export function useNoise(wearer: Wearer | undefined, design: Design, outcome: Outcome, onDay: number) {
+export function useNoise(wearer: Wearer | undefined, design: Design, outcome: MainResult, onDay: number) {
   const trials = useTrials();
   const { halves } = DESIGNS[design];
   const like = (trial: Trial) =>
@@ -36,7 +36,7 @@ export function useNoise(wearer: Wearer | undefined, design: Design, outcome: Ou
       const learned = await Promise.all(
         whole.data!.map(async (trial) => {
           const { id, question } = trial;
-          const record = toTrialRecord(trial, [], wearer!);
+          const record = toTrialRecord({ ...trial, primary: outcome }, [], wearer!);
           const { primary } = await compareInWorker({
             ...record,
             promise: { ...record.promise, primary: outcome, onDay },

@@ -1,11 +1,12 @@
 import { BackupFolder } from '@sabor/contract/backup';
 import { id, timeZone } from '@sabor/contract/fields';
+import { WishesInput } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { AMENDABLE } from '@sabor/contract/promise';
 import { RecipeInput } from '@sabor/contract/recipe';
 import { STEP_PARTS, settings as stepSettings } from '@sabor/contract/routine';
 import { SettingsChange } from '@sabor/contract/settings';
-import { ArmSettings } from '@sabor/contract/trial';
+import { ArmSettings, fields as trialFields } from '@sabor/contract/trial';
 import { POROSITY_TESTS } from '@sabor/core/hair/porosity/tests';
 import { GROUPS } from '@sabor/core/ingredients/facts';
 import { SETTING_KEYS } from '@sabor/core/step/settings';
@@ -80,6 +81,8 @@ const CELLS: Record<string, v.GenericSchema> = {
   'hair_measure.result': HairMeasureInput.entries.result,
   'own_ingredient.group_key': v.nullable(v.picklist(Object.keys(GROUPS))),
   'recipe.parts': RecipeInput.entries.parts,
+  'wearer_wish.words': WishesInput.entries.words,
+  'trial.primary_outcome': trialFields.entries.primary,
   'photograph.size': v.pipe(v.unknown(), v.transform(Number), v.minValue(1), v.maxValue(12_000_000)),
 };
 

@@ -53,6 +53,7 @@ describe('the profile', () => {
       drying: [],
       wishes: {
         weights: [],
+        words: {},
         line: null,
         styleDays: null,
         budget: null,
@@ -215,6 +216,7 @@ describe('the profile', () => {
 
 describe('wishes', () => {
   const wishes = {
+    words: { cast: 1, clumps: 2 },
     weights: [
       { wish: 'definition', weight: 3 },
       { wish: 'length', weight: 1 },
@@ -240,6 +242,7 @@ describe('wishes', () => {
 
   it.each([
     [{ weights: [{ wish: 'definition', weight: 0 }] }, 'weights.0.weight'],
+    [{ words: { cast: 5 } }, 'words.cast'],
     [{ weights: [wishes.weights[0], wishes.weights[0]] }, 'weights'],
     [{ line: 12 }, 'line'],
     [{ budget: 10, currency: null }, 'currency'],

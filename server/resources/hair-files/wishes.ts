@@ -6,7 +6,7 @@ import { notFound } from '../../http/problems.ts';
 export async function readWishes(db: Client, wearerId: string): Promise<Wishes> {
   const { rows } = await db.query<Wishes>(
     `select coalesce((select json_agg(json_build_object('wish', wish, 'weight', weight) order by wish)
-         from wearer_weight where wearer_id = w.id), '[]') as weights,
+         from wearer_weight where wearer_id = w.id), '[]') as weights, coalesce(x.words, '{}') as words,
        x.line_value as line, x.style_days as "styleDays", x.budget, x.currency, x.school,
        to_json(coalesce(x.dislikes, '{}')) as dislikes, to_json(coalesce(x.own_dislikes, '{}')) as "ownDislikes", coalesce(x.version, 0) as version,
        coalesce((select json_agg(json_build_object('ingredient', ingredient, 'why', why) order by why, ingredient)
@@ -30,11 +30,13 @@ export async function saveWishes(
     if (known.rowCount === 0) throw notFound('wearer');
     await mustBeNewest(client, 'wearer_wish', wearerId, from, () => readWishes(client, wearerId));
     await client.query(
-      `insert into wearer_wish (wearer_id, line_value, style_days, budget, currency, school, dislikes, own_dislikes)
-       values ($1, $2, $3, $4, $5, $6, $7::text[]::dislike_key[], $8)
+      `insert into wearer_wish (wearer_id, line_value, style_days, budget, currency, school, dislikes, own_dislikes,
+         words)
+       values ($1, $2, $3, $4, $5, $6, $7::text[]::dislike_key[], $8, $9)
        on conflict (wearer_id) do update set line_value = excluded.line_value, style_days = excluded.style_days,
          budget = excluded.budget, currency = excluded.currency, school = excluded.school,
-         dislikes = excluded.dislikes, own_dislikes = excluded.own_dislikes`,
+         dislikes = excluded.dislikes, own_dislikes = excluded.own_dislikes,
+         words = excluded.words`,
       [
         wearerId,
         wishes.line,
@@ -44,6 +46,7 @@ export async function saveWishes(
         wishes.school,
         wishes.dislikes,
         wishes.ownDislikes,
+        wishes.words,
       ],
     );
     await client.query('delete from wearer_weight where wearer_id = $1', [wearerId]);

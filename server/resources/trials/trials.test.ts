@@ -175,3 +175,15 @@ describe('the lot', () => {
     expect((await start(trial.id)).status).toBe(409);
   });
 });
+
+describe('a trial judged by a reading in words', () => {
+  it('keeps the reading with the word that is wanted; one that is none is refused at its field', async () => {
+    const { trial } = await sampleBench(bench, { primary: 'clumps:2', line: 7.5 });
+    const { body } = await bench.ask<TrialDetail>('GET', `/api/trials/${trial.id}`);
+    expect(body).toMatchObject({ primary: 'clumps:2', line: 7.5 });
+    for (const primary of ['clumps:5', 'feel:4', 'moon:2', 'clumps'])
+      expect((await bench.ask('PUT', `/api/trials/${trial.id}`, { ...trial, primary })).body.fields).toEqual([
+        { path: 'primary', message: 'Choose the main result from the list.' },
+      ]);
+  });
+});

@@ -3,6 +3,7 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
+import { mainResult } from '@sabor/core/compare/main-result';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { stageLabel } from '@sabor/core/outcomes/stages';
 import { localDate } from '@sabor/core/time/zones';
@@ -72,7 +73,7 @@ function CheckInSheet({
     (known) => known.stage === stage && known.day === n && known.part === part,
   );
   const fresh = useRef(v7());
-  const [outcome, setOutcome] = useState<Outcome>(trial.primary);
+  const [outcome, setOutcome] = useState<Outcome>(mainResult(trial.primary).like);
   const counting = trial.weights.map(({ zoneId }) => zoneId);
   const [chosen, setChosen] = useState<readonly string[]>(counting);
   const [at, setAt] = useState(taken?.at ?? usualMoment(washDay, stage, n, wearer.timeZone));

@@ -1,5 +1,6 @@
 import type { Comparison } from '@sabor/core/compare/comparison';
 import type { Contrast, PairDifference } from '@sabor/core/compare/contrast';
+import { mainResult } from '@sabor/core/compare/main-result';
 import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { armStyle } from '../../drawings/arm-style.ts';
@@ -32,9 +33,10 @@ const end = (x: number, show: (x: number) => string) => (Number.isFinite(x) ? sh
 /** Every outcome on the judged day: each wash day a mark, where each arm stands, the differences with their intervals. */
 export function OutcomeTable({ record, comparison }: { record: TrialRecord; comparison: Comparison }) {
   const { arms, primary } = record.promise;
-  const order = [primary, ...(Object.keys(OUTCOMES) as Outcome[]).filter((key) => key !== primary)];
+  const others = (Object.keys(OUTCOMES) as Outcome[]).filter((key) => key !== primary);
   const rows: Row[] = [
-    ...order.map((key) => ({
+    { key: primary, ...mainResult(primary), contrast: comparison.main, scale: points },
+    ...others.map((key) => ({
       key,
       label: OUTCOMES[key].label,
       better: OUTCOMES[key].better,

@@ -2,14 +2,16 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { Comparison } from '@sabor/core/compare/comparison';
+import { isOutcome, type MainResult, mainResult } from '@sabor/core/compare/main-result';
 import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import { brokenDays, type SlipItem, slipOfTrial } from '@sabor/core/fairness/slip';
-import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { weighedBy } from '@sabor/core/step/weighed';
 import { isCompared } from '@sabor/core/trial/designs';
 import { blocksOfDays } from '@sabor/reading/fairness-runs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
 import { spoiledInWords } from '@sabor/words/felt';
+import { mainInWords } from '@sabor/words/main-result';
 import { stakesInWords } from '@sabor/words/stakes';
 import { readPrimary } from '@sabor/words/verdict';
 import { lazy, useMemo, useState } from 'react';
@@ -54,7 +56,7 @@ export function ComparisonScreen() {
   const runs = useRuns(trial.data);
   const items = useMemo(() => {
     if (!runs || !trial.data || !shelf.data) return null;
-    return slipOfTrial(runs, trial.data.arms, trial.data.primary, trial.data.overrules);
+    return slipOfTrial(runs, trial.data.arms, mainResult(trial.data.primary).like, trial.data.overrules);
   }, [runs, trial.data, shelf.data]);
   const broken = useMemo(
     () => (items && trial.data ? blocksOfDays(trial.data, brokenDays(items)) : new Set<string>()),
@@ -130,7 +132,7 @@ function ComparisonSheet({
   without: { record: TrialRecord; comparison: Comparison } | undefined;
   leftOut: readonly number[];
 }) {
-  const [shown, setShown] = useState<Outcome>(trial.primary);
+  const [shown, setShown] = useState<MainResult>(trial.primary);
   const { arms } = record.promise;
   const asksForMore = comparison.primary.state === 'cannot tell';
   const needed = useWorked('days needed', asksForMore ? [record, comparison] : null, () =>
@@ -212,7 +214,7 @@ function ComparisonSheet({
           <p className="mb-3 text-soft">
             One number a wash day: {trial.weights.length} zones averaged.{' '}
             {compares
-              ? `Only ${OUTCOMES[trial.primary].label.toLowerCase()} is tested; the rest is described.`
+              ? `Only ${mainInWords(trial.primary).word} is tested; the rest is described.`
               : 'Described only.'}
           </p>
           <OutcomeTable record={record} comparison={comparison} />
@@ -243,8 +245,11 @@ function ComparisonSheet({
               <select
                 className="min-h-10 rounded-md border border-ink/30 bg-sheet px-2"
                 value={shown}
-                onChange={(e) => setShown(e.target.value as Outcome)}
+                onChange={(e) => setShown(e.target.value as MainResult)}
               >
+                {!isOutcome(trial.primary) && (
+                  <option value={trial.primary}>{mainResult(trial.primary).label}</option>
+                )}
                 {Object.entries(OUTCOMES).map(([key, { label }]) => (
                   <option key={key} value={key}>
                     {label}
@@ -260,14 +265,14 @@ function ComparisonSheet({
             <span className="text-soft">
               heavy: mean · thin: each wash day
               {shown === trial.primary &&
-                ` · dotted: good enough ${OUTCOMES[trial.primary].better === 'higher' ? 'from' : 'up to'} ${trial.line}`}
+                ` · dotted: good enough ${mainResult(trial.primary).better === 'higher' ? 'from' : 'up to'} ${trial.line}`}
             </span>
           </p>
           <WhenSeen className="min-h-96">
             <WearCurve
-              curves={comparison.curves[shown]}
+              curves={isOutcome(shown) ? comparison.curves[shown] : comparison.mainCurves}
               arms={arms}
-              outcome={OUTCOMES[shown].label}
+              outcome={mainResult(shown).label}
               line={shown === trial.primary ? trial.line : null}
               nights={nightMarks(trial, wearer)}
               air={airMarks(trial, wearer)}
@@ -276,7 +281,7 @@ function ComparisonSheet({
         </section>
         <WearAndMoney trial={trial} record={record} comparison={comparison} />
         <ToldByArm trial={trial} arms={arms} wearer={wearer} products={products} comparison={comparison} />
-        <ZoneDifference trial={trial} wearer={wearer} outcome={shown} />
+        <ZoneDifference trial={trial} wearer={wearer} outcome={mainResult(shown).like} />
       </div>
 
       <div className="mt-10">

@@ -1,3 +1,4 @@
+import type { Wishes } from '@sabor/contract/hair-file';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
@@ -5,7 +6,14 @@ import type { Comparison } from '@sabor/core/compare/comparison';
 import type { FeltRow } from '@sabor/core/compare/felt-by-arm';
 import { EVENTS } from '@sabor/core/outcomes/events';
 import { LABEL_HOLDS } from '@sabor/core/shelf/products';
-import { feltHeading, feltOfArmInWords, holdTooLowInWords, upkeepInWords } from '@sabor/words/felt';
+import {
+  feltHeading,
+  feltOfArmInWords,
+  holdTooLowInWords,
+  upkeepInWords,
+  wishedInWords,
+} from '@sabor/words/felt';
+import { useHairFile } from '../../api/queries.ts';
 import { ArmName } from '../../drawings/arm-name.tsx';
 
 /** What the labels of each option's tested products say of hold, beside the hold that was found on the judged day. */
@@ -55,6 +63,7 @@ export function ToldByArm({
 }) {
   const holds = holdByLabel(trial, products, outcomes.hold.means);
   if (felt.length + upkeep.length + holdTooLow.length + holds.length === 0) return null;
+  const wished = useHairFile(wearer.id).data?.wishes.words ?? {};
   const near = felt.filter(isNear(trial));
   const far = felt.filter((row) => !near.includes(row));
   return (
@@ -66,14 +75,28 @@ export function ToldByArm({
         The middle word of each option’s wash days, and how many came to each. Described, not tested.
       </p>
       {near.length + upkeep.length + holds.length > 0 && (
-        <Rows label="Readings in words" arms={arms} holds={holds} felt={near} upkeep={upkeep} />
+        <Rows
+          label="Readings in words"
+          arms={arms}
+          holds={holds}
+          felt={near}
+          upkeep={upkeep}
+          wished={wished}
+        />
       )}
       {far.length > 0 && (
         <details className="mt-2">
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">
             The other steps and days ({far.length})
           </summary>
-          <Rows label="Readings of other steps and days" arms={arms} holds={[]} felt={far} upkeep={[]} />
+          <Rows
+            label="Readings of other steps and days"
+            arms={arms}
+            holds={[]}
+            felt={far}
+            upkeep={[]}
+            wished={wished}
+          />
         </details>
       )}
       {holdTooLow.length > 0 && (
@@ -97,6 +120,7 @@ function Rows({
   holds,
   felt,
   upkeep,
+  wished,
 }: {
   label: string;
   arms: readonly string[];
@@ -104,6 +128,8 @@ function Rows({
   holds: readonly string[];
   felt: readonly FeltRow[];
   upkeep: Comparison['upkeep'];
+  /** Words the wearer wishes for. */
+  wished: Wishes['words'];
 }) {
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={label}>
@@ -135,10 +161,12 @@ function Rows({
           )}
           {felt.map((row) => {
             const heading = feltHeading(row.what);
+            const wish = wishedInWords(row.what, wished);
             return (
               <tr key={heading} className="border-b border-rule align-top">
                 <th scope="row" className="py-1.5 pr-4 font-semibold">
                   {heading}
+                  {wish && <span className="block text-sm font-normal text-soft">{wish}</span>}
                 </th>
                 {row.arms.map((of, arm) => {
                   const { middle, counts } = feltOfArmInWords(row.what, of);

@@ -2,7 +2,7 @@ import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Comparison } from '@sabor/core/compare/comparison';
 import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import type { Lasting, Wear } from '@sabor/core/compare/wear';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { goodEnoughInWords } from '@sabor/words/main-result';
 import { ArmName } from '../../drawings/arm-name.tsx';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { showMoney } from '../../ui/show.ts';
@@ -41,7 +41,6 @@ export function WearAndMoney({
   comparison: Comparison;
 }) {
   const { arms, line, primary, wearDays: promised } = record.promise;
-  const { label, better } = OUTCOMES[primary];
   const longest = Math.max(
     1,
     trial.wearDays,
@@ -53,8 +52,8 @@ export function WearAndMoney({
         How long it lasts, and what it costs
       </h2>
       <p className="mb-3 text-soft">
-        Good enough: {label.toLowerCase()} {better === 'higher' ? 'from' : 'up to'} {line}. Counted from the
-        finished hair, day 1, to day {promised} at the most.
+        Good enough: {goodEnoughInWords(primary, line)}. Counted from the finished hair, day 1, to day{' '}
+        {promised} at the most.
       </p>
       <ul className="space-y-1">
         {comparison.wear

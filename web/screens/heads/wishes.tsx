@@ -20,6 +20,7 @@ import { ChoiceField, NumberField, TextField, TicksField } from '../../ui/inputs
 import { showShare } from '../../ui/show.ts';
 import { Caution, SheetProblems } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
+import { WishedWords } from './wished-words.tsx';
 
 /** What this wearer wants of a wash day, in order of weight, and what is kept away from them. */
 export function WishesSheet({ wearer, file }: { wearer: Wearer; file: HairFile }) {
@@ -108,6 +109,7 @@ export function WishesSheet({ wearer, file }: { wearer: Wearer; file: HairFile }
           hint={value.school ? SCHOOLS[value.school].says : 'A named set of rules; screening will follow it.'}
         />
       </div>
+      <WishedWords value={value.words ?? {}} onChange={set('words')} />
       <div className="mt-5">
         <TicksField<Dislike>
           legend="Does not want"

@@ -2,6 +2,7 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import { routineMinutes, startBy, thingsNeeded } from '@sabor/core/basin/lay-out';
 import { minutesByPhase } from '@sabor/core/basin/minutes';
+import { mainResult } from '@sabor/core/compare/main-result';
 import type { Dose } from '@sabor/core/doses/dose';
 import { GRAVITIES } from '@sabor/core/fairness/gravity';
 import { judge } from '@sabor/core/fairness/slip';
@@ -107,7 +108,7 @@ function SwapEffect({ laid, trial }: { laid: Laid; trial: TrialDetail }) {
       detail: null,
       ofArm: false,
     },
-    trial.primary,
+    mainResult(trial.primary).like,
     DESIGNS[trial.design].halves,
   );
   return (

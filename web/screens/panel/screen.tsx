@@ -1,6 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { mainResult } from '@sabor/core/compare/main-result';
 import { panelHeadline } from '@sabor/words/panel';
 import { pLabel } from '@sabor/words/verdict';
 import { useMemo } from 'react';
@@ -35,7 +35,7 @@ function Panel({ trials, wearers }: { trials: readonly TrialDetail[]; wearers: r
   const record = useMemo(() => panelRecord(sorted, wearers), [sorted, wearers]);
   const over = sorted.every(({ endedAt, masked }) => endedAt !== null && !masked);
   const shown = sorted.every(({ outcomesShownAt }) => outcomesShownAt !== null);
-  const outcome = OUTCOMES[first.primary];
+  const outcome = mainResult(first.primary);
   const result = useWorked('panel test', over && shown ? [record] : null, () =>
     panelInWorker(record.rows, record.values, first.arms.length, outcome.better),
   );

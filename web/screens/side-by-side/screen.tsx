@@ -1,4 +1,5 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
+import { mainResult } from '@sabor/core/compare/main-result';
 import type { Run, RunPlan } from '@sabor/core/fairness/run';
 import { slipOfPair, standing } from '@sabor/core/fairness/slip';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
@@ -46,7 +47,7 @@ function Sides({ trials }: { trials: readonly { id: string; question: string }[]
   const asked = search.get('outcome') ?? '';
   const outcome: Outcome = Object.hasOwn(OUTCOMES, asked)
     ? (asked as Outcome)
-    : (a.trial.data?.primary ?? 'frizz');
+    : mainResult(a.trial.data?.primary ?? 'frizz').like;
   const set = (to: Record<string, string>) =>
     setSearch({ ...Object.fromEntries(search), ...to }, { replace: true });
   const pick = (runs: RunPlan[] | null, key: string | undefined, place: number) =>

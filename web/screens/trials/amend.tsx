@@ -1,6 +1,6 @@
 import { AMENDABLE, type Amendable, type AmendmentInput } from '@sabor/contract/promise';
 import type { TrialDetail } from '@sabor/contract/trial-record';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import type { MainResult } from '@sabor/core/compare/main-result';
 import { amendmentInWords } from '@sabor/words/amendment';
 import { Dialog } from 'radix-ui';
 import { useState } from 'react';
@@ -12,6 +12,7 @@ import { Button } from '../../ui/button.tsx';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
 import { AmendStep } from './amend-step.tsx';
+import { MainResultField } from './main-result-field.tsx';
 
 /** What was promised and changed after the first wash day, each with its date and reason. */
 export function Amendments({ trial }: { trial: TrialDetail }) {
@@ -96,10 +97,9 @@ function Amend({ trial }: { trial: TrialDetail }) {
               error={error('field')}
             />
             {field === 'primary' ? (
-              <ChoiceField
+              <MainResultField
                 label="Becomes"
-                options={OUTCOMES}
-                value={becomes as keyof typeof OUTCOMES}
+                value={becomes as MainResult}
                 onChange={setBecomes}
                 error={error('becomes')}
               />

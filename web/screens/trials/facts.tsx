@@ -1,8 +1,9 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
+import { mainResult } from '@sabor/core/compare/main-result';
 import type { Reach } from '@sabor/core/inference/reach';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, isTested } from '@sabor/core/trial/designs';
 import { hourInWords } from '@sabor/words/dates';
+import { goodEnoughInWords } from '@sabor/words/main-result';
 
 export const smallP = (p: number) => (p < 0.001 ? '< .001' : p.toFixed(3).replace(/^0/, ''));
 
@@ -32,14 +33,13 @@ export function reachNumbers({ sequences, smallestP, last }: Reach): string {
 
 /** What was promised before the first wash day. */
 export function Facts({ trial }: { trial: TrialDetail }) {
-  const outcome = OUTCOMES[trial.primary];
-  const limit = outcome.better === 'higher' ? 'from' : 'up to';
+  const outcome = mainResult(trial.primary);
   const facts = [
     ['Main result', `${outcome.label}, day ${trial.onDay}`],
     ...(trial.judgedFrom === null || trial.judgedTo === null
       ? []
       : [['Judged between', `${hourInWords(trial.judgedFrom)} and ${hourInWords(trial.judgedTo)}`]]),
-    ['Good enough', `${outcome.label.toLowerCase()} ${limit} ${trial.line}`],
+    ['Good enough', goodEnoughInWords(trial.primary, trial.line)],
     ['Worth switching for', `${trial.matters} ${trial.matters === 1 ? 'point' : 'points'}`],
     ['Wash days', `${trial.washDaysDone} of ${trial.washDays}`],
     ['Days worn, each', `${trial.wearDays} ${trial.wearDays === 1 ? 'day' : 'days'}`],

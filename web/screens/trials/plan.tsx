@@ -3,13 +3,13 @@ import type { Product } from '@sabor/contract/shelf';
 import { TrialInput } from '@sabor/contract/trial';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { mainResult } from '@sabor/core/compare/main-result';
 import { usualDays } from '@sabor/core/trial/designs';
 import { hourInWords } from '@sabor/words/dates';
 import { useMemo } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
-import { useRoutines, useSave, useShelf, useTrial, useWearers } from '../../api/queries.ts';
+import { useHairFile, useRoutines, useSave, useShelf, useTrial, useWearers } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
@@ -23,6 +23,7 @@ import { BeforeItStarts } from './before-it-starts.tsx';
 import { DesignPart } from './design-part.tsx';
 import { again, swapOne } from './follow-up.ts';
 import { ideaTrial } from './idea-trial.ts';
+import { MainResultField } from './main-result-field.tsx';
 import { PlanReach } from './plan-reach.tsx';
 import { PowerPart } from './power-part.tsx';
 import { RoutinePart } from './routine-part.tsx';
@@ -218,7 +219,8 @@ function PlanSheet({
     const weights = found ? usualWeights(found) : [];
     change((old) => ({ ...old, wearerId: id ?? '', weights }));
   };
-  const outcome = OUTCOMES[value.primary];
+  const wishes = useHairFile(value.wearerId).data?.wishes;
+  const outcome = mainResult(value.primary);
   return (
     <form
       noValidate
@@ -268,13 +270,13 @@ function PlanSheet({
               What it is judged on
             </h2>
             <div className="grid gap-4 sm:grid-cols-3">
-              <ChoiceField
+              <MainResultField
                 label="Main result"
                 hint="The only one that gets a p."
-                options={OUTCOMES}
                 value={value.primary}
-                onChange={(key) => key && set('primary')(key)}
+                onChange={set('primary')}
                 error={problem('primary')}
+                wished={wishes?.words ?? {}}
               />
               <NumberField
                 label="Good enough"

@@ -1,10 +1,10 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import type { Wearer } from '@sabor/contract/wearer';
+import { mainResult, POINTS_A_WORD } from '@sabor/core/compare/main-result';
 import { detectable, type PowerPlan, ZONE_SD } from '@sabor/core/inference/power';
 import { ALPHA } from '@sabor/core/inference/reach';
 import { sdInterval } from '@sabor/core/inference/sd-interval';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, daysOffered, designProblem, isTested } from '@sabor/core/trial/designs';
 import { useEffect, useRef, useState } from 'react';
 import { useNoise } from '../../api/noise.ts';
@@ -54,7 +54,7 @@ export function PowerPart({
   useEffect(() => () => running.current?.(), []);
   if (!isTested(design)) return null;
   const { halves } = DESIGNS[design];
-  const { better } = OUTCOMES[value.primary];
+  const { better, felt } = mainResult(value.primary);
   const known = learned.data ?? [];
   const chosen =
     source === 'assumed' ? undefined : (known.find(({ trialId }) => trialId === source) ?? known[0]);
@@ -74,7 +74,7 @@ export function PowerPart({
     better,
     noise: { sd: sd ?? ASSUMED, freedom: chosen?.freedom ?? null },
     scale: {
-      step: whole ? 1 : 0.5,
+      step: felt ? POINTS_A_WORD : whole ? 1 : 0.5,
       zones: Math.max(1, Math.round(value.weights.length / (halves ? 2 : 1))),
       level: chosen?.level ?? ASSUMED_LEVEL[better],
     },

@@ -1,5 +1,5 @@
 import type { Trial } from '@sabor/contract/trial-record';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { mainResult } from '@sabor/core/compare/main-result';
 import { byText, type SieveOf } from '@sabor/core/table/sift';
 import { TRIAL_STATUSES } from '@sabor/core/trial/statuses';
 import { keysOf } from '@sabor/core/vocabulary';
@@ -90,7 +90,7 @@ function TrialRow({ trial }: { trial: Trial }) {
     <li className="grid gap-x-8 gap-y-2 py-5 md:grid-cols-[1fr_auto]">
       <div>
         <p className="flex flex-wrap items-center gap-2 text-sm text-soft">
-          {trial.wearerName} · {OUTCOMES[trial.primary].label.toLowerCase()}
+          {trial.wearerName} · {mainResult(trial.primary).label.toLowerCase()}
           <Tag tone={trial.endedAt ? 'plain' : 'held'}>{TRIAL_STATUSES[trial.status].label}</Tag>
           {!trial.attainable.decides && trial.panelId === null && <Tag tone="due">can only hint</Tag>}
         </p>

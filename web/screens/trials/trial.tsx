@@ -1,5 +1,5 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { mainResult } from '@sabor/core/compare/main-result';
 import { type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { TRIAL_STATUSES } from '@sabor/core/trial/statuses';
@@ -102,8 +102,8 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
           The wash days, step by step
         </h2>
         <p className="mb-3 text-soft">
-          The green band is what stays the same. {OUTCOMES[trial.primary].label} is judged on what stands out
-          in the option’s colour.
+          The green band is what stays the same. {mainResult(trial.primary).label} is judged on what stands
+          out in the option’s colour.
         </p>
         <RibbonStack caption="Planned and actual wash days" columns={columns} rows={rows} />
       </section>

@@ -1,12 +1,13 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
+import { mainResult } from '@sabor/core/compare/main-result';
 import { dayNumber } from '@sabor/core/outcomes/day-number';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
-import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { PARTS_OF_DAY, stageLabel } from '@sabor/core/outcomes/stages';
 import { localDate } from '@sabor/core/time/zones';
 import { keysOf } from '@sabor/core/vocabulary';
+import { withNearness } from '@sabor/reading/main-of';
 import { counted } from '@sabor/words/numbers';
 import { useSettings } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
@@ -64,7 +65,9 @@ export function Looks({
           );
           const primary = taken
             ? dayNumber(
-                taken.ratings.filter(({ outcome }) => outcome === trial.primary),
+                withNearness(day, trial.primary)
+                  .checkIns.find(({ id }) => id === taken.id)!
+                  .ratings.filter(({ outcome }) => outcome === trial.primary),
                 weights,
               )
             : null;
@@ -79,7 +82,7 @@ export function Looks({
               <span className="w-36 font-semibold">{label}</span>
               <span className="flex-1 text-soft">
                 {taken
-                  ? `${counted(taken.ratings.length, 'rating')}${taken.felt.length ? `, ${taken.felt.length} in words` : ''}${taken.curls.length ? `, ${taken.curls.length} curls` : ''}${primary === null ? '' : ` · ${OUTCOMES[trial.primary].label.toLowerCase()} ${primary.toFixed(1)}`}`
+                  ? `${counted(taken.ratings.length, 'rating')}${taken.felt.length ? `, ${taken.felt.length} in words` : ''}${taken.curls.length ? `, ${taken.curls.length} curls` : ''}${primary === null ? '' : ` · ${mainResult(trial.primary).label.toLowerCase()} ${primary.toFixed(1)}`}`
                   : look.stage === 'wear' && look.day! > reached
                     ? day.revealAt === null
                       ? 'once the hair is finished'

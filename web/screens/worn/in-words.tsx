@@ -1,6 +1,7 @@
 import type { CheckIn, FeltInput } from '@sabor/contract/check-in';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
+import { mainResult } from '@sabor/core/compare/main-result';
 import { FELT, type Felt, feltAtStage, usuallyAsked } from '@sabor/core/felt/felt';
 import type { Stage } from '@sabor/core/outcomes/stages';
 import { DESIGNS } from '@sabor/core/trial/designs';
@@ -9,7 +10,7 @@ import { benchChip, FiveWords } from '../../ui/five-words.tsx';
 
 /** What a trial asks for at a check-in, and what else can be told there. */
 export function askedAt(
-  trial: Pick<TrialDetail, 'asked' | 'plan'>,
+  trial: Pick<TrialDetail, 'asked' | 'plan' | 'primary'>,
   stage: Stage,
 ): { asked: Felt[]; more: Felt[] } {
   const all = feltAtStage(stage);
@@ -17,7 +18,11 @@ export function askedAt(
     trial.asked.length > 0
       ? trial.asked
       : usuallyAsked(trial.plan.filter(({ part }) => part === 'tested').map(({ slot }) => slot));
-  const asked = stage === 'before' ? all : all.filter((key) => chosen.includes(key));
+  // What the trial is judged by is asked first.
+  const main = mainResult(trial.primary).felt?.quality;
+  const asked = (
+    stage === 'before' ? all : all.filter((key) => key === main || chosen.includes(key))
+  ).toSorted((a, b) => Number(b === main) - Number(a === main));
   return { asked, more: all.filter((key) => !asked.includes(key)) };
 }
 

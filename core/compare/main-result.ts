@@ -1,0 +1,76 @@
+import { FELT, FELT_KEYS, type Felt } from '../felt/felt.ts';
+import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
+
+type Word = 0 | 1 | 2 | 3 | 4;
+
+/**
+ * What a trial is judged by: a rated outcome, or a reading in five words with the word that is wanted of it, by its
+ * place: "clumps:2" wants medium clumps.
+ */
+export type MainResult = Outcome | `${Felt}:${Word}`;
+
+/** The best a reading in words can come to, on the scale of the ratings, and what each word away from the wanted costs. */
+const AS_WANTED = 10;
+export const POINTS_A_WORD = 2.5;
+
+/**
+ * The rated outcome that a reading in words stands nearest to: fairness rules know how weather, wear and changes touch
+ * that one. Model assumption.
+ */
+const LIKE: Partial<Record<Felt, Outcome>> = {
+  clumps: 'definition',
+  frizzed: 'frizz',
+  bounce: 'volume',
+  cast: 'hold',
+  crunch: 'hold',
+  flakes: 'hold',
+  grease: 'shine',
+  'white-film': 'shine',
+  'build-up': 'shine',
+};
+
+export interface MainFacts {
+  label: string;
+  better: 'higher' | 'lower';
+  /** The rated outcome it is, or stands nearest to. */
+  like: Outcome;
+  /** The reading and the word that is wanted, where it is one in words. */
+  felt: { quality: Felt; wanted: Word; word: string; atSteps: boolean } | null;
+}
+
+export const isOutcome = (key: MainResult): key is Outcome => Object.hasOwn(OUTCOMES, key);
+
+/** What a main result is called, which way it is wanted, and what it reads. */
+export function mainResult(key: MainResult): MainFacts {
+  if (isOutcome(key)) {
+    const { label, better } = OUTCOMES[key];
+    return { label, better, like: key, felt: null };
+  }
+  const at = key.lastIndexOf(':');
+  const quality = key.slice(0, at) as Felt;
+  const wanted = Number(key.slice(at + 1)) as Word;
+  const { label, words, stages } = FELT[quality];
+  const word = words[wanted]!;
+  return {
+    label: `${label}: ${word}`,
+    better: 'higher',
+    like: LIKE[quality] ?? 'softness',
+    felt: { quality, wanted, word, atSteps: !(stages as readonly string[]).includes('wear') },
+  };
+}
+
+/** How near a word comes to the wanted one, on the scale of the ratings: 10 for the word itself, 2.5 less for each beside it. */
+export const nearness = (value: number, wanted: number): number =>
+  AS_WANTED - POINTS_A_WORD * Math.abs(value - wanted);
+
+/** Readings in words that can be a main result: asked on days worn, or at a step; those before the wash are no result. */
+const PROMISABLE = FELT_KEYS.filter((key) => {
+  const { stages, slots } = FELT[key] as { stages: readonly string[]; slots: readonly string[] };
+  return stages.includes('wear') || slots.length > 0;
+});
+
+/** Every main result there can be: the outcomes, then each reading with each of its words. */
+export const MAIN_RESULTS: readonly MainResult[] = [
+  ...(Object.keys(OUTCOMES) as Outcome[]),
+  ...PROMISABLE.flatMap((key) => FELT[key].words.map((_, word) => `${key}:${word as Word}` as const)),
+];
