@@ -82,7 +82,7 @@ test('what day 2 told in nine taps stands by option in the comparison, in the fa
   await page.goto(`/trials/${trial}/compare`);
   const table = page.getByRole('region', { name: 'Readings in words', exact: true });
   await expect(
-    table.getByRole('row', { name: /^Cast, day 2 light 1 wash day light 1 wash day$/ }),
+    table.getByRole('row', { name: /^Cast, day 2 wished: light light 1 wash day light 1 wash day$/ }),
   ).toBeVisible();
   await expect(table.getByRole('row', { name: /^Flakes, day 2 none/ })).toBeVisible();
   await expect(
@@ -183,4 +183,71 @@ test('a set on mixed rods with its own way at the nape is planned, conducted and
   );
   await expect(changes).toContainText(/[Nn]ape/);
   await expect(page.getByText('Set', { exact: true }).first()).toBeVisible();
+});
+
+test('a trial judged by a reading in words names the option that came nearer to the word wanted', async ({
+  page,
+}) => {
+  const clumps: Record<string, readonly number[]> = {
+    'Anvil Gel': [2, 2, 2, 2],
+    'Kelp Fold Gel': [4, 0, 4, 0],
+  };
+  const trial = await makeTrial(page, 'Whose clumps are medium?', ['Anvil Gel', 'Kelp Fold Gel'], 8);
+  await page.goto(`/trials/${trial}/plan`);
+  await page.getByLabel('Main result').selectOption('Clump size, in words');
+  await page.getByLabel('The word that is wanted').selectOption('medium');
+  await expect(page.getByLabel('Good enough')).toHaveValue('7.5');
+  await expect(page.getByLabel('A difference worth switching for')).toHaveValue('2.5');
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(page.getByText('clump size near medium, from 7.5')).toBeVisible();
+  const left = new Map(Object.entries(clumps).map(([name, words]) => [name, [...words]]));
+  for (let i = 0; i < 8; i++) {
+    const id = await runByApi(page, trial);
+    const at = new Date().toISOString();
+    await page.request.patch(`/api/wash-days/${id}`, { data: { dryAt: at, revealAt: at } });
+    const day = await (await page.request.get(`/api/wash-days/${id}`)).json();
+    const detail = await (await page.request.get(`/api/trials/${trial}`)).json();
+    const arm = detail.arms.find((one: { id: string }) => one.id === day.armId).name;
+    const value = left.get(arm)!.shift()!;
+    if (i === 0) {
+      // Asked first, of every check-in.
+      await page.goto(`/wash-days/${id}/look/day-1`);
+      await page
+        .getByRole('group', { name: 'Clump size', exact: true })
+        .getByRole('button')
+        .nth(value)
+        .click();
+      await expect
+        .poll(async () => {
+          const { checkIns } = await (await page.request.get(`/api/wash-days/${id}`)).json();
+          return checkIns.flatMap((look: { felt: unknown[] }) => look.felt).length;
+        })
+        .toBeGreaterThan(0);
+    } else {
+      const taps = [
+        {
+          ...{ id: v7(), at: new Date().toISOString(), kind: 'rate', checkInId: v7(), stage: 'wear', day: 1 },
+          ...{
+            lookedAt: new Date().toISOString(),
+            ratings: [],
+            felt: [{ quality: 'clumps', zoneId: null, value }],
+          },
+        },
+      ];
+      await page.request.post(`/api/wash-days/${id}/taps`, { data: { device: 'phone', taps } });
+    }
+    await page.request.post(`/api/wash-days/${id}/end-wear`, {
+      data: { kind: 'washed-schedule', at: new Date().toISOString() },
+    });
+  }
+  await page.request.post(`/api/trials/${trial}/outcomes`);
+  await page.goto(`/trials/${trial}/compare`);
+  await expect(
+    page.getByRole('heading', {
+      name: 'Anvil Gel came nearer to the wanted clump size (medium) than Kelp Fold Gel.',
+    }),
+  ).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('Only nearness to the wanted clump size (medium) is tested')).toBeVisible();
+  const table = page.getByRole('region', { name: 'Outcomes, option by option' });
+  await expect(table.getByRole('row', { name: /^Clump size: medium main · more is wanted/ })).toBeVisible();
 });

@@ -10,7 +10,7 @@ type Word = 0 | 1 | 2 | 3 | 4;
 export type MainResult = Outcome | `${Felt}:${Word}`;
 
 /** The best a reading in words can come to, on the scale of the ratings, and what each word away from the wanted costs. */
-const AS_WANTED = 10;
+export const AS_WANTED = 10;
 export const POINTS_A_WORD = 2.5;
 
 /**

@@ -3,7 +3,13 @@ import type { Product } from '@sabor/contract/shelf';
 import { TrialInput } from '@sabor/contract/trial';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
-import { mainResult } from '@sabor/core/compare/main-result';
+import {
+  AS_WANTED,
+  isOutcome,
+  type MainResult,
+  mainResult,
+  POINTS_A_WORD,
+} from '@sabor/core/compare/main-result';
 import { usualDays } from '@sabor/core/trial/designs';
 import { hourInWords } from '@sabor/words/dates';
 import { useMemo } from 'react';
@@ -28,6 +34,15 @@ import { PlanReach } from './plan-reach.tsx';
 import { PowerPart } from './power-part.tsx';
 import { RoutinePart } from './routine-part.tsx';
 import { ZonesThatCount } from './zones-that-count.tsx';
+
+/** A plan judged by another main result; between ratings and words the limits begin anew, as their scales mean other things. */
+function judgedBy(plan: TrialInput, primary: MainResult): TrialInput {
+  const [was, now] = [plan.primary, primary].map(isOutcome);
+  if (was === now) return { ...plan, primary };
+  return now
+    ? { ...plan, primary, line: 6, matters: 1 }
+    : { ...plan, primary, line: AS_WANTED - POINTS_A_WORD, matters: POINTS_A_WORD };
+}
 
 /** Every half hour of a day, by its hour. */
 const HOURS = Array.from({ length: 49 }, (_, i) => ({ key: String(i / 2), label: hourInWords(i / 2) }));
@@ -274,7 +289,7 @@ function PlanSheet({
                 label="Main result"
                 hint="The only one that gets a p."
                 value={value.primary}
-                onChange={set('primary')}
+                onChange={(primary) => change((old) => judgedBy(old, primary))}
                 error={problem('primary')}
                 wished={wishes?.words ?? {}}
               />
