@@ -3,6 +3,7 @@ import { BackupState } from './backup.ts';
 import { Buying } from './buying.ts';
 import { HairFile } from './hair-file.ts';
 import { LedgerWashDay, OwnIngredientInput } from './ingredients.ts';
+import { ListedDay } from './logged-day.ts';
 import { Ghosts, PhotographReceived } from './photograph.ts';
 import { Recipe } from './recipe.ts';
 import { Routine } from './routine.ts';
@@ -74,6 +75,8 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'PUT /check-ins/:id': WashDay,
   'PUT /events/:id': WashDay,
   'DELETE /events/:id': WashDay,
+  'GET /wash-days': v.array(ListedDay),
+  'PUT /logged-days/:id': WashDay,
   'PUT /wash-days/:id': WashDay,
   'GET /wash-days/:id': WashDay,
   'GET /wash-days/:id/pulse': v.strictObject({ pulse: v.string() }),

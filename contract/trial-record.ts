@@ -62,7 +62,8 @@ export const Trial = v.strictObject({
   routineName: stored.routineName,
   status: oneOf(TRIAL_STATUSES, 'a status'),
   primary: stored.primary,
-  washDays: stored.washDays,
+  /** One for a wash day by itself. */
+  washDays: v.number(),
   wearDays: stored.wearDays,
   blind: stored.blind,
   createdAt: v.string(),
@@ -77,6 +78,8 @@ export const Trial = v.strictObject({
   attainable: Attainable,
   /** Arms go by codes until the key is opened: in the order of those, or of two factors that begin with the lowest. */
   masked: v.boolean(),
+  /** A wash day by itself, with nothing under test. */
+  logged: v.boolean(),
   /** The panel over several heads it belongs to, and which row of the panel's squares it took. */
   panelId: v.nullable(id),
   panelRow: v.nullable(v.number()),
@@ -95,6 +98,7 @@ export type Guess = v.InferOutput<typeof Guess>;
 export const TrialDetail = v.strictObject({
   ...Trial.entries,
   ...stored,
+  washDays: Trial.entries.washDays,
   alpha: v.number(),
   endReason: v.nullable(v.string()),
   /** The seed the allocation was drawn from, once nothing is sealed any more. */

@@ -42,6 +42,7 @@ export type DoseFelt = keyof typeof DOSES_FELT;
 export const WashDayChange = v.partial(
   v.object({
     ...air,
+    startedAt: pastMoment,
     washedAt: v.nullable(pastMoment),
     dry80At: v.nullable(pastMoment),
     dry90At: v.nullable(pastMoment),
@@ -181,6 +182,8 @@ export const WashDay = v.strictObject({
   accepts: v.array(oneOf(ACCEPTED, 'what is accepted')),
   status: v.picklist(['under way', 'worn', 'finished', 'abandoned']),
   startedAt: v.string(),
+  /** It came to Sabor hours after it began: minutes and amounts are from memory. */
+  enteredLater: v.boolean(),
   /** The wash day's own date in the wearer's time zone. */
   localDate: v.string(),
   washedAt: v.nullable(v.string()),

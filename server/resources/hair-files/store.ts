@@ -55,6 +55,7 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
        t.wash_days - (select count(*)::int from wash_day d where d.trial_id = t.id and d.abandoned_at is null
          and d.wear_ended_at is not null) as "washDaysLeft"
      from trial t where t.wearer_id = $1 and t.status in ('planned', 'running') and t.archived_at is null
+       and not t.logged
      order by t.created_at`,
     [wearerId],
   );

@@ -17,8 +17,8 @@ const SOURCES = `
     from routine r where not r.is_plan
   union all select 'trial', t.id, t.question, concat_ws(E'\\n', w.name, r.name,
       (select string_agg(a.name, E'\\n') from arm a where a.trial_id = t.id and not (t.blind and t.key_opened_at is null)))
-    from trial t join wearer w on w.id = t.wearer_id join routine r on r.id = t.plan_id
-  union all select 'wash-day', d.id, 'Wash day ' || d.position + 1 || ' · ' || t.question, concat_ws(E'\\n',
+    from trial t join wearer w on w.id = t.wearer_id join routine r on r.id = t.plan_id where not t.logged
+  union all select 'wash-day', d.id, case when t.logged then 'Wash day · ' else 'Wash day ' || d.position + 1 || ' · ' end || t.question, concat_ws(E'\\n',
       to_char(d.started_at at time zone w.time_zone, 'YYYY-MM-DD'), to_char(d.started_at at time zone w.time_zone, 'FMDD Mon YYYY'),
       nullif(d.note, ''), d.abandon_reason,
       (select string_agg(nullif(s.note, ''), E'\\n') from wash_step s where s.wash_day_id = d.id),

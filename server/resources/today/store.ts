@@ -60,6 +60,8 @@ const ofTrial = ({ id, question, wearerName, washDays }: Trial, number: number) 
 });
 
 function dueOfTrial(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: string): Due | null {
+  // A wash day by itself compares nothing, and is not begun again.
+  if (trial.logged && (trial.endedAt !== null || !open)) return null;
   if (trial.endedAt) {
     const age = (now.getTime() - Date.parse(trial.endedAt)) / DAY_MS;
     return age > READ_DAYS ? null : { kind: 'read', trialId: trial.id, question: trial.question };
@@ -148,7 +150,10 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
   const due: Due[] = [];
   const waiting: Trial[] = [];
   // Trials that ended long ago wait for nothing.
-  const trials = await readTrials(db, { endedAfter: new Date(now.getTime() - READ_DAYS * DAY_MS) });
+  const trials = await readTrials(db, {
+    endedAfter: new Date(now.getTime() - READ_DAYS * DAY_MS),
+    logged: true,
+  });
   const days = await readOpenDays(db);
   for (const trial of trials.sort(
     (a, b) => Number(a.status === 'planned') - Number(b.status === 'planned'),

@@ -39,6 +39,7 @@ export async function readToTry(db: Client, now: Date): Promise<ToTry[]> {
          coalesce(t.archived_at, w.archived_at) as away
        from idea i join wash_step s on s.id = i.wash_step_id join wash_day d on d.id = s.wash_day_id
          join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
+       where not t.logged
      ), newest as (
        select distinct on (trial_id, step, idea, slot) * from told where away is null
        order by trial_id, step, idea, slot, at desc, id

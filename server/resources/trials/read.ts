@@ -12,7 +12,7 @@ import { readWashDays } from '../wash-days/read.ts';
 const LISTED = `t.id, t.wearer_id as "wearerId", w.name as "wearerName", t.question, t.design, r.name as "routineName", t.status,
   t.primary_outcome as "primary", t.wash_days as "washDays", t.wear_days as "wearDays", t.looks, t.alpha, t.blind,
   t.created_at as "createdAt", t.started_at as "startedAt", t.ended_at as "endedAt", t.archived_at as "archivedAt",
-  t.key_opened_at as "keyOpenedAt", t.version, t.panel_id as "panelId", t.panel_row as "panelRow",
+  t.key_opened_at as "keyOpenedAt", t.version, t.logged, t.panel_id as "panelId", t.panel_row as "panelRow",
   (select coalesce(json_agg(case when t.ended_at is not null
         or exists (select 1 from wash_day d where d.trial_id = t.id and d.position = l.position)
         then json_build_object('left', l.arm_id, 'right', coalesce(r.arm_id, l.arm_id)) end order by l.position), '[]')
@@ -86,7 +86,8 @@ const underCodes = ({ design, arms }: ListRow | WholeRow) =>
   maskedOrder(design, arms).map(({ id, code }) => ({ id, name: `Code ${code}` }));
 
 const reachOf = ({ design, arms, washDays, looks, alpha }: ListRow | WholeRow) =>
-  reach(design, arms.length, washDays, looks, alpha);
+  // A wash day by itself reaches nothing, as little as two of them.
+  reach(design, arms.length, Math.max(2, washDays), looks, alpha);
 
 function listed(row: ListRow): Trial {
   const { looks: _looks, alpha: _alpha, keyOpenedAt: _opened, ...rest } = row;
@@ -118,11 +119,18 @@ function whole(row: WholeRow) {
   };
 }
 
-/** Trials, newest first; with `endedAfter` only those that are not over or ended since. */
-export async function readTrials(db: Client, { endedAfter }: { endedAfter?: Date } = {}): Promise<Trial[]> {
+/**
+ * Trials, newest first; with `endedAfter` only those that are not over or ended since. Wash days by themselves only where
+ * they are asked for.
+ */
+export async function readTrials(
+  db: Client,
+  { endedAfter, logged = false }: { endedAfter?: Date; logged?: boolean } = {},
+): Promise<Trial[]> {
   const { rows } = await db.query<ListRow>(
-    `${LIST} where $1::timestamptz is null or t.ended_at is null or t.ended_at >= $1 order by t.created_at desc`,
-    [endedAfter ?? null],
+    `${LIST} where ($1::timestamptz is null or t.ended_at is null or t.ended_at >= $1) and ($2 or not t.logged)
+     order by t.created_at desc`,
+    [endedAfter ?? null, logged],
   );
   return rows.map(listed);
 }

@@ -2,6 +2,7 @@ import type { WashDay, WashDayChange } from '@sabor/contract/wash-day';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField } from '../../http/problems.ts';
+import { mustBeApart } from './apart.ts';
 import { readWashDay } from './read.ts';
 import { openWashDay } from './standing.ts';
 import { recordAsTap } from './tap-record.ts';
@@ -13,6 +14,7 @@ const COLUMNS = {
   temperatureC: 'temperature_c',
   humidity: 'humidity',
   windMs: 'wind_ms',
+  startedAt: 'started_at',
   washedAt: 'washed_at',
   dry80At: 'dry80_at',
   dry90At: 'dry90_at',
@@ -65,6 +67,20 @@ function mustFollow(next: Clocks): void {
       throw atField(field, `${what} cannot come before ${than}. Check the times.`);
 }
 
+/** A wash day cannot begin before the one before it in its trial ended, nor at the time of another of its head. */
+async function mustBeginBetween(client: Client, id: string, startedAt: string): Promise<void> {
+  const { rows } = await client.query<{ wearerId: string; last: string | null }>(
+    `select t.wearer_id as "wearerId", (select max(coalesce(o.wear_ended_at, o.abandoned_at)) from wash_day o
+       where o.trial_id = d.trial_id and o.id <> d.id and o.started_at < d.started_at) as last
+     from wash_day d join trial t on t.id = d.trial_id where d.id = $1`,
+    [id],
+  );
+  const { wearerId, last } = rows[0]!;
+  if (last && Date.parse(startedAt) < Date.parse(last))
+    throw atField('startedAt', 'This wash day would begin before the last one ended. Check the time.');
+  await mustBeApart(client, wearerId, startedAt, id);
+}
+
 /** Changes an open wash day, and records it as a tap of now. What is left out stays. */
 export async function changeWashDay(db: Db, id: string, device: string, change: Change): Promise<WashDay> {
   return transaction(db, async (client) => {
@@ -84,6 +100,7 @@ export async function changeInto(client: Client, id: string, change: Change): Pr
        dry_at as "dryAt", reveal_at as "revealAt" from wash_day where id = $1`,
     [id],
   );
+  if (change.startedAt !== undefined) await mustBeginBetween(client, id, change.startedAt);
   mustFollow({ ...rows[0]!, ...Object.fromEntries(given.map((field) => [field, change[field]])) });
   await client.query(
     `update wash_day set ${given.map((field, i) => `${COLUMNS[field]} = $${i + 2}`).join(', ')} where id = $1`,

@@ -81,11 +81,12 @@ export async function reopenWear(db: Db, id: string): Promise<WashDay> {
     ]);
     if (later.rowCount) throw new Refusal(409, 'The next wash day has begun; this wear stays ended.');
     await client.query('update wash_day set wear_end_kind = null, wear_ended_at = null where id = $1', [id]);
-    const closed = await client.query<{ late: boolean }>(
-      `select ended_at < now() - interval '10 minutes' as late from trial where id = $1 and ended_at is not null`,
+    const closed = await client.query<{ late: boolean; logged: boolean }>(
+      `select ended_at < now() - interval '10 minutes' as late, logged from trial where id = $1 and ended_at is not null`,
       [day.trialId],
     );
-    if (closed.rows[0]?.late) throw new Refusal(409, 'This trial is over; its wash days are closed.');
+    if (closed.rows[0]?.late && !closed.rows[0].logged)
+      throw new Refusal(409, 'This trial is over; its wash days are closed.');
     await client.query(
       `update trial set status = 'running', ended_at = null where id = $1 and status = 'finished'`,
       [day.trialId],

@@ -8,11 +8,14 @@ import { notFound } from '../../http/problems.ts';
 import { settingsPairs } from '../routines/step-sql.ts';
 import { airAtWash, type BareDay, type WashAir, withWeather } from '../weather/attach.ts';
 
+/** A wash day that came to Sabor hours after it began; `d` is its row. */
+export const ENTERED_LATER = `d.created_at > d.started_at + interval '6 hours'`;
+
 const WASH_DAYS = `
   select d.id, (select value #>> '{}' from setting where key = 'database') as database, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone", d.position,
     d.arm_id as "armId", d.right_arm_id as "rightArmId", d.dose_felt as "doseFelt", d.strain, d.patience, d.shed_hairs as "shedHairs", d.shed_counted as "shedCounted",
     d.came_from as "cameFrom", d.fastened, d.style_days as "styleDays",
-    d.style_meant as "styleMeant", to_json(d.accepts) as accepts,
+    ${ENTERED_LATER} as "enteredLater", d.style_meant as "styleMeant", to_json(d.accepts) as accepts,
     d.started_at as "startedAt", d.washed_at as "washedAt", d.dry80_at as "dry80At", d.dry90_at as "dry90At", d.dry_at as "dryAt",
     d.reveal_at as "revealAt", d.routine_done_at as "routineDoneAt", d.temperature_c as "temperatureC", d.humidity,
     d.wind_ms as "windMs",

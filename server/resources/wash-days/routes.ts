@@ -1,4 +1,5 @@
 import { date } from '@sabor/contract/fields';
+import { LogWashDay } from '@sabor/contract/logged-day';
 import { TapsInput } from '@sabor/contract/taps';
 import { AbandonInput, StartWashDay, WashDayChange, WearEndInput } from '@sabor/contract/wash-day';
 import { OutdoorsInput } from '@sabor/contract/weather';
@@ -9,6 +10,7 @@ import { parse, parseAsIs } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { changeWashDay } from './change.ts';
 import { abandonWashDay, endWear, reopenWear } from './end.ts';
+import { listWashDays, logWashDay } from './log.ts';
 import { saveOutdoors } from './outdoors.ts';
 import { readPulse, readWashDay } from './read.ts';
 import { startWashDay } from './start.ts';
@@ -16,6 +18,12 @@ import { hearTaps } from './taps.ts';
 
 export function washDayRoutes(db: Db): Router {
   const router = Router();
+  router.get('/wash-days', async (_request, response) => {
+    response.json(await listWashDays(db));
+  });
+  router.put('/logged-days/:id', async (request, response) => {
+    response.json(await logWashDay(db, parse(LogWashDay, bodyWithId(request, 'wash day'))));
+  });
   router.put('/wash-days/:id', async (request, response) => {
     response.json(await startWashDay(db, parse(StartWashDay, bodyWithId(request, 'wash day'))));
   });

@@ -21,7 +21,7 @@ export interface Standing {
 export async function holdWashDay(client: Client, id: string): Promise<Standing> {
   const { rows } = await client.query<Standing>(
     `select d.id, d.trial_id as "trialId", t.wearer_id as "wearerId", w.time_zone as "timeZone",
-       d.started_at as "startedAt", d.washed_at as "washedAt", d.reveal_at as "revealAt", t.ended_at is not null as ended, t.blind,
+       d.started_at as "startedAt", d.washed_at as "washedAt", d.reveal_at as "revealAt", t.ended_at is not null and not t.logged as ended, t.blind,
        case when d.abandoned_at is not null then 'abandoned' when d.wear_ended_at is not null then 'finished'
          when d.routine_done_at is not null then 'worn' else 'under way' end as status
      from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
