@@ -9,13 +9,15 @@ import {
 } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { OwnIngredientInput, RuleWeightInput } from '@sabor/contract/ingredients';
+import { LogWashDay } from '@sabor/contract/logged-day';
 import { PhotographInput } from '@sabor/contract/photograph';
 import { AmendmentInput, OverruleInput, StepAmendmentInput } from '@sabor/contract/promise';
+import { RecipeInput } from '@sabor/contract/recipe';
 import { RoutineInput } from '@sabor/contract/routine';
 import { SettingsChange } from '@sabor/contract/settings';
 import { CalibrationInput, FinishBottle, LineInput, ProductInput, ShelfImport } from '@sabor/contract/shelf';
 import { Tap, TapsInput } from '@sabor/contract/taps';
-import { EndTrialInput, GuessInput, PanelInput, TrialInput } from '@sabor/contract/trial';
+import { EndTrialInput, GuessInput, PanelInput, RetestInput, TrialInput } from '@sabor/contract/trial';
 import { AbandonInput, StartWashDay, WashDayChange, WearEndInput } from '@sabor/contract/wash-day';
 import { WearerInput } from '@sabor/contract/wearer';
 import { BatchInput, MetarInput, OutdoorsInput, PlaceInput, StayInput } from '@sabor/contract/weather';
@@ -44,6 +46,10 @@ export const BODIES: Record<string, v.GenericSchema> = {
   'PUT /trials/:id/step-amendments/:amendment': StepAmendmentInput,
   'PUT /trials/:id/overrules/:overrule': OverruleInput,
   'PUT /trials/:id/panel': PanelInput,
+  'PUT /trials/:id/retest': RetestInput,
+  'PUT /recipes/:id': RecipeInput,
+  'PUT /put-aside/:kind/:ref': v.object({}),
+  'PUT /logged-days/:id': LogWashDay,
   'POST /trials/:id/end': EndTrialInput,
   'PUT /wash-days/:id': StartWashDay,
   'PATCH /wash-days/:id': WashDayChange,
@@ -72,6 +78,7 @@ export const APART = new Set([
   'POST /import',
   'PUT /photographs/:id/bytes',
   'POST /backups/now',
+  'PUT /product-pictures/:id',
 ]);
 
 interface Layer {
