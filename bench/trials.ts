@@ -64,6 +64,7 @@ function hundredDays(): Run[] {
     before: {},
     cameFrom: null,
     styleMeant: null,
+    enteredLater: false,
     steps: slots.flatMap((slot): RunStep[] =>
       random.below(40) === 0
         ? []

@@ -74,6 +74,8 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     [`/trials/${blind.id}/codes`, /^The key$/],
     ['/shelf/import', /^Products from a file$/],
     ['/shelf/buying', /^What runs out$/],
+    ['/wash-days', /^Wash days$/],
+    ['/wash-days/new', /^Log a wash day$/],
     ['/shelf/mixes', /^Flaxseed gel$/],
     ['/screen', /^Screen$/],
     [`/screen/label?product=${shelf.products[0].id}`, /^How much of what$/],

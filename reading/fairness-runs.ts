@@ -140,6 +140,7 @@ export function runsOfDay(sources: FairnessSources, day: WashDay): RunPlan[] {
       before: beforeOf(day, half === null ? null : (zoneId) => sideOf(zoneId) === half),
       cameFrom: day.cameFrom ?? null,
       styleMeant: day.styleMeant ?? null,
+      enteredLater: day.enteredLater ?? false,
       events,
       nights: Math.max(0, trial.onDay - 1),
       judgedOn: look ? trial.onDay : (latest?.day ?? null),

@@ -98,6 +98,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           trials: leaf('screen'),
           'wash-day': leaf('weather', 'worn'),
           'lay-out': leaf('wash-day'),
+          'wash-days': leaf(),
         },
       },
     },

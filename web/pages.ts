@@ -40,6 +40,18 @@ export const PAGES: readonly Page[] = [
     '/shelf',
   ]),
   page('trials/:id/lay-out', async () => (await import('./screens/lay-out/screen.tsx')).LayOutScreen),
+  page('wash-days', async () => (await import('./screens/wash-days/screen.tsx')).WashDaysScreen, [
+    '/wash-days',
+  ]),
+  page('wash-days/new', async () => (await import('./screens/wash-days/log.tsx')).LogScreen, [
+    '/wearers',
+    '/routines',
+  ]),
+  page(
+    'wash-days/:id/afterwards',
+    async () => (await import('./screens/wash-days/afterwards.tsx')).AfterwardsScreen,
+    ['/wash-days/:id', '/shelf'],
+  ),
   page('wash-days/:id', async () => (await import('./screens/wash-day/screen.tsx')).WashDayScreen, [
     '/wash-days/:id',
     '/shelf',

@@ -83,6 +83,10 @@ export function differenceInWords(difference: Difference, voice: Voice): string 
       const { label, words } = FELT[fact.quality];
       return `${label} before the wash: ${words[fact.a]} ${onA}, ${words[fact.b]} ${onB}.`;
     }
+    case 'entered-later':
+      return fact.later === 'a'
+        ? `Told at the basin ${onB}, entered later ${onA}.`
+        : `Told at the basin ${onA}, entered later ${onB}.`;
     case 'style-meant':
       return `Meant to be worn as: ${STYLES_MEANT[fact.a].label} ${onA}, ${STYLES_MEANT[fact.b].label} ${onB}.`;
     case 'came-from':

@@ -36,7 +36,11 @@ export function dueInWords(due: Due, today: string): { title: string; says: stri
         : `Good until ${last}, the end of its period after opening.`,
     };
   }
-  const at = `Wash day ${due.number} of ${due.of} for ${due.wearerName}`;
+  // A wash day by itself is the only one there is of it.
+  const at =
+    due.of === 1
+      ? `Wash day of ${due.wearerName}`
+      : `Wash day ${due.number} of ${due.of} for ${due.wearerName}`;
   const says = (() => {
     switch (due.kind) {
       case 'start wash day':

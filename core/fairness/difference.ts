@@ -35,6 +35,7 @@ export const DIFFERENCE_KINDS = {
   state: { label: 'state of the hair' },
   before: { label: 'how the hair came to the wash' },
   'came-from': { label: 'what the hair came out of' },
+  'entered-later': { label: 'when it was written down' },
   'style-meant': { label: 'what it was meant to be worn as' },
   bottle: { label: 'age of a bottle' },
   sleep: { label: 'sleep protection' },
@@ -63,6 +64,7 @@ export type DifferenceFact =
   | { what: 'bottle'; productId: string; a: number; b: number }
   | { what: 'before'; quality: Felt; a: number; b: number }
   | { what: 'came-from'; a: CameFrom; b: CameFrom }
+  | { what: 'entered-later'; later: 'a' | 'b' }
   | { what: 'style-meant'; a: StyleMeant; b: StyleMeant }
   | { what: 'nights'; covered: boolean; a: number; b: number }
   | { what: 'event'; event: EventKind; a: number; b: number }

@@ -56,6 +56,8 @@ export function groundDifferences(a: Run, b: Run): Difference[] {
   }
   if (a.cameFrom !== null && b.cameFrom !== null && a.cameFrom !== b.cameFrom)
     put('came-from', { what: 'came-from', a: a.cameFrom, b: b.cameFrom }, 1);
+  if (a.enteredLater !== b.enteredLater)
+    put('entered-later', { what: 'entered-later', later: a.enteredLater ? 'a' : 'b' }, 1);
   if (a.styleMeant !== null && b.styleMeant !== null && a.styleMeant !== b.styleMeant)
     put('style-meant', { what: 'style-meant', a: a.styleMeant, b: b.styleMeant }, 1, {
       ofArm: otherArms && shapingTested(a) && shapingTested(b),

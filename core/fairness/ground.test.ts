@@ -98,6 +98,16 @@ describe('what differs on the ground', () => {
     expect(between({}, { judgedOn: null })).toEqual([]);
   });
 
+  it('a wash day that was written down later is told, whichever it was', () => {
+    expect(between({}, { enteredLater: true })).toEqual([
+      ['entered-later', 1, 'Told at the basin on wash day 1, entered later on wash day 2.'],
+    ]);
+    expect(between({ enteredLater: true }, {})[0]![2]).toBe(
+      'Told at the basin on wash day 2, entered later on wash day 1.',
+    );
+    expect(between({ enteredLater: true }, { enteredLater: true })).toEqual([]);
+  });
+
   it('another style that was meant is told; where shaping is under test, as the option’s own', () => {
     const meant = (styleMeant: Run['styleMeant'], to: Partial<Run> = {}) => ({ styleMeant, ...to });
     expect(between(meant('wash-and-go'), meant('twist-out'))).toEqual([

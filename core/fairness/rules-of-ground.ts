@@ -94,6 +94,13 @@ export const GROUND_RULES: readonly FairnessRule[] = [
     source: PRACTICE,
   },
   {
+    id: 'entered-later',
+    when: { kind: 'entered-later' },
+    does: { other: 'note' },
+    because: 'Minutes and amounts from memory are rounder than what was told at the basin.',
+    source: PRACTICE,
+  },
+  {
     id: 'style-meant-tested',
     when: { kind: 'style-meant', ofArm: true },
     does: { other: 'note' },

@@ -72,6 +72,8 @@ export interface Run {
   /** The state the hair came in, each a place among five words, and what it came out of. */
   before: Readonly<Partial<Record<Felt, number>>>;
   cameFrom: CameFrom | null;
+  /** Written down hours after it began, from memory. */
+  enteredLater: boolean;
   /** What it was meant to be worn as. */
   styleMeant: StyleMeant | null;
   /** Events up to the day that is judged, and nights among them. */

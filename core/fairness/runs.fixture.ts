@@ -60,6 +60,7 @@ export function run(to: Partial<Run> = {}, change: Partial<Record<RunStep['slot'
     before: {},
     cameFrom: null,
     styleMeant: null,
+    enteredLater: false,
     steps: ROUTINE.flatMap((one) => {
       const own = change[one.slot];
       return own === null ? [] : changed(one, own ?? {});

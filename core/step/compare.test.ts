@@ -64,6 +64,7 @@ function runs(done: StepSettings, plan: StepSettings, weighed: Weighed): { run: 
     before: {},
     cameFrom: null,
     styleMeant: null,
+    enteredLater: false,
     events: {},
     nights: 0,
     judgedOn: 1,

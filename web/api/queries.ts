@@ -2,6 +2,7 @@ import type { BackupState } from '@sabor/contract/backup';
 import type { Buying } from '@sabor/contract/buying';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
+import type { ListedDay } from '@sabor/contract/logged-day';
 import type { Ghosts } from '@sabor/contract/photograph';
 import type { Recipe } from '@sabor/contract/recipe';
 import type { Routine } from '@sabor/contract/routine';
@@ -51,6 +52,7 @@ export const useWearer = (id: string) =>
   useQuery({ ...resource<Wearer>(`/wearers/${id}`), enabled: id !== 'new' });
 export const useHairFile = (wearerId: string) =>
   useQuery({ ...resource<HairFile>(`/wearers/${wearerId}/file`), enabled: wearerId !== '' });
+export const useWashDays = () => useQuery(resource<ListedDay[]>('/wash-days'));
 export const useBuying = () => useQuery(resource<Buying>('/buying'));
 export const useRecipes = () => useQuery(resource<Recipe[]>('/recipes'));
 export const useRoutines = () => useQuery(resource<Routine[]>('/routines'));

@@ -7,6 +7,7 @@ import { mainResult } from '@sabor/core/compare/main-result';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { stageLabel } from '@sabor/core/outcomes/stages';
 import { localDate } from '@sabor/core/time/zones';
+import { dayName } from '@sabor/words/day-name';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
@@ -148,7 +149,7 @@ function CheckInSheet({
     <div className="basin-screen">
       <p className="text-sm text-soft">
         <Link className="underline underline-offset-4" to={`/wash-days/${washDay.id}`}>
-          Wash day {washDay.position + 1}
+          {dayName(trial, washDay.position)}
         </Link>{' '}
         · {wearer.name}
       </p>

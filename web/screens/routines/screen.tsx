@@ -104,6 +104,15 @@ function RoutineRow({ routine, duplicate }: { routine: Routine; duplicate: () =>
           </Link>
         </h2>
         <span className="flex gap-2">
+          {routine.archivedAt === null && routine.steps.length > 0 && (
+            <ButtonLink
+              look="quiet"
+              to={`/wash-days/new?routine=${routine.id}`}
+              aria-label={`Log a wash day by ${routine.name}`}
+            >
+              Log a wash day
+            </ButtonLink>
+          )}
           <Button look="quiet" onClick={duplicate} aria-label={`Duplicate ${routine.name}`}>
             Duplicate
           </Button>

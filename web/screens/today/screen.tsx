@@ -53,7 +53,11 @@ export function TodayScreen() {
   const rest = due.filter((one) => one !== read || !demo);
   return (
     <>
-      <Heading title="Today" kicker={showDate(localToday())} />
+      <Heading
+        title="Today"
+        kicker={showDate(localToday())}
+        actions={<ButtonLink to="/wash-days/new">Log a wash day</ButtonLink>}
+      />
       {demo && read && (
         <section className="no-print mb-8 grid gap-6 rounded-tag bg-ink p-6 text-paper lg:grid-cols-[1fr_auto] lg:items-center">
           <div>

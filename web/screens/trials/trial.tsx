@@ -3,7 +3,7 @@ import { mainResult } from '@sabor/core/compare/main-result';
 import { type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { TRIAL_STATUSES } from '@sabor/core/trial/statuses';
-import { useNavigate, useParams } from 'react-router';
+import { Navigate, useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useChange, useShelf, useTrial, useWearer } from '../../api/queries.ts';
 import { useVoice } from '../../api/voice.ts';
@@ -17,6 +17,7 @@ import { Caution, Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
 import { Amendments } from './amend.tsx';
 import { BlindPart } from './blind-part.tsx';
 import { EndTrial } from './end-trial.tsx';
+import { EnterPast } from './enter-past.tsx';
 import { Facts } from './facts.tsx';
 import { IdeasPart } from './ideas-part.tsx';
 import { PanelPart } from './panel-part.tsx';
@@ -30,6 +31,11 @@ export function TrialScreen() {
   if (trial.isPending || shelf.isPending) return <Loading what="the trial" />;
   if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  // A wash day by itself is its own page.
+  if (trial.data.logged) {
+    const [day] = trial.data.washDayRecords;
+    return <Navigate to={day ? `/wash-days/${day.id}` : '/wash-days'} replace />;
+  }
   return <TrialPage trial={trial.data} weighed={weighedBy(shelf.data.products)} />;
 }
 
@@ -163,6 +169,7 @@ function StartWashDay({ trial }: { trial: TrialDetail }) {
           {start.error.message}
         </p>
       )}
+      <EnterPast trial={trial} />
     </>
   );
 }

@@ -5,6 +5,7 @@ import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { routineMinutes } from '@sabor/core/basin/lay-out';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
+import { dayName } from '@sabor/words/day-name';
 import { spokenStep } from '@sabor/words/spoken';
 import { useEffect } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
@@ -109,15 +110,16 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
       <div className="mx-auto flex min-h-full max-w-3xl flex-col px-4 py-3 sm:px-8">
         <header className="flex items-center justify-between gap-3">
           <Link
-            to={`/trials/${trial.id}`}
+            to={trial.logged ? '/wash-days' : `/trials/${trial.id}`}
             className="inline-flex min-h-11 items-center underline underline-offset-4"
           >
             Exit (all saved)
           </Link>
           {speaking}
           <p className="text-right text-[0.95rem]">
-            Wash day {day.position + 1} ·{' '}
-            {arms.map((arm, i) => (
+            {dayName(trial, day.position)}
+            {!trial.logged && ' · '}
+            {(trial.logged ? [] : arms).map((arm, i) => (
               <span key={arm} className="font-semibold">
                 {i > 0 && ' | '}
                 <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
@@ -181,7 +183,13 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
           />
         )}
         {day.status === 'under way' && (
-          <div className="pt-6 pb-3">
+          <div className="flex flex-wrap items-center justify-between gap-3 pt-6 pb-3">
+            <Link
+              to={`/wash-days/${day.id}/afterwards`}
+              className="inline-flex min-h-11 items-center underline underline-offset-4"
+            >
+              Enter it in one sheet
+            </Link>
             <ReasonDialog
               trigger="Abandon this wash day"
               title="Abandon this wash day?"

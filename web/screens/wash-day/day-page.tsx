@@ -6,6 +6,7 @@ import { SLOTS } from '@sabor/core/step/slots';
 import { isForLater } from '@sabor/core/step/step';
 import { weighedBy } from '@sabor/core/step/weighed';
 import { DESIGNS } from '@sabor/core/trial/designs';
+import { dayName } from '@sabor/words/day-name';
 import { Link } from 'react-router';
 import { useWashDayChange } from '../../api/queries.ts';
 import { useVoice } from '../../api/voice.ts';
@@ -82,16 +83,22 @@ export function DayPage({
   const columns = ribbonColumns(trial, [day], voice);
   const rows = washDayRows(trial, [day], columns, voice, () => STATUS[day.status].label, weighedBy(products));
   const arms = armsOfDay(trial, day);
-  const open = day.status === 'worn' && !trial.endedAt;
+  const open = day.status === 'worn' && (!trial.endedAt || trial.logged);
   return (
     <>
       <Heading
         kicker={
-          <Link className="underline underline-offset-4" to={`/trials/${trial.id}`}>
-            {trial.question}
-          </Link>
+          trial.logged ? (
+            <Link className="underline underline-offset-4" to="/wash-days">
+              Wash days
+            </Link>
+          ) : (
+            <Link className="underline underline-offset-4" to={`/trials/${trial.id}`}>
+              {trial.question}
+            </Link>
+          )
         }
-        title={`Wash day ${day.position + 1}, ${showDate(day.localDate)}`}
+        title={`${dayName(trial, day.position)}, ${showDate(day.localDate)}`}
         actions={
           open ? (
             <ButtonLink to={`/wash-days/${day.id}?step=${day.steps[0]?.id ?? 'end'}`}>
@@ -102,13 +109,14 @@ export function DayPage({
       >
         <span className="flex flex-wrap items-center gap-3">
           {wearer.name}{' '}
-          {arms.map((arm, i) => (
+          {(trial.logged ? [] : arms).map((arm, i) => (
             <span key={arm} className="inline-flex items-center gap-2">
               {arms.length > 1 && (i === 0 ? 'left' : 'right')}
               <ArmName arm={arm} name={trial.arms[arm]?.name ?? ''} />
             </span>
           ))}{' '}
           <Tag tone={STATUS[day.status].tone}>{STATUS[day.status].label}</Tag>
+          {day.enteredLater && <Tag>entered later</Tag>}
         </span>
       </Heading>
       <SentLine day={day} quiet />

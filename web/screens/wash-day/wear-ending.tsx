@@ -1,6 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { WEAR_ENDS, type WearEnd } from '@sabor/core/outcomes/events';
+import { dayName } from '@sabor/words/day-name';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useWashDayChange } from '../../api/queries.ts';
@@ -29,10 +30,10 @@ export function WearEnding({ day, trial, open }: { day: WashDay; trial: TrialDet
   const send = () =>
     end.mutate(undefined, {
       onSuccess: () => {
-        say(`Wash day ${day.position + 1} is finished.`, () =>
+        say(`${dayName(trial, day.position)} is finished.`, () =>
           reopen.mutate(undefined, { onError: (error) => say(error.message) }),
         );
-        void navigate(`/trials/${trial.id}`);
+        void navigate(trial.logged ? '/wash-days' : `/trials/${trial.id}`);
       },
     });
   return (
