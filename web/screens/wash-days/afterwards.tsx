@@ -188,6 +188,16 @@ function Sheet({
                 <span className={`min-w-0 flex-1 basis-52 ${done ? 'text-soft' : 'text-soft line-through'}`}>
                   {step.code === null ? stepInWords(settings, voice, { brief: true }) : `bottle ${step.code}`}
                 </span>
+                {done && (
+                  <Button
+                    look="quiet"
+                    aria-expanded={opened === step.id}
+                    aria-label={`What differed at ${label}, step ${i + 1}`}
+                    onClick={() => setOpened(opened === step.id ? null : step.id)}
+                  >
+                    What differed
+                  </Button>
+                )}
               </div>
               {done && opened === step.id && (
                 <div className="mb-4 border-l-4 border-leaf/50 pl-4">
