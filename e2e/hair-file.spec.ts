@@ -124,6 +124,18 @@ test('care due follows the wearer’s own cadence', async ({ page }) => {
   await expect(clarify.getByText(/^on /)).toBeVisible();
   await page.getByRole('button', { name: 'Usual cadence for Clarify' }).click();
   await expect(clarify.getByText(/days overdue/)).toBeVisible();
+  // Done today in one tap, and taken back.
+  await page.getByRole('button', { name: 'Clarify done today' }).click();
+  await expect(clarify.getByText(/^on /)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(clarify.getByText(/days overdue/)).toBeVisible();
+  // Shampoo and co-wash are kept apart where that is asked for, in turns if so wished.
+  await page.getByRole('button', { name: 'Switch on Shampoo' }).click();
+  await page.getByRole('button', { name: 'Switch on Co-wash' }).click();
+  await page.getByRole('checkbox', { name: 'in turns with co-wash' }).check();
+  await expect(page.getByRole('row', { name: /^Co-wash/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Switch off Shampoo' }).click();
+  await page.getByRole('button', { name: 'Switch off Co-wash' }).click();
   await page.getByRole('button', { name: 'Switch off Intense protein' }).click();
   await expect(page.getByRole('row', { name: /^Intense protein/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Switch on Intense protein' }).click();

@@ -26,7 +26,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
       climate: leaf('outcomes', 'time', 'units'),
       hair: leaf('inference', 'outcomes', 'time', 'units'),
       step: leaf('doses', 'hair'),
-      shelf: leaf('doses', 'hair', 'step', 'table', 'time'),
+      shelf: leaf('doses', 'step', 'table', 'time'),
       routine: leaf('shelf', 'step'),
       basin: leaf('doses', 'step', 'time'),
       ingredients: leaf('hair', 'shelf', 'step', 'time'),

@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { careOfStep } from '../shelf/care-of-step.ts';
 import { careStatus } from './care.ts';
 import { CARE } from './care-kinds.ts';
 import { HAIR_EVENTS } from './history.ts';
@@ -124,19 +123,5 @@ describe('care due', () => {
     // The other was never done: it is not due, and nothing waits for it.
     expect(due([{ kind: 'shampoo', on: '2026-03-15' }])).toEqual(['2026-03-22', '2026-03-22']);
     expect(due([])).toEqual([null, null]);
-  });
-});
-
-describe('care that a wash day was', () => {
-  it('follows from the slot and the uses of its product', () => {
-    expect(careOfStep('cleanse', ['shampoo'])).toBe('shampoo');
-    expect(careOfStep('cleanse', ['shampoo', 'clarifier'])).toBe('clarify');
-    expect(careOfStep('cleanse', ['co-wash', 'conditioner'])).toBe('co-wash');
-    expect(careOfStep('cleanse', ['conditioner'])).toBeNull();
-    expect(careOfStep('condition', ['mask'])).toBe('deep-condition');
-    expect(careOfStep('condition', ['conditioner'])).toBeNull();
-    // A mask left in is no deep conditioning, a clarifier in a refresh no clarifying.
-    expect(careOfStep('leave-in', ['mask'])).toBeNull();
-    expect(careOfStep('refresh', ['clarifier'])).toBeNull();
   });
 });

@@ -1,6 +1,6 @@
 import type { CareKind } from '@sabor/core/hair/care-kinds';
 import type { CareMark } from '@sabor/core/hair/wash-care';
-import { careOfStep } from '@sabor/core/shelf/care-of-step';
+import { careOfStep } from '@sabor/core/ingredients/care-of-step';
 import type { Role } from '@sabor/core/shelf/products';
 import type { Slot } from '@sabor/core/step/slots';
 import type { Client } from '../../db/pool.ts';
@@ -23,25 +23,32 @@ interface Told {
 
 /** Care that products of wash days were, oldest first, each kind once a day. What is behind a code counts for nothing. */
 export async function readWashCare(db: Client, wearerIds: readonly string[]): Promise<Told[]> {
-  const { rows } = await db.query<{ wearerId: string; on: string; slot: Slot; roles: Role[] }>(
+  const { rows } = await db.query<{
+    wearerId: string;
+    on: string;
+    slot: Slot;
+    roles: Role[];
+    ingredients: string;
+  }>(
     `select distinct t.wearer_id as "wearerId", (d.started_at at time zone w.time_zone)::date as "on", s.slot,
-       p.roles::text[] as roles
+       p.roles::text[] as roles, case when s.slot in ('treat', 'pre-wash') then p.ingredients else '' end as ingredients
      from wash_step s join wash_day d on d.id = s.wash_day_id join trial t on t.id = d.trial_id
        join wearer w on w.id = t.wearer_id join product p on p.id = s.product_id
      where t.wearer_id = any($1::uuid[]) and d.washed_at is not null and s.status = 'done'
-       and s.slot in ('cleanse', 'condition')
+       and s.slot in ('cleanse', 'condition', 'treat', 'pre-wash')
        and not (t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested')
      order by 2`,
     [wearerIds],
   );
   const seen = new Set<string>();
-  return rows.flatMap(({ wearerId, on, slot, roles }) => {
-    const kind = careOfStep(slot, roles);
-    const key = `${wearerId} ${on} ${kind}`;
-    if (kind === null || seen.has(key)) return [];
-    seen.add(key);
-    return [{ wearerId, kind, on }];
-  });
+  return rows.flatMap(({ wearerId, on, slot, roles, ingredients }) =>
+    careOfStep(slot, { roles, ingredients }).flatMap((kind) => {
+      const key = `${wearerId} ${on} ${kind}`;
+      if (seen.has(key)) return [];
+      seen.add(key);
+      return [{ wearerId, kind, on }];
+    }),
+  );
 }
 
 /** Events, care on wash days and cadence of every head that is not put away, in the order they were made. */

@@ -2,12 +2,13 @@ import type { HairFile } from '@sabor/contract/hair-file';
 import type { Wearer } from '@sabor/contract/wearer';
 import { type CareStatus, careRow, careStatus, isKept } from '@sabor/core/hair/care';
 import { CARE, type CareKind } from '@sabor/core/hair/care-kinds';
-import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
 import { localToday } from '@sabor/core/time/today';
 import { useState } from 'react';
+import { v7 } from 'uuid';
 import { useChange } from '../../api/queries.ts';
 import { put, remove } from '../../http/http.ts';
-import { Button } from '../../ui/button.tsx';
+import { Button, ButtonLink } from '../../ui/button.tsx';
 import { NumberField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Tag } from '../../ui/states.tsx';
@@ -113,6 +114,7 @@ function CareRow({
     put(`/wearers/${wearerId}/cadence/${one.kind}`, { everyDays: one.everyDays, alternates }),
   );
   const [days, setDays] = useState<number | null>(one.everyDays);
+  const [inTurns, setInTurns] = useState(turns?.now ?? false);
   const { label, says } = CARE[one.kind];
   const { words, tone } = dueWords(one);
   const fine = days !== null && Number.isInteger(days) && days >= 1 && days <= 730;
@@ -144,8 +146,17 @@ function CareRow({
             <input
               type="checkbox"
               className="size-4 accent-ink"
-              checked={turns.now}
-              onChange={(e) => turn.mutate(e.target.checked, { onError: (error) => say(error.message) })}
+              checked={inTurns}
+              onChange={(e) => {
+                const to = e.target.checked;
+                setInTurns(to);
+                turn.mutate(to, {
+                  onError: (error) => {
+                    setInTurns(!to);
+                    say(error.message);
+                  },
+                });
+              }}
             />
             in turns with {CARE[turns.with].label.toLowerCase()}
           </label>
@@ -162,6 +173,7 @@ function CareRow({
         )}
       </td>
       <td className="py-1 text-right">
+        <DoneToday wearerId={wearerId} kind={one.kind} done={one.last === localToday()} />
         <Button
           look="quiet"
           className="whitespace-nowrap px-0!"
@@ -172,6 +184,45 @@ function CareRow({
         </Button>
       </td>
     </tr>
+  );
+}
+
+/** Care that was done today, in one tap; a wash is logged, since it has steps. */
+function DoneToday({ wearerId, kind, done }: { wearerId: string; kind: CareKind; done: boolean }) {
+  const say = useSay();
+  const add = useChange((id: string) =>
+    put(`/hair-events/${id}`, { wearerId, kind: event, on: localToday(), zoneIds: [], note: '' }),
+  );
+  const back = useChange((id: string) => remove(`/hair-events/${id}`));
+  const { label } = CARE[kind];
+  const event = careRow(kind).counts.find((one): one is HairEventKind => Object.hasOwn(HAIR_EVENTS, one));
+  if (done) return null;
+  if (event === undefined || careRow(kind).turns !== undefined)
+    return (
+      <ButtonLink
+        look="quiet"
+        className="whitespace-nowrap px-0!"
+        to={`/wash-days/new?head=${wearerId}`}
+        aria-label={`${label}: log a wash day`}
+      >
+        Log it
+      </ButtonLink>
+    );
+  return (
+    <Button
+      look="quiet"
+      className="mr-4 whitespace-nowrap px-0!"
+      aria-label={`${label} done today`}
+      onClick={() => {
+        const id = v7();
+        add.mutate(id, {
+          onSuccess: () => say(`${label}: done today.`, () => back.mutate(id)),
+          onError: (error) => say(error.message),
+        });
+      }}
+    >
+      Done today
+    </Button>
   );
 }
 

@@ -81,7 +81,7 @@ export function WashDaysScreen() {
             >
               {day.logged ? day.name : `Wash day ${day.number} · ${day.name}`}
             </Link>
-            <span>{day.wearerName}</span>
+            <span className="w-44">{day.wearerName}</span>
             <span className="flex gap-2">
               {day.logged && <Tag>by itself</Tag>}
               {day.enteredLater && <Tag>entered later</Tag>}
