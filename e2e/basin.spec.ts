@@ -95,6 +95,7 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
   await page.getByRole('button', { name: 'Hair finished now' }).click();
   await page.getByRole('link', { name: 'Check in: Finished hair, day 1' }).click();
 
+  await page.getByRole('button', { name: 'go on by itself' }).click();
   for (const value of [0, 5, 10]) {
     const box = (await page.getByRole('button', { name: `Rate ${value}`, exact: true }).boundingBox())!;
     expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(64);
@@ -108,7 +109,15 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
   await page.keyboard.press('4');
   await expect(page.getByRole('button', { name: 'Crown, left: 4' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Crown, right: 7' })).toBeVisible();
+  // Ten can be typed: a 1 waits for its nought.
+  await page.keyboard.press('1');
+  await page.keyboard.press('0');
+  await expect(page.getByRole('button', { name: 'Crown, left: 10' })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(page.getByRole('button', { name: 'Crown, left: 4' })).toBeVisible();
+  await page.keyboard.press('1');
+  await expect(page.getByRole('button', { name: 'Crown, left: 1', exact: true })).toBeVisible();
+  await page.keyboard.press('7');
   await expect(page.getByRole('button', { name: 'Crown, left: 7' })).toBeVisible();
   await page.getByRole('button', { name: '½ points' }).click();
   await page.getByRole('button', { name: 'Rate 6.5' }).click();

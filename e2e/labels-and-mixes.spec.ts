@@ -80,7 +80,7 @@ test('a home mix is kept once, refused where it would hold itself, and taken ove
     ['water', '9'],
   ]);
   await page.getByRole('button', { name: 'Save the home mix' }).click();
-  await expect(page.getByRole('heading', { name: 'Seed gel' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Seed gel', exact: true })).toBeVisible();
   await make('Light gel', [
     ['?', '1'],
     ['water', '1'],
@@ -111,7 +111,7 @@ test('a home mix is kept once, refused where it would hold itself, and taken ove
   await expect(page.getByText('Say where the other product goes, one place at least.').first()).toBeVisible();
   await beside.getByRole('checkbox', { name: 'Roots' }).check();
   await page.getByRole('button', { name: 'Save the routine' }).click();
-  await page.getByRole('link', { name: 'With a mix' }).click();
+  await page.getByRole('link', { name: 'With a mix', exact: true }).click();
   await expect(page.getByText(/home mix of 1 flaxseed : 9 water/)).toBeVisible();
   await expect(page.getByText(/beside it .*at roots/)).toBeVisible();
 });

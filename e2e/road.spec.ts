@@ -52,7 +52,7 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
   await page.getByLabel('How much').fill('10');
   await page.getByLabel('Measure').selectOption('ml');
   await page.getByRole('button', { name: 'Save the routine' }).click();
-  await expect(page.getByRole('link', { name: 'Quick gel day' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Quick gel day', exact: true })).toBeVisible();
 
   await page.getByRole('link', { name: 'Trials' }).click();
   await page.getByRole('link', { name: 'Plan a trial' }).click();

@@ -141,7 +141,7 @@ test('build-up and the whole routine are read from the lists', async ({ page }) 
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByText('Not rated yet: the curve is the model’s alone.')).toBeVisible();
   await page.goto('/routines');
-  await page.getByRole('link', { name: 'Coast wash-and-go' }).click();
+  await page.getByRole('link', { name: 'Coast wash-and-go', exact: true }).click();
   await expect(page.getByRole('region', { name: 'The whole wash day at once' })).toContainText(
     /Nothing clashes|Smallest change/,
   );

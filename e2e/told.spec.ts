@@ -66,6 +66,7 @@ test('what day 2 told in nine taps stands by option in the comparison, in the fa
   await tap('Nothing else needed');
   expect(taps).toBeLessThan(10);
   await expect(group('Cast').getByRole('button', { name: 'light' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'same both sides' }).click();
   await page.getByRole('button', { name: 'Rate 6', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Crown, left: 6' })).toBeVisible();
   await heard(page, day, 4);
@@ -124,6 +125,7 @@ test('a side that was spoiled before its rating is left out, with its count; mar
     .getByRole('button', { name: 'right half' })
     .click();
   await page.getByRole('button', { name: /^It spoiled the hair there/ }).click();
+  await page.getByRole('button', { name: 'same both sides' }).click();
   await page.getByRole('button', { name: 'Rate 7', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Crown, left: 7' })).toBeVisible();
   await heard(page, day, 4);
@@ -161,7 +163,7 @@ test('a set on mixed rods with its own way at the nape is planned, conducted and
   await expect(page.getByText('Rod width runs from 2 to 100 mm.').first()).toBeVisible();
   await page.getByLabel('Rod width').fill('9');
   await page.getByRole('button', { name: 'Save the routine' }).click();
-  await expect(page.getByRole('link', { name: 'Rod set' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Rod set', exact: true })).toBeVisible();
 
   const trial = await makeTrial(
     page,
@@ -250,4 +252,54 @@ test('a trial judged by a reading in words names the option that came nearer to 
   await expect(page.getByText('Only nearness to the wanted clump size (medium) is tested')).toBeVisible();
   const table = page.getByRole('region', { name: 'Outcomes, option by option' });
   await expect(table.getByRole('row', { name: /^Clump size: medium main · more is wanted/ })).toBeVisible();
+});
+
+test('a check-in of a half-head takes sixteen taps for all seven outcomes, a later day eight', async ({
+  page,
+}) => {
+  const trial = await makeTrial(page, 'In sixteen taps?', ['Anvil Gel', 'Kelp Fold Gel'], 8, {
+    design: 'half',
+    onDay: 2,
+  });
+  const day = await wornSinceYesterday(page, trial);
+  await page.setViewportSize(PHONE);
+  await page.goto(`/wash-days/${day}`);
+  let taps = 0;
+  const tap = async (name: string) => {
+    await page.getByRole('button', { name, exact: true }).click();
+    taps++;
+  };
+  await page
+    .getByRole('link', { name: /: Finished hair, day 1$/ })
+    .last()
+    .click();
+  taps++;
+  const outcomes = ['Definition', 'Frizz', 'Volume', 'Shine', 'Softness', 'Hold', 'Scalp comfort'];
+  for (const outcome of outcomes) {
+    await expect(page.getByRole('button', { name: outcome, exact: true, pressed: true })).toBeVisible();
+    await tap('Left 7');
+    await tap('Right 5');
+    await expect(page.getByRole('button', { name: new RegExp(`^${outcome}\\s*, rated$`) })).toBeVisible();
+  }
+  await page.getByRole('link', { name: 'Finish check-in' }).click();
+  taps++;
+  expect(taps).toBeLessThanOrEqual(16);
+  console.log(`half-head check-in, seven outcomes: ${taps} taps`);
+  await heard(page, day, 28);
+
+  taps = 0;
+  await page
+    .getByRole('link', { name: /: Day 2$/ })
+    .last()
+    .click();
+  taps++;
+  await expect(page.getByText(/the day before/)).toHaveCount(0);
+  await tap('Left 6');
+  await expect(page.getByText('the day before 7.0')).toBeVisible();
+  await tap('Right 6');
+  await page.getByRole('link', { name: 'Finish check-in' }).click();
+  taps++;
+  expect(taps).toBeLessThanOrEqual(8);
+  console.log(`half-head check-in of a later day: ${taps} taps`);
+  await heard(page, day, 32);
 });

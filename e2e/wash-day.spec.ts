@@ -37,6 +37,13 @@ test('steps can be corrected after the routine, and the ribbon follows', async (
   await page.getByLabel('Heat').selectOption('high');
   await page.getByLabel('Note or reason').fill('in a hurry');
   await page.getByRole('button', { name: 'Done like this' }).click();
+  // Leaving the page must not overtake what was tapped.
+  await expect
+    .poll(async () => {
+      const { steps } = await (await page.request.get(`/api/wash-days/${day}`)).json();
+      return steps.some(({ heat }: { heat: string | null }) => heat === 'high');
+    })
+    .toBe(true);
   await page.goto(`/wash-days/${day}`);
   await expect(page.getByRole('list', { name: 'Changes from plan' })).toContainText(
     'dry: Heat high instead of low. “in a hurry”',
@@ -92,7 +99,7 @@ test('a trial is ended early with its reason, and described without a p', async 
   const day = await runByApi(page, trial);
   await page.goto(`/wash-days/${day}/look/day-1`);
   await page.getByRole('button', { name: 'Rate 6', exact: true }).click();
-  await expect(page.getByRole('button', { name: 'Front hairline, left: 6' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Definition\s*, rated$/ })).toBeVisible();
   await page.goto(`/trials/${trial}`);
   await page.getByRole('button', { name: 'End the trial early' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'End the trial early' }).click();

@@ -5,12 +5,19 @@ export function FootBar({ className, children }: { className: string; children: 
   const bar = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const { style } = document.documentElement;
-    const watch = new ResizeObserver(() =>
-      style.setProperty('--foot', `${bar.current?.offsetHeight ?? 0}px`),
-    );
+    // Where it stands within the page, messages have the foot of the screen to themselves.
+    const place = () => {
+      const { bottom = 0, height = 0 } = bar.current?.getBoundingClientRect() ?? {};
+      style.setProperty('--foot', `${bottom >= innerHeight - 2 ? height : 0}px`);
+    };
+    const watch = new ResizeObserver(place);
     watch.observe(bar.current!);
+    addEventListener('scroll', place, { passive: true, capture: true });
+    addEventListener('resize', place);
     return () => {
       watch.disconnect();
+      removeEventListener('scroll', place, { capture: true });
+      removeEventListener('resize', place);
       style.removeProperty('--foot');
     };
   }, []);

@@ -1,22 +1,69 @@
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { valueTint } from '../../drawings/tint.ts';
 import { FootBar } from '../../ui/foot-bar.tsx';
 import { Caution } from '../../ui/states.tsx';
 
-/** What 0, 5 and 10 look like, and the numbers to tap, in wholes or halves. */
+/** One side of a head that is rated for itself. */
+export interface PadSide {
+  key: 'left' | 'right';
+  /** Which option lies there, by name or code. */
+  name: ReactNode;
+  /** What it is rated now: a number all its zones share, or null. */
+  value: number | null;
+  /** Yesterday’s number, shown only once today’s is in. */
+  before: number | null;
+}
+
+const NUMBERS = Array.from({ length: 11 }, (_, i) => i);
+const HALVES = NUMBERS.slice(0, -1).map((i) => i + 0.5);
+const toggle = (on: boolean) =>
+  `min-h-11 whitespace-nowrap rounded-tag border px-2.5 text-[0.95rem] font-semibold ${on ? 'border-ink bg-ink text-paper' : 'border-ink/30 bg-sheet'}`;
+
+/** What 0, 5 and 10 look like, and the numbers to tap, in wholes or halves; side by side where two options lie. */
 export function RatingPad({
   outcome,
   zones,
   rate,
+  sides,
+  rateSide,
+  goesOn,
+  setGoesOn,
 }: {
   outcome: Outcome;
   /** How many zones the next number is for. */
   zones: number;
   rate: (value: number) => void;
+  /** Left and right, where each is rated for itself; null for the chosen zones alone. */
+  sides: readonly PadSide[] | null;
+  rateSide: (side: 'left' | 'right', value: number) => void;
+  /** Whether the next outcome follows by itself. */
+  goesOn: boolean;
+  setGoesOn: (to: boolean) => void;
 }) {
   const [half, setHalf] = useState(false);
+  const [same, setSame] = useState(false);
   const { label, says, anchors } = OUTCOMES[outcome];
+  const apart = sides !== null && !same ? sides : null;
+  const numbers = half ? HALVES : NUMBERS;
+  const pad = (press: (value: number) => void, prefix: string, chosen: number | null, tall: boolean) => (
+    <div className={`grid gap-1.5 ${tall ? 'grid-cols-5 sm:grid-cols-6' : 'grid-cols-6'}`}>
+      {numbers.map((value) => (
+        <button
+          key={value}
+          type="button"
+          disabled={zones === 0}
+          onClick={() => press(value)}
+          className={`figure rounded-tag border disabled:opacity-40 ${tall ? 'min-h-16 text-2xl' : 'min-h-11 text-xl'} ${chosen === value ? 'border-2 border-ink' : 'border-ink/30'}`}
+          style={{ background: valueTint(value) }}
+          aria-label={`${prefix} ${value}`}
+          aria-pressed={chosen === value}
+        >
+          {value}
+        </button>
+      ))}
+    </div>
+  );
   return (
     <>
       <h2 id="rate" className="text-xl">
@@ -36,33 +83,44 @@ export function RatingPad({
           the label, and ask a doctor; for anything severe call for help at once.
         </Caution>
       )}
-      <p className="mb-1 font-semibold sm:mb-2" aria-live="polite">
-        {zones === 0 ? 'Choose a zone on the head.' : `For ${zones === 1 ? 'one zone' : `${zones} zones`}:`}
-      </p>
-      <FootBar className="grid-cols-5 gap-1.5 bg-paper py-1 sm:grid-cols-6 sm:gap-2">
-        {Array.from({ length: 11 }, (_, i) => (half ? Math.min(10, i + 0.5) : i)).map((value, i) =>
-          half && i === 10 ? null : (
-            <button
-              key={value}
-              type="button"
-              disabled={zones === 0}
-              onClick={() => rate(value)}
-              className="figure min-h-16 rounded-tag border border-ink/30 text-2xl disabled:opacity-40"
-              style={{ background: valueTint(value) }}
-              aria-label={`Rate ${value}`}
-            >
-              {value}
+      {apart === null && (
+        <p className="mb-1 font-semibold sm:mb-2" aria-live="polite">
+          {zones === 0 ? 'Choose a zone on the head.' : `For ${zones === 1 ? 'one zone' : `${zones} zones`}:`}
+        </p>
+      )}
+      <FootBar className="gap-2 bg-paper py-1">
+        {apart
+          ? apart.map(({ key, name, value, before }) => (
+              <fieldset key={key}>
+                <legend className="mb-0.5 flex w-full items-baseline gap-2">
+                  <span className="font-semibold">{key === 'left' ? 'Left' : 'Right'}</span> {name}
+                  <span className="figure ml-auto">{value ?? '–'}</span>
+                  {value !== null && before !== null && (
+                    <span className="text-sm text-soft">the day before {before.toFixed(1)}</span>
+                  )}
+                </legend>
+                {pad((to) => rateSide(key, to), key === 'left' ? 'Left' : 'Right', value, false)}
+              </fieldset>
+            ))
+          : pad(rate, 'Rate', null, true)}
+        <div className="flex flex-wrap gap-1.5">
+          <button type="button" aria-pressed={half} onClick={() => setHalf(!half)} className={toggle(half)}>
+            {half ? 'whole points' : '½ points'}
+          </button>
+          {sides && (
+            <button type="button" aria-pressed={same} onClick={() => setSame(!same)} className={toggle(same)}>
+              same both sides
             </button>
-          ),
-        )}
-        <button
-          type="button"
-          aria-pressed={half}
-          onClick={() => setHalf(!half)}
-          className={`min-h-16 rounded-tag border px-2 font-semibold ${half ? 'border-ink bg-ink text-paper' : 'border-ink/30 bg-sheet'}`}
-        >
-          {half ? 'whole points' : '½ points'}
-        </button>
+          )}
+          <button
+            type="button"
+            aria-pressed={goesOn}
+            onClick={() => setGoesOn(!goesOn)}
+            className={toggle(goesOn)}
+          >
+            go on by itself
+          </button>
+        </div>
       </FootBar>
     </>
   );

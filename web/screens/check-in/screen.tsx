@@ -4,14 +4,16 @@ import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { mainResult } from '@sabor/core/compare/main-result';
+import { dayNumber } from '@sabor/core/outcomes/day-number';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { stageLabel } from '@sabor/core/outcomes/stages';
 import { localDate } from '@sabor/core/time/zones';
 import { dayName } from '@sabor/words/day-name';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useShelf, useTrial, useWashDay, useWashDayChange, useWearer } from '../../api/queries.ts';
+import { ArmName } from '../../drawings/arm-name.tsx';
 import { HeadMap, type MapZone } from '../../drawings/head-map.tsx';
 import { valueTint } from '../../drawings/tint.ts';
 import { put } from '../../http/http.ts';
@@ -29,6 +31,8 @@ import { CurlLengths } from './curl-lengths.tsx';
 import { usualMoment } from './look.ts';
 import { OutcomeTabs } from './outcome-tabs.tsx';
 import { RatingPad } from './rating-pad.tsx';
+import { sidesOf } from './sides.ts';
+import { useTypedNumber } from './typed-number.ts';
 
 export function CheckInScreen() {
   const { id = '', stage = '' } = useParams();
@@ -77,6 +81,8 @@ function CheckInSheet({
   const [outcome, setOutcome] = useState<Outcome>(mainResult(trial.primary).like);
   const counting = trial.weights.map(({ zoneId }) => zoneId);
   const [chosen, setChosen] = useState<readonly string[]>(counting);
+  const [goesOn, setGoesOn] = useState(true);
+  const [all, setAll] = useState(false);
   const [at, setAt] = useState(taken?.at ?? usualMoment(washDay, stage, n, wearer.timeZone));
   const save = useWashDayChange(washDay.id, (input: CheckInInput) =>
     put<WashDay>(`/check-ins/${input.id}`, input),
@@ -108,28 +114,63 @@ function CheckInSheet({
 
   const ratings = (taken?.ratings ?? []).filter((rating) => rating.outcome === outcome);
   const ratingOf = (zoneId: string) => ratings.find((rating) => rating.zoneId === zoneId)?.value ?? null;
-  const rate = (value: number | null) => {
-    if (chosen.length === 0) return;
-    const zones = [...chosen];
+  const turnTo = (key: Outcome) => {
+    setOutcome(key);
+    setChosen(counting);
+  };
+  // The main result first; on later days it alone is asked for, the rest stays a tap away.
+  const main = mainResult(trial.primary).like;
+  const round = [main, ...OUTCOME_KEYS.filter((key) => key !== main)];
+  const asked = n !== null && n > 1 && !all ? [main] : round;
+  const next = asked[asked.indexOf(outcome) + 1];
+  const { label } = OUTCOMES[outcome];
+  const rateZones = (zones: readonly string[], value: number | null, goOn: boolean) => {
+    if (zones.length === 0) return;
     const before = zones.map((zoneId) => ({ outcome, zoneId, value: ratingOf(zoneId) }));
     void tapRatings(zones.map((zoneId) => ({ outcome, zoneId, value })));
     say(
-      `${OUTCOMES[outcome].label}: ${value ?? 'taken away'} for ${zones.length === 1 ? 'one zone' : `${zones.length} zones`}.`,
-      () => tapRatings(before),
+      `${label}: ${value ?? 'taken away'} for ${zones.length === 1 ? 'one zone' : `${zones.length} zones`}.`,
+      () => {
+        void tapRatings(before);
+        turnTo(outcome);
+      },
     );
+    if (goOn && goesOn && value !== null && next) turnTo(next);
   };
-  const byKey = useRef(rate);
-  byKey.current = rate;
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      if (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || event.ctrlKey || event.metaKey || event.altKey)
-        return;
-      if (/^[0-9]$/.test(event.key)) byKey.current(Number(event.key));
-    };
-    addEventListener('keydown', press);
-    return () => removeEventListener('keydown', press);
-  }, []);
+  const wholeChosen = chosen.length === counting.length;
+  const rate = (value: number | null) => rateZones(chosen, value, wholeChosen);
+  const sides = sidesOf(trial, washDay, wearer, counting);
+  const bySide = sides !== null && wholeChosen;
+  const sharedBy = (zones: readonly string[]) => {
+    const [first = null, ...rest] = zones.map(ratingOf);
+    return rest.every((value) => value === first) ? first : null;
+  };
+  const earlier = washDay.checkIns.find((known) => known.stage === stage && known.day === (n ?? 0) - 1);
+  const numberBefore = (zones: readonly string[]) =>
+    dayNumber(
+      (earlier?.ratings ?? []).filter((one) => one.outcome === outcome),
+      new Map(zones.map((zoneId) => [zoneId, 1])),
+    );
+  const pads = bySide
+    ? sides.map(({ key, arm, zones }) => ({
+        key,
+        name: <ArmName arm={arm} name={trial.arms[arm]?.name ?? ''} />,
+        value: sharedBy(zones),
+        before: numberBefore(zones),
+      }))
+    : null;
+  const rateSide = (side: 'left' | 'right', value: number) => {
+    const own = sides!.find(({ key }) => key === side)!;
+    const other = sides!.find(({ key }) => key !== side)!;
+    // Both sides in: the outcome is through.
+    rateZones(own.zones, value, sharedBy(other.zones) !== null);
+  };
+  // Typed: the whole, or the first side that has no number yet.
+  useTypedNumber((value) => {
+    const open = bySide && (sides.find(({ zones }) => sharedBy(zones) === null) ?? sides[0]!);
+    if (open) rateSide(open.key, value);
+    else rate(value);
+  });
   const choose = (zone: MapZone) =>
     setChosen((old) =>
       old.length === counting.length && old.length > 1
@@ -138,13 +179,11 @@ function CheckInSheet({
           ? old.filter((id) => id !== zone.id)
           : [...old, zone.id],
     );
-  const turnTo = (key: Outcome) => {
-    setOutcome(key);
-    setChosen(counting);
-  };
-  const next = OUTCOME_KEYS[OUTCOME_KEYS.indexOf(outcome) + 1];
-  const { label } = OUTCOMES[outcome];
   const unrated = counting.filter((zoneId) => ratingOf(zoneId) === null);
+  const ratedOf = (key: Outcome) => {
+    const of = (taken?.ratings ?? []).filter((rating) => rating.outcome === key);
+    return counting.filter((zoneId) => of.some((rating) => rating.zoneId === zoneId)).length;
+  };
   return (
     <div className="basin-screen">
       <p className="text-sm text-soft">
@@ -157,7 +196,8 @@ function CheckInSheet({
       <SentLine day={washDay} quiet />
       <OutcomeTabs
         outcome={outcome}
-        rated={(key) => (taken?.ratings ?? []).some((rating) => rating.outcome === key)}
+        keys={round}
+        rated={(key) => ({ zones: ratedOf(key), of: counting.length })}
         choose={turnTo}
       />
       <div className="grid gap-x-12 gap-y-2 sm:gap-y-5 lg:grid-cols-2">
@@ -204,7 +244,15 @@ function CheckInSheet({
           </div>
         </section>
         <section aria-labelledby="rate">
-          <RatingPad outcome={outcome} zones={chosen.length} rate={rate} />
+          <RatingPad
+            outcome={outcome}
+            zones={chosen.length}
+            rate={rate}
+            sides={pads}
+            rateSide={rateSide}
+            goesOn={goesOn}
+            setGoesOn={setGoesOn}
+          />
           <div className="mt-3 flex flex-wrap gap-3">
             <button
               type="button"
@@ -221,6 +269,18 @@ function CheckInSheet({
                 onClick={() => turnTo(next)}
               >
                 Next: {OUTCOMES[next].label.toLowerCase()}
+              </button>
+            )}
+            {!next && asked.length < round.length && (
+              <button
+                type="button"
+                className="min-h-12 px-2 underline underline-offset-4"
+                onClick={() => {
+                  setAll(true);
+                  turnTo(round[1]!);
+                }}
+              >
+                Rate the others too
               </button>
             )}
             {!next && (
