@@ -147,6 +147,15 @@ export type ToTry = v.InferOutput<typeof ToTry>;
 export const Today = v.strictObject({
   due: v.array(Due),
   toTry: v.array(ToTry),
+  /** Which steps towards a first comparison are done. */
+  road: v.strictObject({
+    products: v.boolean(),
+    wearer: v.boolean(),
+    place: v.boolean(),
+    routine: v.boolean(),
+    trial: v.boolean(),
+    compared: v.boolean(),
+  }),
   air: v.array(AirForWashDay),
   /** True when this Sabor still holds nothing of its own. */
   empty: v.boolean(),

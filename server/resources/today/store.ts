@@ -28,6 +28,18 @@ async function nothingYet(db: Client): Promise<boolean> {
   return rows[0]!.empty;
 }
 
+/** How far the way to a first comparison of one's own has been gone. */
+async function readRoad(db: Client): Promise<Today['road']> {
+  const { rows } = await db.query<Today['road']>(
+    `select (select count(*) from product where archived_at is null) >= 2 as products,
+       exists (select from wearer where archived_at is null) as wearer, exists (select from stay) as place,
+       exists (select from routine r join step s on s.routine_id = r.id where not r.is_plan and r.archived_at is null) as routine,
+       exists (select from trial where not logged) as trial,
+       exists (select from trial where not logged and ended_at is not null) as compared`,
+  );
+  return rows[0]!;
+}
+
 /** Days before a bottle's last good day on which it is first mentioned. */
 const BOTTLE_WARNING_DAYS = 30;
 /** Days for which a finished trial waits on Today to be read. */
@@ -198,6 +210,7 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
   return {
     due,
     toTry: await readToTry(db, now),
+    road: await readRoad(db),
     air,
     empty: await nothingYet(db),
     demo: (await readDemoState(db)) === 'loaded',

@@ -336,3 +336,29 @@ describe('what waits to be tried', () => {
     expect(await mine()).toMatchObject([{ kind: 'formula', until: plusDays(localToday(), -1) }]);
   });
 });
+
+describe('the way to a first comparison', () => {
+  it('is ticked step by step, and done with the first trial that is over; a wash day by itself is no trial', async () => {
+    const fresh = await openBench();
+    const road = async () => (await fresh.ask<Today>('GET', '/api/today')).body.road;
+    const none = {
+      products: false,
+      wearer: false,
+      place: false,
+      routine: false,
+      trial: false,
+      compared: false,
+    };
+    expect(await road()).toEqual(none);
+    const own = await sampleBench(fresh);
+    expect(await road()).toEqual({ ...none, products: true, wearer: true, routine: true, trial: true });
+    await fresh.db.query('update trial set logged = true');
+    expect(await road()).toMatchObject({ trial: false });
+    await fresh.db.query(
+      "update trial set logged = false, status = 'finished', ended_at = now() where id = $1",
+      [own.trial.id],
+    );
+    expect(await road()).toMatchObject({ trial: true, compared: true });
+    await fresh.close();
+  });
+});

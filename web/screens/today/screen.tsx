@@ -1,12 +1,12 @@
 import type { AirForWashDay, Due } from '@sabor/contract/today';
 import { localToday } from '@sabor/core/time/today';
 import { airForWashDayInWords, dueInWords } from '@sabor/words/today';
-import { Link } from 'react-router';
 import { useToday, useTrials } from '../../api/queries.ts';
 import { useVoice } from '../../api/voice.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading } from '../../ui/states.tsx';
+import { FirstSteps, Road } from './road.tsx';
 import { ToTryPart } from './to-try.tsx';
 import { UnderWay } from './under-way.tsx';
 
@@ -47,8 +47,8 @@ export function TodayScreen() {
   if (today.isPending || trials.isPending) return <Loading what="what is due" />;
   if (today.isError) return <Failed error={today.error} retry={today.refetch} />;
   if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
-  const { due, toTry, air, empty, demo } = today.data;
-  if (empty) return <FirstSteps />;
+  const { due, toTry, air, empty, demo, road } = today.data;
+  if (empty) return <FirstSteps road={road} />;
   const read = due.find((one) => one.kind === 'read');
   const rest = due.filter((one) => one !== read || !demo);
   return (
@@ -76,6 +76,7 @@ export function TodayScreen() {
           </div>
         </section>
       )}
+      {!road.compared && <Road road={road} />}
       <div className="grid gap-10 lg:grid-cols-[3fr_2fr]">
         <section aria-labelledby="due">
           <h2 id="due" className="mb-3 text-xl">
@@ -144,64 +145,5 @@ function DueRow({ due }: { due: Due }) {
         {label}
       </ButtonLink>
     </li>
-  );
-}
-
-/** An empty Sabor: the road from shelf to comparison, with the first step at hand. */
-function FirstSteps() {
-  const road = [
-    ['Shelf', 'Put the two products you want to compare on the shelf.', '/shelf/new', 'Add a product'],
-    [
-      'Heads',
-      'Say whose hair is tested: zones, porosity, a tagged curl or two.',
-      '/heads/new',
-      'Add a wearer',
-    ],
-    [
-      'Weather',
-      'Say where they are: a simulated station, a file or your own thermometer tells the air.',
-      '/weather/new',
-      'Add a place',
-    ],
-    [
-      'Routines',
-      'Write the wash day down once, so that each one can be kept the same.',
-      '/routines/new',
-      'Write a routine',
-    ],
-    [
-      'Trials',
-      'Ask a question, mark the step under test, give each option its product.',
-      '/trials/new/plan',
-      'Plan a trial',
-    ],
-  ] as const;
-  return (
-    <>
-      <Heading title="An empty bench, and the way to a first comparison">
-        Sabor holds a wash day fixed, changes one thing, and says honestly what that did.
-      </Heading>
-      <ol className="max-w-3xl divide-y divide-rule border-y border-rule">
-        {road.map(([place, says, to, label], i) => (
-          <li key={place} className="flex flex-wrap items-center justify-between gap-4 py-4">
-            <span className="figure w-8 text-2xl text-leaf">{i + 1}</span>
-            <span className="min-w-0 flex-1 basis-60">
-              <span className="block font-semibold">{place}</span>
-              <span className="text-soft">{says}</span>
-            </span>
-            <ButtonLink look={i === 0 ? 'main' : 'plain'} to={to}>
-              {label}
-            </ButtonLink>
-          </li>
-        ))}
-      </ol>
-      <p className="mt-4 text-soft">
-        Or bring a backup from another Sabor:{' '}
-        <Link className="underline" to="/data">
-          Data
-        </Link>
-        .
-      </p>
-    </>
   );
 }
