@@ -75,6 +75,8 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     ['/shelf/import', /^Products from a file$/],
     ['/shelf/buying', /^What runs out$/],
     ['/wash-days', /^Wash days$/],
+    ['/calendar', /^Day by day$/],
+    ['/calendar?span=week', /^Day by day$/],
     ['/wash-days/new', /^Log a wash day$/],
     ['/shelf/mixes', /^Flaxseed gel$/],
     ['/screen', /^Screen$/],

@@ -16,6 +16,7 @@ import { Refusal, sendProblem, unknownRoute } from './http/problems.ts';
 import { sameOriginOnly } from './http/same-origin.ts';
 import type { Nightly } from './resources/backup/nightly.ts';
 import { backupRoutes } from './resources/backup/routes.ts';
+import { calendarRoutes } from './resources/calendar/routes.ts';
 import { hairFileRoutes } from './resources/hair-files/routes.ts';
 import { photographRoutes } from './resources/photographs/routes.ts';
 import { recipeRoutes } from './resources/recipes/routes.ts';
@@ -147,6 +148,7 @@ export function createApp({
     checkInRoutes,
     photographRoutes,
     todayRoutes,
+    calendarRoutes,
     weatherRoutes,
     screeningRoutes,
     searchRoutes,

@@ -40,6 +40,7 @@ export const PAGES: readonly Page[] = [
     '/shelf',
   ]),
   page('trials/:id/lay-out', async () => (await import('./screens/lay-out/screen.tsx')).LayOutScreen),
+  page('calendar', async () => (await import('./screens/calendar/screen.tsx')).CalendarScreen),
   page('wash-days', async () => (await import('./screens/wash-days/screen.tsx')).WashDaysScreen, [
     '/wash-days',
   ]),

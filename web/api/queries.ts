@@ -1,5 +1,6 @@
 import type { BackupState } from '@sabor/contract/backup';
 import type { Buying } from '@sabor/contract/buying';
+import type { CalendarEntry } from '@sabor/contract/calendar';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
 import type { ListedDay } from '@sabor/contract/logged-day';
@@ -52,6 +53,11 @@ export const useWearer = (id: string) =>
   useQuery({ ...resource<Wearer>(`/wearers/${id}`), enabled: id !== 'new' });
 export const useHairFile = (wearerId: string) =>
   useQuery({ ...resource<HairFile>(`/wearers/${wearerId}/file`), enabled: wearerId !== '' });
+export const useCalendar = (from: string, to: string) =>
+  useQuery({
+    ...resource<CalendarEntry[]>(`/calendar?from=${from}&to=${to}`),
+    placeholderData: keepPreviousData,
+  });
 export const useWashDays = () => useQuery(resource<ListedDay[]>('/wash-days'));
 export const useBuying = () => useQuery(resource<Buying>('/buying'));
 export const useRecipes = () => useQuery(resource<Recipe[]>('/recipes'));

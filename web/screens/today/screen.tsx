@@ -56,7 +56,12 @@ export function TodayScreen() {
       <Heading
         title="Today"
         kicker={showDate(localToday())}
-        actions={<ButtonLink to="/wash-days/new">Log a wash day</ButtonLink>}
+        actions={
+          <>
+            <ButtonLink to="/calendar">Calendar</ButtonLink>
+            <ButtonLink to="/wash-days/new">Log a wash day</ButtonLink>
+          </>
+        }
       />
       {demo && read && (
         <section className="no-print mb-8 grid gap-6 rounded-tag bg-ink p-6 text-paper lg:grid-cols-[1fr_auto] lg:items-center">

@@ -47,9 +47,12 @@ export function WashDaysScreen() {
       <Heading
         title="Wash days"
         actions={
-          <ButtonLink look="main" to="/wash-days/new">
-            Log a wash day
-          </ButtonLink>
+          <>
+            <ButtonLink to="/calendar">Calendar</ButtonLink>
+            <ButtonLink look="main" to="/wash-days/new">
+              Log a wash day
+            </ButtonLink>
+          </>
         }
       >
         Those of trials, and those by themselves: each counts in history, build-up, care, drying and bottles.

@@ -1,0 +1,127 @@
+import type { CalendarEntry } from '@sabor/contract/calendar';
+import type { Problem } from '@sabor/contract/problem';
+import { plusDays } from '@sabor/core/time/dates';
+import { localToday } from '@sabor/core/time/today';
+import ICAL from 'ical.js';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { openBench, type TestBench } from '../../testing/bench.ts';
+import { sampleBench } from '../../testing/samples.ts';
+import { tap, tapFinish } from '../../testing/tapping.ts';
+import { asICalendar } from './ics.ts';
+
+let bench: TestBench;
+beforeAll(async () => {
+  bench = await openBench();
+});
+afterAll(() => bench.close());
+
+const today = localToday(new Date());
+const ago = (hours: number) => new Date(Date.now() - hours * 3_600_000).toISOString();
+const read = async (from = plusDays(today, -10), to = plusDays(today, 30)) =>
+  (await bench.ask<CalendarEntry[]>('GET', `/api/calendar?from=${from}&to=${to}`)).body;
+
+/** The events of a file as a kept parser reads them. */
+function eventsOf(text: string) {
+  const calendar = new ICAL.Component(ICAL.parse(text));
+  return calendar.getAllSubcomponents('vevent').map((part) => {
+    const event = new ICAL.Event(part);
+    return {
+      id: event.uid,
+      on: event.startDate.toString(),
+      allDay: event.startDate.isDate,
+      summary: event.summary,
+      url: String(part.getFirstPropertyValue('url')),
+      alarms: part
+        .getAllSubcomponents('valarm')
+        .map((alarm) => String(alarm.getFirstPropertyValue('trigger'))),
+    };
+  });
+}
+
+describe('the calendar', () => {
+  it('holds wash days and check-ins that were, are due and were missed, and what a trial still has', async () => {
+    const { trial } = await sampleBench(
+      bench,
+      { cadenceDays: 4, wearDays: 3 },
+      { name: 'Una of the calendar' },
+    );
+    const id = v7();
+    await bench.ask('PUT', `/api/wash-days/${id}`, { trialId: trial.id, startedAt: ago(30) });
+    await tapFinish(bench, id);
+    await tap(bench, id, { kind: 'day', set: { washedAt: ago(29), dryAt: ago(27), revealAt: ago(26) } });
+    const mine = (await read()).filter(({ of }) => of === 'Una of the calendar');
+    const looks = mine.filter(({ kind }) => kind === 'check-in');
+    expect(looks.map(({ n }) => n)).toEqual([1, 2, 3]);
+    expect(looks[0]!.state).toBe('missed');
+    expect(looks[0]!.path).toBe(`/wash-days/${id}/look/day-1`);
+    const planned = mine.filter(({ id: one }) => one.startsWith('planned-'));
+    expect(planned.map(({ n }) => n)).toEqual([2, 3, 4]);
+    const start = mine.find(({ id: one }) => one === `wash-day-${id}`)!.on;
+    expect(planned.map(({ on }) => on)).toEqual([4, 8, 12].map((days) => plusDays(start, days)));
+  });
+
+  it('of three years, or turned round, is refused in words', async () => {
+    const ask = async (from: string, to: string) => {
+      const { status, body } = await bench.ask<Problem>('GET', `/api/calendar?from=${from}&to=${to}`);
+      return [status, body.fields?.map(({ message }) => message)];
+    };
+    expect(await ask('2026-01-01', '2029-01-01')).toEqual([
+      422,
+      ['A calendar shows 400 days at most. Ask for a shorter time.'],
+    ]);
+    expect(await ask('2026-01-02', '2026-01-01')).toEqual([422, ['The last day comes after the first.']]);
+    expect((await ask('moon', '2026-01-01'))[0]).toBe(422);
+    expect((await bench.ask('GET', '/api/calendar.ics?remind=25')).status).toBe(422);
+  });
+});
+
+describe('the calendar as a file', () => {
+  const entry = (to: Partial<CalendarEntry> = {}): CalendarEntry => ({
+    id: 'planned-t-2',
+    on: '2026-03-29',
+    kind: 'wash-day',
+    state: 'ahead',
+    of: 'Una',
+    what: 'Which gel keeps the curls defined; through a week, of damp\\ stage doors – and who will say so at the end?',
+    n: 2,
+    path: '/trials/t',
+    ...to,
+  });
+
+  // Checked against RFC 5545 by a kept parser (ical.js): folding (3.1), text escaping (3.3.11), whole days (3.3.4), alarms (3.6.6).
+  it('reads back as it was: whole days, names, addresses, alarms at the hour of that day', () => {
+    const text = asICalendar([entry(), entry({ id: 'done', state: 'done' })], 9, 'http://localhost:1');
+    const [planned, done] = eventsOf(text);
+    expect(planned).toEqual({
+      id: 'planned-t-2@sabor',
+      on: '2026-03-29',
+      allDay: true,
+      summary: `Una: Wash day 2: ${entry().what}`,
+      url: 'http://localhost:1/trials/t',
+      alarms: ['PT9H'],
+    });
+    // What is done reminds of nothing.
+    expect(done!.alarms).toEqual([]);
+    for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
+    expect(text).toMatch(/^BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:/);
+    expect(eventsOf(asICalendar([entry()], null, ''))[0]!.alarms).toEqual([]);
+  });
+
+  it('keeps an entry’s id when its date moves, on the days clocks change too, and is the same for the same facts', () => {
+    const [before] = eventsOf(asICalendar([entry()], null, ''));
+    const [after] = eventsOf(asICalendar([entry({ on: '2026-10-25' })], null, ''));
+    expect(after!.id).toBe(before!.id);
+    expect([before!.on, after!.on]).toEqual(['2026-03-29', '2026-10-25']);
+    expect(asICalendar([entry()], 8, 'x')).toBe(asICalendar([entry()], 8, 'x'));
+  });
+
+  it('is served as a calendar, each id once', async () => {
+    const response = await fetch(`${bench.url}/api/calendar.ics?remind=18`);
+    expect(response.headers.get('content-type')).toContain('text/calendar');
+    const events = eventsOf(await response.text());
+    expect(events.length).toBeGreaterThan(0);
+    expect(new Set(events.map(({ id }) => id)).size).toBe(events.length);
+    expect(events.some(({ alarms }) => alarms[0] === 'PT18H')).toBe(true);
+  });
+});

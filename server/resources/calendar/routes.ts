@@ -1,0 +1,34 @@
+import { CalendarFile, CalendarSpan } from '@sabor/contract/calendar';
+import { plusDays } from '@sabor/core/time/dates';
+import { localToday } from '@sabor/core/time/today';
+import { Router } from 'express';
+import type { Db } from '../../db/pool.ts';
+import { parse } from '../../http/problems.ts';
+import { asICalendar } from './ics.ts';
+import { readCalendar } from './store.ts';
+
+/** What a calendar that is subscribed to holds: a month back, half a year ahead. */
+const BACK_DAYS = 31;
+const AHEAD_DAYS = 183;
+
+export function calendarRoutes(db: Db): Router {
+  const router = Router();
+  router.get('/calendar', async (request, response) => {
+    response.json(await readCalendar(db, parse(CalendarSpan, request.query), new Date()));
+  });
+  router.get('/calendar.ics', async (request, response) => {
+    const { remind } = request.query;
+    const { remind: hour } = parse(CalendarFile, remind === undefined ? {} : { remind: Number(remind) });
+    const today = localToday(new Date());
+    const entries = await readCalendar(
+      db,
+      { from: plusDays(today, -BACK_DAYS), to: plusDays(today, AHEAD_DAYS) },
+      new Date(),
+    );
+    response
+      .type('text/calendar; charset=utf-8')
+      .attachment('sabor.ics')
+      .send(asICalendar(entries, hour ?? null, `${request.protocol}://${request.get('host')}`));
+  });
+  return router;
+}

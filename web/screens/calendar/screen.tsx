@@ -1,0 +1,209 @@
+import type { CalendarEntry } from '@sabor/contract/calendar';
+import { plusDays } from '@sabor/core/time/dates';
+import { localToday } from '@sabor/core/time/today';
+import { entryInWords } from '@sabor/words/calendar';
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { useCalendar } from '../../api/queries.ts';
+import { Button, ButtonLink } from '../../ui/button.tsx';
+import { ChoiceField } from '../../ui/inputs.tsx';
+import { showDate } from '../../ui/show.ts';
+import { Failed, Heading, Loading } from '../../ui/states.tsx';
+import { daysOf, monthName, type Span, spanFrom, turned, weekdays } from './span.ts';
+
+const SPANS = { month: { label: 'month' }, week: { label: 'week' } } as const;
+
+/** Wash days, check-ins, care and appointments over all heads, by month or week; and as a file for a calendar of one's own. */
+export function CalendarScreen() {
+  const [search, setSearch] = useSearchParams();
+  const today = localToday();
+  const { span, at } = spanFrom(search, today);
+  const days = daysOf(span, at);
+  const entries = useCalendar(days[0]!, days.at(-1)!);
+  const go = (to: Partial<{ span: Span; at: string }>) =>
+    setSearch({ span: to.span ?? span, at: to.at ?? at }, { replace: true });
+  const byDay = new Map<string, CalendarEntry[]>();
+  for (const entry of entries.data ?? []) byDay.set(entry.on, [...(byDay.get(entry.on) ?? []), entry]);
+  const missed = (entries.data ?? []).filter(({ state }) => state === 'missed');
+  return (
+    <>
+      <Heading
+        title={span === 'month' ? monthName(at) : `Week of ${showDate(days[0]!)}`}
+        kicker="Calendar"
+        actions={<ButtonLink to="/wash-days/new">Log a wash day</ButtonLink>}
+      />
+      <div className="no-print mb-4 flex flex-wrap items-end gap-3">
+        <Button onClick={() => go({ at: turned(span, at, -1) })} aria-label={`The ${span} before`}>
+          ←
+        </Button>
+        <Button onClick={() => go({ at: today })}>Today</Button>
+        <Button onClick={() => go({ at: turned(span, at, 1) })} aria-label={`The next ${span}`}>
+          →
+        </Button>
+        <ChoiceField label="By" options={SPANS} value={span} onChange={(key) => key && go({ span: key })} />
+      </div>
+      {entries.isError ? (
+        <Failed error={entries.error} retry={entries.refetch} />
+      ) : entries.isPending ? (
+        <Loading what="the calendar" />
+      ) : (
+        <>
+          {missed.length > 0 && (
+            <p className="mb-3 border-l-4 border-mango pl-4 text-mango-deep">
+              {missed.length === 1 ? 'One thing was' : `${missed.length} things were`} missed in this {span}.
+              Each can still be opened.
+            </p>
+          )}
+          <Grid days={days} byDay={byDay} today={today} month={span === 'month' ? at.slice(0, 7) : null} />
+          <Agenda days={days} byDay={byDay} today={today} />
+          <OwnCalendar />
+        </>
+      )}
+    </>
+  );
+}
+
+const TONES: Record<CalendarEntry['state'], string> = {
+  done: 'text-soft',
+  due: 'font-semibold text-ink',
+  missed: 'font-semibold text-mango-deep',
+  ahead: 'text-ink',
+};
+const SIGNS: Record<CalendarEntry['state'], string> = { done: '✓', due: '•', missed: '!', ahead: '' };
+
+function EntryLink({ entry, short = false }: { entry: CalendarEntry; short?: boolean }) {
+  return (
+    <Link
+      to={entry.path}
+      className={`block underline decoration-transparent underline-offset-4 hover:decoration-hibiscus ${TONES[entry.state]} ${short ? 'truncate' : ''}`}
+      title={`${entry.of}: ${entryInWords(entry)}`}
+    >
+      {SIGNS[entry.state] && <span aria-hidden="true">{SIGNS[entry.state]} </span>}
+      {entryInWords(entry)}
+      {!short && <span className="font-normal text-soft"> · {entry.of}</span>}
+    </Link>
+  );
+}
+
+type Days = {
+  days: readonly string[];
+  byDay: ReadonlyMap<string, readonly CalendarEntry[]>;
+  today: string;
+};
+
+/** The days as weeks side by side, where there is room. */
+function Grid({ days, byDay, today, month }: Days & { month: string | null }) {
+  const weeks = Array.from({ length: days.length / 7 }, (_, i) => days.slice(i * 7, i * 7 + 7));
+  return (
+    <table className="hidden w-full table-fixed border-collapse md:table">
+      <thead>
+        <tr>
+          {weekdays().map((name) => (
+            <th key={name} scope="col" className="py-1 text-left text-sm font-semibold text-soft">
+              {name}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {weeks.map((week) => (
+          <tr key={week[0]}>
+            {week.map((day) => {
+              const entries = byDay.get(day) ?? [];
+              const outside = month !== null && !day.startsWith(month);
+              return (
+                <td
+                  key={day}
+                  className={`h-28 border border-rule p-1.5 align-top text-sm ${day === today ? 'bg-leaf-pale' : outside ? 'opacity-60' : 'bg-sheet'}`}
+                >
+                  <span className={`figure ${day === today ? 'font-semibold' : 'text-soft'}`}>
+                    {Number(day.slice(8))}
+                    {day === today && <span className="sr-only">, today</span>}
+                  </span>
+                  <ul>
+                    {entries.slice(0, month === null ? 12 : 4).map((entry) => (
+                      <li key={entry.id}>
+                        <EntryLink entry={entry} short />
+                      </li>
+                    ))}
+                    {month !== null && entries.length > 4 && (
+                      <li className="text-soft">and {entries.length - 4} more below</li>
+                    )}
+                  </ul>
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** The same as a list, day by day; on a phone the only form. */
+function Agenda({ days, byDay, today }: Days) {
+  const told = days.filter((day) => byDay.has(day));
+  return (
+    <section aria-labelledby="agenda" className="mt-6 max-w-4xl">
+      <h2 id="agenda" className="mb-2 text-xl">
+        Day by day
+      </h2>
+      {told.length === 0 && <p className="text-soft">Nothing stands here.</p>}
+      <ol>
+        {told.map((day) => (
+          <li key={day} className="flex flex-wrap gap-x-4 border-b border-rule py-2">
+            <span className={`w-36 ${day === today ? 'font-semibold' : 'text-soft'}`}>
+              {day === today ? 'Today' : day === plusDays(today, 1) ? 'Tomorrow' : showDate(day)}
+            </span>
+            <ul className="min-w-0 flex-1 basis-64 space-y-1">
+              {byDay.get(day)!.map((entry) => (
+                <li key={entry.id}>
+                  <EntryLink entry={entry} />
+                </li>
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+const HOURS = [7, 8, 9, 12, 18, 20].map((hour) => ({ key: String(hour), label: `at ${hour}:00` }));
+
+/** The calendar as a file: to download once, or to subscribe to from a calendar on this machine. */
+function OwnCalendar() {
+  const [remind, setRemind] = useState<string | null>(null);
+  const path = `/api/calendar.ics${remind === null ? '' : `?remind=${remind}`}`;
+  return (
+    <section aria-labelledby="own" className="no-print mt-8 max-w-2xl">
+      <h2 id="own" className="mb-2 text-xl">
+        In your own calendar
+      </h2>
+      <p className="mb-3 text-soft">
+        A calendar program on this machine can subscribe to the address and follows what moves; or take the
+        file once. It holds a month back and half a year ahead.
+      </p>
+      <div className="flex flex-wrap items-end gap-4">
+        <ChoiceField
+          label="Remind me"
+          none="not at all"
+          options={HOURS}
+          value={remind}
+          onChange={setRemind}
+        />
+        <a
+          className="inline-flex min-h-10 items-center underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus"
+          href={path}
+          download
+        >
+          Download the file
+        </a>
+      </div>
+      <p className="mt-2 text-sm">
+        <span className="text-soft">Address to subscribe to: </span>
+        <code className="break-all">{`${location.origin}${path}`}</code>
+      </p>
+    </section>
+  );
+}
