@@ -91,15 +91,7 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('img', { name: /Build-up after/ }).waitFor();
     },
   },
-  {
-    name: 'routine',
-    size: BENCH,
-    go: async (page, base) => {
-      await page.goto(`${base}/routines`);
-      await page.getByRole('link', { name: 'Coast wash-and-go' }).click();
-      await page.getByRole('button', { name: /^Hold/ }).click();
-    },
-  },
+  { name: 'calendar', size: BENCH, go: open('/calendar') },
   {
     name: 'plan',
     size: BENCH,
@@ -203,6 +195,7 @@ const PICTURES: readonly Picture[] = [
       }
       await page.getByRole('button', { name: 'Finish the routine' }).click();
       await page.getByRole('link', { name: 'Check in: Finished hair, day 1' }).click();
+      await page.getByRole('button', { name: 'go on by itself' }).click();
       await page.getByRole('button', { name: 'Rate 7', exact: true }).click();
       await page.getByRole('button', { name: 'Crown, left: 7' }).click();
       await page.getByRole('button', { name: 'Rate 5', exact: true }).click();

@@ -1,7 +1,7 @@
 import type { CalendarEntry } from '@sabor/contract/calendar';
 import { plusDays } from '@sabor/core/time/dates';
 import { localToday } from '@sabor/core/time/today';
-import { entryInWords } from '@sabor/words/calendar';
+import { entryInShort, entryInWords } from '@sabor/words/calendar';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useCalendar } from '../../api/queries.ts';
@@ -79,7 +79,7 @@ function EntryLink({ entry, short = false }: { entry: CalendarEntry; short?: boo
       title={`${entry.of}: ${entryInWords(entry)}`}
     >
       {SIGNS[entry.state] && <span aria-hidden="true">{SIGNS[entry.state]} </span>}
-      {entryInWords(entry)}
+      {short ? entryInShort(entry) : entryInWords(entry)}
       {!short && <span className="font-normal text-soft"> · {entry.of}</span>}
     </Link>
   );
@@ -114,7 +114,7 @@ function Grid({ days, byDay, today, month }: Days & { month: string | null }) {
               return (
                 <td
                   key={day}
-                  className={`h-28 border border-rule p-1.5 align-top text-sm ${day === today ? 'bg-leaf-pale' : outside ? 'opacity-60' : 'bg-sheet'}`}
+                  className={`h-28 border border-rule p-1.5 align-top text-sm ${day === today ? 'bg-leaf-pale' : outside ? '' : 'bg-sheet'}`}
                 >
                   <span className={`figure ${day === today ? 'font-semibold' : 'text-soft'}`}>
                     {Number(day.slice(8))}
@@ -143,29 +143,45 @@ function Grid({ days, byDay, today, month }: Days & { month: string | null }) {
 /** The same as a list, day by day; on a phone the only form. */
 function Agenda({ days, byDay, today }: Days) {
   const told = days.filter((day) => byDay.has(day));
+  // Where today is among the days, it comes first; what was missed before it is told above.
+  const earlier = days.includes(today) ? told.filter((day) => day < today) : [];
   return (
     <section aria-labelledby="agenda" className="mt-6 max-w-4xl">
       <h2 id="agenda" className="mb-2 text-xl">
         Day by day
       </h2>
       {told.length === 0 && <p className="text-soft">Nothing stands here.</p>}
-      <ol>
-        {told.map((day) => (
-          <li key={day} className="flex flex-wrap gap-x-4 border-b border-rule py-2">
-            <span className={`w-36 ${day === today ? 'font-semibold' : 'text-soft'}`}>
-              {day === today ? 'Today' : day === plusDays(today, 1) ? 'Tomorrow' : showDate(day)}
-            </span>
-            <ul className="min-w-0 flex-1 basis-64 space-y-1">
-              {byDay.get(day)!.map((entry) => (
-                <li key={entry.id}>
-                  <EntryLink entry={entry} />
-                </li>
-              ))}
-            </ul>
-          </li>
-        ))}
-      </ol>
+      {earlier.length > 0 && (
+        <details>
+          <summary className="min-h-10 cursor-pointer py-2 font-semibold">
+            Earlier ({earlier.length} days)
+          </summary>
+          <Listed days={earlier} byDay={byDay} today={today} />
+        </details>
+      )}
+      <Listed days={told.filter((day) => !earlier.includes(day))} byDay={byDay} today={today} />
     </section>
+  );
+}
+
+function Listed({ days, byDay, today }: Days) {
+  return (
+    <ol>
+      {days.map((day) => (
+        <li key={day} className="flex flex-wrap gap-x-4 border-b border-rule py-2">
+          <span className={`w-36 ${day === today ? 'font-semibold' : 'text-soft'}`}>
+            {day === today ? 'Today' : day === plusDays(today, 1) ? 'Tomorrow' : showDate(day)}
+          </span>
+          <ul className="min-w-0 flex-1 basis-64 space-y-1">
+            {byDay.get(day)!.map((entry) => (
+              <li key={entry.id}>
+                <EntryLink entry={entry} />
+              </li>
+            ))}
+          </ul>
+        </li>
+      ))}
+    </ol>
   );
 }
 

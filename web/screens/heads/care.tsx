@@ -203,7 +203,7 @@ function DoneToday({ wearerId, kind, done }: { wearerId: string; kind: CareKind;
         look="quiet"
         className="whitespace-nowrap px-0!"
         to={`/wash-days/new?head=${wearerId}`}
-        aria-label={`${label}: log a wash day`}
+        aria-label={`Log it: ${label.toLowerCase()}`}
       >
         Log it
       </ButtonLink>

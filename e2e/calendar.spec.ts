@@ -1,0 +1,46 @@
+import { expect, PHONE, test } from './bench.ts';
+import { copyHead, makeTrial } from './make-trial.ts';
+
+test('the week stands on the calendar: what is due opens at its control, what was missed is offered', async ({
+  page,
+}) => {
+  await copyHead(page, 'Ines Falkenrath', 'Kalina Day');
+  const trial = await makeTrial(
+    page,
+    'On the calendar?',
+    ['Anvil Gel', 'Kelp Fold Gel'],
+    8,
+    { cadenceDays: 4 },
+    'Kalina Day',
+  );
+  const id = crypto.randomUUID();
+  const ago = (hours: number) => new Date(Date.now() - hours * 3_600_000).toISOString();
+  const begun = await page.request.put(`/api/wash-days/${id}`, {
+    data: { trialId: trial, startedAt: ago(27) },
+  });
+  expect(begun.ok()).toBe(true);
+  await page.request.post(`/api/wash-days/${id}/taps`, {
+    data: { device: 'phone', taps: [{ id: crypto.randomUUID(), at: ago(26), kind: 'finish' }] },
+  });
+  await page.request.patch(`/api/wash-days/${id}`, { data: { dryAt: ago(25), revealAt: ago(25) } });
+  await page.goto('/');
+  await page.getByRole('link', { name: 'Calendar', exact: true }).click();
+  await page.getByLabel('By', { exact: true }).selectOption('week');
+  const agenda = page.getByRole('region', { name: 'Day by day' });
+  await expect(agenda.getByRole('link', { name: /Check-in, day 2: On the calendar\?/ })).toBeVisible();
+  // The next wash day of the trial, four days after its last.
+  await page.getByRole('button', { name: 'The next week' }).click();
+  await page.getByRole('button', { name: 'Today' }).click();
+  await page.getByLabel('By', { exact: true }).selectOption('month');
+  await agenda.getByRole('link', { name: /Check-in, day 2: On the calendar\?/ }).click();
+  await expect(page.getByRole('heading', { name: 'Day 2', exact: true })).toBeVisible();
+
+  await page.setViewportSize(PHONE);
+  await page.goto('/calendar?span=week');
+  await expect(page.getByText(/missed in this week/).or(page.getByText('Day by day'))).not.toHaveCount(0);
+  await page.getByLabel('Remind me').selectOption('at 9:00');
+  const href = await page.getByRole('link', { name: 'Download the file' }).getAttribute('href');
+  const file = await (await page.request.get(href!)).text();
+  expect(file).toContain('BEGIN:VCALENDAR');
+  expect(file.replaceAll('\r\n ', '')).toContain(`UID:check-in-${id}-2@sabor`);
+});
