@@ -30,6 +30,8 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'DELETE /hair-events/:id': HairFile,
   'PUT /head-problems/:id': HairFile,
   'DELETE /head-problems/:id': HairFile,
+  'PUT /patch-tests/:id': HairFile,
+  'DELETE /patch-tests/:id': HairFile,
   'PUT /hair-measures/:id': HairFile,
   'DELETE /hair-measures/:id': HairFile,
   'PUT /wearers/:id/cadence/:kind': HairFile,

@@ -2,6 +2,7 @@ import { FELT } from '@sabor/core/felt/felt';
 import { CARE } from '@sabor/core/hair/care-kinds';
 import type { DryingRun } from '@sabor/core/hair/drying';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { PATCH_HOURS, PATCH_OUTCOMES, patchOver } from '@sabor/core/hair/patch-test';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
 import { PROBLEM_STATES } from '@sabor/core/hair/problem-states';
 import { WASHED_WITH } from '@sabor/core/hair/wash-care';
@@ -21,6 +22,7 @@ import {
   number,
   oneOf,
   pastDate,
+  pastMoment,
   whole,
 } from './fields.ts';
 import { HairMeasureInput } from './hair-measure.ts';
@@ -118,6 +120,47 @@ export type HeadProblemInput = v.InferInput<typeof HeadProblemInput>;
 export const HeadProblem = v.strictObject(asStored(HeadProblemInput.entries));
 export type HeadProblem = v.InferOutput<typeof HeadProblem>;
 
+/** A product on the inner arm before it comes on a head. `outcome` is null until the skin was looked at. */
+export const PatchTestInput = v.pipe(
+  v.object({
+    id,
+    wearerId: id,
+    productId: id,
+    startedAt: pastMoment,
+    outcome: v.nullable(oneOf(PATCH_OUTCOMES, 'how the skin looked')),
+    lookedAt: v.nullable(pastMoment),
+    note: v.optional(note, ''),
+  }),
+  v.forward(
+    v.partialCheck(
+      [['outcome'], ['lookedAt']],
+      ({ outcome, lookedAt }) => (outcome === null) === (lookedAt === null),
+      'How the skin looked, and when, are said together.',
+    ),
+    ['lookedAt'],
+  ),
+  v.forward(
+    v.partialCheck(
+      [['startedAt'], ['lookedAt']],
+      ({ startedAt, lookedAt }) => lookedAt === null || Date.parse(lookedAt) >= Date.parse(startedAt),
+      'The skin cannot be looked at before the product was on it. Check the times.',
+    ),
+    ['lookedAt'],
+  ),
+  v.forward(
+    v.partialCheck(
+      [['startedAt'], ['outcome'], ['lookedAt']],
+      ({ startedAt, outcome, lookedAt }) =>
+        outcome !== 'clear' || lookedAt === null || Date.parse(lookedAt) >= Date.parse(patchOver(startedAt)),
+      `A patch test is clear after ${PATCH_HOURS} hours, not before. A reaction may be said at any time.`,
+    ),
+    ['outcome'],
+  ),
+);
+export type PatchTestInput = v.InferInput<typeof PatchTestInput>;
+export const PatchTest = v.strictObject(asStored(PatchTestInput.entries));
+export type PatchTest = v.InferOutput<typeof PatchTest>;
+
 /** What a wearer wants of a wash day, and what is kept away from them. */
 export const WishesInput = v.pipe(
   v.object({
@@ -187,6 +230,8 @@ export const HairFile = v.strictObject({
   measures: v.array(HairMeasureInput),
   /** What bothers this head, open ones first. */
   problems: v.array(HeadProblem),
+  /** Newest first. */
+  patchTests: v.array(PatchTest),
   /** What wash days add to the history: the dates of the washes, and care that their products did. */
   washedOn: v.array(date),
   washCare: v.array(

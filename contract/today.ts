@@ -62,6 +62,16 @@ export const Due = v.variant('kind', [
     wearerName: v.string(),
     problems: v.array(v.strictObject({ what: v.string(), since: date })),
   }),
+  /** A product on the inner arm whose outcome is not yet said; `over` once its hours have passed. */
+  v.strictObject({
+    kind: v.literal('patch test'),
+    wearerId: id,
+    wearerName: v.string(),
+    productName: v.string(),
+    until: v.string(),
+    timeZone: v.string(),
+    over: v.boolean(),
+  }),
   /** A bottle near or past the last day of its period after opening. */
   v.strictObject({
     kind: v.literal('bottle'),

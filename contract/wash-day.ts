@@ -128,7 +128,7 @@ const told = {
   ),
   /** Grams of the bottle on the scale. */
   weighed: v.strictObject({ before: v.nullable(v.number()), after: v.nullable(v.number()) }),
-  /** Its product has been on this head before; true where that is hidden or there is none. */
+  /** Its product has been on this head before, or a patch test of it stayed clear; true where that is hidden or there is none. */
   usedBefore: v.boolean(),
 };
 const StepTold = v.strictObject(told);

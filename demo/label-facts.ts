@@ -90,6 +90,19 @@ export const problemRows = (when: ReturnType<typeof calendar>): Row[] => [
   },
 ];
 
+/** What was tried on the inner arm before it came on a head. */
+export const patchRows = (when: ReturnType<typeof calendar>): Row[] => [
+  {
+    id: demoId('patch kelp-fold'),
+    wearer_id: wearerId('ines'),
+    product_id: productId('kelp-fold'),
+    started_at: when.at(96, 20),
+    outcome: 'clear',
+    looked_at: when.at(93, 21),
+    note: '',
+  },
+];
+
 /** What whole lines claim, and one collection of one. */
 export const lineClaimRows = (): Row[] => [
   { line_id: lineId('tidewrack'), collection: '', claim: 'Free of sulfates' },

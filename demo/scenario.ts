@@ -3,7 +3,7 @@ import { STARTER_ROUTINE } from '@sabor/core/routine/starter';
 import { calibrationRows } from './basin.ts';
 import { hairFileRows } from './hair-files.ts';
 import { demoId } from './ids.ts';
-import { labelColumns, lineClaimRows, priceRows, problemRows, recipeRows } from './label-facts.ts';
+import { labelColumns, lineClaimRows, patchRows, priceRows, problemRows, recipeRows } from './label-facts.ts';
 import { calendar, settingsRow } from './rows.ts';
 import { LINES, lineId, PRODUCTS, productId } from './shelf.ts';
 import { COAST_ROUTINE, TRIALS } from './trials.ts';
@@ -53,6 +53,7 @@ export function demoBackup(now: Date): Backup {
   rows.recipe = recipeRows(when.at(50, 9));
   rows.product_price = priceRows(when);
   rows.head_problem = problemRows(when);
+  rows.patch_test = patchRows(when);
   rows.bottle = PRODUCTS.map((product) => ({
     id: demoId(`bottle ${product.key}`),
     product_id: productId(product.key),

@@ -46,6 +46,7 @@ const file = (to: Partial<HairFile> = {}): HairFile => ({
   events: [],
   measures: [],
   problems: [],
+  patchTests: [],
   washedOn: [],
   washCare: [],
   cadence: {},

@@ -111,14 +111,42 @@ function useArrival(pathname: string): string {
   return told;
 }
 
+/** Seconds a page that still fetches is waited for, before its part is given up. */
+const PART_WAIT = 10;
+
+/** Brings the part of a page that an address names (`#events`) into view and focus, once it is there. */
+function useNamedPart(hash: string, key: string): void {
+  useEffect(() => {
+    const id = decodeURIComponent(hash.slice(1));
+    if (id === '' || id === 'bench') return;
+    const come = () => {
+      const part = document.getElementById(id);
+      if (!part) return false;
+      part.tabIndex = -1;
+      part.scrollIntoView();
+      part.focus({ preventScroll: true });
+      return true;
+    };
+    if (come()) return;
+    const watch = new MutationObserver(() => come() && watch.disconnect());
+    watch.observe(document.body, { childList: true, subtree: true });
+    const late = setTimeout(() => watch.disconnect(), PART_WAIT * 1000);
+    return () => {
+      watch.disconnect();
+      clearTimeout(late);
+    };
+  }, [hash, key]);
+}
+
 export function Frame() {
-  const { pathname } = useLocation();
+  const { pathname, hash, key } = useLocation();
   const [help, setHelp] = useState(false);
   const [searching, setSearching] = useState(false);
   const openHelp = useCallback(() => setHelp(true), []);
   const openSearch = useCallback(() => setSearching(true), []);
   useShortcuts(openHelp, openSearch);
   const told = useArrival(pathname);
+  useNamedPart(hash, key);
   useEffect(() => {
     const name =
       PLACES.find(({ to }) => to !== '/' && pathname.startsWith(to))?.label ??

@@ -1,4 +1,5 @@
 /** One way to write dates and times: "Fri 27 Nov", with the year when it is not this one, and "10:12" in 24 hours. */
+import { hourOf, localDate } from '@sabor/core/time/zones';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'] as const;
@@ -97,6 +98,12 @@ export function readMoment(typed: string, today: string): string | null {
   const parted = iso ?? /^(.*?)(?:,\s*|\s+)(\d{1,2}(?:[:.h]\d{2})(?:\s*[ap]m)?)$/i.exec(text);
   const [date, time] = parted ? [readDate(parted[1]!, today), readTime(parted[2]!)] : [today, readTime(text)];
   return date !== null && time !== null ? `${date}T${time}` : null;
+}
+
+/** A moment (ISO 8601) on the clocks of an IANA time zone: "Fri 27 Nov, 10:12". Throws a RangeError for an unknown zone. */
+export function momentInWords(moment: string, timeZone: string, today: string): string {
+  const minute = new Date(Math.floor(Date.parse(moment) / 60_000) * 60_000).toISOString();
+  return `${dateInWords(localDate(minute, timeZone), today)}, ${hourInWords(hourOf(minute, timeZone))}`;
 }
 
 /** An hour of the day with its fraction, as a clock shows it: 7.5 is "07:30". */

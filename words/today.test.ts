@@ -5,6 +5,15 @@ import { dueInWords } from './today.ts';
 const day = { trialId: 't', question: 'Which gel?', wearerName: 'Una', number: 2, of: 8, washDayId: 'd' };
 const says = (due: Due) => dueInWords(due, '2026-11-27').says;
 
+const PATCH = {
+  kind: 'patch test',
+  wearerId: 'w',
+  wearerName: 'Una',
+  productName: 'Gel',
+  until: '2026-11-28T23:05:59.900Z',
+  timeZone: 'Europe/Berlin',
+} as const;
+
 describe('what is due in words', () => {
   it.each<[Due, string]>([
     [
@@ -25,6 +34,11 @@ describe('what is due in words', () => {
       'Wash day 2 of 8 for Una: its planned days are over. Say how it ended: washed or restyled.',
     ],
     [{ kind: 'night', ...day, setWaits: false }, 'Wash day 2 of 8 for Una: what protects the hair tonight?'],
+    [
+      { ...PATCH, over: false },
+      'On Una’s inner arm until Sun 29 Nov, 00:05. Stop at burning, hives or swelling, and see a doctor.',
+    ],
+    [{ ...PATCH, over: true }, 'On Una’s inner arm; its 48 hours are over. Say how the skin looks.'],
     [
       { kind: 'bottle', productId: 'p', productName: 'Gel', last: '2026-12-22', past: false },
       'Good until Tue 22 Dec, the end of its period after opening.',

@@ -1,11 +1,12 @@
 import type { AirForWashDay, Due } from '@sabor/contract/today';
 import { CARE } from '@sabor/core/hair/care-kinds';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
+import { PATCH_HOURS } from '@sabor/core/hair/patch-test';
 import { EVENTS } from '@sabor/core/outcomes/events';
 import { stageLabel } from '@sabor/core/outcomes/stages';
 import { SLOTS } from '@sabor/core/step/slots';
 import { airInWords } from './air.ts';
-import { dateInWords } from './dates.ts';
+import { dateInWords, momentInWords } from './dates.ts';
 import { counted } from './numbers.ts';
 import type { Voice } from './voice.ts';
 
@@ -26,6 +27,15 @@ export function dueInWords(due: Due, today: string): { title: string; says: stri
   if (due.kind === 'problems') {
     const told = due.problems.map(({ what, since }) => `${what} (since ${dateInWords(since, today)})`);
     return { title: `Open on ${due.wearerName}’s head`, says: `${told.join('; ')}.` };
+  }
+  if (due.kind === 'patch test') {
+    const until = momentInWords(due.until, due.timeZone, today);
+    return {
+      title: `Patch test: ${due.productName}`,
+      says: due.over
+        ? `On ${due.wearerName}’s inner arm; its ${PATCH_HOURS} hours are over. Say how the skin looks.`
+        : `On ${due.wearerName}’s inner arm until ${until}. Stop at burning, hives or swelling, and see a doctor.`,
+    };
   }
   if (due.kind === 'bottle') {
     const last = dateInWords(due.last, today);

@@ -45,6 +45,7 @@ export const TABLES = {
   overrule: 8,
   hair_test: 2,
   head_problem: 18,
+  patch_test: 27,
   hair_event: 2,
   hair_event_zone: 2,
   hair_measure: 3,

@@ -46,6 +46,7 @@ describe('the profile', () => {
       events: [],
       measures: [],
       problems: [],
+      patchTests: [],
       washedOn: [],
       washCare: [],
       cadence: {},

@@ -3,6 +3,7 @@ import {
   HairEventInput,
   HairTestInput,
   HeadProblemInput,
+  PatchTestInput,
   WishesInput,
 } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
@@ -12,6 +13,7 @@ import type { Db } from '../../db/pool.ts';
 import { notFound, parse } from '../../http/problems.ts';
 import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
+import { savePatchTest } from '../patch-tests/store.ts';
 import {
   readHairFile,
   removeFromFile,
@@ -59,6 +61,14 @@ export function hairFileRoutes(db: Db): Router {
   });
   router.delete('/head-problems/:id', async (request, response) => {
     response.json(await removeFromFile(db, 'problem', pathId(request, 'problem')));
+  });
+  router.put('/patch-tests/:id', async (request, response) => {
+    const test = parse(PatchTestInput, bodyWithId(request, 'patch test'));
+    await savePatchTest(db, test);
+    response.json(await readHairFile(db, test.wearerId));
+  });
+  router.delete('/patch-tests/:id', async (request, response) => {
+    response.json(await removeFromFile(db, 'patch test', pathId(request, 'patch test')));
   });
   router.delete('/hair-measures/:id', async (request, response) => {
     response.json(await removeFromFile(db, 'measure', pathId(request, 'measurement')));

@@ -14,6 +14,7 @@ import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustStore } from '../../db/stored.ts';
 import { atField, notFound } from '../../http/problems.ts';
+import { readPatchTests } from '../patch-tests/store.ts';
 import { readWashCare } from './care.ts';
 import { readDrying } from './drying.ts';
 import { readWishes } from './wishes.ts';
@@ -74,6 +75,7 @@ export async function readHairFile(db: Client, wearerId: string): Promise<HairFi
     events: events.rows,
     measures: measures.rows,
     problems: problems.rows,
+    patchTests: await readPatchTests(db, wearerId),
     washedOn: washes.rows.map(({ on }) => on),
     washCare: washCare.map(({ kind, on }) => ({ kind, on })),
     cadence: Object.fromEntries(cadence.rows.map(({ kind, everyDays }) => [kind, everyDays])),
@@ -224,6 +226,7 @@ const REMOVALS = {
   measure: 'delete from hair_measure where id = $1 returning wearer_id',
   event: 'delete from hair_event where id = $1 returning wearer_id',
   problem: 'delete from head_problem where id = $1 returning wearer_id',
+  'patch test': 'delete from patch_test where id = $1 returning wearer_id',
 } as const;
 
 /** Takes a test or an event out; the page offers to put it back, which saves it again under its id. */

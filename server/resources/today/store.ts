@@ -11,6 +11,7 @@ import { localToday } from '@sabor/core/time/today';
 import { localDate, zoneOffset } from '@sabor/core/time/zones';
 import type { Client } from '../../db/pool.ts';
 import { type CareOf, readCareOfAll } from '../hair-files/care.ts';
+import { readOpenPatches } from '../patch-tests/store.ts';
 import { readDemoState, readSettings } from '../settings/store.ts';
 import { readOpenBottles } from '../shelf/store.ts';
 import { readTrials } from '../trials/read.ts';
@@ -135,6 +136,7 @@ const ORDER: Due['kind'][] = [
   'later step',
   'night',
   'end wear',
+  'patch test',
   'start wash day',
   'read',
   'care',
@@ -199,6 +201,7 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
      where p.state <> 'solved' and w.archived_at is null group by w.id, w.name order by w.name`,
   );
   due.push(...problems.rows);
+  due.push(...(await readOpenPatches(db, now)));
   for (const product of await readOpenBottles(db)) {
     const last = goodUntil(product.openedOn, product.monthsAfterOpening);
     if (last === null) continue;

@@ -42,7 +42,9 @@ const WASH_DAYS = `
         'usedBefore', s.product_id is null or (t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested')
           or exists (select 1 from wash_step o join wash_day od on od.id = o.wash_day_id join trial ot on ot.id = od.trial_id
             where o.product_id = s.product_id and o.status = 'done' and od.started_at < d.started_at
-              and ot.wearer_id = t.wearer_id))
+              and ot.wearer_id = t.wearer_id)
+          or coalesce((select x.outcome from patch_test x where x.wearer_id = t.wearer_id and x.product_id = s.product_id
+              and x.looked_at <= d.started_at order by x.looked_at desc, x.id desc limit 1) = 'clear', false))
         order by s.position), '[]')
       from wash_step s left join arm a on a.id = case when s.half = 'right' then d.right_arm_id else d.arm_id end
       where s.wash_day_id = d.id) as steps,

@@ -8,6 +8,7 @@ import { v7 } from 'uuid';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
+import { mustNotReact } from '../patch-tests/store.ts';
 import { SETTINGS_COLUMNS, SETTINGS_RECORD, settingsOfRecord, stepJson } from '../routines/step-sql.ts';
 import { readStations } from '../weather/store.ts';
 import { endLoggedWears } from './logged-wears.ts';
@@ -100,7 +101,8 @@ export async function startInto(client: Client, start: v.InferOutput<typeof Star
     design: Design;
     by_side: boolean;
     wearer_id: string;
-  }>('select ended_at, plan_id, design, by_side, wearer_id from trial where id = $1 for update', [
+    logged: boolean;
+  }>('select ended_at, plan_id, design, by_side, wearer_id, logged from trial where id = $1 for update', [
     start.trialId,
   ]);
   if (!trial.rows[0]) throw notFound('trial');
@@ -134,6 +136,7 @@ export async function startInto(client: Client, start: v.InferOutput<typeof Star
        order by l.position limit 1`,
     [start.trialId],
   );
+  if (!trial.rows[0].logged) await mustNotReact(client, start.trialId, start.startedAt);
   const place = next.rows[0];
   if (!place) throw new Refusal(409, 'All planned wash days of this trial have been run.');
   await endLoggedWears(client, trial.rows[0].wearer_id, start.startedAt);

@@ -12,6 +12,7 @@ import { HeadMap } from '../../drawings/head-map.tsx';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import { Caution, Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
+import { PatchTests } from '../patches/patch-tests.tsx';
 import { BuildUp } from './build-up.tsx';
 import { Care } from './care.tsx';
 import { Drying } from './drying.tsx';
@@ -162,6 +163,9 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
           </Tabs.Content>
           <Tabs.Content value="care">
             <Care wearer={wearer} file={file} />
+            <div className="mt-8">
+              <PatchTests wearer={wearer} file={file} />
+            </div>
           </Tabs.Content>
           <Tabs.Content value="drying">
             <Drying file={file} />

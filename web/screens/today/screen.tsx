@@ -36,6 +36,11 @@ function wayTo(due: Due): { to: string; label: string } {
       return { to: `/heads/${due.wearerId}?part=care`, label: 'Open profile' };
     case 'problems':
       return { to: `/heads/${due.wearerId}?part=problems`, label: 'See what was tried' };
+    case 'patch test':
+      return {
+        to: `/heads/${due.wearerId}?part=care#patch-tests`,
+        label: due.over ? 'Say how it looks' : 'See the patch test',
+      };
     case 'bottle':
       return { to: `/shelf/${due.productId}`, label: 'See the bottle' };
   }

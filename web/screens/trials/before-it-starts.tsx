@@ -28,6 +28,7 @@ import {
 import { useWorked } from '../../api/worked.ts';
 import { showDate } from '../../ui/show.ts';
 import { screeningWorker } from '../../workers/screening.ts';
+import { PatchFirst } from '../patches/patch-tests.tsx';
 import { placeNow } from '../screen/start-asked.ts';
 import { againstWishes } from './against-wishes.ts';
 
@@ -211,6 +212,15 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
       `Amount not yet found on this head: ${notAtDose.map((id) => names.get(id) ?? 'a product').join(', ')}. Find your amount finds it before it is judged.`,
     );
 
+  const worn = new Set((ledger.data ?? []).flatMap(({ steps }) => steps.map(({ productId }) => productId)));
+  const inPlan = new Set(
+    value.plan.flatMap((step) =>
+      value.arms.flatMap((arm) => gramsInArm(step, arm, weighedBy([])).map(({ productId }) => productId)),
+    ),
+  );
+  // Nothing is called new before it is known what was worn.
+  const unworn = ledger.data ? products.filter(({ id }) => inPlan.has(id) && !worn.has(id)) : [];
+
   const others = [...calendarOthers(file.data, today), ...airAhead].sort((a, b) => a.on.localeCompare(b.on));
   const days = every >= 1 ? trialAhead(today, value.washDays, every, others) : [];
   const foreseen = new Set(airAhead);
@@ -230,6 +240,7 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
           </li>
         ))}
       </ul>
+      <PatchFirst wearerId={value.wearerId} tests={file.data.patchTests} products={unworn} />
       {days.length > 0 && (
         <details className="mt-3">
           <summary className="cursor-pointer font-semibold">
