@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { EMPTY_SETTINGS } from '../step/step.ts';
-import { routineMinutes, startBy, thingsNeeded } from './lay-out.ts';
+import { minutesToWashed, routineMinutes, startBy, thingsNeeded } from './lay-out.ts';
 
 const step = (slot: 'cleanse' | 'condition' | 'dry' | 'protect', to: object = {}) => ({
   ...EMPTY_SETTINGS,
@@ -25,6 +25,13 @@ describe('laying out', () => {
     expect(routineMinutes(steps, [])).toBe(14);
     expect(routineMinutes(steps, [50, 70, 90])).toBe(70);
     expect(routineMinutes(steps, [50, 70])).toBe(60);
+  });
+
+  it('reckons the minutes until the hair is washed to the last water, not the last step', () => {
+    const steps = [step('cleanse'), step('condition', { minutes: 10 }), step('dry', { minutes: 40 })];
+    expect(minutesToWashed(steps, [])).toBe(14);
+    expect(minutesToWashed(steps, [20, 31, 30])).toBe(30);
+    expect(minutesToWashed([step('dry', { minutes: 40 })], [])).toBe(0);
   });
 
   it.each([

@@ -24,19 +24,32 @@ export function thingsNeeded(steps: readonly Planned[]): string[] {
   return [...new Set(things)];
 }
 
+const middle = (values: readonly number[]): number => {
+  const sorted = [...values].sort((a, b) => a - b);
+  const half = sorted.length >> 1;
+  return sorted.length % 2 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
+};
+
+const clocks = (steps: readonly Planned[]): number =>
+  steps.reduce((sum, { minutes }) => sum + (minutes ?? UNTIMED_MINUTES), 0);
+
+/** Slots that wet the hair and end in water. */
+const WATER: readonly Slot[] = ['pre-wash', 'detangle', 'cleanse', 'half-dry', 'treat', 'condition', 'rinse'];
+
+/** Minutes from the first step until the hair is washed, reckoned as {@link routineMinutes} is. */
+export function minutesToWashed(steps: readonly Planned[], earlier: readonly number[]): number {
+  if (earlier.length > 0) return middle(earlier);
+  const last = steps.findLastIndex(({ slot }) => WATER.includes(slot));
+  return clocks(steps.slice(0, last + 1));
+}
+
 /**
  * Minutes from the first step until hands are free, of the plan's clocks and an assumed time for steps without one; where
  * earlier wash days of the same plan are known, their median instead.
  */
 export function routineMinutes(steps: readonly Planned[], earlier: readonly number[]): number {
-  if (earlier.length > 0) {
-    const sorted = [...earlier].sort((a, b) => a - b);
-    const middle = sorted.length >> 1;
-    return sorted.length % 2 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
-  }
-  return steps
-    .filter(({ slot }) => !LATER.includes(slot))
-    .reduce((sum, { minutes }) => sum + (minutes ?? UNTIMED_MINUTES), 0);
+  if (earlier.length > 0) return middle(earlier);
+  return clocks(steps.filter(({ slot }) => !LATER.includes(slot)));
 }
 
 /** "19:35": when to start to be through at a time of day ("21:00"); may fall on the day before. */

@@ -1,6 +1,7 @@
 import { linearRegression } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import { type DryingRun, dryingGroups, forecastDrying } from './drying.ts';
+import { EMPTY_SETTINGS } from '../step/step.ts';
+import { type DryingRun, dryingGroups, forecastDrying, runsLike, wayOf } from './drying.ts';
 
 const run = (
   dry: number | null,
@@ -22,6 +23,39 @@ const told = (runs: readonly DryingRun[], deficit: number | null = null) => {
   if (forecast.tooFew) throw new Error('too few');
   return forecast;
 };
+
+describe('the way a plan dries', () => {
+  const step = (slot: 'hold' | 'technique' | 'dry' | 'cleanse', to: object = {}) => ({
+    ...EMPTY_SETTINGS,
+    slot,
+    ...to,
+  });
+
+  it('is what shapes the hair, each once and in order, and the last drying; fingers and no heat are none', () => {
+    const plan = [
+      step('cleanse', { technique: 'scrunch' }),
+      step('hold', { technique: 'rake' }),
+      step('technique', { technique: 'scrunch' }),
+      step('technique', { technique: 'rake' }),
+      step('dry', { tool: 'hood', heat: 'high' }),
+      step('dry', { tool: 'fingers', heat: 'none' }),
+    ];
+    expect(wayOf(plan)).toEqual({ techniques: ['rake', 'scrunch'], tool: null, heat: null });
+    expect(wayOf([])).toEqual({ techniques: [], tool: null, heat: null });
+  });
+
+  it('takes the runs of its own and no others', () => {
+    const runs = [
+      run(1),
+      run(2, null, { tool: 'diffuser' }),
+      run(3, null, { techniques: ['rake', 'scrunch'] }),
+      run(4, null, { heat: 'low' }),
+    ];
+    const way = wayOf([step('hold', { technique: 'scrunch' }), step('dry')]);
+    expect(runsLike(runs, [way])).toEqual([runs[0]]);
+    expect(runsLike(runs, [way, { ...way, tool: 'diffuser' }])).toEqual([runs[0], runs[1]]);
+  });
+});
 
 describe('drying history', () => {
   it('says when there is too little of it', () => {

@@ -22,6 +22,30 @@ export interface DryingRun {
   deficitHpa: number | null;
 }
 
+/** How hair is worked and dried: what makes runs alike. */
+export type DryingWay = Pick<DryingRun, 'techniques' | 'tool' | 'heat'>;
+
+const sameWay = ({ techniques, tool, heat }: DryingWay) => JSON.stringify([techniques, tool, heat]);
+
+/** The way of a plan's steps as runs are told apart by: what shapes the hair, in order, and the last drying. */
+export function wayOf(
+  steps: readonly { slot: string; technique: string | null; tool: string | null; heat: string | null }[],
+): DryingWay {
+  const shaping = steps.filter(({ slot }) => slot === 'hold' || slot === 'technique' || slot === 'set');
+  const last = steps.findLast(({ slot }) => slot === 'dry');
+  return {
+    techniques: [...new Set(shaping.flatMap(({ technique }) => technique ?? []))],
+    tool: last?.tool === 'fingers' ? null : (last?.tool ?? null),
+    heat: last?.heat === 'none' ? null : (last?.heat ?? null),
+  };
+}
+
+/** Runs that were worked and dried in one of these ways. */
+export function runsLike<Run extends DryingRun>(runs: readonly Run[], ways: readonly DryingWay[]): Run[] {
+  const wanted = new Set(ways.map(sameWay));
+  return runs.filter((run) => wanted.has(sameWay(run)));
+}
+
 /** Fewest runs from which a time is told, and from which the air is taken into account. Model assumptions. */
 export const FEWEST = { told: 3, withAir: 6 } as const;
 
@@ -121,7 +145,7 @@ export function forecastDrying(
 export function dryingGroups<Run extends DryingRun>(runs: readonly Run[]): [Run, ...Run[]][] {
   const alike = new Map<string, [Run, ...Run[]]>();
   for (const run of runs) {
-    const key = JSON.stringify([run.techniques, run.tool, run.heat]);
+    const key = sameWay(run);
     const group = alike.get(key);
     if (group) group.push(run);
     else alike.set(key, [run]);

@@ -1,22 +1,25 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
-import { routineMinutes, startBy, thingsNeeded } from '@sabor/core/basin/lay-out';
+import { minutesToWashed, routineMinutes, startBy, thingsNeeded } from '@sabor/core/basin/lay-out';
 import { minutesByPhase } from '@sabor/core/basin/minutes';
 import { mainResult } from '@sabor/core/compare/main-result';
 import type { Dose } from '@sabor/core/doses/dose';
 import { GRAVITIES } from '@sabor/core/fairness/gravity';
 import { judge } from '@sabor/core/fairness/slip';
-import { inArm } from '@sabor/core/step/in-arm';
+import { type DryingForecast, FEWEST, forecastDrying, runsLike, wayOf } from '@sabor/core/hair/drying';
+import { inArm, stepOnArm } from '@sabor/core/step/in-arm';
 import { productsUsed } from '@sabor/core/step/mix';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { doseGrams, weighedBy } from '@sabor/core/step/weighed';
 import { bottleLasts } from '@sabor/core/trial/ahead';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { doseInWords } from '@sabor/words/dose';
+import { counted } from '@sabor/words/numbers';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useLedger, useShelf, useTrial, useWearer } from '../../api/queries.ts';
+import { useHairFile, useLedger, useShelf, useTrial, useWearer } from '../../api/queries.ts';
 import { TextField } from '../../ui/inputs.tsx';
+import { showShare } from '../../ui/show.ts';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { isPast } from '../wash-day/cautions-of.ts';
 
@@ -120,12 +123,58 @@ function SwapEffect({ laid, trial }: { laid: Laid; trial: TrialDetail }) {
   );
 }
 
+/** Minutes from the first step to the wash, on the days that told both. */
+const minutesUntilWashed = (days: TrialDetail['washDayRecords']): number[] =>
+  days.flatMap(({ startedAt, washedAt }) =>
+    washedAt === null || washedAt <= startedAt ? [] : (Date.parse(washedAt) - Date.parse(startedAt)) / 60_000,
+  );
+
+/** Of five days, how many the earlier start is meant to hold. */
+const FOUR_OF_FIVE = 0.8;
+
+const chanceInWords = (chance: number) =>
+  chance < 0.01 ? 'under 1 %' : chance > 0.99 ? 'over 99 %' : showShare(chance);
+
+/** When to begin so that the hair is dry in time, and what beginning later is worth, by how this head dries. */
+function DryBy({
+  forecast,
+  toWashed,
+  doneBy,
+  free,
+  start,
+}: {
+  forecast: DryingForecast;
+  toWashed: number;
+  doneBy: string;
+  free: number;
+  start: string | null;
+}) {
+  if (start === null) return null;
+  if (forecast.tooFew)
+    return (
+      <p className="mt-2">
+        When it will be dry is not known: {forecast.runs === 0 ? 'no day' : counted(forecast.runs, 'day')}{' '}
+        worked and dried like this {forecast.runs === 1 ? 'was' : 'were'} timed to fully dry, {FEWEST.told}{' '}
+        are the fewest.
+      </p>
+    );
+  return (
+    <p className="mt-2">
+      To be fully dry by {doneBy} on four of five such days, start by{' '}
+      <strong className="figure">{startBy(doneBy, toWashed + forecast.within(FOUR_OF_FIVE))}</strong>:{' '}
+      {Math.round(toWashed)} min until it is washed, and {forecast.runs} days of this head dried like this.
+      Started at {start}, the chance is {chanceInWords(forecast.chance(free - toWashed))}.
+    </p>
+  );
+}
+
 export function LayOutScreen() {
   const { id = '' } = useParams();
   const trial = useTrial(id);
   const shelf = useShelf();
   const wearer = useWearer(trial.data?.wearerId ?? 'new');
   const ledger = useLedger(trial.data?.wearerId ?? '');
+  const file = useHairFile(trial.data?.wearerId ?? '');
   const [missing, setMissing] = useState<readonly string[]>([]);
   const [ready, setReady] = useState<readonly string[]>([]);
   const [doneBy, setDoneBy] = useState('21:00');
@@ -147,6 +196,16 @@ export function LayOutScreen() {
     .filter((minutes) => minutes > 5);
   const minutes = routineMinutes(plan, earlier);
   const start = startBy(doneBy, minutes);
+  const toWashed = minutesToWashed(plan, minutesUntilWashed(washDayRecords));
+  const ways = trial.data.arms.map((arm) =>
+    wayOf(
+      plan.flatMap((step) => {
+        const settings = stepOnArm(step, arm);
+        return settings === 'left out' ? [] : [{ ...settings, slot: step.slot }];
+      }),
+    ),
+  );
+  const drying = forecastDrying(runsLike(file.data?.drying ?? [], ways), 'dry', null);
   const things = [...thingsNeeded(plan), PHONE];
   const weighed = weighedBy(shelf.data.products);
   const used = (productId: string, from: string | null) =>
@@ -288,6 +347,9 @@ export function LayOutScreen() {
                 ? `, the middle of ${earlier.length === 1 ? 'one wash day' : `${earlier.length} wash days`} of this trial.`
                 : ': its clocks, and four minutes for each step without one.'}
             </p>
+            {file.data && (
+              <DryBy forecast={drying} toWashed={toWashed} doneBy={doneBy} free={minutes} start={start} />
+            )}
             <TextField
               className="mt-2 max-w-40"
               label="To be through by"
