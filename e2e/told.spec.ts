@@ -137,6 +137,39 @@ test('a side that was spoiled before its rating is left out, with its count; mar
   );
 });
 
+test('what was done and happened on the day before is said again in one tap, and taken back in one', async ({
+  page,
+}) => {
+  const trial = await makeTrial(page, 'Again?', ['Anvil Gel', 'Kelp Fold Gel'], 8);
+  const day = await wornSinceYesterday(page, trial);
+  await page.goto(`/wash-days/${day}`);
+  const on = page.getByLabel('On', { exact: true });
+  await on.fill('yesterday');
+  await on.blur();
+  await page.getByRole('button', { name: 'Rain', exact: true }).click();
+  await page.getByRole('button', { name: 'Bonnet', exact: true }).click();
+  const again = page.getByRole('button', { name: /^As on .*: rain, bonnet$/ });
+  await expect(again).toHaveCount(0);
+  await on.fill('today');
+  await on.blur();
+  await again.click();
+  await expect(page.getByRole('button', { name: 'Bonnet', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect(page.getByRole('button', { name: 'Rain', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect(again).toHaveCount(0);
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: /^As on/ })
+    .getByRole('button', { name: 'Undo' })
+    .click();
+  await expect(again).toBeVisible();
+});
+
 test('a set on mixed rods with its own way at the nape is planned, conducted and compared without a note', async ({
   page,
 }) => {

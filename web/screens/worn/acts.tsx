@@ -5,6 +5,7 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { MEASURES, type Measure } from '@sabor/core/doses/measures';
 import { DISLIKES } from '@sabor/core/hair/wishes';
+import { asBefore } from '@sabor/core/outcomes/as-before';
 import {
   EVENT_CAME,
   EVENT_GROUPS,
@@ -23,7 +24,9 @@ import { PLAIN_EVENT } from '@sabor/reading/nothing-told';
 import { v7 } from 'uuid';
 import { useHairFile } from '../../api/queries.ts';
 import { makeTap } from '../../offline/outbox.ts';
+import { Button } from '../../ui/button.tsx';
 import { benchChip } from '../../ui/five-words.tsx';
+import { showDate } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
 import { EventZones } from './event-zones.tsx';
 
@@ -89,6 +92,16 @@ export function Acts({
       makeTap(day.id, tap(event, there ? whole : 'gone')),
     );
   };
+  const before = asBefore(day.events, on, groups);
+  // What it spoiled, and what came of it, is that day's own.
+  const repeat = () => {
+    const again = before.map((event) => ({ ...event, id: v7(), on, spoiledAt: null, came: null }));
+    for (const { zoneIds, how, productId, dose, tool, note, ...event } of again)
+      void makeTap(day.id, tap({ ...PLAIN_EVENT, ...event }, { zoneIds, how, productId, dose, tool, note }));
+    say(`As on ${showDate(before[0]!.on)}.`, () =>
+      Promise.all(again.map((event) => makeTap(day.id, tap(event, 'gone')))),
+    );
+  };
   /** Marked as spoiled when that day had been rated already. */
   const isLate = ({ spoiledAt }: WearEvent) =>
     spoiledAt !== null &&
@@ -102,6 +115,12 @@ export function Acts({
   const change = (event: WearEvent, to: Details) => void makeTap(day.id, tap(event, to));
   return (
     <div className="space-y-3">
+      {before.length > 0 && (
+        <Button onClick={repeat}>
+          As on {showDate(before[0]!.on)}:{' '}
+          {before.map(({ kind }) => EVENTS[kind].label.toLowerCase()).join(', ')}
+        </Button>
+      )}
       {groups.map((group) => (
         <fieldset key={group}>
           <legend className="text-sm font-semibold">{EVENT_GROUPS[group].label}</legend>
