@@ -111,3 +111,34 @@ test('a resting length over the stretched one is refused beside its field', asyn
   await expect(curl.getByLabel('Resting')).toHaveValue('250');
   await page.getByRole('button', { name: 'Discard what I typed' }).click();
 });
+
+test('a plan begins with a question: seven choices, filled in, undone, saved', async ({ page }) => {
+  await page.goto('/trials/new/plan');
+  const begin = page.getByRole('region', { name: 'Begin with a question' });
+  await begin.getByRole('button', { name: 'Which of two …' }).click();
+  await begin.getByRole('button', { name: 'Fill in the plan' }).click();
+  await expect(begin.getByText('Choose the step that is tested.')).toBeVisible();
+  await begin.getByLabel('In which routine').selectOption('Coast wash-and-go');
+  const step = begin.getByLabel('At which step');
+  const hold = await step.getByRole('option', { name: /^Hold/ }).getAttribute('value');
+  await step.selectOption(hold);
+  await begin.getByLabel('One product').selectOption('Anvil Gel');
+  await begin.getByLabel('The other').selectOption('Anvil Gel');
+  await expect(begin.getByText('Choose two different products.')).toBeVisible();
+  await begin.getByLabel('The other').selectOption('Kelp Fold Gel');
+  await begin.getByRole('button', { name: 'Fill in the plan' }).click();
+  await expect(begin).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'The question' })).toBeFocused();
+  await expect(page.getByLabel('In a sentence')).toHaveValue(
+    'Which does better as hold: Anvil Gel or Kelp Fold Gel?',
+  );
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(begin).toBeVisible();
+  await begin.getByRole('button', { name: 'How much of …' }).click();
+  await begin.getByLabel('In which routine').selectOption('Coast wash-and-go');
+  await begin.getByLabel('At which step').selectOption({ index: 1 });
+  await begin.getByRole('button', { name: 'Fill in the plan' }).click();
+  await page.getByLabel('Whose hair').selectOption('Ines Falkenrath');
+  await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
+  await expect(page.getByRole('heading', { name: /^Is .* enough, or does it take .*\?$/ })).toBeVisible();
+});

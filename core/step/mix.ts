@@ -57,7 +57,7 @@ export function sameMix(planned: unknown, actual: unknown, tolerance: number): b
   return true;
 }
 
-const times = (dose: Dose | null, share: number): Dose | null => {
+export const times = (dose: Dose | null, share: number): Dose | null => {
   if (dose === null || dose.kind === 'unknown') return dose;
   return dose.kind === 'exact'
     ? { ...dose, amount: dose.amount * share }

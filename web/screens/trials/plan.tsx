@@ -12,7 +12,7 @@ import {
 } from '@sabor/core/compare/main-result';
 import { usualDays } from '@sabor/core/trial/designs';
 import { hourInWords } from '@sabor/words/dates';
-import { useMemo } from 'react';
+import { useMemo, useRef } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useHairFile, useRoutines, useSave, useShelf, useTrial, useWearers } from '../../api/queries.ts';
@@ -26,6 +26,7 @@ import { Allergies } from './allergies.tsx';
 import { ArmsEditor } from './arms-editor.tsx';
 import { AskedPart } from './asked-part.tsx';
 import { BeforeItStarts } from './before-it-starts.tsx';
+import { BeginWith } from './begin-with.tsx';
 import { DesignPart } from './design-part.tsx';
 import { again, swapOne } from './follow-up.ts';
 import { ideaTrial } from './idea-trial.ts';
@@ -122,6 +123,12 @@ const USUAL_PLACES = ['hairline', 'crown', 'side', 'back'];
 const usualWeights = ({ zones }: Wearer) =>
   zones.filter(({ place }) => USUAL_PLACES.includes(place)).map((zone) => ({ zoneId: zone.id, weight: 1 }));
 
+/** The wearer where there is no other to choose. */
+const onlyOne = (wearers: readonly Wearer[]): Wearer | undefined => {
+  const there = wearers.filter(({ archivedAt }) => archivedAt === null);
+  return there.length === 1 ? there[0] : undefined;
+};
+
 const blankArm = (n: number) => ({ id: v7(), name: `Option ${String.fromCharCode(65 + n)}`, steps: [] });
 
 /** A new plan; products shortlisted on the Screen come in as its arms. */
@@ -217,7 +224,7 @@ function PlanSheet({
     const ids = asked.split(',');
     return blank(
       products.filter(({ id }) => ids.includes(id)),
-      wearers.find(({ id }) => id === search.get('wearer')),
+      wearers.find(({ id }) => id === search.get('wearer')) ?? onlyOne(wearers),
     );
   }, [trial, followed, asked, products, wearers, search]);
   const draft = useDraft(
@@ -226,6 +233,7 @@ function PlanSheet({
     initial,
     trial?.version ?? null,
   );
+  const questionAt = useRef<HTMLHeadingElement>(null);
   const save = useSave<TrialInput>(`/trials/${initial.id}`);
   const { value, bind, set, change, problem } = draft;
   const wearer = wearers.find(({ id }) => id === value.wearerId);
@@ -251,8 +259,22 @@ function PlanSheet({
       </Heading>
       <div className="grid grid-cols-1 gap-x-12 gap-y-8 lg:grid-cols-[1.7fr_1fr]">
         <div className="space-y-10">
+          {!trial && !followed && value.plan.length === 0 && (
+            <BeginWith
+              routines={routines}
+              products={products}
+              shortlist={asked.split(',').filter((id) => products.some((known) => known.id === id))}
+              fill={(plan) => {
+                const before = value;
+                change((old) => ({ ...old, ...plan, question: old.question.trim() || plan.question }));
+                say('The plan is filled in. Change what you like.', () => change(() => before));
+                // The choices that were at hand are gone: go on where they went.
+                questionAt.current?.focus();
+              }}
+            />
+          )}
           <section className="space-y-4" aria-labelledby="question">
-            <h2 id="question" className="text-xl">
+            <h2 id="question" ref={questionAt} tabIndex={-1} className="text-xl outline-none">
               The question
             </h2>
             <TextField
