@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { request } from 'node:http';
 import os from 'node:os';
 import path from 'node:path';
@@ -6,14 +6,15 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from './testing/bench.ts';
 
 let bench: TestBench;
+let webRoot: string;
 beforeAll(async () => {
-  const webRoot = mkdtempSync(path.join(os.tmpdir(), 'sabor-web-'));
+  webRoot = mkdtempSync(path.join(os.tmpdir(), 'sabor-web-'));
   mkdirSync(path.join(webRoot, 'assets'));
   writeFileSync(
     path.join(webRoot, 'index.html'),
     '<meta property="csp-nonce" nonce="__SABOR_NONCE__"><p>page</p>',
   );
-  writeFileSync(path.join(webRoot, 'assets', 'a-1.js'), 'export {}');
+  for (const name of ['a-1.js', 'lost-1.js']) writeFileSync(path.join(webRoot, 'assets', name), 'export {}');
   bench = await openBench(webRoot);
 });
 afterAll(() => bench.close());
@@ -53,6 +54,12 @@ describe('the server', () => {
     expect(await nonce()).not.toBe(await nonce());
     expect((await bench.ask('GET', '/assets/a-1.js')).headers.get('cache-control')).toContain('immutable');
     expect((await bench.ask('GET', '/assets/none.js')).status).toBe(404);
+  });
+
+  it('outlives a file that a newer build took away', async () => {
+    rmSync(path.join(webRoot, 'assets', 'lost-1.js'));
+    await expect(bench.ask('GET', '/assets/lost-1.js')).rejects.toThrow();
+    expect((await bench.ask('GET', '/assets/a-1.js')).status).toBe(200);
   });
 
   it('answers only to this machine’s own names', async () => {

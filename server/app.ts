@@ -12,6 +12,7 @@ import sirv from 'sirv';
 import type { Db } from './db/pool.ts';
 import { checkedAnswers } from './http/checked-answers.ts';
 import { labelReader } from './http/label-reader.ts';
+import { outliveLostFiles } from './http/lost-files.ts';
 import { Refusal, sendProblem, unknownRoute } from './http/problems.ts';
 import { sameOriginOnly } from './http/same-origin.ts';
 import type { Nightly } from './resources/backup/nightly.ts';
@@ -56,6 +57,7 @@ const isText = (_request: Request, response: Response) =>
 function servePages(app: Express, webRoot: string) {
   const page = readFileSync(path.join(webRoot, 'index.html'), 'utf8');
   const packed = { brotli: true, gzip: true, dev: false };
+  app.use(outliveLostFiles);
   app.use('/assets', sirv(path.join(webRoot, 'assets'), { ...packed, immutable: true, maxAge: 31_536_000 }));
   app.use('/assets', unknownRoute);
   app.use(sirv(webRoot, { ...packed, extensions: [], maxAge: 0, etag: true }));
