@@ -2,7 +2,7 @@ import { FELT } from '@sabor/core/felt/felt';
 import { CARE } from '@sabor/core/hair/care-kinds';
 import type { DryingRun } from '@sabor/core/hair/drying';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
-import { PATCH_HOURS, PATCH_OUTCOMES, patchOver } from '@sabor/core/hair/patch-test';
+import { PATCH_HOURS, PATCH_OUTCOMES } from '@sabor/core/hair/patch-test';
 import { outcomesOf, POROSITY_TESTS, type PorosityTestKind } from '@sabor/core/hair/porosity/tests';
 import { PROBLEM_STATES } from '@sabor/core/hair/problem-states';
 import { WASHED_WITH } from '@sabor/core/hair/wash-care';
@@ -120,6 +120,9 @@ export type HeadProblemInput = v.InferInput<typeof HeadProblemInput>;
 export const HeadProblem = v.strictObject(asStored(HeadProblemInput.entries));
 export type HeadProblem = v.InferOutput<typeof HeadProblem>;
 
+/** NaN where either is no moment, which its own field says. */
+const hoursBetween = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / 3_600_000;
+
 /** A product on the inner arm before it comes on a head. `outcome` is null until the skin was looked at. */
 export const PatchTestInput = v.pipe(
   v.object({
@@ -142,7 +145,7 @@ export const PatchTestInput = v.pipe(
   v.forward(
     v.partialCheck(
       [['startedAt'], ['lookedAt']],
-      ({ startedAt, lookedAt }) => lookedAt === null || Date.parse(lookedAt) >= Date.parse(startedAt),
+      ({ startedAt, lookedAt }) => lookedAt === null || !(hoursBetween(startedAt, lookedAt) < 0),
       'The skin cannot be looked at before the product was on it. Check the times.',
     ),
     ['lookedAt'],
@@ -151,7 +154,7 @@ export const PatchTestInput = v.pipe(
     v.partialCheck(
       [['startedAt'], ['outcome'], ['lookedAt']],
       ({ startedAt, outcome, lookedAt }) =>
-        outcome !== 'clear' || lookedAt === null || Date.parse(lookedAt) >= Date.parse(patchOver(startedAt)),
+        outcome !== 'clear' || lookedAt === null || !(hoursBetween(startedAt, lookedAt) < PATCH_HOURS),
       `A patch test is clear after ${PATCH_HOURS} hours, not before. A reaction may be said at any time.`,
     ),
     ['outcome'],

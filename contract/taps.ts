@@ -88,8 +88,14 @@ export const Tap = v.variant('kind', [
       idea: oneOf(IDEAS, 'an idea'),
       /** The step that is to be added. */
       slot: v.optional(v.nullable(oneOf(SLOTS, 'a step')), null),
+      /** The product that is to be used instead, where one is meant. */
+      productId: v.optional(v.nullable(id), null),
       gone: v.optional(v.boolean(), false),
     }),
+    v.check(
+      ({ idea, productId }) => productId === null || idea === 'other-product',
+      'Only another product is named.',
+    ),
     v.check(({ idea, slot }) => (idea === 'add-step') === (slot !== null), 'Say which step is to be added.'),
   ),
   v.object({

@@ -140,6 +140,8 @@ export const ToTry = v.variant('kind', [
     idea: oneOf(IDEAS, 'an idea'),
     /** The step that is to be added. */
     slot: v.nullable(oneOf(SLOTS, 'a step')),
+    /** The product that is to be used instead. */
+    productName: v.nullable(v.string()),
     on: date,
     /** Whether a trial can be planned of it as it is. */
     plannable: v.boolean(),

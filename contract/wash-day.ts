@@ -117,12 +117,13 @@ const told = {
   ),
   /** Readings in the hand, as places among their five words. */
   inHand: v.record(oneOf(FELT, 'a reading'), v.number()),
-  /** `slot`: the step that is to be added. */
+  /** `slot`: the step that is to be added; `productId`: the product that is to be used instead. */
   ideas: v.array(
     v.strictObject({
       id,
       idea: oneOf(IDEAS, 'an idea'),
       slot: v.nullable(oneOf(SLOTS, 'a step')),
+      productId: v.nullable(id),
       at: v.string(),
     }),
   ),

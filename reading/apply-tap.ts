@@ -79,7 +79,13 @@ export function applyTap(day: WashDay, one: Tap): WashDay {
         ...step,
         ideas: put(
           step.ideas,
-          { id: one.ideaId, idea: one.idea, slot: one.slot ?? null, at: one.at },
+          {
+            id: one.ideaId,
+            idea: one.idea,
+            slot: one.slot ?? null,
+            productId: one.productId ?? null,
+            at: one.at,
+          },
           one.gone ?? false,
         ),
       }));

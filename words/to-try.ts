@@ -1,7 +1,7 @@
 import type { ToTry } from '@sabor/contract/today';
-import { IDEAS } from '@sabor/core/basin/ideas';
 import { SLOTS } from '@sabor/core/step/slots';
 import { dateInWords } from './dates.ts';
+import { ideaInWords } from './idea.ts';
 
 /** What waits to be tried, in a title and a sentence. `today` is yyyy-mm-dd. */
 export function toTryInWords(one: ToTry, today: string): { title: string; says: string } {
@@ -19,7 +19,7 @@ export function toTryInWords(one: ToTry, today: string): { title: string; says: 
     case 'idea': {
       const where = SLOTS[one.at].label;
       return {
-        title: `${where}: ${one.slot === null ? IDEAS[one.idea].label : `add ${SLOTS[one.slot].label.toLowerCase()}`}`,
+        title: `${where}: ${ideaInWords(one, one.productName)}`,
         says: `Came to mind on ${one.wearerName}’s wash day, ${dateInWords(one.on, today)}.`,
       };
     }

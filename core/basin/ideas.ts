@@ -61,7 +61,7 @@ const SETTING: readonly Idea[] = [
 ];
 
 /** What an idea changes of its step. */
-export type IdeaArm = Partial<Pick<StepSettings, 'dose' | 'wetness' | 'minutes' | 'heat'>> & {
+export type IdeaArm = Partial<Pick<StepSettings, 'productId' | 'dose' | 'wetness' | 'minutes' | 'heat'>> & {
   skipped?: true;
 };
 

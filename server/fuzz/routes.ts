@@ -5,6 +5,7 @@ import {
   HairEventInput,
   HairTestInput,
   HeadProblemInput,
+  PatchTestInput,
   WishesInput,
 } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
@@ -27,6 +28,7 @@ import * as v from 'valibot';
 /** What each route that takes a body is asked with, by its method and path. */
 export const BODIES: Record<string, v.GenericSchema> = {
   'PUT /head-problems/:id': HeadProblemInput,
+  'PUT /patch-tests/:id': PatchTestInput,
   'POST /products/:id/finish-bottle': FinishBottle,
   'PUT /lines/:id': LineInput,
   'PUT /products/:id': ProductInput,

@@ -73,6 +73,9 @@ describe('patch tests', () => {
       422,
       'startedAt: This time is in the future. Give now or earlier.',
     ]);
+    expect(await refused(patch({ startedAt: 'soon', outcome: 'clear', lookedAt: ago(0) }))).toContain(
+      'startedAt: Give a date and time.',
+    );
     expect(await refused(patch({ productId: v7() }))).toEqual([
       422,
       'productId: This product is not on the shelf. Choose another.',

@@ -34,22 +34,23 @@ export async function readToTry(db: Client, now: Date): Promise<ToTry[]> {
   // An idea that came again counts once; put aside, so is what came of it before.
   const ideas = await db.query<ToTry>(
     `with told as (
-       select i.id, i.idea, i.slot, i.at, s.slot as step, t.id as trial_id, w.name, s.plan_step_id,
+       select i.id, i.idea, i.slot, i.product_id, i.at, s.slot as step, t.id as trial_id, w.name, s.plan_step_id,
          (d.started_at at time zone w.time_zone)::date as "on", t.blind and t.key_opened_at is null as masked,
          coalesce(t.archived_at, w.archived_at) as away
        from idea i join wash_step s on s.id = i.wash_step_id join wash_day d on d.id = s.wash_day_id
          join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
        where not t.logged
      ), newest as (
-       select distinct on (trial_id, step, idea, slot) * from told where away is null
-       order by trial_id, step, idea, slot, at desc, id
+       select distinct on (trial_id, step, idea, slot, product_id) * from told where away is null
+       order by trial_id, step, idea, slot, product_id, at desc, id
      )
      select 'idea' as kind, n.id as ref, n.trial_id as "trialId", n.name as "wearerName", n.step as at, n.idea, n.slot,
-       n."on", n.plan_step_id is not null and not n.masked as plannable
-     from newest n
+       p.name as "productName", n."on", n.plan_step_id is not null and not n.masked as plannable
+     from newest n left join product p on p.id = n.product_id
      where not exists (select from put_aside a join told o on o.id = a.ref
        where a.kind = 'idea' and o.trial_id = n.trial_id and o.step = n.step and o.idea = n.idea
-         and o.slot is not distinct from n.slot and o.at >= n.at)
+         and o.slot is not distinct from n.slot
+         and o.product_id is not distinct from n.product_id and o.at >= n.at)
      order by n.at desc, n.id limit ${MOST}`,
   );
   const untried = await db.query<ToTry>(

@@ -307,6 +307,19 @@ describe('what waits to be tried', () => {
     await bench.ask('DELETE', `/api/put-aside/idea/${ideaId}`);
     expect(await idea()).toBeDefined();
     expect((await bench.ask('PUT', `/api/put-aside/moon/${ideaId}`)).status).toBe(422);
+
+    // Another product that is named is an idea of its own beside one that names none.
+    const other = { kind: 'idea', stepId: used.id, idea: 'other-product' } as const;
+    await tap(bench, day.id, { ...other, ideaId: v7() });
+    await tap(bench, day.id, { ...other, ideaId: v7(), productId: sister.id });
+    const others = (await here()).flatMap((one) =>
+      one.kind === 'idea' && one.idea === 'other-product' ? [one.productName] : [],
+    );
+    expect(new Set(others)).toEqual(new Set([null, sister.name]));
+    const { body: after } = await bench.ask<WashDay>('GET', `/api/wash-days/${day.id}`);
+    expect(after.steps.find(({ id }) => id === used.id)!.ideas).toContainEqual(
+      expect.objectContaining({ idea: 'other-product', productId: sister.id }),
+    );
   });
 
   it('holds a trial that is to be run again from its day on, and one whose formula changed since', async () => {

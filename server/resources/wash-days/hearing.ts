@@ -159,13 +159,10 @@ export class Hearing {
       case 'idea':
         await row('delete from idea where id = $1 and wash_step_id = $2', [tap.ideaId, tap.stepId]);
         if (!tap.gone)
-          await row('insert into idea (id, wash_step_id, idea, at, slot) values ($1, $2, $3, $4, $5)', [
-            tap.ideaId,
-            tap.stepId,
-            tap.idea,
-            tap.at,
-            tap.slot,
-          ]);
+          await row(
+            'insert into idea (id, wash_step_id, idea, at, slot, product_id) values ($1, $2, $3, $4, $5, $6)',
+            [tap.ideaId, tap.stepId, tap.idea, tap.at, tap.slot, tap.productId],
+          );
         return;
       case 'weighing':
         await row('delete from weighing where wash_step_id = $1 and phase = $2', [tap.stepId, tap.phase]);

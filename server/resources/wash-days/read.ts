@@ -35,7 +35,7 @@ const WASH_DAYS = `
             'note', m.note, 'places', m.places, 'at', m.at) order by m.at, m.id), '[]') from step_mark m where m.wash_step_id = s.id),
         'inHand', (select coalesce(json_object_agg(h.quality, h.value), '{}') from in_hand_reading h
           where h.wash_step_id = s.id),
-        'ideas', (select coalesce(json_agg(json_build_object('id', i.id, 'idea', i.idea, 'slot', i.slot, 'at', i.at) order by i.at, i.id), '[]')
+        'ideas', (select coalesce(json_agg(json_build_object('id', i.id, 'idea', i.idea, 'slot', i.slot, 'productId', i.product_id, 'at', i.at) order by i.at, i.id), '[]')
           from idea i where i.wash_step_id = s.id),
         'weighed', (select json_build_object('before', max(g.grams) filter (where g.phase = 'before'),
             'after', max(g.grams) filter (where g.phase = 'after')) from weighing g where g.wash_step_id = s.id),

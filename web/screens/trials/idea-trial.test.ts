@@ -22,7 +22,7 @@ const done = (planStepId: string | null, ideas: object[]) => ({
   productId: 'gel',
   dose: g(12),
   wetness: 'wet',
-  ideas: ideas.map((idea) => ({ slot: null, ...idea })),
+  ideas: ideas.map((idea) => ({ slot: null, productId: null, ...idea })),
 });
 const trial = {
   wearerId: 'w',
@@ -37,6 +37,7 @@ const trial = {
           { id: 'i3', idea: 'other-role', at: '' },
           { id: 'i5', idea: 'earlier', at: '' },
           { id: 'i6', idea: 'later', at: '' },
+          { id: 'i8', idea: 'other-product', productId: 'g2', at: '' },
           { id: 'i7', idea: 'add-step', slot: 'leave-in', at: '' },
         ]),
         done(null, [{ id: 'i4', idea: 'more', at: '' }]),
@@ -45,9 +46,18 @@ const trial = {
   ],
 } as unknown as TrialDetail;
 
-const step2 = (idea: 'later') => ({ id: 'x', idea, slot: null, at: '' });
+const step2 = (idea: 'later') => ({ id: 'x', idea, slot: null, productId: null, at: '' });
 
 describe('a trial of an idea', () => {
+  it('sets another product that was named against the one in use', () => {
+    const plan = ideaTrial(trial, 'i8', [{ id: 'g2', name: 'Gel Two' }])!;
+    expect(plan.question).toBe('Is Gel Two better at the hold?');
+    expect(plan.arms.map(({ name, steps }) => [name, steps[0]!.productId])).toEqual([
+      ['As it was', 'gel'],
+      ['Gel Two', 'g2'],
+    ]);
+  });
+
   it('tests that step alone, as it was done against the same with the idea in it', () => {
     const plan = ideaTrial(trial, 'i1')!;
     expect(plan.question).toBe('Is less better at the hold?');

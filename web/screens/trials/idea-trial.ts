@@ -1,3 +1,4 @@
+import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import { IDEAS, type IdeaOfPlan, ideaOfPlan } from '@sabor/core/basin/ideas';
@@ -16,21 +17,32 @@ type Idea = Step['ideas'][number];
 type ArmStep = TrialInput['arms'][number]['steps'][number];
 
 /** What an idea of a wash day would change in the plan; null where it makes no option by itself. */
-export function ideaInPlan(trial: TrialDetail, step: Step, { idea }: Idea): IdeaOfPlan | null {
+export function ideaInPlan(trial: TrialDetail, step: Step, { idea, productId }: Idea): IdeaOfPlan | null {
   const at = trial.plan.findIndex(({ id }) => id === step.planStepId);
-  return at < 0 ? null : ideaOfPlan(idea, step, at, trial.plan.length);
+  if (at < 0) return null;
+  if (productId !== null) return { to: 'set', own: { productId } };
+  return ideaOfPlan(idea, step, at, trial.plan.length);
 }
 
 /** "Gel first", "add a leave-in": an idea in the words of a trial's second option. */
-export const ideaName = ({ idea, slot }: Pick<Idea, 'idea' | 'slot'>): string =>
-  slot === null ? IDEAS[idea].label : `with ${SLOTS[slot].label.toLowerCase()} added`;
+export const ideaName = (
+  { idea, slot, productId }: Pick<Idea, 'idea' | 'slot' | 'productId'>,
+  products: readonly Pick<Product, 'id' | 'name'>[],
+): string => {
+  if (slot !== null) return `with ${SLOTS[slot].label.toLowerCase()} added`;
+  return products.find(({ id }) => id === productId)?.name ?? IDEAS[idea].label;
+};
 
 /**
  * A trial of an idea that came during the wash: that step as it was done against the same with the idea in it, everything
  * else held as it was. A step that moves stands in the plan twice, each option leaving one of them out; one that is added
  * is left out of the first. Null where the idea is not of this trial or its step is not in the plan.
  */
-export function ideaTrial(trial: TrialDetail, ideaId: string): Prefilled | null {
+export function ideaTrial(
+  trial: TrialDetail,
+  ideaId: string,
+  products: readonly Pick<Product, 'id' | 'name'>[] = [],
+): Prefilled | null {
   const found = trial.washDayRecords
     .flatMap(({ steps }) => steps)
     .find(({ ideas }) => ideas.some(({ id }) => id === ideaId));
@@ -54,10 +66,12 @@ export function ideaTrial(trial: TrialDetail, ideaId: string): Prefilled | null 
   let before: ArmStep[] = [own(here)];
   let after: ArmStep[];
   if (change.to === 'set') {
-    const { dose, skipped, ...settings } = change.own;
+    const { dose, skipped, productId, ...settings } = change.own;
+    if (productId) before = [own(here, { productId: found.productId })];
     after = [
       own(here, {
         ...(dose ? { dose } : {}),
+        ...(productId ? { productId } : {}),
         ...(skipped ? { skipped } : {}),
         ...(Object.keys(settings).length ? { settings } : {}),
       }),
@@ -80,12 +94,12 @@ export function ideaTrial(trial: TrialDetail, ideaId: string): Prefilled | null 
     wearerId: trial.wearerId,
     question:
       change.to === 'add'
-        ? `Is it better ${ideaName(idea)}?`
-        : `Is ${ideaName(idea)} better at the ${where}?`,
+        ? `Is it better ${ideaName(idea, products)}?`
+        : `Is ${ideaName(idea, products)} better at the ${where}?`,
     design: 'complete',
     routineName: trial.routineName,
     plan,
-    arms: [arm('As it was', before), arm(capital(ideaName(idea)), after)],
+    arms: [arm('As it was', before), arm(capital(ideaName(idea, products)), after)],
     washDays: usualDays('complete', 2),
   };
 }

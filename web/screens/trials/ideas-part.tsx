@@ -1,11 +1,13 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import { SLOTS } from '@sabor/core/step/slots';
+import { useShelf } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { ideaInPlan, ideaName } from './idea-trial.ts';
 
 /** What came to mind during the wash, each ready to become an arm of a later trial. */
 export function IdeasPart({ trial }: { trial: TrialDetail }) {
+  const products = useShelf().data?.products ?? [];
   const ideas = trial.washDayRecords.flatMap((day) =>
     day.steps.flatMap((step) => step.ideas.map((idea) => ({ idea, day, step }))),
   );
@@ -20,7 +22,7 @@ export function IdeasPart({ trial }: { trial: TrialDetail }) {
           <li key={idea.id} className="flex flex-wrap items-center gap-x-4 border-b border-rule py-1.5">
             <span className="flex-1">
               <span className="font-semibold">
-                {SLOTS[step.slot].label}: {ideaName(idea)}
+                {SLOTS[step.slot].label}: {ideaName(idea, products)}
               </span>{' '}
               <span className="text-soft">
                 wash day {day.position + 1}, {showDate(day.localDate)}

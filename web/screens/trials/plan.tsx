@@ -218,7 +218,7 @@ function PlanSheet({
           ? again(followed)
           : idea === null
             ? swapOne(followed)
-            : ideaTrial(followed, idea);
+            : ideaTrial(followed, idea, products);
       return { ...blank([], wearer), primary, onDay, line, matters, wearDays, weights, ...prefilled };
     }
     const ids = asked.split(',');

@@ -352,8 +352,18 @@ function Otherwise({ step, products, tell }: Parts) {
 }
 
 /** What to try next time; kept with the trial as an arm for a later one. */
-function NextTime({ step, tell }: Parts) {
-  const plain = step.ideas.filter(({ slot }) => slot === null);
+function NextTime({ step, products, tell }: Parts) {
+  const plain = step.ideas.filter(({ slot, productId }) => slot === null && productId === null);
+  const named = step.ideas.flatMap(({ id, productId }) => (productId === null ? [] : [{ id, productId }]));
+  const nameOf = (id: string) => products.find((known) => known.id === id)?.name ?? 'a product';
+  const useInstead = (productId: string, id: string, gone: boolean): NewTap => ({
+    kind: 'idea',
+    stepId: step.id,
+    ideaId: id,
+    idea: 'other-product',
+    productId,
+    gone,
+  });
   const added = step.ideas.filter(({ slot }) => slot !== null);
   const addStep = (slot: Slot, id: string, gone: boolean): NewTap => ({
     kind: 'idea',
@@ -366,7 +376,7 @@ function NextTime({ step, tell }: Parts) {
   return (
     <div className="flex flex-wrap gap-2">
       {[...new Set([...ideasFor(step), ...plain.map(({ idea }) => idea)])].map((idea) => {
-        const told = step.ideas.find((known) => known.idea === idea);
+        const told = plain.find((known) => known.idea === idea);
         const id = told?.id ?? v7();
         const say = (gone: boolean): NewTap => ({ kind: 'idea', stepId: step.id, ideaId: id, idea, gone });
         return (
@@ -404,6 +414,55 @@ function NextTime({ step, tell }: Parts) {
           add {SLOTS[slot!].label.toLowerCase()}
         </button>
       ))}
+      {named.map(({ id, productId }) => (
+        <button
+          key={id}
+          type="button"
+          className={chip}
+          aria-pressed
+          onClick={() =>
+            tell(
+              useInstead(productId, id, true),
+              `Next time: ${nameOf(productId)}, taken back.`,
+              useInstead(productId, id, false),
+            )
+          }
+        >
+          {nameOf(productId)} instead
+        </button>
+      ))}
+      {SLOTS[step.slot].product && (
+        <label className="flex items-center gap-2">
+          <span>Product instead:</span>
+          <select
+            className={`${chip} bg-ink`}
+            value=""
+            onChange={(e) => {
+              const id = v7();
+              const productId = e.target.value;
+              tell(
+                useInstead(productId, id, false),
+                `Next time: ${nameOf(productId)}.`,
+                useInstead(productId, id, true),
+              );
+            }}
+          >
+            <option value="">choose …</option>
+            {products
+              .filter(
+                ({ id, archivedAt }) =>
+                  archivedAt === null &&
+                  id !== step.productId &&
+                  !named.some(({ productId }) => productId === id),
+              )
+              .map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+          </select>
+        </label>
+      )}
       <label className="flex items-center gap-2">
         <span>Add a step:</span>
         <select

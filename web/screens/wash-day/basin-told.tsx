@@ -1,6 +1,5 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
-import { IDEAS } from '@sabor/core/basin/ideas';
 import { minutesSpent, unpausedMs } from '@sabor/core/basin/minutes';
 import { gramsUsed } from '@sabor/core/basin/stable-reading';
 import { FELT, type Felt } from '@sabor/core/felt/felt';
@@ -8,6 +7,7 @@ import { PLACES } from '@sabor/core/hair/zones';
 import { labelWay } from '@sabor/core/shelf/label-directions';
 import { MARK_REASONS, MARKS, PAUSE_REASONS, SKIP_REASONS } from '@sabor/core/step/marks';
 import { SLOTS } from '@sabor/core/step/slots';
+import { ideaInWords } from '@sabor/words/idea';
 import { labelWayInWords } from '@sabor/words/label-directions';
 import { useState } from 'react';
 import { makeTap } from '../../offline/outbox.ts';
@@ -24,7 +24,9 @@ const notTimed = ({ status, startedAt, minutes, planned }: WashStep) =>
   status === 'done' && startedAt === null && minutes !== null && minutes === planned?.minutes;
 
 /** What was told of a step during the wash, in phrases. */
-function toldOf(step: WashStep, product: Product | undefined): string[] {
+function toldOf(step: WashStep, products: readonly Product[]): string[] {
+  const named = (id: string | null) => products.find((known) => known.id === id);
+  const product = named(step.productId);
   const used = gramsUsed(step.weighed.before, step.weighed.after);
   return [
     ...(Object.entries(step.inHand) as [Felt, number][]).map(
@@ -37,10 +39,7 @@ function toldOf(step: WashStep, product: Product | undefined): string[] {
     ...(step.status === 'done' && product ? [labelWayInWords(labelWay(step, product.labelDirections))] : []),
     ...(notTimed(step) ? ['minutes not timed'] : []),
     ...(step.skipReason === null ? [] : [`skipped: ${SKIP_REASONS[step.skipReason].label}`]),
-    ...step.ideas.map(
-      ({ idea, slot }) =>
-        `next time: ${slot === null ? IDEAS[idea].label : `add ${SLOTS[slot].label.toLowerCase()}`}`,
-    ),
+    ...step.ideas.map((one) => `next time: ${ideaInWords(one, named(one.productId)?.name ?? null)}`),
   ];
 }
 
@@ -58,7 +57,7 @@ export function BasinTold({
   const rows = day.steps
     .map((step, i) => {
       const product = products.find(({ id }) => id === step.productId);
-      return { step, product, minutes: spent[i] ?? null, told: toldOf(step, product) };
+      return { step, product, minutes: spent[i] ?? null, told: toldOf(step, products) };
     })
     .filter(({ step, told }) => told.length > 0 || step.marks.length > 0);
   if (rows.length === 0) return null;
