@@ -112,7 +112,8 @@ export const eachOnce = <T>(key: (item: T) => unknown, message: string) =>
 export const pastMoment = v.pipe(
   moment,
   v.check(
-    (text) => Date.parse(text) <= Date.now() + 120_000,
+    // What is no moment has its own sentence.
+    (text) => !(Date.parse(text) > Date.now() + 120_000),
     'This time is in the future. Give now or earlier.',
   ),
 );

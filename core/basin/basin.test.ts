@@ -138,11 +138,16 @@ describe('an idea for next time', () => {
     expect(ideasFor(soaking)).not.toContain('hotter');
     expect(ideasFor(soaking)).toEqual(expect.arrayContaining(['drier', 'cooler', 'less', 'longer']));
     expect(makesArm('other-role', step)).toBe(false);
-    expect(ideaOfPlan('earlier', step, 0, 3)).toBeNull();
-    expect(ideaOfPlan('earlier', step, 2, 3)).toEqual({ to: 'move', before: 1 });
-    expect(ideaOfPlan('later', step, 1, 3)).toEqual({ to: 'move', before: 3 });
-    expect(ideaOfPlan('later', step, 2, 3)).toBeNull();
-    expect(ideaOfPlan('other-role', step, 1, 3)).toBeNull();
+    expect(ideaOfPlan({ idea: 'earlier', productId: null }, step, 0, 3)).toBeNull();
+    expect(ideaOfPlan({ idea: 'earlier', productId: null }, step, 2, 3)).toEqual({ to: 'move', before: 1 });
+    expect(ideaOfPlan({ idea: 'later', productId: null }, step, 1, 3)).toEqual({ to: 'move', before: 3 });
+    expect(ideaOfPlan({ idea: 'later', productId: null }, step, 2, 3)).toBeNull();
+    const other = (productId: string) => ideaOfPlan({ idea: 'other-product', productId }, step, 1, 3);
+    expect(other('p2')).toEqual({ to: 'set', own: { productId: 'p2' } });
+    expect(
+      ideaOfPlan({ idea: 'other-product', productId: 'p1' }, { ...step, productId: 'p1' }, 1, 3),
+    ).toBeNull();
+    expect(ideaOfPlan({ idea: 'other-role', productId: null }, step, 1, 3)).toBeNull();
   });
 });
 

@@ -134,11 +134,12 @@ export type IdeaOfPlan =
 
 /** How an idea makes an option of a later trial; null where it makes none by itself. */
 export function ideaOfPlan(
-  idea: Idea,
-  step: Parameters<typeof ideaAsArm>[1],
+  { idea, productId }: { idea: Idea; productId: string | null },
+  step: Parameters<typeof ideaAsArm>[1] & Pick<StepSettings, 'productId'>,
   at: number,
   steps: number,
 ): IdeaOfPlan | null {
+  if (productId !== null) return productId === step.productId ? null : { to: 'set', own: { productId } };
   if (idea === 'earlier') return at > 0 ? { to: 'move', before: at - 1 } : null;
   if (idea === 'later') return at < steps - 1 ? { to: 'move', before: at + 2 } : null;
   if (idea === 'add-step') return { to: 'add' };

@@ -34,6 +34,14 @@ export const amountOf = (dose: Dose | null): number | null =>
       ? dose.amount
       : (dose.from + dose.to) / 2;
 
+/** So many times a dose; what is not known stays so. */
+export function timesDose(dose: Dose | null, by: number): Dose | null {
+  if (dose === null || dose.kind === 'unknown') return dose;
+  return dose.kind === 'exact'
+    ? { ...dose, amount: dose.amount * by }
+    : { ...dose, from: dose.from * by, to: dose.to * by };
+}
+
 /**
  * A dose in ml of product for the whole head (`calibrated`: one measure as this product’s own weighing has it), with its spread; null when it is not known, or is per section and the
  * number of sections is not.

@@ -1,4 +1,4 @@
-import type { Dose } from '../doses/dose.ts';
+import { type Dose, timesDose } from '../doses/dose.ts';
 import { besideOf } from './beside.ts';
 import {
   isCommon,
@@ -20,12 +20,8 @@ export interface ArmStep {
 }
 
 /** A dose for the whole head, on one half of it: half as much. Doses per section stay. */
-export function halfDose(dose: Dose | null): Dose | null {
-  if (dose === null || dose.kind === 'unknown' || dose.per !== 'head') return dose;
-  return dose.kind === 'exact'
-    ? { ...dose, amount: dose.amount / 2 }
-    : { ...dose, from: dose.from / 2, to: dose.to / 2 };
-}
+export const halfDose = (dose: Dose | null): Dose | null =>
+  dose === null || dose.kind === 'unknown' || dose.per !== 'head' ? dose : timesDose(dose, 0.5);
 
 /**
  * What is done in a step of the plan on one arm: the plan's settings with the arm's own in them, and on one half of a head

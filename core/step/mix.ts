@@ -1,4 +1,4 @@
-import type { Dose } from '../doses/dose.ts';
+import { type Dose, timesDose } from '../doses/dose.ts';
 import { besideOf } from './beside.ts';
 import type { StepSettings } from './settings.ts';
 
@@ -57,13 +57,6 @@ export function sameMix(planned: unknown, actual: unknown, tolerance: number): b
   return true;
 }
 
-export const times = (dose: Dose | null, share: number): Dose | null => {
-  if (dose === null || dose.kind === 'unknown') return dose;
-  return dose.kind === 'exact'
-    ? { ...dose, amount: dose.amount * share }
-    : { ...dose, from: dose.from * share, to: dose.to * share };
-};
-
 /**
  * The products that a step puts on the head, each with its own dose. Where a mix is set the step's dose is one of the
  * mix, and each product has its share of it; a product of the step that is no part of the mix is used beside it, as is
@@ -75,7 +68,7 @@ export function productsUsed(
   const parts = mixParts(step.extra.mix);
   const shares = mixShares(step.extra.mix);
   const ids = [...new Set(parts.flatMap(({ productId }) => productId ?? []))];
-  const used = ids.map((productId) => ({ productId, dose: times(step.dose, shares.get(productId)!) }));
+  const used = ids.map((productId) => ({ productId, dose: timesDose(step.dose, shares.get(productId)!) }));
   const elsewhere = besideOf(step.extra.beside).map(({ productId, dose }) => ({ productId, dose }));
   return step.productId === null || ids.includes(step.productId)
     ? [...used, ...elsewhere]

@@ -73,9 +73,10 @@ describe('patch tests', () => {
       422,
       'startedAt: This time is in the future. Give now or earlier.',
     ]);
-    expect(await refused(patch({ startedAt: 'soon', outcome: 'clear', lookedAt: ago(0) }))).toContain(
+    expect(await refused(patch({ startedAt: 'soon', outcome: 'clear', lookedAt: ago(0) }))).toEqual([
+      422,
       'startedAt: Give a date and time.',
-    );
+    ]);
     expect(await refused(patch({ productId: v7() }))).toEqual([
       422,
       'productId: This product is not on the shelf. Choose another.',
@@ -107,6 +108,18 @@ describe('patch tests', () => {
       'Gel Two made Una’s skin react in a patch test. No wash day begins with it: take it out of the plan, or end the trial. A doctor decides whether it may be tried again; a later patch test of 48 hours that stays clear lifts this.',
     ]);
     await save(patch({ productId, startedAt: ago(100), outcome: 'clear', lookedAt: ago(1) }));
+    expect((await start()).status).toBe(200);
+  });
+
+  it('of a product that every option replaces stops none', async () => {
+    const replaced = sampleProduct({ name: 'Replaced' });
+    await bench.ask('PUT', `/api/products/${replaced.id}`, replaced);
+    const { trial } = sample;
+    const plan = trial.plan.map((step) =>
+      step.part === 'tested' ? { ...step, productId: replaced.id } : step,
+    );
+    await bench.ask('PUT', `/api/trials/${trial.id}`, { ...trial, plan });
+    await save(patch({ productId: replaced.id, outcome: 'reacted', lookedAt: ago(2) }));
     expect((await start()).status).toBe(200);
   });
 

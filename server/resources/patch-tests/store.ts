@@ -61,25 +61,25 @@ export async function readOpenPatches(db: Client, now: Date): Promise<Due[]> {
 }
 
 /**
- * Refuses a wash day of a trial with a product, in the plan or any option, that made this wearer's skin react by `at`
- * and has not stayed clear in a later patch test.
+ * Refuses a wash with products of which one made this wearer's skin react by `at` and has not stayed clear in a later
+ * patch test.
  */
-export async function mustNotReact(client: Client, trialId: string, at: string): Promise<void> {
-  // A product stands in a step's column, or within its mix and what goes on elsewhere: ids are found in their text.
+export async function mustNotReact(
+  client: Client,
+  wearerId: string,
+  productIds: readonly string[],
+  at: string,
+): Promise<void> {
   const { rows } = await client.query<{ product: string; wearer: string }>(
-    `with used as (
-       select concat(s.product_id::text, s.extra::text) as told from trial t join step s on s.routine_id = t.plan_id where t.id = $1
-       union select concat(x.product_id::text, x.settings::text) from arm a join arm_step x on x.arm_id = a.id
-         where a.trial_id = $1
-     ), last as (
-       select distinct on (x.product_id) x.product_id, x.outcome from patch_test x
-       join trial t on t.id = $1 and t.wearer_id = x.wearer_id
-       where x.looked_at <= $2 order by x.product_id, x.looked_at desc, x.id desc
+    `with last as (
+       select distinct on (product_id) product_id, outcome from patch_test
+       where wearer_id = $1 and looked_at <= $3 and product_id = any($2::uuid[])
+       order by product_id, looked_at desc, id desc
      )
      select p.name as product, w.name as wearer from last join product p on p.id = last.product_id
-       join trial t on t.id = $1 join wearer w on w.id = t.wearer_id
-     where last.outcome = 'reacted' and exists (select from used where told like '%' || p.id::text || '%') order by p.name limit 1`,
-    [trialId, at],
+       join wearer w on w.id = $1
+     where last.outcome = 'reacted' order by p.name limit 1`,
+    [wearerId, productIds, at],
   );
   if (rows[0])
     throw new Refusal(

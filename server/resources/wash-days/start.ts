@@ -1,5 +1,6 @@
 import type { StartWashDay, WashDay } from '@sabor/contract/wash-day';
 import { type ArmStep, settingsInArm } from '@sabor/core/step/in-arm';
+import { productsOnHead } from '@sabor/core/step/on-head';
 import type { StepSettings } from '@sabor/core/step/settings';
 import type { Slot } from '@sabor/core/step/slots';
 import { settingsOf } from '@sabor/core/step/step';
@@ -54,29 +55,35 @@ function stepsOfDay(
   });
 }
 
+/** The steps of a trial's plan, and every arm with what it sets otherwise. */
+async function readOptions(
+  client: Client,
+  trialId: string,
+  planId: string,
+): Promise<{ plan: PlanRow[]; arms: { id: string; steps: ArmStep[] }[] }> {
+  const plan = await client.query<{ step: Omit<PlanRow, 'position'>; position: number }>(
+    `select ${stepJson('s')} as step, s.position from step s where s.routine_id = $1 order by s.position`,
+    [planId],
+  );
+  const arms = await client.query<{ id: string; steps: ArmStep[] }>(
+    `select a.id, coalesce(json_agg(json_build_object('stepId', x.step_id, 'productId', x.product_id, 'dose', x.dose,
+         'skipped', x.skipped, 'settings', x.settings)) filter (where x.step_id is not null), '[]') as steps
+     from arm a left join arm_step x on x.arm_id = a.id where a.trial_id = $1 group by a.id`,
+    [trialId],
+  );
+  return { plan: plan.rows.map(({ step, position }) => ({ ...step, position })), arms: arms.rows };
+}
+
 /** Copies plan and arms into the steps of a wash day. */
 async function copySteps(
   client: Client,
   washDayId: string,
-  planId: string,
+  { plan, arms }: Awaited<ReturnType<typeof readOptions>>,
   { arm_id: left, right_arm_id: right }: { arm_id: string; right_arm_id: string | null },
   bySide: boolean,
 ): Promise<void> {
-  const plan = await client.query<{ step: PlanRow; position: number }>(
-    `select ${stepJson('s')} as step, s.position from step s where s.routine_id = $1 order by s.position`,
-    [planId],
-  );
-  const own = await client.query<ArmStep & { armId: string }>(
-    `select arm_id as "armId", step_id as "stepId", product_id as "productId", dose, skipped, settings from arm_step
-     where arm_id = $1 or arm_id = $2`,
-    [left, right],
-  );
-  const of = (arm: string) => own.rows.filter(({ armId }) => armId === arm);
-  const steps = stepsOfDay(
-    plan.rows.map(({ step, position }) => ({ ...step, position })),
-    { left: of(left), right: right === null ? null : of(right) },
-    bySide,
-  );
+  const of = (arm: string) => arms.find(({ id }) => id === arm)!.steps;
+  const steps = stepsOfDay(plan, { left: of(left), right: right === null ? null : of(right) }, bySide);
   await client.query(
     `insert into wash_step (id, wash_day_id, plan_step_id, position, half, slot, status, planned, ${SETTINGS_COLUMNS})
      select s.id, $1, s."planStepId", s.position, s.half, s.slot, s.status, s.planned, ${settingsOfRecord('s')}
@@ -136,7 +143,15 @@ export async function startInto(client: Client, start: v.InferOutput<typeof Star
        order by l.position limit 1`,
     [start.trialId],
   );
-  if (!trial.rows[0].logged) await mustNotReact(client, start.trialId, start.startedAt);
+  const options = await readOptions(client, start.trialId, trial.rows[0].plan_id);
+  // All options' products, whichever is drawn: refusing only the drawn one would give it away.
+  if (!trial.rows[0].logged)
+    await mustNotReact(
+      client,
+      trial.rows[0].wearer_id,
+      productsOnHead(options.plan, options.arms),
+      start.startedAt,
+    );
   const place = next.rows[0];
   if (!place) throw new Refusal(409, 'All planned wash days of this trial have been run.');
   await endLoggedWears(client, trial.rows[0].wearer_id, start.startedAt);
@@ -149,7 +164,7 @@ export async function startInto(client: Client, start: v.InferOutput<typeof Star
     'insert into wash_day (id, trial_id, position, arm_id, right_arm_id, started_at) values ($1, $2, $3, $4, $5, $6)',
     [start.id, start.trialId, place.position, place.arm_id, place.right_arm_id, start.startedAt],
   );
-  await copySteps(client, start.id, trial.rows[0].plan_id, place, trial.rows[0].by_side);
+  await copySteps(client, start.id, options, place, trial.rows[0].by_side);
   if (DESIGNS[trial.rows[0].design].seeks === 'dose') await nextDose(client, start.trialId, start.id);
   return readWashDay(client, start.id);
 }

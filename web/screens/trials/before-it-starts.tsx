@@ -8,6 +8,7 @@ import { CARE } from '@sabor/core/hair/care-kinds';
 import { HAIR_EVENTS } from '@sabor/core/hair/history';
 import { stepOnArm } from '@sabor/core/step/in-arm';
 import { productsUsed } from '@sabor/core/step/mix';
+import { productsOnHead } from '@sabor/core/step/on-head';
 import { SLOTS } from '@sabor/core/step/slots';
 import { doseGrams, type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DAY_MS } from '@sabor/core/time/day';
@@ -213,11 +214,7 @@ export function BeforeItStarts({ value, products }: { value: TrialInput; product
     );
 
   const worn = new Set((ledger.data ?? []).flatMap(({ steps }) => steps.map(({ productId }) => productId)));
-  const inPlan = new Set(
-    value.plan.flatMap((step) =>
-      value.arms.flatMap((arm) => gramsInArm(step, arm, weighedBy([])).map(({ productId }) => productId)),
-    ),
-  );
+  const inPlan = new Set(productsOnHead(value.plan, value.arms));
   // Nothing is called new before it is known what was worn.
   const unworn = ledger.data ? products.filter(({ id }) => inPlan.has(id) && !worn.has(id)) : [];
 

@@ -17,11 +17,9 @@ type Idea = Step['ideas'][number];
 type ArmStep = TrialInput['arms'][number]['steps'][number];
 
 /** What an idea of a wash day would change in the plan; null where it makes no option by itself. */
-export function ideaInPlan(trial: TrialDetail, step: Step, { idea, productId }: Idea): IdeaOfPlan | null {
+export function ideaInPlan(trial: TrialDetail, step: Step, idea: Idea): IdeaOfPlan | null {
   const at = trial.plan.findIndex(({ id }) => id === step.planStepId);
-  if (at < 0) return null;
-  if (productId !== null) return { to: 'set', own: { productId } };
-  return ideaOfPlan(idea, step, at, trial.plan.length);
+  return at < 0 ? null : ideaOfPlan(idea, step, at, trial.plan.length);
 }
 
 /** "Gel first", "add a leave-in": an idea in the words of a trial's second option. */

@@ -1,8 +1,7 @@
 import type { Routine } from '@sabor/contract/routine';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
-import type { Dose } from '@sabor/core/doses/dose';
-import { times } from '@sabor/core/step/mix';
+import { type Dose, timesDose } from '@sabor/core/doses/dose';
 import { SLOTS } from '@sabor/core/step/slots';
 import { usualDays } from '@sabor/core/trial/designs';
 import { doseInWords } from '@sabor/words/dose';
@@ -29,7 +28,7 @@ export interface Asked {
 }
 
 /** Half of an amount; null where it is not known. */
-const halved = (dose: Dose | null): Dose | null => (dose?.kind === 'unknown' ? null : times(dose, 0.5));
+const halved = (dose: Dose | null): Dose | null => (dose?.kind === 'unknown' ? null : timesDose(dose, 0.5));
 
 /** The steps of a routine that a kind of question can be asked of. */
 export const stepsFor = (template: Template, { steps }: Routine): Step[] =>

@@ -1,7 +1,6 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { NewTap } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
-import { IDEAS, ideasFor } from '@sabor/core/basin/ideas';
 import { FELT, feltAtStep, SHED_SLOTS } from '@sabor/core/felt/felt';
 import { PLACES, type Place } from '@sabor/core/hair/zones';
 import { TOOLS, type Tool } from '@sabor/core/step/choices';
@@ -13,11 +12,12 @@ import { FiveWords } from '../../ui/five-words.tsx';
 import { productChoices } from '../../ui/step-settings.tsx';
 import { chip, small } from './big.ts';
 import { HowDry, Shed, Tonight } from './hand-extras.tsx';
+import { NextTime } from './next-time.tsx';
 import { Weigh } from './weigh.tsx';
 
-type Tell = (said: NewTap, words: string, undo?: NewTap) => void;
+export type Tell = (said: NewTap, words: string, undo?: NewTap) => void;
 
-interface Parts {
+export interface Parts {
   step: WashStep;
   day: WashDay;
   /** Days since the hair was last detangled; null where that is not known. */
@@ -347,147 +347,6 @@ function Otherwise({ step, products, tell }: Parts) {
             </div>
           </fieldset>
         ))}
-    </div>
-  );
-}
-
-/** What to try next time; kept with the trial as an arm for a later one. */
-function NextTime({ step, products, tell }: Parts) {
-  const plain = step.ideas.filter(({ slot, productId }) => slot === null && productId === null);
-  const named = step.ideas.flatMap(({ id, productId }) => (productId === null ? [] : [{ id, productId }]));
-  const nameOf = (id: string) => products.find((known) => known.id === id)?.name ?? 'a product';
-  const useInstead = (productId: string, id: string, gone: boolean): NewTap => ({
-    kind: 'idea',
-    stepId: step.id,
-    ideaId: id,
-    idea: 'other-product',
-    productId,
-    gone,
-  });
-  const added = step.ideas.filter(({ slot }) => slot !== null);
-  const addStep = (slot: Slot, id: string, gone: boolean): NewTap => ({
-    kind: 'idea',
-    stepId: step.id,
-    ideaId: id,
-    idea: 'add-step',
-    slot,
-    gone,
-  });
-  return (
-    <div className="flex flex-wrap gap-2">
-      {[...new Set([...ideasFor(step), ...plain.map(({ idea }) => idea)])].map((idea) => {
-        const told = plain.find((known) => known.idea === idea);
-        const id = told?.id ?? v7();
-        const say = (gone: boolean): NewTap => ({ kind: 'idea', stepId: step.id, ideaId: id, idea, gone });
-        return (
-          <button
-            key={idea}
-            type="button"
-            className={chip}
-            aria-pressed={told !== undefined}
-            onClick={() =>
-              tell(
-                say(told !== undefined),
-                `Next time: ${IDEAS[idea].label}${told ? ', taken back' : ''}.`,
-                say(told === undefined),
-              )
-            }
-          >
-            {IDEAS[idea].label}
-          </button>
-        );
-      })}
-      {added.map(({ id, slot }) => (
-        <button
-          key={id}
-          type="button"
-          className={chip}
-          aria-pressed
-          onClick={() =>
-            tell(
-              addStep(slot!, id, true),
-              `Next time: add ${SLOTS[slot!].label.toLowerCase()}, taken back.`,
-              addStep(slot!, id, false),
-            )
-          }
-        >
-          add {SLOTS[slot!].label.toLowerCase()}
-        </button>
-      ))}
-      {named.map(({ id, productId }) => (
-        <button
-          key={id}
-          type="button"
-          className={chip}
-          aria-pressed
-          onClick={() =>
-            tell(
-              useInstead(productId, id, true),
-              `Next time: ${nameOf(productId)}, taken back.`,
-              useInstead(productId, id, false),
-            )
-          }
-        >
-          {nameOf(productId)} instead
-        </button>
-      ))}
-      {SLOTS[step.slot].product && (
-        <label className="flex items-center gap-2">
-          <span>Product instead:</span>
-          <select
-            className={`${chip} bg-ink`}
-            value=""
-            onChange={(e) => {
-              const id = v7();
-              const productId = e.target.value;
-              tell(
-                useInstead(productId, id, false),
-                `Next time: ${nameOf(productId)}.`,
-                useInstead(productId, id, true),
-              );
-            }}
-          >
-            <option value="">choose …</option>
-            {products
-              .filter(
-                ({ id, archivedAt }) =>
-                  archivedAt === null &&
-                  id !== step.productId &&
-                  !named.some(({ productId }) => productId === id),
-              )
-              .map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-          </select>
-        </label>
-      )}
-      <label className="flex items-center gap-2">
-        <span>Add a step:</span>
-        <select
-          className={`${chip} bg-ink`}
-          value=""
-          onChange={(e) => {
-            const slot = e.target.value as Slot;
-            const id = v7();
-            tell(
-              addStep(slot, id, false),
-              `Next time: add ${SLOTS[slot].label.toLowerCase()}.`,
-              addStep(slot, id, true),
-            );
-          }}
-        >
-          <option value="">choose …</option>
-          {Object.entries(SLOTS)
-            .filter(([slot]) => !added.some((one) => one.slot === slot))
-            .map(([slot, { label }]) => (
-              <option key={slot} value={slot}>
-                {label}
-              </option>
-            ))}
-        </select>
-      </label>
     </div>
   );
 }

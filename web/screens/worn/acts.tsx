@@ -95,7 +95,14 @@ export function Acts({
   const before = asBefore(day.events, on, groups);
   // What it spoiled, and what came of it, is that day's own.
   const repeat = () => {
-    const again = before.map((event) => ({ ...event, id: v7(), on, spoiledAt: null, came: null }));
+    const again = before.map((event) => ({
+      ...event,
+      id: v7(),
+      on,
+      spoiledAt: null,
+      announced: false,
+      came: null,
+    }));
     for (const { zoneIds, how, productId, dose, tool, note, ...event } of again)
       void makeTap(day.id, tap({ ...PLAIN_EVENT, ...event }, { zoneIds, how, productId, dose, tool, note }));
     say(`As on ${showDate(before[0]!.on)}.`, () =>
