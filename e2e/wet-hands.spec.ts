@@ -63,6 +63,13 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   await expect(page.getByText('on dry hair · wide comb')).toBeVisible();
   await page.getByRole('button', { name: /^Next time/ }).click();
   await page.getByRole('button', { name: 'shorter', exact: true }).click();
+  await page.getByLabel('Product instead:').selectOption('Heron Mist');
+  const instead = page.getByRole('button', { name: 'other product: Heron Mist', exact: true });
+  await expect(instead).toHaveAttribute('aria-pressed', 'true');
+  await instead.click();
+  await expect(instead).toHaveCount(0);
+  await page.getByLabel('Product instead:').selectOption('Heron Mist');
+  await expect(instead).toBeVisible();
   await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
   await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
   await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
@@ -86,7 +93,7 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   expect(detangle.pauses[0].to).not.toBeNull();
   expect(detangle).toMatchObject({ status: 'done', inHand: { slip: 4 }, tool: 'wide-comb' });
   expect(detangle.marks).toMatchObject([{ mark: 'interrupted', reason: 'called' }]);
-  expect(detangle.ideas).toMatchObject([{ idea: 'shorter' }]);
+  expect(detangle.ideas).toMatchObject([{ idea: 'shorter' }, { idea: 'other-product' }]);
   expect(cleanse.startedAt).not.toBeNull();
   expect(condition.dose.measure).toBe('g');
   expect((await stored()).shedHairs).toBe(40);
@@ -117,7 +124,10 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   // The idea waits on the trial's page as an arm of a later one.
   const day = await stored();
   await page.goto(`/trials/${day.trialId}`);
-  await page.getByRole('link', { name: 'Plan a trial of it' }).click();
+  await page.getByRole('link', { name: /^Plan a trial of it.*Heron Mist/ }).click();
+  await expect(page.getByLabel('In a sentence')).toHaveValue('Is Heron Mist better at the detangle?');
+  await page.goto(`/trials/${day.trialId}`);
+  await page.getByRole('link', { name: /^Plan a trial of it.*shorter/ }).click();
   await expect(page.getByLabel('In a sentence')).toHaveValue('Is shorter better at the detangle?');
   await expect(page.getByRole('group', { name: 'Option A' }).getByLabel('Name shown')).toHaveValue(
     'As it was',

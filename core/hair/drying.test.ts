@@ -1,7 +1,7 @@
 import { linearRegression } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { EMPTY_SETTINGS } from '../step/step.ts';
-import { type DryingRun, dryingGroups, forecastDrying, runsLike, wayOf } from './drying.ts';
+import { type DryingRun, dryingGroups, forecastDrying, forecastSlowest, runsLike, wayOf } from './drying.ts';
 
 const run = (
   dry: number | null,
@@ -52,8 +52,30 @@ describe('the way a plan dries', () => {
       run(4, null, { heat: 'low' }),
     ];
     const way = wayOf([step('hold', { technique: 'scrunch' }), step('dry')]);
-    expect(runsLike(runs, [way])).toEqual([runs[0]]);
-    expect(runsLike(runs, [way, { ...way, tool: 'diffuser' }])).toEqual([runs[0], runs[1]]);
+    expect(runsLike(runs, way)).toEqual([runs[0]]);
+  });
+});
+
+describe('a sealed option', () => {
+  const way = { techniques: ['scrunch'], tool: null, heat: null };
+  const quick = { ...way, tool: 'diffuser' };
+  const air = [run(200), run(220), run(240)];
+  const blown = [60, 70, 80].map((minutes) => run(minutes, null, { tool: 'diffuser' }));
+
+  it('dries by the slowest way it may be, whichever way round the options stand', () => {
+    for (const ways of [[way, quick] as const, [quick, way] as const]) {
+      const { forecast, differ } = forecastSlowest([...blown, ...air], [...ways]);
+      expect(differ).toBe(true);
+      expect(forecast).toMatchObject({ runs: 3, minutes: told(air).minutes });
+    }
+    expect(forecastSlowest([...blown, ...air], [quick, quick])).toMatchObject({
+      differ: false,
+      forecast: { minutes: told(blown).minutes },
+    });
+  });
+
+  it('is not foretold where one of its ways was not timed often enough', () => {
+    expect(forecastSlowest(blown, [quick, way]).forecast).toEqual({ runs: 0, tooFew: true });
   });
 });
 

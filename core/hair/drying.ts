@@ -40,11 +40,12 @@ export function wayOf(
   };
 }
 
-/** Runs that were worked and dried in one of these ways. */
-export function runsLike<Run extends DryingRun>(runs: readonly Run[], ways: readonly DryingWay[]): Run[] {
-  const wanted = new Set(ways.map(sameWay));
-  return runs.filter((run) => wanted.has(sameWay(run)));
-}
+/** Runs that were worked and dried in this way. */
+export const runsLike = <Run extends DryingRun>(runs: readonly Run[], way: DryingWay): Run[] =>
+  runs.filter((run) => sameWay(run) === sameWay(way));
+
+/** The share of such days that a start in good time is meant to hold. */
+export const FOUR_OF_FIVE = 0.8;
 
 /** Fewest runs from which a time is told, and from which the air is taken into account. Model assumptions. */
 export const FEWEST = { told: 3, withAir: 6 } as const;
@@ -151,4 +152,22 @@ export function dryingGroups<Run extends DryingRun>(runs: readonly Run[]): [Run,
     else alike.set(key, [run]);
   }
   return [...alike.values()].sort((a, b) => b.length - a.length);
+}
+
+/**
+ * How long a wash day takes to dry of which it is not yet known which of these ways it will be: by the slowest, judged at
+ * the minutes that hold four of five days; too few where any of them is. `differ`: whether there is more than one.
+ */
+export function forecastSlowest(
+  runs: readonly DryingRun[],
+  ways: readonly [DryingWay, ...DryingWay[]],
+): { forecast: DryingForecast; differ: boolean } {
+  const each = [...new Map(ways.map((way) => [sameWay(way), way])).values()];
+  const slowness = (one: DryingForecast) =>
+    one.tooFew ? Number.POSITIVE_INFINITY : one.within(FOUR_OF_FIVE);
+  const forecasts = each.map((way) => forecastDrying(runsLike(runs, way), 'dry', null));
+  return {
+    forecast: forecasts.reduce((slowest, one) => (slowness(one) > slowness(slowest) ? one : slowest)),
+    differ: each.length > 1,
+  };
 }

@@ -6,7 +6,14 @@ import { mainResult } from '@sabor/core/compare/main-result';
 import type { Dose } from '@sabor/core/doses/dose';
 import { GRAVITIES } from '@sabor/core/fairness/gravity';
 import { judge } from '@sabor/core/fairness/slip';
-import { type DryingForecast, FEWEST, forecastDrying, runsLike, wayOf } from '@sabor/core/hair/drying';
+import {
+  type DryingForecast,
+  type DryingWay,
+  FEWEST,
+  FOUR_OF_FIVE,
+  forecastSlowest,
+  wayOf,
+} from '@sabor/core/hair/drying';
 import { inArm, stepOnArm } from '@sabor/core/step/in-arm';
 import { productsUsed } from '@sabor/core/step/mix';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
@@ -129,21 +136,21 @@ const minutesUntilWashed = (days: TrialDetail['washDayRecords']): number[] =>
     washedAt === null || washedAt <= startedAt ? [] : (Date.parse(washedAt) - Date.parse(startedAt)) / 60_000,
   );
 
-/** Of five days, how many the earlier start is meant to hold. */
-const FOUR_OF_FIVE = 0.8;
-
 const chanceInWords = (chance: number) =>
   chance < 0.01 ? 'under 1 %' : chance > 0.99 ? 'over 99 %' : showShare(chance);
 
 /** When to begin so that the hair is dry in time, and what beginning later is worth, by how this head dries. */
 function DryBy({
   forecast,
+  differ,
   toWashed,
   doneBy,
   free,
   start,
 }: {
   forecast: DryingForecast;
+  /** The options dry in different ways, and this is of the slowest. */
+  differ: boolean;
   toWashed: number;
   doneBy: string;
   free: number;
@@ -162,8 +169,9 @@ function DryBy({
     <p className="mt-2">
       To be fully dry by {doneBy} on four of five such days, start by{' '}
       <strong className="figure">{startBy(doneBy, toWashed + forecast.within(FOUR_OF_FIVE))}</strong>:{' '}
-      {Math.round(toWashed)} min until it is washed, and {forecast.runs} days of this head dried like this.
-      Started at {start}, the chance is {chanceInWords(forecast.chance(free - toWashed))}.
+      {Math.round(toWashed)} min until it is washed, and {forecast.runs} days of this head dried like this
+      {differ && ' (the options dry in different ways; this is the slowest)'}. Started at {start}, the chance
+      is {chanceInWords(forecast.chance(free - toWashed))}.
     </p>
   );
 }
@@ -205,7 +213,7 @@ export function LayOutScreen() {
       }),
     ),
   );
-  const drying = forecastDrying(runsLike(file.data?.drying ?? [], ways), 'dry', null);
+  const drying = forecastSlowest(file.data?.drying ?? [], ways as [DryingWay, ...DryingWay[]]);
   const things = [...thingsNeeded(plan), PHONE];
   const weighed = weighedBy(shelf.data.products);
   const used = (productId: string, from: string | null) =>
@@ -348,7 +356,7 @@ export function LayOutScreen() {
                 : ': its clocks, and four minutes for each step without one.'}
             </p>
             {file.data && (
-              <DryBy forecast={drying} toWashed={toWashed} doneBy={doneBy} free={minutes} start={start} />
+              <DryBy {...drying} toWashed={toWashed} doneBy={doneBy} free={minutes} start={start} />
             )}
             <TextField
               className="mt-2 max-w-40"

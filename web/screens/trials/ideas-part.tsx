@@ -31,6 +31,7 @@ export function IdeasPart({ trial }: { trial: TrialDetail }) {
             {!trial.masked && ideaInPlan(trial, step, idea) && (
               <ButtonLink look="quiet" to={`/trials/new/plan?from=${trial.id}&idea=${idea.id}`}>
                 Plan a trial of it
+                <span className="sr-only">: {ideaName(idea, products)}</span>
               </ButtonLink>
             )}
           </li>
