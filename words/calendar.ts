@@ -37,7 +37,7 @@ export function entryInWords({ kind, what, n, state }: CalendarEntry): string {
     case 'appointment':
       return HAIR_EVENTS[what as HairEventKind].label;
     case 'announced':
-      return `${EVENTS[what as EventKind].label}, announced`;
+      return `${EVENTS[what as EventKind].label}, announced${state === 'missed' ? ': say what it came to' : ''}`;
     case 'bottle':
       return `${what}: last good day`;
     case 'retest':

@@ -38,6 +38,18 @@ describe('what runs out when', () => {
     expect(unsized[0]).toMatchObject({ left: 35, from: 'label' });
   });
 
+  it('takes a new product by what it was used since it came, not by weeks it was not there', () => {
+    const twiceAWeek = [0, 3, 7, 10, 14].map((daysAgo) => use(daysAgo));
+    const [found] = runsOut([gel], twiceAWeek, TODAY);
+    expect(found!.perWeek).toBeCloseTo(2, 9);
+    expect(found!.on).toBe(plusDays(TODAY, 52));
+    const once = { ...gel, finished: [20] };
+    expect(runsOut([once], [use(3)], TODAY)).toEqual([]);
+    expect(runsOut([once], [use(0), use(1)], TODAY)[0]!.perWeek).toBeCloseTo(1, 9);
+    // Used of old, and of late once in eight weeks.
+    expect(runsOut([once], [use(3), use(90)], TODAY)[0]!.perWeek).toBeCloseTo(1 / 8, 9);
+  });
+
   it('is not told where nothing says so: not open, not used of late, no size, amounts not known', () => {
     expect(runsOut([{ ...gel, openedOn: null }], weekly, TODAY)).toEqual([]);
     expect(runsOut([gel], [use(70), use(80), use(90)], TODAY)).toEqual([]);

@@ -1,4 +1,4 @@
-import { plusDays } from '../time/dates.ts';
+import { daysBetween, plusDays } from '../time/dates.ts';
 import { costOfDose } from './price.ts';
 
 /** One use of a product on a wash day. */
@@ -47,6 +47,8 @@ export interface RunsOut {
 
 /** Days back over which "how often" is counted. Model assumption: two months tell a habit. */
 const HABIT_DAYS = 56;
+/** Fewest days that a new product's habit is spread over. Model assumption: two washes in a row are no habit yet. */
+const NEW_DAYS = 7;
 /** Fewest uses with a known amount before they tell what a bottle holds. Model assumption. */
 const FEWEST_DOSES = 3;
 
@@ -66,11 +68,24 @@ function usesOfBottle(product: Bought, doses: readonly number[]): { uses: number
 }
 
 /**
+ * Uses a day of late: over the window, or since the first use where that lies within it, which then begins the count and is
+ * no part of it. Null where there is no use in the window, or no more than the first one.
+ */
+function habit(uses: readonly Use[], today: string): number | null {
+  const since = plusDays(today, -HABIT_DAYS);
+  const past = uses.map(({ on }) => on).filter((on) => on <= today);
+  const recent = past.filter((on) => on > since).length;
+  const first = past.toSorted()[0] ?? today;
+  const perDay =
+    first > since ? (recent - 1) / Math.max(NEW_DAYS, daysBetween(first, today)) : recent / HABIT_DAYS;
+  return perDay > 0 ? perDay : null;
+}
+
+/**
  * When open bottles are empty if they are used on as in the last eight weeks; soonest first. A product that is not open,
- * was not used in that time, or of which nothing says how far a bottle goes, is left out. `today`: local date.
+ * was used in that time not at all or for the first time only, or of which nothing says how far a bottle goes, is left out. `today`: local date.
  */
 export function runsOut(products: readonly Bought[], uses: readonly Use[], today: string): RunsOut[] {
-  const since = plusDays(today, -HABIT_DAYS);
   const byProduct = new Map<string, Use[]>();
   for (const use of uses) byProduct.set(use.productId, [...(byProduct.get(use.productId) ?? []), use]);
   return products
@@ -82,11 +97,10 @@ export function runsOut(products: readonly Bought[], uses: readonly Use[], today
         product,
         own.flatMap(({ ml }) => ml ?? []),
       );
-      const recent = own.filter(({ on }) => on > since && on <= today).length;
-      if (bottle === null || recent === 0) return [];
+      const perDay = habit(own, today);
+      if (bottle === null || perDay === null) return [];
       const gone = own.filter(({ on }) => on >= openedOn && on <= today).length;
       const left = Math.max(0, bottle.uses - gone);
-      const perDay = recent / HABIT_DAYS;
       return [
         {
           productId: product.id,

@@ -55,6 +55,16 @@ describe('the calendar', () => {
     expect(looks.map(({ n }) => n)).toEqual([1, 2, 3]);
     expect(looks[0]!.state).toBe('missed');
     expect(looks[0]!.path).toBe(`/wash-days/${id}/look/day-1`);
+    // Announced for yesterday, and nobody said what it came to: it waits, it is not done. An appointment was kept.
+    await bench.db.query(
+      `insert into event (id, wash_day_id, kind, happened_on, announced) values ($1, $2, 'workout', $3, true)`,
+      [v7(), id, plusDays(today, -1)],
+    );
+    const trim = { wearerId: trial.wearerId, kind: 'trim', on: plusDays(today, -1), zoneIds: [] };
+    await bench.ask('PUT', `/api/hair-events/${v7()}`, trim);
+    const past = (await read()).filter(({ of, on }) => of === 'Una of the calendar' && on < today);
+    expect(past.find(({ kind }) => kind === 'announced')!.state).toBe('missed');
+    expect(past.find(({ kind }) => kind === 'appointment')!.state).toBe('done');
     const planned = mine.filter(({ id: one }) => one.startsWith('planned-'));
     expect(planned.map(({ n }) => n)).toEqual([2, 3, 4]);
     const start = mine.find(({ id: one }) => one === `wash-day-${id}`)!.on;
@@ -89,9 +99,16 @@ describe('the calendar as a file', () => {
     ...to,
   });
 
+  const file = (
+    entries: readonly CalendarEntry[],
+    remind: number | null,
+    { address = '', now = '2026-03-01T08:00:00Z' } = {},
+  ) => asICalendar(entries, remind, address, new Date(now));
+  const stampOf = (text: string) => /^DTSTAMP:(.*)$/m.exec(text)?.[1]?.trim();
+
   // Checked against RFC 5545 by a kept parser (ical.js): folding (3.1), text escaping (3.3.11), whole days (3.3.4), alarms (3.6.6).
   it('reads back as it was: whole days, names, addresses, alarms at the hour of that day', () => {
-    const text = asICalendar([entry(), entry({ id: 'done', state: 'done' })], 9, 'http://localhost:1');
+    const text = file([entry(), entry({ id: 'done', state: 'done' })], 9, { address: 'http://localhost:1' });
     const [planned, done] = eventsOf(text);
     expect(planned).toEqual({
       id: 'planned-t-2@sabor',
@@ -105,15 +122,18 @@ describe('the calendar as a file', () => {
     expect(done!.alarms).toEqual([]);
     for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
     expect(text).toMatch(/^BEGIN:VCALENDAR\r\nVERSION:2.0\r\nPRODID:/);
-    expect(eventsOf(asICalendar([entry()], null, ''))[0]!.alarms).toEqual([]);
+    expect(eventsOf(file([entry()], null))[0]!.alarms).toEqual([]);
   });
 
-  it('keeps an entry’s id when its date moves, on the days clocks change too, and is the same for the same facts', () => {
-    const [before] = eventsOf(asICalendar([entry()], null, ''));
-    const [after] = eventsOf(asICalendar([entry({ on: '2026-10-25' })], null, ''));
+  it('keeps an entry’s id when its date moves, on the days clocks change too, and never looks older than before', () => {
+    const [before] = eventsOf(file([entry()], null));
+    const [after] = eventsOf(file([entry({ on: '2026-10-25' })], null));
     expect(after!.id).toBe(before!.id);
     expect([before!.on, after!.on]).toEqual(['2026-03-29', '2026-10-25']);
-    expect(asICalendar([entry()], 8, 'x')).toBe(asICalendar([entry()], 8, 'x'));
+    // Moved to an earlier day, read again later: newer all the same (DTSTAMP, 3.8.7.2).
+    const earlier = file([entry({ on: '2026-03-20' })], 8, { now: '2026-03-02T08:00:00Z' });
+    expect([stampOf(file([entry()], 8)), stampOf(earlier)]).toEqual(['20260301T080000Z', '20260302T080000Z']);
+    expect(file([entry()], 8)).toBe(file([entry()], 8));
   });
 
   it('is served as a calendar, each id once', async () => {

@@ -6,13 +6,14 @@ const HOUR_S = 3600;
 
 /**
  * Entries as an iCalendar file of whole days, for a calendar of one's own. Ids stay when a date moves, so that a calendar
- * that reads it again moves the entry and makes no second. `remind`: hour of that day at which an alarm goes off.
- * Source: RFC 5545 (VEVENT 3.6.1, VALARM 3.6.6, folding 3.1, UID 3.8.4.7).
+ * that reads it again moves the entry and makes no second. `remind`: hour of that day at which an alarm goes off; `now`:
+ * when the file is made. Source: RFC 5545 (VEVENT 3.6.1, VALARM 3.6.6, DTSTAMP 3.8.7.2, folding 3.1, UID 3.8.4.7).
  */
 export function asICalendar(
   entries: readonly CalendarEntry[],
   remind: number | null,
   address: string,
+  now: Date,
 ): string {
   const calendar = new ICalCalendar({
     name: 'Sabor',
@@ -29,8 +30,8 @@ export function asICalendar(
       summary: `${entry.of}: ${entryInWords(entry)}`,
       url: `${address}${entry.path}`,
       transparency: ICalEventTransparency.TRANSPARENT,
-      // The same facts give the same file.
-      stamp: day,
+      // A file that is read again must not look older than the one before: an entry that moved would stay where it was.
+      stamp: now,
     });
     if (remind !== null && entry.state !== 'done')
       event.createAlarm({

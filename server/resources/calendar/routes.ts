@@ -19,16 +19,17 @@ export function calendarRoutes(db: Db): Router {
   router.get('/calendar.ics', async (request, response) => {
     const { remind } = request.query;
     const { remind: hour } = parse(CalendarFile, remind === undefined ? {} : { remind: Number(remind) });
-    const today = localToday(new Date());
+    const now = new Date();
+    const today = localToday(now);
     const entries = await readCalendar(
       db,
       { from: plusDays(today, -BACK_DAYS), to: plusDays(today, AHEAD_DAYS) },
-      new Date(),
+      now,
     );
     response
       .type('text/calendar; charset=utf-8')
       .attachment('sabor.ics')
-      .send(asICalendar(entries, hour ?? null, `${request.protocol}://${request.get('host')}`));
+      .send(asICalendar(entries, hour ?? null, `${request.protocol}://${request.get('host')}`, now));
   });
   return router;
 }

@@ -81,12 +81,15 @@ export async function readCalendar(
      from event e join wash_day d on d.id = e.wash_day_id join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id
      where e.announced and e.came is null and e.happened_on between $1 and $2
      union all select 'retest-' || t.id, r.from_date, 'retest', w.name, t.question, '/trials/' || t.id, w.id
-     from retest r join trial t on t.id = r.trial_id join wearer w on w.id = t.wearer_id where r.from_date between $1 and $2`,
+     from retest r join trial t on t.id = r.trial_id join wearer w on w.id = t.wearer_id where r.from_date between $1 and $2
+       and not exists (select from put_aside a where a.kind = 'retest' and a.ref = t.id)`,
     [from, to],
   );
   for (const { wearerId, ...entry } of dated.rows) {
     const today = todayOf(wearerId);
-    const state = entry.on > today ? 'ahead' : entry.on === today ? 'due' : 'done';
+    // An appointment was kept; what an announced test came to, or a retest, still waits.
+    const past = entry.kind === 'appointment' ? 'done' : 'missed';
+    const state = entry.on > today ? 'ahead' : entry.on === today ? 'due' : past;
     found.push({ ...entry, n: null, state });
   }
   const here = localToday(now);
