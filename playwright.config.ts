@@ -1,11 +1,13 @@
+import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
+import { CHROMIUMS } from './scripts/install.mjs';
 
 /** Where the server of the browser tests listens, the one that gives each file its own. */
 export const E2E_PORT = Number(process.env.SABOR_E2E_PORT ?? 4879);
 
 /** Debian's Chromium, and nothing it would reach for outside this machine. */
 export const chromium = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: CHROMIUMS.find((path) => existsSync(path)) ?? CHROMIUMS[0]!,
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -1,5 +1,6 @@
 import { defineConfig } from 'vitest/config';
 
+// Files share what they import (`isolate: false`): read once a worker, not once a file.
 export default defineConfig({
   test: {
     // Half of a server test waits for PostgreSQL: two share a machine of two cores well.
@@ -8,6 +9,7 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
+          isolate: false,
           include: [
             'core/**/*.test.ts',
             'words/**/*.test.ts',
@@ -22,6 +24,7 @@ export default defineConfig({
       {
         test: {
           name: 'server',
+          isolate: false,
           include: ['server/**/*.test.ts', 'scripts/{start,postgres}/**/*.test.ts'],
           globalSetup: ['server/testing/throwaway-cluster.ts'],
           testTimeout: 30_000,

@@ -122,6 +122,8 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
   await page.getByRole('button', { name: '½ points' }).click();
   await page.getByRole('button', { name: 'Rate 6.5' }).click();
   await expect(page.getByRole('button', { name: 'Crown, left: 6.5' })).toBeVisible();
+  // Curls are the last of the round.
+  await page.getByRole('button', { name: /^Curl length/ }).click();
   await page.getByLabel('Crown curl, resting').fill('999');
   await expect(page.getByText(/A curl cannot rest longer than it stretches/)).toBeVisible();
   await page.getByLabel('Crown curl, resting').fill('95');
@@ -134,8 +136,10 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
   await expect.poll(async () => (await stored()).note).toBe('dry by noon');
   await expect.poll(async () => (await stored()).curls.length).toBe(1);
   await page.reload();
-  await expect(page.getByLabel('Crown curl, resting')).toHaveValue('95');
   await expect(page.getByRole('textbox', { name: 'Note' })).toHaveValue('dry by noon');
+  await page.getByRole('button', { name: /^Curl length/ }).click();
+  await expect(page.getByLabel('Crown curl, resting')).toHaveValue('95');
+  await page.getByRole('button', { name: /^Definition/ }).click();
   await expect(page.getByRole('button', { name: 'Crown, left: 6.5' })).toBeVisible();
 });
 

@@ -1,3 +1,5 @@
 export const root: string;
 export function installDependencies(): string;
 export function installDebian(packageName: string, present: () => boolean): string;
+export const CHROMIUMS: readonly string[];
+export function installChromium(): string;

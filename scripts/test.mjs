@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { installDebian, installDependencies, root } from './install.mjs';
+import { installChromium, installDependencies, root } from './install.mjs';
 import { stage } from './stages.mjs';
 
 const totals = { passed: 0, failed: 0 };
@@ -39,7 +39,7 @@ try {
   register();
   const { ensurePostgres } = await import('./postgres/binaries.ts');
   await stage('PostgreSQL', ensurePostgres);
-  await stage('Chromium', () => installDebian('chromium', () => existsSync('/usr/bin/chromium')));
+  await stage('Chromium', installChromium);
   const { buildWeb } = await import('./start/build.ts');
   await stage('Web application', buildWeb);
 } catch {

@@ -17,12 +17,8 @@ export function CurlLengths({
   taken: CheckIn | undefined;
   save: (curls: CurlReadingInput[]) => Promise<unknown>;
 }) {
-  if (wearer.curls.length === 0)
-    return (
-      <p className="text-soft">No tagged curls on this head; tag some under Heads to measure shrinkage.</p>
-    );
   return (
-    <section aria-labelledby="curls">
+    <>
       <h2 id="curls" className="mb-2 text-xl">
         Tagged curls
       </h2>
@@ -36,7 +32,7 @@ export function CurlLengths({
           />
         ))}
       </div>
-    </section>
+    </>
   );
 }
 

@@ -14,25 +14,25 @@ import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useShelf, useTrial, useWashDay, useWashDayChange, useWearer } from '../../api/queries.ts';
 import { ArmName } from '../../drawings/arm-name.tsx';
-import { HeadMap, type MapZone } from '../../drawings/head-map.tsx';
-import { valueTint } from '../../drawings/tint.ts';
 import { put } from '../../http/http.ts';
 import { makeTap } from '../../offline/outbox.ts';
 import { SentLine } from '../../offline/sent-line.tsx';
 import { MomentField } from '../../ui/dates.tsx';
-import { TextField } from '../../ui/inputs.tsx';
 import { fromLocalInput, toLocalInput } from '../../ui/show.ts';
 import { Failed, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { Acts } from '../worn/acts.tsx';
 import { InWords } from '../worn/in-words.tsx';
 import { type Look, readStage } from '../worn/look-path.ts';
+import { DayInAir } from '../worn/wear-air.tsx';
 import { CurlLengths } from './curl-lengths.tsx';
+import { JotField } from './jot-field.tsx';
 import { usualMoment } from './look.ts';
-import { OutcomeTabs } from './outcome-tabs.tsx';
+import { CURLS, OutcomeTabs, type Turn, turnLabel } from './outcome-tabs.tsx';
 import { RatingPad } from './rating-pad.tsx';
 import { sidesOf } from './sides.ts';
 import { useTypedNumber } from './typed-number.ts';
+import { ZonesPart } from './zones-part.tsx';
 
 export function CheckInScreen() {
   const { id = '', stage = '' } = useParams();
@@ -78,7 +78,9 @@ function CheckInSheet({
     (known) => known.stage === stage && known.day === n && known.part === part,
   );
   const fresh = useRef(v7());
-  const [outcome, setOutcome] = useState<Outcome>(mainResult(trial.primary).like);
+  const main = mainResult(trial.primary).like;
+  const [turn, setTurn] = useState<Turn>(main);
+  const outcome = turn === CURLS ? main : turn;
   const counting = trial.weights.map(({ zoneId }) => zoneId);
   const [chosen, setChosen] = useState<readonly string[]>(counting);
   const [goesOn, setGoesOn] = useState(true);
@@ -114,15 +116,18 @@ function CheckInSheet({
 
   const ratings = (taken?.ratings ?? []).filter((rating) => rating.outcome === outcome);
   const ratingOf = (zoneId: string) => ratings.find((rating) => rating.zoneId === zoneId)?.value ?? null;
-  const turnTo = (key: Outcome) => {
-    setOutcome(key);
+  const turnTo = (key: Turn) => {
+    setTurn(key);
     setChosen(counting);
   };
   // The main result first; on later days it alone is asked for, the rest stays a tap away.
-  const main = mainResult(trial.primary).like;
-  const round = [main, ...OUTCOME_KEYS.filter((key) => key !== main)];
+  const round: Turn[] = [
+    main,
+    ...OUTCOME_KEYS.filter((key) => key !== main),
+    ...(wearer.curls.length > 0 ? [CURLS] : []),
+  ];
   const asked = n !== null && n > 1 && !all ? [main] : round;
-  const next = asked[asked.indexOf(outcome) + 1];
+  const next = asked[asked.indexOf(turn) + 1];
   const { label } = OUTCOMES[outcome];
   const rateZones = (zones: readonly string[], value: number | null, goOn: boolean) => {
     if (zones.length === 0) return;
@@ -167,23 +172,27 @@ function CheckInSheet({
   };
   // Typed: the whole, or the first side that has no number yet.
   useTypedNumber((value) => {
+    if (turn === CURLS) return;
     const open = bySide && (sides.find(({ zones }) => sharedBy(zones) === null) ?? sides[0]!);
     if (open) rateSide(open.key, value);
     else rate(value);
   });
-  const choose = (zone: MapZone) =>
-    setChosen((old) =>
-      old.length === counting.length && old.length > 1
-        ? [zone.id]
-        : old.includes(zone.id)
-          ? old.filter((id) => id !== zone.id)
-          : [...old, zone.id],
-    );
-  const unrated = counting.filter((zoneId) => ratingOf(zoneId) === null);
-  const ratedOf = (key: Outcome) => {
+  const ratedOf = (key: Turn) => {
+    if (key === CURLS) return { done: taken?.curls.length ?? 0, of: wearer.curls.length };
     const of = (taken?.ratings ?? []).filter((rating) => rating.outcome === key);
-    return counting.filter((zoneId) => of.some((rating) => rating.zoneId === zoneId)).length;
+    return {
+      done: counting.filter((zoneId) => of.some((rating) => rating.zoneId === zoneId)).length,
+      of: counting.length,
+    };
   };
+  const finish = (
+    <Link
+      to={`/wash-days/${washDay.id}`}
+      className="ml-auto inline-flex min-h-16 items-center rounded-tag bg-hibiscus px-6 text-lg font-semibold text-paper"
+    >
+      Finish check-in
+    </Link>
+  );
   return (
     <div className="basin-screen">
       <p className="text-sm text-soft">
@@ -194,106 +203,67 @@ function CheckInSheet({
       </p>
       <h1 className="mb-2 text-2xl sm:mb-3 sm:text-3xl">{stageLabel(stage, n, part)}</h1>
       <SentLine day={washDay} quiet />
-      <OutcomeTabs
-        outcome={outcome}
-        keys={round}
-        rated={(key) => ({ zones: ratedOf(key), of: counting.length })}
-        choose={turnTo}
-      />
-      <div className="grid gap-x-12 gap-y-2 sm:gap-y-5 lg:grid-cols-2">
-        <section aria-label={`${label} by zone`}>
-          <HeadMap
-            className="mx-auto max-w-[17rem] sm:max-w-md"
-            label={`${label}: choose zones`}
+      <OutcomeTabs turn={turn} turns={round} rated={ratedOf} choose={turnTo} />
+      {turn === CURLS ? (
+        <section aria-labelledby="curls" className="max-w-2xl">
+          <CurlLengths wearer={wearer} taken={taken} save={(curls) => send({ curls })} />
+          <div className="mt-3 flex">{finish}</div>
+        </section>
+      ) : (
+        <div className="grid gap-x-12 gap-y-2 sm:gap-y-5 lg:grid-cols-2">
+          <ZonesPart
+            label={label}
             zones={wearer.zones}
-            look={({ id }) => {
-              const value = ratingOf(id);
-              return {
-                text: value === null ? (counting.includes(id) ? '·' : '') : String(value),
-                says: `${value === null ? 'not rated' : value}${counting.includes(id) ? '' : ', does not count in this trial'}`,
-                chosen: chosen.includes(id),
-                faint: !counting.includes(id),
-                ...(value === null ? {} : { fill: valueTint(value) }),
-              };
-            }}
-            onChoose={choose}
+            counting={counting}
+            chosen={chosen}
+            ratingOf={ratingOf}
+            choose={setChosen}
           />
-          <div className="mt-2 flex flex-wrap justify-center gap-2">
-            <button
-              type="button"
-              className="min-h-11 rounded-tag border border-ink/30 bg-sheet px-3"
-              onClick={() => setChosen(counting)}
-            >
-              All that count
-            </button>
-            <button
-              type="button"
-              className="min-h-11 rounded-tag border border-ink/30 bg-sheet px-3 disabled:opacity-50"
-              disabled={unrated.length === 0}
-              onClick={() => setChosen(unrated)}
-            >
-              Not yet rated: {unrated.length}
-            </button>
-            <button
-              type="button"
-              className="min-h-11 rounded-tag border border-ink/30 bg-sheet px-3"
-              onClick={() => setChosen([])}
-            >
-              None
-            </button>
-          </div>
-        </section>
-        <section aria-labelledby="rate">
-          <RatingPad
-            outcome={outcome}
-            zones={chosen.length}
-            rate={rate}
-            sides={pads}
-            rateSide={rateSide}
-            goesOn={goesOn}
-            setGoesOn={setGoesOn}
-          />
-          <div className="mt-3 flex flex-wrap gap-3">
-            <button
-              type="button"
-              disabled={chosen.every((id) => ratingOf(id) === null)}
-              className="min-h-12 px-2 underline underline-offset-4 disabled:opacity-40"
-              onClick={() => rate(null)}
-            >
-              Clear rating
-            </button>
-            {next && (
+          <section aria-labelledby="rate">
+            <RatingPad
+              outcome={outcome}
+              zones={chosen.length}
+              rate={rate}
+              sides={pads}
+              rateSide={rateSide}
+              goesOn={goesOn}
+              setGoesOn={setGoesOn}
+            />
+            <div className="mt-3 flex flex-wrap gap-3">
               <button
                 type="button"
-                className="ml-auto min-h-16 rounded-tag bg-hibiscus px-6 text-lg font-semibold text-paper"
-                onClick={() => turnTo(next)}
+                disabled={chosen.every((id) => ratingOf(id) === null)}
+                className="min-h-12 px-2 underline underline-offset-4 disabled:opacity-40"
+                onClick={() => rate(null)}
               >
-                Next: {OUTCOMES[next].label.toLowerCase()}
+                Clear rating
               </button>
-            )}
-            {!next && asked.length < round.length && (
-              <button
-                type="button"
-                className="min-h-12 px-2 underline underline-offset-4"
-                onClick={() => {
-                  setAll(true);
-                  turnTo(round[1]!);
-                }}
-              >
-                Rate the others too
-              </button>
-            )}
-            {!next && (
-              <Link
-                to={`/wash-days/${washDay.id}`}
-                className="ml-auto inline-flex min-h-16 items-center rounded-tag bg-hibiscus px-6 text-lg font-semibold text-paper"
-              >
-                Finish check-in
-              </Link>
-            )}
-          </div>
-        </section>
-      </div>
+              {next && (
+                <button
+                  type="button"
+                  className="ml-auto min-h-16 rounded-tag bg-hibiscus px-6 text-lg font-semibold text-paper"
+                  onClick={() => turnTo(next)}
+                >
+                  Next: {turnLabel(next).toLowerCase()}
+                </button>
+              )}
+              {!next && asked.length < round.length && (
+                <button
+                  type="button"
+                  className="min-h-12 px-2 underline underline-offset-4"
+                  onClick={() => {
+                    setAll(true);
+                    turnTo(round[1]!);
+                  }}
+                >
+                  Rate the others too
+                </button>
+              )}
+              {!next && finish}
+            </div>
+          </section>
+        </div>
+      )}
       <div className="mt-8 grid gap-x-12 gap-y-8 border-t border-rule pt-6 lg:grid-cols-2">
         <InWords
           trial={trial}
@@ -311,9 +281,16 @@ function CheckInSheet({
               What it needed and what happened
             </h2>
             <Acts day={washDay} wearer={wearer} products={products} on={localDate(at, wearer.timeZone)} />
+            <ul>
+              <DayInAir washDay={washDay} on={localDate(at, wearer.timeZone)} open />
+            </ul>
           </section>
         )}
-        <CurlLengths wearer={wearer} taken={taken} save={(curls) => send({ curls })} />
+        {wearer.curls.length === 0 && (
+          <p className="text-soft">
+            No tagged curls on this head; tag some under Heads to measure shrinkage.
+          </p>
+        )}
         <section className="space-y-4" aria-label="When and notes">
           <MomentField
             label="Looked at"
@@ -342,29 +319,5 @@ function CheckInSheet({
         </section>
       </div>
     </div>
-  );
-}
-
-function JotField({
-  label,
-  rows,
-  words,
-  save,
-}: {
-  label: string;
-  rows?: number;
-  words: string;
-  save: (words: string) => Promise<unknown>;
-}) {
-  const [text, setText] = useState(words);
-  return (
-    <TextField
-      label={label}
-      {...(rows ? { rows } : {})}
-      value={text}
-      onChange={setText}
-      onBlur={() => text !== words && void save(text).catch(() => {})}
-      hint="Saved when you leave the field."
-    />
   );
 }

@@ -30,7 +30,7 @@ import { DoseFelt } from './dose-felt.tsx';
 import { Events } from './events.tsx';
 import { Guess } from './guess.tsx';
 import { Looks } from './looks.tsx';
-import { WearAir } from './wear-air.tsx';
+import { WearAir } from '../worn/wear-air.tsx';
 import { WearEnding } from './wear-ending.tsx';
 
 const STATUS = {

@@ -4,8 +4,10 @@ import { useState } from 'react';
 import * as v from 'valibot';
 import { useSettings, useWashDayChange } from '../../api/queries.ts';
 import { put } from '../../http/http.ts';
+import { Button } from '../../ui/button.tsx';
 import { NumberField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
+import { useSay } from '../../ui/undo.tsx';
 import { spanLine } from '../weather/air-words.ts';
 
 /** The weather of each day of wear in one line, with the hours the hair spent in it. */
@@ -17,19 +19,56 @@ export function WearAir({ day, open }: { day: WashDay; open: boolean }) {
       </h2>
       <ol>
         {day.days.map((one) => (
-          <DayRow key={one.on} washDayId={day.id} day={one} open={open} />
+          <DayInAir key={one.on} washDay={day} on={one.on} open={open} />
         ))}
       </ol>
     </section>
   );
 }
 
-function DayRow({ washDayId, day, open }: { washDayId: string; day: DayAir; open: boolean }) {
+const hoursOf = ({ outdoorHours, indoorHours }: OutdoorsInput): OutdoorsInput => ({
+  outdoorHours,
+  indoorHours,
+});
+const hoursLine = ({ outdoorHours, indoorHours }: OutdoorsInput) =>
+  [
+    ...(outdoorHours === null ? [] : [`${outdoorHours} h outdoors`]),
+    ...(indoorHours === null ? [] : [`${indoorHours} h indoors`]),
+  ].join(', ');
+
+/** One day's weather, and the hours the hair spent in it: typed, or said again as on the day before. */
+export function DayInAir({ washDay, on, open }: { washDay: WashDay; on: string; open: boolean }) {
+  const day = washDay.days.find((one) => one.on === on);
+  if (!day) return null;
+  const before = washDay.days.findLast(
+    (one) => one.on < on && (one.outdoorHours !== null || one.indoorHours !== null),
+  );
+  return (
+    <DayRow
+      key={`${day.outdoorHours} ${day.indoorHours}`}
+      washDayId={washDay.id}
+      day={day}
+      before={day.outdoorHours === null && day.indoorHours === null ? before : undefined}
+      open={open}
+    />
+  );
+}
+
+function DayRow({
+  washDayId,
+  day,
+  before,
+  open,
+}: {
+  washDayId: string;
+  day: DayAir;
+  /** The last day that has hours, where this one has none. */
+  before: DayAir | undefined;
+  open: boolean;
+}) {
   const settings = useSettings();
-  const [hours, setHours] = useState<OutdoorsInput>({
-    outdoorHours: day.outdoorHours,
-    indoorHours: day.indoorHours,
-  });
+  const say = useSay();
+  const [hours, setHours] = useState<OutdoorsInput>(hoursOf(day));
   const [error, setError] = useState<string>();
   const save = useWashDayChange(washDayId, (to: OutdoorsInput) =>
     put<WashDay>(`/wash-days/${washDayId}/outdoors/${day.on}`, to),
@@ -41,6 +80,11 @@ function DayRow({ washDayId, day, open }: { washDayId: string; day: DayAir; open
     if (checked.success)
       save.mutateAsync(checked.output).catch((problem: Error) => setError(problem.message));
   };
+  const repeat = (from: DayAir) =>
+    save.mutateAsync(hoursOf(from)).then(
+      () => say(`As on ${showDate(from.on)}.`, () => save.mutateAsync(hoursOf(day))),
+      (problem: Error) => setError(problem.message),
+    );
   const date = showDate(day.on);
   return (
     <li className="border-b border-rule py-2">
@@ -77,6 +121,11 @@ function DayRow({ washDayId, day, open }: { washDayId: string; day: DayAir; open
               onBlur={keep}
             />
           ))}
+          {before && (
+            <Button className="self-end" onClick={() => repeat(before)}>
+              <span className="sr-only">{date}: </span>As on {showDate(before.on)}: {hoursLine(before)}
+            </Button>
+          )}
           {error && (
             <p role="alert" className="basis-full text-sm font-semibold text-brick">
               {error}
@@ -84,7 +133,7 @@ function DayRow({ washDayId, day, open }: { washDayId: string; day: DayAir; open
           )}
         </div>
       ) : (
-        day.outdoorHours !== null && <p className="text-sm text-soft">{day.outdoorHours} h outdoors</p>
+        hoursLine(day) && <p className="text-sm text-soft">{hoursLine(day)}</p>
       )}
     </li>
   );
