@@ -85,7 +85,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
       screens: {
         to: ['api', 'devices', 'drawings', 'http', 'offline', 'ui', 'workers'],
         rooms: {
-          worn: leaf(),
+          worn: leaf('weather'),
           'check-in': leaf('worn'),
           compare: leaf(),
           data: leaf(),

@@ -20,6 +20,7 @@ import { ButtonLink } from '../../ui/button.tsx';
 import { ReasonDialog } from '../../ui/reason-dialog.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Heading, Tag } from '../../ui/states.tsx';
+import { WearAir } from '../worn/wear-air.tsx';
 import { ABANDONING, useAbandon } from './abandon.ts';
 import { AirOfDay } from './air-of-day.tsx';
 import { BasinTold } from './basin-told.tsx';
@@ -30,7 +31,6 @@ import { DoseFelt } from './dose-felt.tsx';
 import { Events } from './events.tsx';
 import { Guess } from './guess.tsx';
 import { Looks } from './looks.tsx';
-import { WearAir } from '../worn/wear-air.tsx';
 import { WearEnding } from './wear-ending.tsx';
 
 const STATUS = {
