@@ -74,6 +74,7 @@ test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async (
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
 
+  await page.getByRole('button', { name: /^Notes/ }).click();
   await page.getByRole('button', { name: 'Abandon this wash day' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Abandon this wash day' }).click();
   await expect(page.getByText('Say why this wash day is abandoned; it stays on record.')).toBeVisible();

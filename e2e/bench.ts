@@ -74,3 +74,10 @@ export async function lookAndEnd(page: Page, definition: number, frizz: number):
   await page.getByRole('link', { name: /^Wash day/ }).click();
   await page.getByRole('button', { name: 'Save how it ended' }).click();
 }
+
+/** Opens the notes over a step, and one part of them. */
+export async function openNotes(page: Page, part: string): Promise<void> {
+  const parts = page.getByRole('group', { name: 'Notes on' });
+  if (!(await parts.isVisible())) await page.getByRole('button', { name: /^Notes/ }).click();
+  await parts.getByRole('button', { name: new RegExp(`^${part}`) }).click();
+}

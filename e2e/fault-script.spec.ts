@@ -3,7 +3,7 @@ import { expect, type Page, test } from '@playwright/test';
 import { seededRandom } from '@sabor/core/random';
 import { E2E_PORT } from '../playwright.config.ts';
 import { openPool } from '../server/db/pool.ts';
-import { fresh, PHONE } from './bench.ts';
+import { fresh, openNotes, PHONE } from './bench.ts';
 import { makeTrial } from './make-trial.ts';
 
 /**
@@ -96,10 +96,7 @@ test('kills, cut stretches and reloads lose nothing and double nothing', async (
 
   let taps = 0;
   const expected: Record<string, { marks: string[]; ideas: string[] }> = {};
-  const open = async (name: string) => {
-    const side = page.getByRole('button', { name: new RegExp(`^${name}`) });
-    if ((await side.getAttribute('aria-expanded')) !== 'true') await side.click();
-  };
+  const open = (name: string) => openNotes(page, name);
   const tap = async (name: string) => {
     await page.getByRole('button', { name, exact: true }).click();
     taps++;
@@ -203,7 +200,7 @@ test('taps wait for their own Sabor: another’s data on the same address neithe
   await expect(page.getByText('All of it is on the server.')).toBeVisible();
   const [id] = /(?<=wash-days\/)[^/?]+/.exec(page.url())!;
   await killServer();
-  await page.getByRole('button', { name: /^Changed something/ }).click();
+  await openNotes(page, 'Changed something');
   await page.getByRole('button', { name: 'interrupted', exact: true }).click();
   await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
   await expect(page.getByText(/The server does not answer. 2 taps kept on this phone/)).toBeVisible();

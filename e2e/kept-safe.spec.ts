@@ -1,4 +1,4 @@
-import { expect, PHONE, test } from './bench.ts';
+import { expect, openNotes, PHONE, test } from './bench.ts';
 import { copyHead, makeTrial } from './make-trial.ts';
 
 test.use({ viewport: PHONE });
@@ -28,10 +28,10 @@ test('taps stay on the phone whatever is answered, and go in halves where they a
     sizes.push(taps.length);
     return taps.length > 2 ? route.fulfill(problem(413, 'Too much.')) : route.continue();
   });
-  await page.getByRole('button', { name: /^Changed something/ }).click();
+  await openNotes(page, 'Changed something');
   await page.getByRole('button', { name: 'interrupted', exact: true }).click();
   await expect(page.getByText(/1 tap kept on this phone, not taken yet: Sign in first./)).toBeVisible();
-  await page.getByRole('button', { name: /^Next time/ }).click();
+  await openNotes(page, 'Next time');
   for (const idea of ['leave it out', 'other place', 'longer', 'after a clarify'])
     await page.getByRole('button', { name: idea, exact: true }).click();
   for (const status of [401, 404, 429]) {

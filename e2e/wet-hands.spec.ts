@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, PHONE, test } from './bench.ts';
+import { expect, openNotes, PHONE, test } from './bench.ts';
 import { copyHead, makeTrial } from './make-trial.ts';
 
 test.use({ viewport: PHONE });
@@ -48,12 +48,12 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   await clocks.getByRole('button', { name: /Detangle/ }).click();
   await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
 
-  await page.getByRole('button', { name: /^How it applies/ }).click();
+  await openNotes(page, 'How it applies');
   await page.getByRole('button', { name: 'glides' }).click();
   await page.getByRole('button', { name: 'about 20 more' }).click();
   await page.getByRole('button', { name: 'about 20 more' }).click();
   await expect(page.getByText(/50–100 a day are ordinary/)).toBeVisible();
-  await page.getByRole('button', { name: /^Changed something/ }).click();
+  await openNotes(page, 'Changed something');
   await page.getByRole('button', { name: 'interrupted', exact: true }).click();
   await page.getByRole('button', { name: 'called away' }).click();
   await page.getByRole('button', { name: 'other tool' }).click();
@@ -61,7 +61,7 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   await expect(page.getByText('on dry hair · fingers')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByText('on dry hair · wide comb')).toBeVisible();
-  await page.getByRole('button', { name: /^Next time/ }).click();
+  await openNotes(page, 'Next time');
   await page.getByRole('button', { name: 'shorter', exact: true }).click();
   await page.getByLabel('Product instead:').selectOption('Heron Mist');
   const instead = page.getByRole('button', { name: 'other product: Heron Mist', exact: true });
@@ -76,7 +76,7 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
 
   // The bottle on the scale before and after.
   await expect(page.getByRole('heading', { name: 'Condition' })).toBeVisible();
-  await page.getByRole('button', { name: /^Weigh/ }).click();
+  await openNotes(page, 'Weigh');
   await page.getByRole('button', { name: 'the bottle', exact: true }).click();
   await expect(page.getByText('g · moving')).toBeVisible();
   await expect(page.getByText('g · at rest')).toBeVisible();

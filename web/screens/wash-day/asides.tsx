@@ -6,7 +6,8 @@ import { PLACES, type Place } from '@sabor/core/hair/zones';
 import { TOOLS, type Tool } from '@sabor/core/step/choices';
 import { AMOUNT_MARKS, MARK_REASONS, MARKS, type Mark, type MarkReason } from '@sabor/core/step/marks';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
-import { useEffect, useRef, useState } from 'react';
+import { keysOf } from '@sabor/core/vocabulary';
+import { useState } from 'react';
 import { v7 } from 'uuid';
 import { FiveWords } from '../../ui/five-words.tsx';
 import { productChoices } from '../../ui/step-settings.tsx';
@@ -39,34 +40,37 @@ const NIGHTLY: readonly Slot[] = ['set', 'protect'];
 const hasHand = (slot: Slot) =>
   feltAtStep(slot).length > 0 || DRIED.includes(slot) || NIGHTLY.includes(slot) || SHED_SLOTS.includes(slot);
 
-/** What can be told of a step in one tap, beside doing it: how it felt, what went otherwise, what to try next time. */
+const toldBySide = (step: WashStep): Record<Side, number> => ({
+  hand: Object.keys(step.inHand).length,
+  otherwise: step.marks.filter(({ mark }) => QUICK.includes(mark)).length,
+  idea: step.ideas.length,
+  weigh: Number(step.weighed.before !== null) + Number(step.weighed.after !== null),
+});
+/** How many things were told of a step beside doing it. */
+export const toldOf = (step: WashStep): number =>
+  Object.values(toldBySide(step)).reduce((sum, n) => sum + n, 0);
+
+/**
+ * What can be told of a step in one tap, beside doing it: how it felt, what went otherwise, what to try next time. It lies
+ * over the step, its first part open.
+ */
 export function Asides(parts: Parts) {
   const { step } = parts;
-  const [open, setOpen] = useState<Side | null>(null);
-  const panel = useRef<HTMLElement>(null);
-  // What was opened comes into view by itself: a wet hand should not have to scroll for it.
-  useEffect(() => {
-    if (open) panel.current?.scrollIntoView({ block: 'start' });
-  }, [open]);
-  const told: Record<Side, number> = {
-    hand: Object.keys(step.inHand).length,
-    otherwise: step.marks.filter(({ mark }) => QUICK.includes(mark)).length,
-    idea: step.ideas.length,
-    weigh: Number(step.weighed.before !== null) + Number(step.weighed.after !== null),
-  };
-  const sides = (Object.keys(SIDES) as Side[]).filter(
+  const sides = keysOf(SIDES).filter(
     (side) => (side !== 'hand' || hasHand(step.slot)) && (side !== 'weigh' || SLOTS[step.slot].product),
   );
+  const [open, setOpen] = useState<Side>(sides[0]!);
+  const told = toldBySide(step);
   return (
-    <div className="mt-4">
-      <div className="flex flex-wrap gap-2">
+    <div className="mt-3">
+      <div role="group" aria-label="Notes on" className="grid grid-cols-2 gap-2 sm:grid-cols-4">
         {sides.map((side) => (
           <button
             key={side}
             type="button"
-            className={chip}
-            aria-expanded={open === side}
-            onClick={() => setOpen(open === side ? null : side)}
+            className={small}
+            aria-pressed={open === side}
+            onClick={() => setOpen(side)}
           >
             {SIDES[side].label}
             {told[side] > 0 && (
@@ -78,27 +82,21 @@ export function Asides(parts: Parts) {
           </button>
         ))}
       </div>
-      {open && (
-        <section
-          ref={panel}
-          aria-label={SIDES[open].label}
-          className="mt-3 scroll-mt-24 border-l-4 border-paper/40 pl-3"
-        >
-          {open === 'hand' ? (
-            <Hand {...parts} />
-          ) : open === 'otherwise' ? (
-            <Otherwise {...parts} />
-          ) : open === 'weigh' ? (
-            <Weigh
-              step={step}
-              product={parts.products.find(({ id }) => id === step.productId)}
-              tell={parts.tell}
-            />
-          ) : (
-            <NextTime {...parts} />
-          )}
-        </section>
-      )}
+      <section aria-label={SIDES[open].label} className="mt-3 border-l-4 border-paper/40 pl-3">
+        {open === 'hand' ? (
+          <Hand {...parts} />
+        ) : open === 'otherwise' ? (
+          <Otherwise {...parts} />
+        ) : open === 'weigh' ? (
+          <Weigh
+            step={step}
+            product={parts.products.find(({ id }) => id === step.productId)}
+            tell={parts.tell}
+          />
+        ) : (
+          <NextTime {...parts} />
+        )}
+      </section>
     </div>
   );
 }

@@ -4,6 +4,7 @@ import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { routineMinutes } from '@sabor/core/basin/lay-out';
+import { photoMoment } from '@sabor/core/basin/photo-moment';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { dayName } from '@sabor/words/day-name';
 import { spokenStep } from '@sabor/words/spoken';
@@ -105,9 +106,31 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
   const speaking = useSpoken(step ? spokenStep(step, nameOf(step.productId)) : null);
   const all = armsOfDay(trial, day);
   const arms = step?.half ? [step.half === 'right' ? all.at(-1)! : all[0]!] : all;
+  const moment = photoMoment(steps, place);
+  const photo = moment && !day.photographs.some(({ stage }) => stage === moment) && (
+    <PhotoOffer dayId={day.id} stage={moment} />
+  );
+  const aboutDay = day.status === 'under way' && (
+    <>
+      <Link
+        to={`/wash-days/${day.id}/afterwards`}
+        className="inline-flex min-h-11 items-center underline underline-offset-4"
+      >
+        Enter it in one sheet
+      </Link>
+      <ReasonDialog
+        trigger="Abandon this wash day"
+        title="Abandon this wash day?"
+        label="What happened"
+        send={abandon.mutateAsync}
+      >
+        {ABANDONING}
+      </ReasonDialog>
+    </>
+  );
   return (
     <div className="basin-screen fixed inset-0 z-40 overflow-y-auto bg-ink text-paper">
-      <div className="mx-auto flex min-h-full max-w-3xl flex-col px-4 py-3 sm:px-8">
+      <div className="mx-auto flex min-h-full max-w-3xl flex-col px-4 pt-3 sm:px-8">
         <header className="flex items-center justify-between gap-3">
           <Link
             to={trial.logged ? '/wash-days' : `/trials/${trial.id}`}
@@ -115,7 +138,6 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
           >
             Exit (all saved)
           </Link>
-          {speaking}
           <p className="text-right text-[0.95rem]">
             {dayName(trial, day.position)}
             {!trial.logged && ' · '}
@@ -167,10 +189,18 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
             goOn={() => go(place + 1)}
             addStep={addStep}
             takeOut={step.planStepId === null ? () => takeOut(step) : null}
+            photo={photo}
+            aboutDay={
+              <>
+                {speaking}
+                {aboutDay}
+              </>
+            }
           />
         ) : (
           <TheEnd
             day={day}
+            photo={photo}
             daysSince={daysSinceDetangle(day, trial)}
             products={products}
             back={() => go(steps.length - 1)}
@@ -182,23 +212,8 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
             }}
           />
         )}
-        {day.status === 'under way' && (
-          <div className="flex flex-wrap items-center justify-between gap-3 pt-6 pb-3">
-            <Link
-              to={`/wash-days/${day.id}/afterwards`}
-              className="inline-flex min-h-11 items-center underline underline-offset-4"
-            >
-              Enter it in one sheet
-            </Link>
-            <ReasonDialog
-              trigger="Abandon this wash day"
-              title="Abandon this wash day?"
-              label="What happened"
-              send={abandon.mutateAsync}
-            >
-              {ABANDONING}
-            </ReasonDialog>
-          </div>
+        {!step && (
+          <div className="flex flex-wrap items-center justify-between gap-3 pt-6 pb-3">{aboutDay}</div>
         )}
       </div>
     </div>
@@ -211,6 +226,16 @@ const minutesToGo = (steps: readonly WashStep[]): number =>
     steps.filter(({ status }) => status === 'waiting'),
     [],
   );
+
+/** The wet hair, or the cast, while it is there to be photographed. */
+const PhotoOffer = ({ dayId, stage }: { dayId: string; stage: 'wet' | 'cast' }) => (
+  <Link
+    to={`/wash-days/${dayId}/photographs/${stage}`}
+    className="mt-3 inline-flex min-h-16 items-center text-xl font-semibold underline underline-offset-4"
+  >
+    {stage === 'wet' ? 'Photograph it wet' : 'Photograph it in the cast'}
+  </Link>
+);
 
 /** Where we are on the ribbon. */
 function Progress({

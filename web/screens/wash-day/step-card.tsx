@@ -9,11 +9,11 @@ import { weighedBy } from '@sabor/core/step/weighed';
 import { keysOf } from '@sabor/core/vocabulary';
 import { doseInWords } from '@sabor/words/dose';
 import { departureInWords, stepInWords } from '@sabor/words/step';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { useVoice } from '../../api/voice.ts';
 import { FootBar } from '../../ui/foot-bar.tsx';
-import { Asides } from './asides.tsx';
+import { Asides, toldOf } from './asides.tsx';
 import { big, chip } from './big.ts';
 import { clockMinutes, type RunningStep } from './clock.ts';
 import { TakeDownStop } from './take-down-stop.tsx';
@@ -21,6 +21,9 @@ import { Timer } from './timer.tsx';
 
 const loadChange = () => import('./change-step.tsx');
 const ChangeStep = lazy(async () => ({ default: (await loadChange()).ChangeStep }));
+
+/** Four side by side on a phone. */
+const low = 'min-h-16 rounded-tag border-2 border-paper/60 px-1 text-lg font-semibold sm:text-xl';
 
 /** What answers the Enter key by itself. */
 const PRESSED_ITSELF = 'a, button, input, select, textarea, summary, [role="dialog"], [contenteditable]';
@@ -43,6 +46,8 @@ export function StepCard({
   goOn,
   addStep,
   takeOut,
+  photo,
+  aboutDay,
 }: {
   step: WashStep;
   day: WashDay;
@@ -62,8 +67,13 @@ export function StepCard({
   goOn: () => void;
   addStep: (slot: Slot) => void;
   takeOut: (() => void) | null;
+  /** What is worth a photograph before this step is done. */
+  photo: ReactNode;
+  /** What can be done about the whole wash day, beside this step. */
+  aboutDay: ReactNode;
 }) {
-  const [changing, setChanging] = useState(false);
+  /** What lies over the step. */
+  const [over, setOver] = useState<'change' | 'notes' | null>(null);
   const [skipping, setSkipping] = useState(false);
   const skip = (skipReason: SkipReason) =>
     settle(
@@ -97,6 +107,7 @@ export function StepCard({
     addEventListener('keydown', press);
     return () => removeEventListener('keydown', press);
   }, []);
+  const told = toldOf(step);
   const voice = useVoice();
   const how = stepInWords({ ...step, productId: null, dose: null, minutes: null }, voice, { between: ' · ' });
   const against = (as: WashStep) =>
@@ -122,61 +133,106 @@ export function StepCard({
           {step.status !== 'waiting' && ` · ${step.status}`}
         </p>
         {step.half && <HalfBand half={step.half} />}
-        <h1 id="step" ref={heading} tabIndex={-1} className="text-5xl leading-tight outline-none sm:text-6xl">
+        <h1
+          id="step"
+          ref={heading}
+          tabIndex={-1}
+          className={`${over ? 'text-3xl' : 'text-5xl sm:text-6xl'} leading-tight outline-none`}
+        >
           {slot.label}
         </h1>
-        {step.code !== null && (
-          <p className="figure mt-3 text-6xl leading-none">
-            <span className="font-sans text-2xl">bottle </span>
-            {step.code}
+        {over && (
+          <p className="text-lg">
+            {[
+              step.code !== null && `bottle ${step.code}`,
+              product?.name,
+              step.dose && doseInWords(step.dose),
+              how,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
           </p>
         )}
-        {product && <p className="mt-3 text-3xl font-semibold leading-tight">{product.name}</p>}
-        {step.dose && <p className="figure mt-1 text-4xl text-amber">{doseInWords(step.dose)}</p>}
-        {how && <p className="mt-2 text-2xl">{how}</p>}
-        <p className="mt-3 text-lg text-paper/80">{slot.says}</p>
-        {step.note && <p className="mt-2 text-lg">“{step.note}”</p>}
-        {product?.labelDirections && (
-          <p className="mt-2 text-paper/80">The label says: {product.labelDirections}</p>
-        )}
-        {minutes !== null && step.status === 'waiting' && (
-          <div className="mt-5">
-            <Timer
+        {over === 'notes' ? (
+          <>
+            <Asides step={step} day={day} daysSince={daysSince} products={products} tell={tell} />
+            <div className="mt-6 flex flex-wrap items-center gap-x-6 gap-y-2 border-t border-paper/30 pt-4">
+              {aboutDay}
+            </div>
+          </>
+        ) : over === 'change' ? (
+          <Suspense>
+            <ChangeStep
               step={step}
-              minutes={minutes}
-              running={running}
-              start={() =>
-                tell(
-                  { kind: 'step', stepId: step.id, set: { startedAt: new Date().toISOString() } },
-                  `${slot.label}: ${minutes} min begun.`,
-                  { kind: 'step', stepId: step.id, set: { startedAt: step.startedAt } },
-                )
-              }
-              pause={(said) => tell({ kind: 'pause', stepId: step.id, ...said }, '')}
-              goOn={goOn}
+              products={products}
+              cancel={() => setOver(null)}
+              keep={(to) => {
+                setOver(null);
+                settle(
+                  { ...to, status: 'done', doneAt: step.doneAt ?? new Date().toISOString() },
+                  `${slot.label}: done, with changes.`,
+                );
+              }}
+              addStep={addStep}
+              takeOut={takeOut}
             />
-          </div>
+          </Suspense>
+        ) : (
+          <>
+            {step.code !== null && (
+              <p className="figure mt-3 text-6xl leading-none">
+                <span className="font-sans text-2xl">bottle </span>
+                {step.code}
+              </p>
+            )}
+            {product && <p className="mt-3 text-3xl font-semibold leading-tight">{product.name}</p>}
+            {step.dose && <p className="figure mt-1 text-4xl text-amber">{doseInWords(step.dose)}</p>}
+            {how && <p className="mt-2 text-2xl">{how}</p>}
+            <p className="mt-3 text-lg text-paper/80">{slot.says}</p>
+            {step.note && <p className="mt-2 text-lg">“{step.note}”</p>}
+            {product?.labelDirections && (
+              <p className="mt-2 text-paper/80">The label says: {product.labelDirections}</p>
+            )}
+            {minutes !== null && step.status === 'waiting' && (
+              <div className="mt-5">
+                <Timer
+                  step={step}
+                  minutes={minutes}
+                  running={running}
+                  start={() =>
+                    tell(
+                      { kind: 'step', stepId: step.id, set: { startedAt: new Date().toISOString() } },
+                      `${slot.label}: ${minutes} min begun.`,
+                      { kind: 'step', stepId: step.id, set: { startedAt: step.startedAt } },
+                    )
+                  }
+                  pause={(said) => tell({ kind: 'pause', stepId: step.id, ...said }, '')}
+                  goOn={goOn}
+                />
+              </div>
+            )}
+            {departed.length > 0 && (
+              <ul className="mt-4 border-l-4 border-amber pl-3 text-lg" aria-label="Changes from plan">
+                {departed.map((says) => (
+                  <li key={says}>{says}</li>
+                ))}
+              </ul>
+            )}
+            {cautions.length > 0 && (
+              <ul aria-label="Cautions" className="mt-4 space-y-1 rounded-tag bg-amber px-3 py-2 text-ink">
+                {cautions.map(({ id, says }) => (
+                  <li key={id}>{says}</li>
+                ))}
+              </ul>
+            )}
+            {photo}
+            <p className="mt-4 text-lg text-paper/80">
+              {next && `Next: ${next}`}
+              {next && toGo >= 1 && ' · '}
+              {toGo >= 1 && `about ${Math.round(toGo)} min to go`}
+            </p>
+          </>
         )}
-        {departed.length > 0 && (
-          <ul className="mt-4 border-l-4 border-amber pl-3 text-lg" aria-label="Changes from plan">
-            {departed.map((says) => (
-              <li key={says}>{says}</li>
-            ))}
-          </ul>
-        )}
-        {cautions.length > 0 && (
-          <ul aria-label="Cautions" className="mt-4 space-y-1 rounded-tag bg-amber px-3 py-2 text-ink">
-            {cautions.map(({ id, says }) => (
-              <li key={id}>{says}</li>
-            ))}
-          </ul>
-        )}
-        <Asides step={step} day={day} daysSince={daysSince} products={products} tell={tell} />
-        <p className="mt-4 text-lg text-paper/80">
-          {next && `Next: ${next}`}
-          {next && toGo >= 1 && ' · '}
-          {toGo >= 1 && `about ${Math.round(toGo)} min to go`}
-        </p>
       </div>
       {asking ? (
         <TakeDownStop
@@ -202,60 +258,54 @@ export function StepCard({
                 'Spot-dry, then say again how dry it is.',
               );
             else if (what === 'loose') done({ extra: { ...step.extra, stopAt: percent } });
-            else setChanging(true);
+            else setOver('change');
           }}
         />
-      ) : changing ? (
-        <Suspense>
-          <ChangeStep
-            step={step}
-            products={products}
-            cancel={() => setChanging(false)}
-            keep={(to) => {
-              setChanging(false);
-              settle(
-                { ...to, status: 'done', doneAt: step.doneAt ?? new Date().toISOString() },
-                `${slot.label}: done, with changes.`,
-              );
-            }}
-            addStep={addStep}
-            takeOut={takeOut}
-          />
-        </Suspense>
-      ) : (
-        <FootBar className="grid-cols-3 gap-3 bg-ink pt-4 pb-2">
+      ) : over === 'change' ? null : (
+        <FootBar className="grid-cols-4 gap-2 bg-ink pt-4 pb-2 sm:gap-3">
           {skipping && <SkipReasons skip={skip} />}
           {wouldDepart.length > 0 && (
-            <p id="would-depart" className="col-span-3 text-lg leading-snug text-amber">
+            <p id="would-depart" className="col-span-4 text-lg leading-snug text-amber">
               If done now: {wouldDepart.join(' ')}
             </p>
           )}
           <button
             type="button"
-            className={`${big} col-span-3 bg-hibiscus text-paper`}
+            className={`${big} col-span-4 bg-hibiscus text-paper`}
             aria-describedby={wouldDepart.length > 0 ? 'would-depart' : undefined}
             onClick={accept}
           >
             {step.status === 'done' ? 'Keep it, go on' : doneLabel(step, timed().minutes)}
           </button>
-          <button type="button" className={`${big} border-2 border-paper/60`} onClick={back}>
-            Back
-          </button>
-          <button
-            type="button"
-            className={`${big} border-2 border-paper/60`}
-            aria-expanded={skipping}
-            onClick={() => setSkipping(!skipping)}
-          >
-            Skip …
-          </button>
-          <button
-            type="button"
-            className={`${big} border-2 border-paper/60`}
-            onClick={() => setChanging(true)}
-          >
-            Change
-          </button>
+          {over === 'notes' ? (
+            <button
+              type="button"
+              className={`${big} col-span-4 border-2 border-paper/60`}
+              onClick={() => setOver(null)}
+            >
+              Back to the step
+            </button>
+          ) : (
+            <>
+              <button type="button" className={low} onClick={back}>
+                Back
+              </button>
+              <button
+                type="button"
+                className={low}
+                aria-expanded={skipping}
+                onClick={() => setSkipping(!skipping)}
+              >
+                Skip …
+              </button>
+              <button type="button" className={low} onClick={() => setOver('change')}>
+                Change
+              </button>
+              <button type="button" className={low} onClick={() => setOver('notes')}>
+                Notes{told > 0 && <span className="figure"> {told}</span>}
+              </button>
+            </>
+          )}
         </FootBar>
       )}
     </section>
@@ -275,7 +325,7 @@ function doneLabel(step: WashStep, ran: number | undefined): string {
 
 /** Why a step is skipped: the tap that says why is the one that skips. */
 const SkipReasons = ({ skip }: { skip: (reason: SkipReason) => void }) => (
-  <fieldset className="col-span-3">
+  <fieldset className="col-span-4">
     <legend className="mb-1 text-lg">Skip it, because:</legend>
     <div className="flex flex-wrap gap-2">
       {keysOf(SKIP_REASONS).map((reason) => (

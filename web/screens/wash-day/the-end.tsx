@@ -4,7 +4,7 @@ import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { EFFORT, type Effort } from '@sabor/core/basin/effort';
 import { SLOTS } from '@sabor/core/step/slots';
 import { isForLater } from '@sabor/core/step/step';
-import { Link } from 'react-router';
+import type { ReactNode } from 'react';
 import { FootBar } from '../../ui/foot-bar.tsx';
 import { big, chip } from './big.ts';
 import { DayFigures } from './day-figures.tsx';
@@ -18,6 +18,7 @@ export function TheEnd({
   finish,
   back,
   goTo,
+  photo,
 }: {
   day: WashDay;
   daysSince: number | null;
@@ -26,6 +27,8 @@ export function TheEnd({
   finish: () => void;
   back: () => void;
   goTo: (step: WashStep) => void;
+  /** What is worth a photograph now. */
+  photo: ReactNode;
 }) {
   const left = day.steps.filter((step) => step.status === 'waiting');
   const waiting = left.filter((step) => !isForLater(step));
@@ -96,12 +99,7 @@ export function TheEnd({
           Next: check in while it is wet, in the cast, and once it is finished. Days are counted from the
           finished hair.
         </p>
-        <Link
-          to={`/wash-days/${day.id}/photographs/wet`}
-          className="inline-flex min-h-16 items-center text-xl font-semibold underline underline-offset-4"
-        >
-          Photograph it wet
-        </Link>
+        {photo}
       </div>
       <FootBar className="grid-cols-3 gap-3 bg-ink pt-4 pb-2">
         <button type="button" className={`${big} col-span-2 bg-hibiscus text-paper`} onClick={finish}>
