@@ -36,6 +36,7 @@ test('a plan can be changed until it begins: dose against dose, zones, outcome',
   await second.getByLabel('Measure').selectOption('g');
   await second.getByLabel('Name shown').fill('Anvil, plenty');
   await page.getByLabel('Main result').selectOption('Frizz');
+  await page.getByText('The numbers:').click();
   await expect(page.getByText('at most')).toBeVisible();
   await page.getByLabel('Good enough').fill('4');
   await page.getByRole('button', { name: /^Nape, left/ }).focus();

@@ -59,6 +59,10 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
   await page.getByLabel('In a sentence').fill('Marsh or Dune on Quilla?');
   await page.getByLabel('Whose hair').selectOption('Quilla Brandt');
   await page.getByLabel('Routine', { exact: true }).selectOption('Quick gel day');
+  // What the routine leaves open is asked for at once.
+  await expect(page.getByText('Not named yet: cleanse.')).toBeVisible();
+  await page.getByLabel('Cleanse: product').selectOption('Low Tide Shampoo');
+  await expect(page.getByText('Not named yet')).toHaveCount(0);
   await page.getByRole('checkbox', { name: /Hold/ }).check();
   const [armA, armB] = [
     page.getByRole('group', { name: /Option A/ }),

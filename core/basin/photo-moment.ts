@@ -1,4 +1,3 @@
-import type { Stage } from '../outcomes/stages.ts';
 import type { Slot } from '../step/slots.ts';
 
 /** Steps before which the styled hair still is wet: looked over, dried or left to dry. */
@@ -10,10 +9,7 @@ const BREAKING: readonly Slot[] = ['break-cast', 'separate'];
  * What is worth a photograph just before the step at `place` (0 for the first; the number of steps for the end of the
  * routine): the wet hair before it first dries, the cast before it is broken; null where neither is at hand.
  */
-export function photoMoment(
-  steps: readonly { slot: Slot }[],
-  place: number,
-): Extract<Stage, 'wet' | 'cast'> | null {
+export function photoMoment(steps: readonly { slot: Slot }[], place: number): 'wet' | 'cast' | null {
   const firstOf = (slots: readonly Slot[], from: number) => {
     const at = steps.findIndex(({ slot }, i) => i >= from && slots.includes(slot));
     return at < 0 ? steps.length : at;

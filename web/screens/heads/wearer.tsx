@@ -6,7 +6,8 @@ import { lengthScale } from '@sabor/core/units/preferences';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
-import { useSave, useSettings, useWearer } from '../../api/queries.ts';
+import { useSave, useSettings, useWearer, useWeather } from '../../api/queries.ts';
+import { useJoin } from '../../api/stays.ts';
 import { HeadMap } from '../../drawings/head-map.tsx';
 import { Button } from '../../ui/button.tsx';
 import { DateField } from '../../ui/dates.tsx';
@@ -63,6 +64,11 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
   }, [wearer]);
   const draft = useDraft(`wearer ${wearer?.id ?? 'new'}`, WearerInput, initial, wearer?.version ?? null);
   const save = useSave<WearerInput>(`/wearers/${initial.id}`);
+  const join = useJoin();
+  const places = (useWeather().data?.places ?? []).filter(({ archivedAt }) => archivedAt === null);
+  const [chosenPlace, setPlace] = useState<string | null>();
+  // Where there is one place only, a new head is there.
+  const placeId = chosenPlace === undefined && places.length === 1 ? places[0]!.id : (chosenPlace ?? null);
   const { value, bind, set, problem, change } = draft;
   const [trait, setTrait] = useState<TraitName>('porosity');
   const [chosen, setChosen] = useState<string | null>(null);
@@ -96,7 +102,8 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
       onSubmit={async (event) => {
         event.preventDefault();
         if (!(await draft.save(save))) return;
-        say(`${value.name} is saved.`);
+        const unsaid = !wearer && placeId ? await join(value.id, placeId) : null;
+        say(unsaid ?? `${value.name} is saved.`);
         void navigate(wearer ? `/heads/${wearer.id}` : '/heads');
       }}
     >
@@ -124,6 +131,16 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
             />
             <ChoiceField label="Cut" none="not noted" options={CUTS} {...bind('cut')} />
             <ChoiceField label="Usual parting" none="not noted" options={PARTINGS} {...bind('parting')} />
+            {!wearer && places.length > 0 && (
+              <ChoiceField
+                label="Where, from today"
+                hint="The weather there is read for every wash day."
+                none="not said yet"
+                options={places.map(({ id, name }) => ({ key: id, label: name }))}
+                value={placeId}
+                onChange={setPlace}
+              />
+            )}
             <ChoiceField
               label="Time zone"
               hint="Days of wear follow its calendar."

@@ -1,5 +1,6 @@
 import type { TrialInput } from '@sabor/contract/trial';
 import { FELT, FELT_KEYS, type Felt, USUALLY_ASKED, usuallyAsked } from '@sabor/core/felt/felt';
+import { Fold } from '../../ui/fold.tsx';
 import { TicksField } from '../../ui/inputs.tsx';
 
 /** Readings that a check-in can ask for, beside those at the steps. */
@@ -23,20 +24,24 @@ export function AskedPart({
         What check-ins ask in words
       </h2>
       <p className="text-soft">
-        {usual.length > 0
-          ? `Unless you choose: ${usual.map((key) => FELT[key].label.toLowerCase()).join(', ')}.`
-          : 'Nothing unless you choose.'}{' '}
+        {chosen.length > 0
+          ? `${chosen.map((key) => FELT[key].label).join(', ')}.`
+          : usual.length > 0
+            ? `Unless you choose: ${usual.map((key) => FELT[key].label.toLowerCase()).join(', ')}.`
+            : 'Nothing unless you choose.'}{' '}
         {chosen.length > USUALLY_ASKED
           ? `${chosen.length} are chosen: more than ${USUALLY_ASKED} make every check-in longer.`
           : 'Every other reading stays one tap away.'}
       </p>
-      <TicksField<Felt>
-        legend="Ask for"
-        options={Object.fromEntries(AT_CHECK_INS.map((key) => [key, { label: FELT[key].label }]))}
-        value={chosen}
-        onChange={set}
-        error={problem('asked')}
-      />
+      <Fold summary="Choose what is asked" wrong={problem('asked') !== undefined}>
+        <TicksField<Felt>
+          legend="Ask for"
+          options={Object.fromEntries(AT_CHECK_INS.map((key) => [key, { label: FELT[key].label }]))}
+          value={chosen}
+          onChange={set}
+          error={problem('asked')}
+        />
+      </Fold>
     </section>
   );
 }

@@ -3,22 +3,12 @@ import type { Product } from '@sabor/contract/shelf';
 import { TrialInput } from '@sabor/contract/trial';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
-import {
-  AS_WANTED,
-  isOutcome,
-  type MainResult,
-  mainResult,
-  POINTS_A_WORD,
-} from '@sabor/core/compare/main-result';
-import { usualDays } from '@sabor/core/trial/designs';
-import { hourInWords } from '@sabor/words/dates';
 import { useMemo, useRef } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
-import { v7 } from 'uuid';
-import { useHairFile, useRoutines, useSave, useShelf, useTrial, useWearers } from '../../api/queries.ts';
+import { useRoutines, useSave, useShelf, useTrial, useWearers } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
-import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
+import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
@@ -30,24 +20,11 @@ import { BeginWith } from './begin-with.tsx';
 import { DesignPart } from './design-part.tsx';
 import { again, swapOne } from './follow-up.ts';
 import { ideaTrial } from './idea-trial.ts';
-import { MainResultField } from './main-result-field.tsx';
+import { JudgedPart } from './judged-part.tsx';
+import { blank, blankArm, inputOf, onlyOne, usualWeights } from './new-plan.ts';
 import { PlanReach } from './plan-reach.tsx';
 import { PowerPart } from './power-part.tsx';
 import { RoutinePart } from './routine-part.tsx';
-import { ZonesThatCount } from './zones-that-count.tsx';
-
-/** A plan judged by another main result; between ratings and words the limits begin anew, as their scales mean other things. */
-function judgedBy(plan: TrialInput, primary: MainResult): TrialInput {
-  const [was, now] = [plan.primary, primary].map(isOutcome);
-  if (was === now) return { ...plan, primary };
-  return now
-    ? { ...plan, primary, line: 6, matters: 1 }
-    : { ...plan, primary, line: AS_WANTED - POINTS_A_WORD, matters: POINTS_A_WORD };
-}
-
-/** Every half hour of a day, by its hour. */
-const HOURS = Array.from({ length: 49 }, (_, i) => ({ key: String(i / 2), label: hourInWords(i / 2) }));
-const keyOfHour = (hour: number | null | undefined) => (hour == null ? null : String(hour));
 
 export function PlanScreen() {
   const { id = 'new' } = useParams();
@@ -117,78 +94,6 @@ export function PlanScreen() {
   );
 }
 
-/** Places that count until the tester chooses others. */
-const USUAL_PLACES = ['hairline', 'crown', 'side', 'back'];
-
-const usualWeights = ({ zones }: Wearer) =>
-  zones.filter(({ place }) => USUAL_PLACES.includes(place)).map((zone) => ({ zoneId: zone.id, weight: 1 }));
-
-/** The wearer where there is no other to choose. */
-const onlyOne = (wearers: readonly Wearer[]): Wearer | undefined => {
-  const there = wearers.filter(({ archivedAt }) => archivedAt === null);
-  return there.length === 1 ? there[0] : undefined;
-};
-
-const blankArm = (n: number) => ({ id: v7(), name: `Option ${String.fromCharCode(65 + n)}`, steps: [] });
-
-/** A new plan; products shortlisted on the Screen come in as its arms. */
-function blank(shortlist: readonly Product[], wearer: Wearer | undefined): TrialInput {
-  const named = shortlist.slice(0, 6).map((product, i) => ({ ...blankArm(i), name: product.name }));
-  return {
-    id: v7(),
-    wearerId: wearer?.id ?? '',
-    question: '',
-    design: named.length > 2 ? 'walk' : 'complete',
-    routineName: '',
-    plan: [],
-    arms: named.length >= 2 ? named : [blankArm(0), blankArm(1)],
-    primary: 'definition',
-    onDay: 1,
-    line: 6,
-    matters: 1,
-    washDays: usualDays(named.length > 2 ? 'walk' : 'complete', Math.max(2, named.length)),
-    wearDays: 5,
-    judgedFrom: null,
-    judgedTo: null,
-    asked: [],
-    cadenceDays: null,
-    looks: 1,
-    blind: false,
-    bySide: false,
-    acknowledged: [],
-    weights: wearer ? usualWeights(wearer) : [],
-  };
-}
-
-const KEPT = [
-  'id',
-  'wearerId',
-  'question',
-  'design',
-  'routineName',
-  'plan',
-  'arms',
-  'primary',
-  'onDay',
-  'line',
-  'matters',
-  'washDays',
-  'wearDays',
-  'judgedFrom',
-  'judgedTo',
-  'asked',
-  'cadenceDays',
-  'looks',
-  'blind',
-  'bySide',
-  'acknowledged',
-  'weights',
-] as const satisfies readonly (keyof TrialInput)[];
-
-/** A stored plan as it is changed. */
-const inputOf = (trial: TrialDetail): TrialInput =>
-  Object.fromEntries(KEPT.map((key) => [key, trial[key]])) as unknown as TrialInput;
-
 function PlanSheet({
   trial,
   followed,
@@ -242,8 +147,6 @@ function PlanSheet({
     const weights = found ? usualWeights(found) : [];
     change((old) => ({ ...old, wearerId: id ?? '', weights }));
   };
-  const wishes = useHairFile(value.wearerId).data?.wishes;
-  const outcome = mainResult(value.primary);
   return (
     <form
       noValidate
@@ -302,61 +205,7 @@ function PlanSheet({
           />
           <ArmsEditor value={value} change={change} products={products} problem={problem} newArm={blankArm} />
           <Allergies value={value} change={change} products={products} problem={problem} />
-          <section className="space-y-4" aria-labelledby="judged">
-            <h2 id="judged" className="text-xl">
-              What it is judged on
-            </h2>
-            <div className="grid gap-4 sm:grid-cols-3">
-              <MainResultField
-                label="Main result"
-                hint="The only one that gets a p."
-                value={value.primary}
-                onChange={(primary) => change((old) => judgedBy(old, primary))}
-                error={problem('primary')}
-                wished={wishes?.words ?? {}}
-              />
-              <NumberField
-                label="Good enough"
-                unit={outcome.better === 'higher' ? 'at least' : 'at most'}
-                hint="On this side of it the hair still passes."
-                value={value.line}
-                onChange={(x) => set('line')(x as number)}
-                error={problem('line')}
-              />
-              <NumberField
-                label="A difference worth switching for"
-                unit="points"
-                value={value.matters}
-                onChange={(x) => set('matters')(x as number)}
-                error={problem('matters')}
-              />
-              <NumberField
-                label="Judged on day"
-                hint="Day 1 is the finished hair."
-                value={value.onDay ?? 1}
-                onChange={(x) => set('onDay')(x as number)}
-                error={problem('onDay')}
-              />
-              <ChoiceField
-                label="Not before"
-                none="any hour"
-                hint="A check-in of that day outside the hours is kept, not judged."
-                options={HOURS.slice(0, -1)}
-                value={keyOfHour(value.judgedFrom)}
-                onChange={(key) => set('judgedFrom')(key === null ? null : Number(key))}
-                error={problem('judgedFrom')}
-              />
-              <ChoiceField
-                label="Not after"
-                none="any hour"
-                options={HOURS.slice(1)}
-                value={keyOfHour(value.judgedTo)}
-                onChange={(key) => set('judgedTo')(key === null ? null : Number(key))}
-                error={problem('judgedTo')}
-              />
-            </div>
-            {wearer && <ZonesThatCount wearer={wearer} value={value} change={change} problem={problem} />}
-          </section>
+          <JudgedPart draft={draft} wearer={wearer} />
           <AskedPart value={value} set={set('asked')} problem={problem} />
         </div>
         <aside className="lg:self-start">

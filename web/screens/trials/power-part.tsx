@@ -6,10 +6,12 @@ import { detectable, type PowerPlan, ZONE_SD } from '@sabor/core/inference/power
 import { ALPHA } from '@sabor/core/inference/reach';
 import { sdInterval } from '@sabor/core/inference/sd-interval';
 import { DESIGNS, daysOffered, designProblem, isTested } from '@sabor/core/trial/designs';
+import { counted } from '@sabor/words/numbers';
 import { useEffect, useRef, useState } from 'react';
 import { useNoise } from '../../api/noise.ts';
 import { PowerCurve } from '../../drawings/power-curve.tsx';
 import { Button } from '../../ui/button.tsx';
+import { Fold } from '../../ui/fold.tsx';
 import { ChoiceField, NumberField } from '../../ui/inputs.tsx';
 import { powerInWorker } from '../../workers/power.ts';
 import type { PowerAnswer } from '../../workers/power.worker.ts';
@@ -60,10 +62,12 @@ export function PowerPart({
     source === 'assumed' ? undefined : (known.find(({ trialId }) => trialId === source) ?? known[0]);
   const sd = chosen ? chosen.sd : assumed;
   const matters = value.matters;
+  const assumption =
+    (sd !== null && sd > 0 && sd <= 10 ? null : 'Give the noise between wash days in points.') ??
+    (missing !== null && missing >= 0 && missing < 90 ? null : 'Missed wash days run from 0 to 90 %.');
   const bad =
     designProblem(design, value.arms.length, value.washDays) ??
-    (sd !== null && sd > 0 && sd <= 10 ? null : 'Give the noise between wash days in points.') ??
-    (missing !== null && missing >= 0 && missing < 90 ? null : 'Missed wash days run from 0 to 90 %.') ??
+    assumption ??
     (matters > 0 ? null : 'Give the difference worth switching for.');
   const plan: PowerPlan = {
     design,
@@ -127,51 +131,64 @@ export function PowerPart({
       </h2>
       <p className="mb-3 text-sm text-soft">
         Made-up trials by this plan, tested as it says. Noise is{' '}
-        {halves ? 'left less right' : 'between wash days'}.
+        {halves ? 'left minus right' : 'between wash days'}.
       </p>
-      <div className="grid gap-3">
-        {known.length > 0 && (
-          <ChoiceField
-            label="Noise from"
-            options={[
-              ...known.map(({ trialId, question, sd: own }) => ({
-                key: trialId,
-                label: `SD ${own.toFixed(1)}: ${question}`,
-              })),
-              { key: 'assumed', label: 'an assumption' },
-            ]}
-            value={chosen?.trialId ?? 'assumed'}
-            onChange={setSource}
-          />
-        )}
-        {!chosen && (
-          <NumberField
-            label="Noise, standard deviation"
-            unit="points"
-            hint="Assumed. The design “both halves the same” or “the same wash day, again” learns it."
-            value={assumed}
-            onChange={setAssumed}
-          />
-        )}
-        <div className="grid grid-cols-3 gap-3">
-          <NumberField label="Missed" unit="%" value={missing} onChange={setMissing} />
-          {!halves && <NumberField label="Weather SD" value={weather} onChange={setWeather} />}
-          {!halves && <NumberField label="Drift" value={drift} onChange={setDrift} />}
+      <Fold
+        summary={
+          <>
+            What it assumes:{' '}
+            <span className="font-normal text-soft">
+              noise {sd === null ? 'not given' : counted(Number(sd.toFixed(2)), 'point')}
+              {chosen ? ', as seen' : ''} · {missing ?? 0} % missed
+            </span>
+          </>
+        }
+        wrong={assumption !== null}
+      >
+        <div className="grid gap-3">
+          {known.length > 0 && (
+            <ChoiceField
+              label="Noise from"
+              options={[
+                ...known.map(({ trialId, question, sd: own }) => ({
+                  key: trialId,
+                  label: `SD ${own.toFixed(1)}: ${question}`,
+                })),
+                { key: 'assumed', label: 'an assumption' },
+              ]}
+              value={chosen?.trialId ?? 'assumed'}
+              onChange={setSource}
+            />
+          )}
+          {!chosen && (
+            <NumberField
+              label="Noise, standard deviation"
+              unit="points"
+              hint="Assumed. The design “both halves the same” or “the same wash day, again” learns it."
+              value={assumed}
+              onChange={setAssumed}
+            />
+          )}
+          <div className="grid grid-cols-3 gap-3">
+            <NumberField label="Missed" unit="%" value={missing} onChange={setMissing} />
+            {!halves && <NumberField label="Weather SD" value={weather} onChange={setWeather} />}
+            {!halves && <NumberField label="Drift" value={drift} onChange={setDrift} />}
+          </div>
         </div>
-      </div>
-      <label className="mt-3 flex min-h-8 items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-4 accent-ink"
-          checked={whole}
-          onChange={(e) => setWhole(e.target.checked)}
-        />
-        Rated in whole points only
-      </label>
-      <p className="mt-1 text-sm text-soft">
-        It allows for the scale’s steps and ends (ratings around {plan.scale!.level.toFixed(1)}), for zones of
-        one head that differ by {ZONE_SD} points (an assumption), and for missed wash days.
-      </p>
+        <label className="mt-3 flex min-h-8 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-4 accent-ink"
+            checked={whole}
+            onChange={(e) => setWhole(e.target.checked)}
+          />
+          Rated in whole points only
+        </label>
+        <p className="mt-1 text-sm text-soft">
+          It allows for the scale’s steps and ends (ratings around {plan.scale!.level.toFixed(1)}), for zones
+          of one head that differ by {ZONE_SD} points (an assumption), and for missed wash days.
+        </p>
+      </Fold>
       <div className="mt-3 flex items-center gap-3">
         {progress === null ? (
           <Button onClick={simulate} disabled={bad !== null}>

@@ -8,6 +8,7 @@ import { labelDepartureInWords } from '@sabor/words/label-directions';
 import { rounded } from '@sabor/words/numbers';
 import { v7 } from 'uuid';
 import { ChoiceField } from '../../ui/inputs.tsx';
+import { ProductsMissing } from './products-missing.tsx';
 
 type PlanStep = TrialInput['plan'][number];
 type Change = (next: (old: TrialInput) => TrialInput) => void;
@@ -90,6 +91,11 @@ export function RoutinePart({
       />
       {value.plan.length > 0 && (
         <>
+          <ProductsMissing
+            plan={value.plan}
+            products={products}
+            name={(stepId, productId) => setTerms(stepId, { productId })}
+          />
           <p className="text-soft">
             Tick the step under test. Its product comes from the options; every other step stays as it is
             written.

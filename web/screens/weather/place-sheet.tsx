@@ -1,13 +1,14 @@
 import { type Place, PlaceInput } from '@sabor/contract/weather';
 import { MILD_COAST, type MonthNormal, SCENARIOS } from '@sabor/core/climate/places';
 import { temperatureScale } from '@sabor/core/units/preferences';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
-import { useSave, useSettings } from '../../api/queries.ts';
+import { useSave, useSettings, useWearers, useWeather } from '../../api/queries.ts';
+import { useJoin } from '../../api/stays.ts';
 import { Button } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
-import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
+import { ChoiceField, NumberField, TextField, TicksField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { Heading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
@@ -43,10 +44,21 @@ export function PlaceSheet({ place }: { place: Place | null }) {
   const save = useSave<PlaceInput>(`/places/${initial.id}`);
   const draft = useDraft(`place ${place?.id ?? 'new'}`, PlaceInput, initial, place?.version ?? null);
   const { value, bind, set } = draft;
+  const join = useJoin();
+  const { stays = [] } = useWeather().data ?? {};
+  const homeless = (useWearers().data ?? []).filter(
+    ({ id, archivedAt }) => archivedAt === null && !stays.some(({ wearerId }) => wearerId === id),
+  );
+  const [chosen, setHere] = useState<readonly string[]>();
+  // Whoever is nowhere yet is likely to be here.
+  const here = chosen ?? homeless.map(({ id }) => id);
   const submit = async () => {
     const saved = await draft.save(save);
     if (!saved) return;
-    say(`${value.name} is saved.`);
+    const unsaid = place
+      ? []
+      : (await Promise.all(here.map((wearerId) => join(wearerId, value.id)))).filter((says) => says !== null);
+    say(unsaid[0] ?? `${value.name} is saved.`);
     void navigate(`/weather/${value.id}`);
   };
   return (
@@ -80,6 +92,14 @@ export function PlaceSheet({ place }: { place: Place | null }) {
           }
         />
         <TextField label="Note" {...bind('note')} value={value.note ?? ''} />
+        {!place && homeless.length > 0 && (
+          <TicksField
+            legend="Whose hair is here, from today"
+            options={Object.fromEntries(homeless.map(({ id, name }) => [id, { label: name }]))}
+            value={[...here]}
+            onChange={setHere}
+          />
+        )}
       </div>
       <Normals months={value.normals} change={set('normals')} problem={draft.problem} />
       <SheetFoot

@@ -1,0 +1,129 @@
+import type { TrialInput } from '@sabor/contract/trial';
+import type { Wearer } from '@sabor/contract/wearer';
+import {
+  AS_WANTED,
+  isOutcome,
+  type MainResult,
+  mainResult,
+  POINTS_A_WORD,
+} from '@sabor/core/compare/main-result';
+import { hourInWords } from '@sabor/words/dates';
+import { counted } from '@sabor/words/numbers';
+import { useHairFile } from '../../api/queries.ts';
+import type { useDraft } from '../../ui/draft.ts';
+import { Fold } from '../../ui/fold.tsx';
+import { ChoiceField, NumberField } from '../../ui/inputs.tsx';
+import { MainResultField } from './main-result-field.tsx';
+import { ZonesThatCount } from './zones-that-count.tsx';
+
+/** A plan judged by another main result; between ratings and words the limits begin anew, as their scales mean other things. */
+function judgedBy(plan: TrialInput, primary: MainResult): TrialInput {
+  const [was, now] = [plan.primary, primary].map(isOutcome);
+  if (was === now) return { ...plan, primary };
+  return now
+    ? { ...plan, primary, line: 6, matters: 1 }
+    : { ...plan, primary, line: AS_WANTED - POINTS_A_WORD, matters: POINTS_A_WORD };
+}
+
+/** Every half hour of a day, by its hour. */
+const HOURS = Array.from({ length: 49 }, (_, i) => ({ key: String(i / 2), label: hourInWords(i / 2) }));
+const keyOfHour = (hour: number | null | undefined) => (hour == null ? null : String(hour));
+
+/** Fields that lie folded: one of them wrong opens them. */
+const FOLDED = ['line', 'matters', 'onDay', 'judgedFrom', 'judgedTo', 'weights'];
+
+/** The numbers of a plan in a sentence, for whoever keeps them as they are. */
+function numbersInWords(value: TrialInput): string {
+  const { better } = mainResult(value.primary);
+  const hours =
+    value.judgedFrom == null && value.judgedTo == null
+      ? ''
+      : `, ${value.judgedFrom == null ? 'up to' : `from ${hourInWords(value.judgedFrom)} to`} ${value.judgedTo == null ? 'the end of the day' : hourInWords(value.judgedTo)}`;
+  return [
+    `good enough ${better === 'higher' ? 'from' : 'up to'} ${value.line}`,
+    `${counted(value.matters, 'point')} worth switching for`,
+    `judged on day ${value.onDay ?? 1}${hours}`,
+    counted(value.weights.length, 'zone'),
+  ].join(' · ');
+}
+
+/** What a trial is judged on: the main result; its numbers, hours and zones lie folded, said in a line. */
+export function JudgedPart({
+  draft: { value, set, change, problem, problems },
+  wearer,
+}: {
+  draft: Pick<
+    ReturnType<typeof useDraft<typeof TrialInput>>,
+    'value' | 'set' | 'change' | 'problem' | 'problems'
+  >;
+  wearer: Wearer | undefined;
+}) {
+  const wishes = useHairFile(value.wearerId).data?.wishes;
+  const outcome = mainResult(value.primary);
+  return (
+    <section className="space-y-2" aria-labelledby="judged">
+      <h2 id="judged" className="text-xl">
+        What it is judged on
+      </h2>
+      <MainResultField
+        label="Main result"
+        hint="The only one that gets a p."
+        value={value.primary}
+        onChange={(primary) => change((old) => judgedBy(old, primary))}
+        error={problem('primary')}
+        wished={wishes?.words ?? {}}
+      />
+      <Fold
+        summary={
+          <>
+            The numbers: <span className="font-normal text-soft">{numbersInWords(value)}</span>
+          </>
+        }
+        wrong={problems.some(({ path }) => FOLDED.includes(path.split('.')[0]!))}
+      >
+        <div className="grid gap-4 sm:grid-cols-3">
+          <NumberField
+            label="Good enough"
+            unit={outcome.better === 'higher' ? 'at least' : 'at most'}
+            hint="On this side of it the hair still passes."
+            value={value.line}
+            onChange={(x) => set('line')(x as number)}
+            error={problem('line')}
+          />
+          <NumberField
+            label="A difference worth switching for"
+            unit="points"
+            value={value.matters}
+            onChange={(x) => set('matters')(x as number)}
+            error={problem('matters')}
+          />
+          <NumberField
+            label="Judged on day"
+            hint="Day 1 is the finished hair."
+            value={value.onDay ?? 1}
+            onChange={(x) => set('onDay')(x as number)}
+            error={problem('onDay')}
+          />
+          <ChoiceField
+            label="Not before"
+            none="any hour"
+            hint="A check-in of that day outside the hours is kept, not judged."
+            options={HOURS.slice(0, -1)}
+            value={keyOfHour(value.judgedFrom)}
+            onChange={(key) => set('judgedFrom')(key === null ? null : Number(key))}
+            error={problem('judgedFrom')}
+          />
+          <ChoiceField
+            label="Not after"
+            none="any hour"
+            options={HOURS.slice(1)}
+            value={keyOfHour(value.judgedTo)}
+            onChange={(key) => set('judgedTo')(key === null ? null : Number(key))}
+            error={problem('judgedTo')}
+          />
+        </div>
+        {wearer && <ZonesThatCount wearer={wearer} value={value} change={change} problem={problem} />}
+      </Fold>
+    </section>
+  );
+}
