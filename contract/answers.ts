@@ -1,7 +1,7 @@
 import * as v from 'valibot';
 import { BackupState } from './backup.ts';
 import { Buying } from './buying.ts';
-import { CalendarEntry } from './calendar.ts';
+import { CalendarEntry, Moved } from './calendar.ts';
 import { HairFile } from './hair-file.ts';
 import { LedgerWashDay, OwnIngredientInput } from './ingredients.ts';
 import { ListedDay } from './logged-day.ts';
@@ -60,6 +60,7 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'POST /shelf/import': v.strictObject({ stored: v.number(), known: v.number() }),
   'GET /today': Today,
   'GET /calendar': v.array(CalendarEntry),
+  'PUT /calendar/:entry': Moved,
   'GET /trials': v.array(Trial),
   'GET /trials/:id': TrialDetail,
   'PUT /trials/:id': TrialDetail,

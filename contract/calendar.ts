@@ -25,6 +25,17 @@ export const CalendarSpan = v.pipe(
 /** The hour of the day's reminder in a calendar that is subscribed to; none where left out. */
 export const CalendarFile = v.object({ remind: v.optional(whole('The hour', 0, 23)) });
 
+/** The day an entry is moved to; null takes a trial's next wash day back to where its days from wash to wash put it. */
+export const MoveInput = v.object({ on: v.nullable(date) });
+export type MoveInput = v.InferInput<typeof MoveInput>;
+
+/** Where an entry was before, to take it back, and where a wash day now is another gap than planned, which. */
+export const Moved = v.strictObject({
+  was: v.nullable(date),
+  apart: v.nullable(v.strictObject({ days: v.number(), planned: v.number() })),
+});
+export type Moved = v.InferOutput<typeof Moved>;
+
 export const CalendarEntry = v.strictObject({
   id: v.string(),
   on: date,
@@ -34,5 +45,6 @@ export const CalendarEntry = v.strictObject({
   what: v.string(),
   n: v.nullable(v.number()),
   path: v.string(),
+  moves: v.boolean(),
 });
 export type CalendarEntry = v.InferOutput<typeof CalendarEntry>;

@@ -22,7 +22,8 @@ const ofDay = { ...ofTrial, washDayId: id };
 /** What waits for the tester, most pressing first. */
 export const Due = v.variant('kind', [
   v.strictObject({ kind: v.picklist(['continue wash day', 'end wear']), ...ofDay }),
-  v.strictObject({ kind: v.literal('start wash day'), begun: v.boolean(), ...ofTrial }),
+  /** `on`: the day it was moved to. */
+  v.strictObject({ kind: v.literal('start wash day'), begun: v.boolean(), on: v.nullable(date), ...ofTrial }),
   v.strictObject({
     kind: v.literal('check-in'),
     stage: oneOf(STAGES, 'a stage'),

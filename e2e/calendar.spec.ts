@@ -44,3 +44,32 @@ test('the week stands on the calendar: what is due opens at its control, what wa
   expect(file).toContain('BEGIN:VCALENDAR');
   expect(file.replaceAll('\r\n ', '')).toContain(`UID:check-in-${id}-2@sabor`);
 });
+
+test('a planned trial is put on a day, moved, and taken back', async ({ page }) => {
+  await copyHead(page, 'Ines Falkenrath', 'Marta Move');
+  await makeTrial(page, 'Which day?', ['Anvil Gel', 'Kelp Fold Gel'], 8, { cadenceDays: 4 }, 'Marta Move');
+  await page.goto('/calendar');
+  const none = page.getByRole('region', { name: 'Planned, on no day yet' });
+  await none.getByRole('button', { name: 'Put on a day … Wash day 1: Which day?' }).click();
+  await none.getByLabel('Move to').fill('1 Jan 2020');
+  await none.getByRole('button', { name: 'Move it' }).click();
+  await expect(none.getByText('That day has passed. Choose today or a later one.')).toBeVisible();
+  await none.getByLabel('Move to').fill('today');
+  await none.getByRole('button', { name: 'Move it' }).click();
+  const agenda = page.getByRole('region', { name: 'Day by day' });
+  const row = (day: string) =>
+    agenda
+      .getByRole('listitem')
+      .filter({ hasText: new RegExp(`^${day}`) })
+      .getByRole('link', { name: /^Wash day 1: Which day\?/ });
+  await expect(row('Today')).toBeVisible();
+  await page.goto('/');
+  await expect(page.getByText(/planned and not begun\. On the calendar for \w{3} \d/)).toBeVisible();
+  await page.goto('/calendar');
+  await agenda.getByRole('button', { name: 'Move to … Wash day 1: Which day?' }).click();
+  await agenda.getByLabel('Move to').fill('tomorrow');
+  await agenda.getByRole('button', { name: 'Move it' }).click();
+  await expect(row('Today')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(row('Today')).toBeVisible();
+});

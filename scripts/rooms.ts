@@ -60,7 +60,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           search: leaf(),
           'patch-tests': leaf('routines'),
           'hair-files': leaf('patch-tests'),
-          calendar: leaf('hair-files', 'shelf'),
+          calendar: leaf('hair-files', 'patch-tests', 'shelf'),
           scale: leaf(),
           backup: leaf('settings'),
           weather: leaf(),

@@ -21,6 +21,8 @@ export function entryInShort({ kind, what, n, of }: CalendarEntry): string {
       return `${what}: last day`;
     case 'retest':
       return `Again · ${who}`;
+    case 'patch-test':
+      return `Patch test · ${who}`;
   }
 }
 
@@ -42,5 +44,7 @@ export function entryInWords({ kind, what, n, state }: CalendarEntry): string {
       return `${what}: last good day`;
     case 'retest':
       return `Run again: ${what}`;
+    case 'patch-test':
+      return `Patch test${state === 'missed' ? ', to be looked at' : ''}: ${what}`;
   }
 }

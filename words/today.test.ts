@@ -17,12 +17,12 @@ const PATCH = {
 describe('what is due in words', () => {
   it.each<[Due, string]>([
     [
-      { kind: 'start wash day', ...day, number: 1, begun: false },
+      { kind: 'start wash day', ...day, number: 1, begun: false, on: null },
       'Wash day 1 of 8 for Una, planned and not begun.',
     ],
     [
-      { kind: 'start wash day', ...day, begun: true },
-      'Wash day 2 of 8 for Una. Which option it is stays sealed until you start.',
+      { kind: 'start wash day', ...day, begun: true, on: '2026-11-30' },
+      'Wash day 2 of 8 for Una. Which option it is stays sealed until you start. On the calendar for Mon 30 Nov.',
     ],
     [{ kind: 'continue wash day', ...day }, 'Wash day 2 of 8 for Una is under way.'],
     [

@@ -54,9 +54,12 @@ export function dueInWords(due: Due, today: string): { title: string; says: stri
   const says = (() => {
     switch (due.kind) {
       case 'start wash day':
-        return due.begun
-          ? `${at}. Which option it is stays sealed until you start.`
-          : `${at}, planned and not begun.`;
+        return [
+          due.begun
+            ? `${at}. Which option it is stays sealed until you start.`
+            : `${at}, planned and not begun.`,
+          ...(due.on === null ? [] : [`On the calendar for ${dateInWords(due.on, today)}.`]),
+        ].join(' ');
       case 'continue wash day':
         return `${at} is under way.`;
       case 'end wear':

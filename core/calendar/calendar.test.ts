@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type DayFacts, entriesAhead, entriesOfCare, entriesOfDay } from './calendar.ts';
+import { type DayFacts, entriesAhead, entriesOfCare, entriesOfDay, movingOf } from './calendar.ts';
 
 const TODAY = '2026-03-10';
 const day = (to: Partial<DayFacts> = {}): DayFacts => ({
@@ -49,6 +49,7 @@ describe('the wash days a trial still has', () => {
     washDaysDone: 1,
     every: 5,
     lastOn: '2026-03-08',
+    nextOn: null,
   };
 
   it('follow its last one by its days from wash to wash, never before today, under ids that stay', () => {
@@ -63,6 +64,32 @@ describe('the wash days a trial still has', () => {
       ['planned-t-3', '2026-03-15'],
       ['planned-t-4', '2026-03-20'],
     ]);
+  });
+
+  it('follow the day the next one was moved to, before the first one too; only the next one moves', () => {
+    const moved = entriesAhead({ ...trial, nextOn: '2026-03-15' }, TODAY);
+    expect(moved.map(({ id, on, moves }) => [id, on, moves])).toEqual([
+      ['planned-t-2', '2026-03-15', true],
+      ['planned-t-3', '2026-03-20', false],
+      ['planned-t-4', '2026-03-25', false],
+    ]);
+    const first = { ...trial, lastOn: null, washDaysDone: 0, nextOn: '2026-03-12' };
+    expect(entriesAhead(first, TODAY).map(({ on }) => on)).toEqual([
+      '2026-03-12',
+      '2026-03-17',
+      '2026-03-22',
+      '2026-03-27',
+    ]);
+    // The day came and went.
+    expect(entriesAhead({ ...trial, nextOn: '2026-03-01' }, TODAY)[0]!.on).toBe(TODAY);
+  });
+
+  it('are known by their ids where they move, and by nothing else', () => {
+    const id = '0192d5a0-0000-7000-8000-000000000000';
+    expect(movingOf(`planned-${id}-12`)).toEqual({ kind: 'wash-day', trialId: id });
+    expect(movingOf(`appointment-${id}`)).toEqual({ kind: 'appointment', eventId: id });
+    for (const other of [`wash-day-${id}`, `check-in-${id}-1`, `planned-${id}`, 'planned-x-1', ''])
+      expect(movingOf(other)).toBeNull();
   });
 
   it('are none before the first and after the last', () => {

@@ -11,6 +11,7 @@ export const CALENDAR_KINDS = {
   announced: { label: 'announced' },
   bottle: { label: 'bottle' },
   retest: { label: 'to be run again' },
+  'patch-test': { label: 'patch test' },
 } as const;
 export type CalendarKind = KeyOf<typeof CALENDAR_KINDS>;
 
@@ -37,6 +38,20 @@ export interface Entry {
   n: number | null;
   /** Where in Sabor it is seen to. */
   path: string;
+  /** Whether it may be moved to another day. */
+  moves: boolean;
+}
+
+/** What an entry that moves is of: the next wash day of a trial, or an appointment of a head. */
+export type Moving = { kind: 'wash-day'; trialId: string } | { kind: 'appointment'; eventId: string };
+
+const UUID = '[0-9a-f-]{36}';
+/** Reads what an entry's id stands for, where it is one that moves. */
+export function movingOf(entryId: string): Moving | null {
+  const [, trialId] = new RegExp(`^planned-(${UUID})-\\d+$`).exec(entryId) ?? [];
+  if (trialId) return { kind: 'wash-day', trialId };
+  const [, eventId] = new RegExp(`^appointment-(${UUID})$`).exec(entryId) ?? [];
+  return eventId ? { kind: 'appointment', eventId } : null;
 }
 
 export interface DayFacts {
@@ -63,6 +78,8 @@ export interface TrialFacts {
   /** Days from wash to wash, and the date of the last one; null before the first. */
   every: number;
   lastOn: string | null;
+  /** The day the next one was moved to. */
+  nextOn: string | null;
 }
 
 const stateOf = (on: string, today: string): CalendarState =>
@@ -82,6 +99,7 @@ export function entriesOfDay(day: DayFacts, today: string): Entry[] {
     what: day.name,
     n: null,
     path,
+    moves: false,
   };
   if (day.revealOn === null) return [wash];
   const { revealOn } = day;
@@ -101,20 +119,26 @@ export function entriesOfDay(day: DayFacts, today: string): Entry[] {
         what: day.name,
         n,
         path: `${path}/look/day-${n}`,
+        moves: false,
       },
     ];
   });
   return [wash, ...looks];
 }
 
-/** The wash days a trial under way still has, one every so many days from its last, none before today. */
+/**
+ * The wash days a trial still has: one every so many days from its last, or from the day the next one was moved to, none
+ * before today. A trial that never began and was put on no day has none.
+ */
 export function entriesAhead(trial: TrialFacts, today: string): Entry[] {
-  if (trial.lastOn === null) return [];
+  const { nextOn, lastOn } = trial;
+  const every = Math.max(1, trial.every);
+  const first = nextOn ?? (lastOn === null ? null : plusDays(lastOn, every));
+  if (first === null) return [];
   const left = trial.washDays - trial.washDaysDone;
-  let on = trial.lastOn;
+  let on = first < today ? today : first;
   return Array.from({ length: Math.max(0, left) }, (_, i): Entry => {
-    on = plusDays(on, Math.max(1, trial.every));
-    if (on < today) on = today;
+    if (i > 0) on = plusDays(on, every);
     return {
       id: `planned-${trial.id}-${trial.washDaysDone + i + 1}`,
       on,
@@ -124,6 +148,8 @@ export function entriesAhead(trial: TrialFacts, today: string): Entry[] {
       what: trial.question,
       n: trial.washDaysDone + i + 1,
       path: `/trials/${trial.id}`,
+      // The ones after it follow.
+      moves: i === 0,
     };
   });
 }
@@ -147,6 +173,7 @@ export const entriesOfCare = (
             what: kind,
             n: null,
             path: `/heads/${wearer.id}?part=care`,
+            moves: false,
           },
         ],
   );

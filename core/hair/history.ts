@@ -25,6 +25,7 @@ export const HAIR_EVENTS = {
   'pattern-changed': { label: 'Pattern seen to change', lifts: null },
   'pattern-disputed': { label: 'Pattern argued about', lifts: null },
   'tight-style': { label: 'Tight style', lifts: null },
+  show: { label: 'Show or shoot', lifts: null },
 } as const;
 export type HairEventKind = KeyOf<typeof HAIR_EVENTS>;
 

@@ -20,6 +20,7 @@ export const TABLES = {
   trial: 1,
   trial_zone: 1,
   retest: 24,
+  next_wash: 29,
   put_aside: 24,
   arm: 1,
   arm_step: 1,

@@ -1,4 +1,5 @@
 import { BackupFolder } from '@sabor/contract/backup';
+import { MoveInput } from '@sabor/contract/calendar';
 import { CheckInInput, EventInput } from '@sabor/contract/check-in';
 import {
   CadenceInput,
@@ -29,6 +30,7 @@ import * as v from 'valibot';
 export const BODIES: Record<string, v.GenericSchema> = {
   'PUT /head-problems/:id': HeadProblemInput,
   'PUT /patch-tests/:id': PatchTestInput,
+  'PUT /calendar/:entry': MoveInput,
   'POST /products/:id/finish-bottle': FinishBottle,
   'PUT /lines/:id': LineInput,
   'PUT /products/:id': ProductInput,

@@ -1,5 +1,7 @@
-import type { CalendarEntry } from '@sabor/contract/calendar';
+import type { CalendarEntry, Moved } from '@sabor/contract/calendar';
 import type { Problem } from '@sabor/contract/problem';
+import type { Today } from '@sabor/contract/today';
+import type { TrialDetail } from '@sabor/contract/trial-record';
 import { plusDays } from '@sabor/core/time/dates';
 import { localToday } from '@sabor/core/time/today';
 import ICAL from 'ical.js';
@@ -71,6 +73,84 @@ describe('the calendar', () => {
     expect(planned.map(({ on }) => on)).toEqual([4, 8, 12].map((days) => plusDays(start, days)));
   });
 
+  it('moves a trial’s next wash day and an appointment, keeps ids, and says where it cannot', async () => {
+    const { trial } = await sampleBench(bench, { cadenceDays: 4 }, { name: 'Mo of the moves' });
+    const mine = async () => (await read()).filter(({ of }) => of === 'Mo of the moves');
+    const move = (id: string, on: string | null) =>
+      bench.ask<Moved & Problem>('PUT', `/api/calendar/${id}`, { on });
+    expect(await mine()).toEqual([]);
+    // Put on a day before it ever began, moved, and taken back.
+    const next = `planned-${trial.id}-1`;
+    expect((await move(next, plusDays(today, 3))).body).toEqual({ was: null, apart: null });
+    expect((await move(next, plusDays(today, 5))).body).toEqual({ was: plusDays(today, 3), apart: null });
+    expect((await mine())[0]).toMatchObject({ id: next, on: plusDays(today, 5), moves: true });
+    const due = (await bench.ask<Today>('GET', '/api/today')).body.due;
+    expect(due.find((one) => one.kind === 'start wash day' && one.trialId === trial.id)).toMatchObject({
+      on: plusDays(today, 5),
+    });
+    // Begun: the day it was put on is gone, and the next one's gap is measured by the plan's.
+    const id = v7();
+    await bench.ask('PUT', `/api/wash-days/${id}`, { trialId: trial.id, startedAt: ago(1) });
+    const second = `planned-${trial.id}-2`;
+    const begun = (await mine()).find(({ kind }) => kind === 'wash-day')!.on;
+    expect((await mine()).find((one) => one.id === second)!.on).toBe(plusDays(begun, 4));
+    expect((await move(second, plusDays(begun, 6))).body).toEqual({
+      was: null,
+      apart: { days: 6, planned: 4 },
+    });
+    expect((await move(second, plusDays(begun, 4))).body).toEqual({ was: plusDays(begun, 6), apart: null });
+    expect((await move(second, null)).body.was).toBe(plusDays(begun, 4));
+    // An appointment.
+    const trim = {
+      wearerId: trial.wearerId,
+      kind: 'show',
+      on: plusDays(today, 9),
+      zoneIds: [],
+      note: 'stage',
+    };
+    const event = v7();
+    await bench.ask('PUT', `/api/hair-events/${event}`, trim);
+    expect((await move(`appointment-${event}`, plusDays(today, 10))).body.was).toBe(plusDays(today, 9));
+    const moved = (await mine()).find(({ kind }) => kind === 'appointment')!;
+    expect(moved).toMatchObject({ on: plusDays(today, 10), what: 'show', moves: true });
+    // What cannot be.
+    const says = async (id: string, on: string | null) => {
+      const { status, body } = await move(id, on);
+      return [status, body.fields?.[0]?.message ?? body.detail];
+    };
+    expect(await says(second, plusDays(today, -1))).toEqual([
+      422,
+      'That day has passed. Choose today or a later one.',
+    ]);
+    expect(await says(second, begun)).toEqual([
+      422,
+      'The last wash day was on that day. The next one comes after it.',
+    ]);
+    expect((await says(second, plusDays(today, 400)))[0]).toBe(422);
+    expect((await says(second, 'tomorrow'))[0]).toBe(422);
+    expect((await says(`appointment-${event}`, null))[0]).toBe(422);
+    expect((await says(`wash-day-${id}`, plusDays(today, 2)))[0]).toBe(409);
+    expect((await says(`planned-${v7()}-1`, plusDays(today, 2)))[0]).toBe(404);
+  });
+
+  it('shows a patch test on the day its skin is looked at', async () => {
+    const { trial } = await sampleBench(bench, {}, { name: 'Pat of the patch' });
+    const productId = (await bench.ask<TrialDetail>('GET', `/api/trials/${trial.id}`)).body.arms[0]!.steps[0]!
+      .productId;
+    await bench.ask('PUT', `/api/patch-tests/${v7()}`, {
+      wearerId: trial.wearerId,
+      productId,
+      startedAt: ago(1),
+      outcome: null,
+      lookedAt: null,
+      note: '',
+    });
+    const found = (await read()).filter(({ kind, of }) => kind === 'patch-test' && of === 'Pat of the patch');
+    expect(found).toHaveLength(1);
+    expect(found[0]!.state).toBe('ahead');
+    expect([plusDays(today, 1), plusDays(today, 2)]).toContain(found[0]!.on);
+  });
+
   it('of three years, or turned round, is refused in words', async () => {
     const ask = async (from: string, to: string) => {
       const { status, body } = await bench.ask<Problem>('GET', `/api/calendar?from=${from}&to=${to}`);
@@ -96,6 +176,7 @@ describe('the calendar as a file', () => {
     what: 'Which gel keeps the curls defined; through a week, of damp\\ stage doors – and who will say so at the end?',
     n: 2,
     path: '/trials/t',
+    moves: false,
     ...to,
   });
 

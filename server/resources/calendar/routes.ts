@@ -1,10 +1,11 @@
-import { CalendarFile, CalendarSpan } from '@sabor/contract/calendar';
+import { CalendarFile, CalendarSpan, MoveInput } from '@sabor/contract/calendar';
 import { plusDays } from '@sabor/core/time/dates';
 import { localToday } from '@sabor/core/time/today';
 import { Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { asICalendar } from './ics.ts';
+import { moveEntry } from './move.ts';
 import { readCalendar } from './store.ts';
 
 /** What a calendar that is subscribed to holds: a month back, half a year ahead. */
@@ -15,6 +16,10 @@ export function calendarRoutes(db: Db): Router {
   const router = Router();
   router.get('/calendar', async (request, response) => {
     response.json(await readCalendar(db, parse(CalendarSpan, request.query), new Date()));
+  });
+  router.put('/calendar/:entry', async (request, response) => {
+    const { on } = parse(MoveInput, request.body);
+    response.json(await moveEntry(db, request.params.entry, on, new Date()));
   });
   router.get('/calendar.ics', async (request, response) => {
     const { remind } = request.query;

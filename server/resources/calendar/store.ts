@@ -12,6 +12,7 @@ import { localToday } from '@sabor/core/time/today';
 import { localDate } from '@sabor/core/time/zones';
 import type { Client } from '../../db/pool.ts';
 import { readCareOfAll } from '../hair-files/care.ts';
+import { readOpenPatches } from '../patch-tests/store.ts';
 import { readOpenBottles } from '../shelf/store.ts';
 
 async function readDays(db: Client, from: string, to: string): Promise<(DayFacts & { timeZone: string })[]> {
@@ -56,10 +57,10 @@ export async function readCalendar(
     found.push(...entriesOfDay(day, localDate(now.toISOString(), day.timeZone)));
   const trials = await db.query<TrialFacts & { wearerId: string; last: string | null }>(
     `select t.id, t.wearer_id as "wearerId", w.name as "wearerName", t.question, t.wash_days as "washDays",
-       coalesce(t.cadence_days, t.wear_days) as every,
+       coalesce(t.cadence_days, t.wear_days) as every, n.on_date as "nextOn",
        (select count(*)::int from wash_day d where d.trial_id = t.id and d.abandoned_at is null) as "washDaysDone",
        (select max(d.started_at) from wash_day d where d.trial_id = t.id and d.abandoned_at is null) as last
-     from trial t join wearer w on w.id = t.wearer_id
+     from trial t join wearer w on w.id = t.wearer_id left join next_wash n on n.trial_id = t.id
      where t.ended_at is null and t.archived_at is null and not t.logged`,
   );
   for (const { last, wearerId, ...trial } of trials.rows) {
@@ -72,7 +73,7 @@ export async function readCalendar(
       ...entriesOfCare({ id: wearerId, name }, careStatus(events, [], cadence, today, alternate), today),
     );
   }
-  const dated = await db.query<Omit<CalendarEntry, 'state' | 'n'> & { wearerId: string }>(
+  const dated = await db.query<Omit<CalendarEntry, 'state' | 'n' | 'moves'> & { wearerId: string }>(
     `select 'appointment-' || e.id as id, e.happened_on as "on", 'appointment' as kind, w.name as of, e.kind as what,
        '/heads/' || w.id || '?part=history' as path, w.id as "wearerId"
      from hair_event e join wearer w on w.id = e.wearer_id where e.happened_on between $1 and $2
@@ -90,7 +91,21 @@ export async function readCalendar(
     // An appointment was kept; what an announced test came to, or a retest, still waits.
     const past = entry.kind === 'appointment' ? 'done' : 'missed';
     const state = entry.on > today ? 'ahead' : entry.on === today ? 'due' : past;
-    found.push({ ...entry, n: null, state });
+    found.push({ ...entry, n: null, state, moves: entry.kind === 'appointment' && entry.on >= today });
+  }
+  for (const { id, wearerId, wearerName, productName, until, over } of await readOpenPatches(db, now)) {
+    const on = localDate(until, zones.get(wearerId) ?? 'UTC');
+    found.push({
+      id: `patch-test-${id}`,
+      on,
+      kind: 'patch-test',
+      state: !over ? (on > todayOf(wearerId) ? 'ahead' : 'due') : on < todayOf(wearerId) ? 'missed' : 'due',
+      of: wearerName,
+      what: productName,
+      n: null,
+      path: `/heads/${wearerId}?part=care#patch-tests`,
+      moves: false,
+    });
   }
   const here = localToday(now);
   for (const { id, name, openedOn, monthsAfterOpening } of await readOpenBottles(db)) {
@@ -105,6 +120,7 @@ export async function readCalendar(
         what: name,
         n: null,
         path: `/shelf/${id}`,
+        moves: false,
       });
   }
   return found

@@ -41,15 +41,19 @@ export async function savePatchTest(db: Db, test: v.InferOutput<typeof PatchTest
 }
 
 /** Patch tests whose outcome is not yet said, those whose hours are over first. */
-export async function readOpenPatches(db: Client, now: Date): Promise<Due[]> {
+export async function readOpenPatches(
+  db: Client,
+  now: Date,
+): Promise<(Extract<Due, { kind: 'patch test' }> & { id: string })[]> {
   const { rows } = await db.query<{
+    id: string;
     wearerId: string;
     wearerName: string;
     timeZone: string;
     productName: string;
     startedAt: string;
   }>(
-    `select w.id as "wearerId", w.name as "wearerName", w.time_zone as "timeZone", p.name as "productName",
+    `select x.id, w.id as "wearerId", w.name as "wearerName", w.time_zone as "timeZone", p.name as "productName",
        x.started_at as "startedAt"
      from patch_test x join wearer w on w.id = x.wearer_id join product p on p.id = x.product_id
      where x.outcome is null and w.archived_at is null order by x.started_at, x.id`,

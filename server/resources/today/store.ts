@@ -72,7 +72,13 @@ const ofTrial = ({ id, question, wearerName, washDays }: Trial, number: number) 
   of: washDays,
 });
 
-function dueOfTrial(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: string): Due | null {
+function dueOfTrial(
+  trial: Trial,
+  open: OpenDay | undefined,
+  nextOn: string | undefined,
+  now: Date,
+  timeZone: string,
+): Due | null {
   // A wash day by itself compares nothing, and is not begun again.
   if (trial.logged && (trial.endedAt !== null || !open)) return null;
   if (trial.endedAt) {
@@ -84,6 +90,7 @@ function dueOfTrial(trial: Trial, open: OpenDay | undefined, now: Date, timeZone
       kind: 'start wash day',
       ...ofTrial(trial, trial.washDaysDone + 1),
       begun: trial.status !== 'planned',
+      on: nextOn ?? null,
     };
   const day = { ...ofTrial(trial, open.position + 1), washDayId: open.id };
   if (open.status === 'under way') return { kind: 'continue wash day', ...day };
@@ -169,13 +176,18 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
     logged: true,
   });
   const days = await readOpenDays(db);
+  const moved = new Map(
+    (
+      await db.query<{ id: string; on: string }>('select trial_id as id, on_date as on from next_wash')
+    ).rows.map(({ id, on }) => [id, on]),
+  );
   for (const trial of trials.sort(
     (a, b) => Number(a.status === 'planned') - Number(b.status === 'planned'),
   )) {
     if (trial.archivedAt) continue;
     const open = days.find((day) => day.trialId === trial.id && !trial.endedAt);
     const timeZone = zones.get(trial.wearerId) ?? 'UTC';
-    const found = dueOfTrial(trial, open, now, timeZone);
+    const found = dueOfTrial(trial, open, moved.get(trial.id), now, timeZone);
     if (found) due.push(found);
     due.push(...laterDue(trial, open, now, timeZone));
     const night = nightDue(trial, open, now, timeZone);
@@ -201,7 +213,7 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
      where p.state <> 'solved' and w.archived_at is null group by w.id, w.name order by w.name`,
   );
   due.push(...problems.rows);
-  due.push(...(await readOpenPatches(db, now)));
+  due.push(...(await readOpenPatches(db, now)).map(({ id: _, ...patch }): Due => patch));
   for (const product of await readOpenBottles(db)) {
     const last = goodUntil(product.openedOn, product.monthsAfterOpening);
     if (last === null) continue;

@@ -156,6 +156,7 @@ export async function startInto(client: Client, start: v.InferOutput<typeof Star
   if (!place) throw new Refusal(409, 'All planned wash days of this trial have been run.');
   await endLoggedWears(client, trial.rows[0].wearer_id, start.startedAt);
   await readStations(client, new Date());
+  await client.query('delete from next_wash where trial_id = $1', [start.trialId]);
   await client.query(
     `update trial set status = 'running', started_at = coalesce(started_at, $2) where id = $1`,
     [start.trialId, start.startedAt],

@@ -4,11 +4,12 @@ import { localToday } from '@sabor/core/time/today';
 import { entryInShort, entryInWords } from '@sabor/words/calendar';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { useCalendar } from '../../api/queries.ts';
+import { useCalendar, useTrials } from '../../api/queries.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading } from '../../ui/states.tsx';
+import { MoveTo } from './move-to.tsx';
 import { daysOf, monthName, type Span, spanFrom, turned, weekdays } from './span.ts';
 
 const SPANS = { month: { label: 'month' }, week: { label: 'week' } } as const;
@@ -56,6 +57,7 @@ export function CalendarScreen() {
           )}
           <Grid days={days} byDay={byDay} today={today} month={span === 'month' ? at.slice(0, 7) : null} />
           <Agenda days={days} byDay={byDay} today={today} />
+          <OnNoDay listed={entries.data} />
           <OwnCalendar />
         </>
       )}
@@ -174,14 +176,49 @@ function Listed({ days, byDay, today }: Days) {
           </span>
           <ul className="min-w-0 flex-1 basis-64 space-y-1">
             {byDay.get(day)!.map((entry) => (
-              <li key={entry.id}>
-                <EntryLink entry={entry} />
+              <li key={entry.id} className="flex flex-wrap items-center justify-between gap-x-4">
+                <span className="min-w-0 flex-1 basis-60">
+                  <EntryLink entry={entry} />
+                </span>
+                {entry.moves && <MoveTo id={entry.id} what={entryInWords(entry)} on={entry.on} />}
               </li>
             ))}
           </ul>
         </li>
       ))}
     </ol>
+  );
+}
+
+/** Trials that are planned, and on no day yet. */
+function OnNoDay({ listed }: { listed: readonly CalendarEntry[] }) {
+  const waiting = (useTrials().data ?? []).filter(
+    ({ id, status, archivedAt }) =>
+      status === 'planned' &&
+      archivedAt === null &&
+      !listed.some(({ path, kind }) => kind === 'wash-day' && path === `/trials/${id}`),
+  );
+  if (waiting.length === 0) return null;
+  return (
+    <section aria-labelledby="no-day" className="no-print mt-8 max-w-4xl">
+      <h2 id="no-day" className="mb-2 text-xl">
+        Planned, on no day yet
+      </h2>
+      <ul>
+        {waiting.map(({ id, question, wearerName }) => (
+          <li
+            key={id}
+            className="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-1"
+          >
+            <Link className="underline underline-offset-4" to={`/trials/${id}`}>
+              {question}
+              <span className="text-soft"> · {wearerName}</span>
+            </Link>
+            <MoveTo id={`planned-${id}-1`} what={`Wash day 1: ${question}`} on={null} verb="Put on a day …" />
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
