@@ -172,7 +172,18 @@ test('the bench is walked by keyboard', async ({ page }) => {
   await page.goto('/');
   await page.getByRole('heading', { name: 'Today' }).waitFor();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible();
+  const help = page.getByRole('dialog', { name: 'Keys and help' });
+  await help.getByRole('link', { name: /what the words mean/ }).click();
+  await expect(page.getByRole('heading', { name: 'Help' })).toBeVisible();
+  await page.getByLabel('Find a word').fill('glides');
+  await expect(page.getByText('No word here holds “glides”.')).toBeVisible();
+  await page.getByLabel('Find a word').fill('glide');
+  await expect(page.getByRole('definition')).toHaveText(
+    'How easily fingers and comb glide through wet hair.',
+  );
+  await page.getByRole('heading', { name: 'Help' }).click();
+  await page.keyboard.press('?');
+  await expect(help).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('b');
   await page.keyboard.press('s');

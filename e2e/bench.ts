@@ -1,8 +1,8 @@
 import { test as base, expect, type Page } from '@playwright/test';
 import { E2E_PORT } from '../playwright.config.ts';
 
-/** Asks the server of the tests for something fresh: the address of a bench of its own, or of a bare database. */
-export async function fresh(what: '' | '?bare' = ''): Promise<string> {
+/** Asks the server of the tests for something fresh: the address of a bench of its own, full or empty, or of a bare database. */
+export async function fresh(what: '' | '?bare' | '?empty' = ''): Promise<string> {
   const answer = await fetch(`http://127.0.0.1:${E2E_PORT}/fresh${what}`);
   const address = await answer.text();
   if (!answer.ok) throw new Error(address);

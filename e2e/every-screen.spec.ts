@@ -92,6 +92,7 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     ['/weather/new', /^Add a place$/],
     [`/weather/${places.find(({ station }) => station)!.id}`, /^The week ahead$/],
     [`/weather/${places[0]!.id}/edit`, /^Usual months$/],
+    ['/help', /^What the words mean$/],
     ['/data', /^Data$/],
   ];
 }

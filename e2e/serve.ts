@@ -13,16 +13,20 @@ import { type Db, openPool } from '../server/db/pool.ts';
 
 /**
  * The real server with the demo in it, for browser tests and pictures, on a throwaway database. Asked for `/fresh`, it
- * gives the address of a server of its own with a database of its own, copied from the demo; `/fresh?bare` gives the
- * database's address alone.
+ * gives the address of a server of its own with a database of its own, copied from the demo (`/fresh?empty`: of a Sabor
+ * that holds nothing yet); `/fresh?bare` gives the database's address alone. Each of these servers lets days pass when
+ * asked for `/pass?days=1`: all moments told so far are that much longer ago.
  */
 const port = Number(process.argv[2]);
 const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-e2e-'));
 const cluster = await startCluster(folder, true);
 const admin = openPool(cluster.url);
-await admin.query('create database demo');
+await admin.query('create database empty');
+const empty = openPool(cluster.url.replace(/postgres$/, 'empty'));
+await migrate(empty);
+await empty.end();
+await admin.query('create database demo template empty');
 const template = openPool(cluster.url.replace(/postgres$/, 'demo'));
-await migrate(template);
 await loadDemo(template);
 await template.end();
 await buildWeb();
@@ -33,9 +37,9 @@ let databases = 0;
 /** Copies come one after the other: a template that is being copied cannot be copied. */
 let copying: Promise<unknown> = Promise.resolve();
 
-async function freshDatabase(): Promise<string> {
+async function freshDatabase(template = 'demo'): Promise<string> {
   const name = `bench_${++databases}`;
-  const made = copying.then(() => admin.query(`create database ${name} template demo`));
+  const made = copying.then(() => admin.query(`create database ${name} template ${template}`));
   copying = made.catch(() => {});
   await made;
   const url = cluster.url.replace(/postgres$/, name);
@@ -46,8 +50,21 @@ async function freshDatabase(): Promise<string> {
   return url;
 }
 
-async function freshServer(at = 0): Promise<string> {
-  const db = openPool(await freshDatabase());
+/** Everything told of wash days so far is so many days longer ago. */
+async function letPass(db: Db, days: number): Promise<void> {
+  const { rows } = await db.query<{ table: string; column: string; type: string }>(
+    `select table_name as table, column_name as column, data_type as type from information_schema.columns
+     where table_schema = 'public' and data_type in ('timestamp with time zone', 'date')
+       and table_name in ('trial', 'wash_day', 'wash_step', 'step_pause', 'check_in', 'event', 'photograph', 'day_outdoors', 'wash_tap')`,
+  );
+  for (const { table, column, type } of rows)
+    await db.query(
+      `update ${table} set ${column} = ${column} - ${type === 'date' ? days : `interval '${days} days'`}`,
+    );
+}
+
+async function freshServer(at = 0, template?: string): Promise<string> {
+  const db = openPool(await freshDatabase(template));
   pools.push(db);
   const app = createApp({
     db,
@@ -56,9 +73,17 @@ async function freshServer(at = 0): Promise<string> {
     checkAnswers: process.env.SABOR_UNCHECKED === undefined,
   });
   const server = createServer((request, response) => {
-    if (at === 0 || !request.url?.startsWith('/fresh')) return app(request, response);
-    (request.url === '/fresh?bare' ? freshDatabase() : freshServer()).then(
-      (address) => response.end(address),
+    const days = /^\/pass\?days=(\d+)$/.exec(request.url ?? '')?.[1];
+    const answer = days
+      ? letPass(db, Number(days))
+      : at !== 0 && request.url?.startsWith('/fresh')
+        ? request.url === '/fresh?bare'
+          ? freshDatabase()
+          : freshServer(0, request.url === '/fresh?empty' ? 'empty' : 'demo')
+        : null;
+    if (!answer) return app(request, response);
+    answer.then(
+      (address) => response.end(address ?? 'passed'),
       (error: Error) => response.writeHead(500).end(error.message),
     );
   });

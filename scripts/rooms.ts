@@ -104,6 +104,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           'lay-out': leaf('wash-day'),
           'wash-days': leaf(),
           calendar: leaf(),
+          help: leaf(),
         },
       },
     },

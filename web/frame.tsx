@@ -180,7 +180,7 @@ export function Frame() {
             <button
               type="button"
               className="min-h-10 min-w-10 rounded-full border border-rule font-semibold"
-              aria-label="Shortcuts"
+              aria-label="Keys and help"
               onClick={openHelp}
             >
               ?

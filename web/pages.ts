@@ -76,6 +76,7 @@ export const PAGES: readonly Page[] = [
   page('weather/new', async () => (await import('./screens/weather/edit.tsx')).PlaceEditScreen),
   page('weather/:id', async () => (await import('./screens/weather/place.tsx')).PlaceScreen),
   page('weather/:id/edit', async () => (await import('./screens/weather/edit.tsx')).PlaceEditScreen),
+  page('help', async () => (await import('./screens/help/screen.tsx')).HelpScreen),
   page('data', async () => (await import('./screens/data/screen.tsx')).DataScreen),
 ];
 

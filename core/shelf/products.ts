@@ -1,3 +1,4 @@
+import type { Slot } from '../step/slots.ts';
 import type { KeyOf } from '../vocabulary.ts';
 
 /** Roles a product can play on a wash day; one product may have several. `slots` are where that role is at home. */
@@ -19,6 +20,10 @@ export const ROLES = {
   edge: { label: 'Edge wax', slots: ['edges'] },
 } as const;
 export type Role = KeyOf<typeof ROLES>;
+
+/** Whether something used as these roles is used at a step of this slot. */
+export const suitsSlot = (roles: readonly Role[], slot: Slot): boolean =>
+  roles.some((role) => (ROLES[role].slots as readonly Slot[]).includes(slot));
 
 export const LABEL_HOLDS = {
   none: { label: 'no hold' },

@@ -7,6 +7,7 @@ import { SheetProblems } from './states.tsx';
 export function SheetFoot({
   draft,
   save,
+  another,
   back,
 }: {
   draft: {
@@ -17,6 +18,8 @@ export function SheetFoot({
     clash: Clash | null;
   };
   save: string;
+  /** What saves and begins the next one; the form's `submitter` then has the value `another`. */
+  another?: string | undefined;
   back: { to: string; label: string };
 }) {
   return (
@@ -27,6 +30,11 @@ export function SheetFoot({
         <Button look="main" type="submit" disabled={draft.saving}>
           {save}
         </Button>
+        {another && (
+          <Button type="submit" value="another" disabled={draft.saving}>
+            {another}
+          </Button>
+        )}
         <ButtonLink to={back.to}>{back.label}</ButtonLink>
         {draft.dirty && (
           <Button look="quiet" onClick={draft.discard}>

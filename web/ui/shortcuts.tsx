@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import { Button } from './button.tsx';
+import { Button, ButtonLink } from './button.tsx';
 
 export function Shortcuts({
   open,
@@ -18,7 +18,7 @@ export function Shortcuts({
           aria-describedby={undefined}
           className="fixed top-1/2 left-1/2 z-50 w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 rounded-tag bg-paper p-6"
         >
-          <Dialog.Title className="text-2xl">Shortcuts</Dialog.Title>
+          <Dialog.Title className="text-2xl">Keys and help</Dialog.Title>
           <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
             {places.map(({ label, key }) => (
               <div key={key} className="contents">
@@ -45,9 +45,16 @@ export function Shortcuts({
             </dt>
             <dd>this list</dd>
           </dl>
-          <Dialog.Close asChild>
-            <Button className="mt-6">Close</Button>
-          </Dialog.Close>
+          <div className="mt-6 flex flex-wrap gap-3">
+            <Dialog.Close asChild>
+              <Button>Close</Button>
+            </Dialog.Close>
+            <Dialog.Close asChild>
+              <ButtonLink look="quiet" to="/help">
+                Help: how a trial goes, what the words mean
+              </ButtonLink>
+            </Dialog.Close>
+          </div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -1,6 +1,6 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { Dose } from '@sabor/core/doses/dose';
-import { ROLES } from '@sabor/core/shelf/products';
+import { suitsSlot } from '@sabor/core/shelf/products';
 import { WHERE } from '@sabor/core/step/choices';
 import { ownPlace } from '@sabor/core/step/places';
 import type { StepSettings } from '@sabor/core/step/settings';
@@ -31,8 +31,7 @@ export function productChoices(
   slot: Slot,
   kept: string | null,
 ): { key: string; label: string }[] {
-  const fits = (product: Product) =>
-    product.roles.some((role) => (ROLES[role].slots as readonly string[]).includes(slot));
+  const fits = ({ roles }: Product) => suitsSlot(roles, slot);
   const there = products.filter((product) => product.archivedAt === null || product.id === kept);
   return [...there.filter(fits), ...there.filter((product) => !fits(product))].map(({ id, name }) => ({
     key: id,

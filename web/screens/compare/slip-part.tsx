@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { useVoice } from '../../api/voice.ts';
 import { FairnessSlip } from '../../drawings/fairness-slip.tsx';
 import { Tag } from '../../ui/states.tsx';
+import { Term } from '../../ui/term.tsx';
 
 const Overrule = lazy(async () => ({ default: (await import('./overrule.tsx')).Overrule }));
 
@@ -31,8 +32,8 @@ export function SlipPart({ trial, items }: { trial: TrialDetail; items: readonly
         Fairness check <StandingTag items={items} />
       </h2>
       <p className="mb-3 text-soft">
-        Everything that was to stay the same and did not, worst first, for the main result. What an option
-        itself may cause is not unfair.{' '}
+        Everything that was to be <Term of="held">kept the same</Term> and was not, worst first, for the main
+        result. What an option itself may cause is not unfair.{' '}
         <Link className="underline underline-offset-4" to={`/side-by-side?a=${trial.id}`}>
           Compare two wash days side by side
         </Link>

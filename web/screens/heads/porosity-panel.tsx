@@ -10,6 +10,7 @@ import { put, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { showDate, showShare } from '../../ui/show.ts';
 import { Tag } from '../../ui/states.tsx';
+import { Term } from '../../ui/term.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { readingWords } from './porosity-look.ts';
 import { RecordTest } from './record-test.tsx';
@@ -38,6 +39,9 @@ export function PorosityPanel({
       <h2 id="reading" className="text-xl">
         {place}
       </h2>
+      <p className="text-soft">
+        <Term of="porosity">Porosity</Term>, by the evidence:
+      </p>
       <p className="figure text-2xl">{readingWords(reading)}</p>
       <Bars probabilities={reading.probabilities} />
       <WriteIntoFile wearer={wearer} zone={zone} call={reading.call} />

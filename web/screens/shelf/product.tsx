@@ -4,7 +4,7 @@ import { pricePer100Ml } from '@sabor/core/shelf/price';
 import { LABEL_HOLDS, ROLES, type Role, STAKES } from '@sabor/core/shelf/products';
 import { volumeScale } from '@sabor/core/units/preferences';
 import { lazy, Suspense, useMemo } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useLocation, useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useSave, useSettings, useSettingsKnown, useShelf } from '../../api/queries.ts';
 import { DateField } from '../../ui/dates.tsx';
@@ -24,6 +24,8 @@ const ReadLabel = lazy(() => import('./read-label.tsx'));
 
 export function ProductScreen() {
   const { id = 'new' } = useParams();
+  // Another new one is a sheet of its own.
+  const { key } = useLocation();
   const shelf = useShelf();
   const settingsKnown = useSettingsKnown();
   if (shelf.isPending || !settingsKnown) return <Loading what="the product" />;
@@ -35,7 +37,7 @@ export function ProductScreen() {
     );
   return (
     <>
-      <ProductSheet key={id} shelf={shelf.data} product={product} />
+      <ProductSheet key={id === 'new' ? `new ${key}` : id} shelf={shelf.data} product={product} />
       {product && <Pictures product={product} />}
       {product && <Bottles product={product} />}
       {product && <Calibrate product={product} />}
@@ -103,9 +105,11 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
       noValidate
       onSubmit={async (event) => {
         event.preventDefault();
+        const { submitter } = event.nativeEvent as SubmitEvent;
+        const another = submitter?.getAttribute('value') === 'another';
         if (!(await draft.save(save))) return;
         say(`${value.name} is saved.`);
-        void navigate('/shelf');
+        void navigate(another ? '/shelf/new' : '/shelf');
       }}
     >
       <Heading kicker="Shelf" title={product ? product.name : 'A new product'}>
@@ -226,7 +230,12 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
           </Caution>
         </div>
       </div>
-      <SheetFoot draft={draft} save="Save the product" back={{ to: '/shelf', label: 'Back to the shelf' }} />
+      <SheetFoot
+        draft={draft}
+        save="Save the product"
+        another={product ? undefined : 'Save and add another'}
+        back={{ to: '/shelf', label: 'Back to the shelf' }}
+      />
     </form>
   );
 }

@@ -9,6 +9,7 @@ import { Button } from '../../ui/button.tsx';
 import { DoseFields } from '../../ui/dose-fields.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { productChoices, StepSettingsFields } from '../../ui/step-settings.tsx';
+import { Term } from '../../ui/term.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { fitDays } from './design-part.tsx';
 
@@ -79,7 +80,9 @@ export function ArmsEditor({
         </p>
       )}
       {tested.length > 0 && halves && (
-        <p className="text-soft">Amounts are for the whole head; each side takes half.</p>
+        <p className="text-soft">
+          Amounts are for the whole head; each side of a <Term of="half">half-head</Term> takes half.
+        </p>
       )}
       {tested.length > 0 && (
         <div className="grid gap-4 md:grid-cols-2">

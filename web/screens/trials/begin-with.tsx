@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { benchChip } from '../../ui/five-words.tsx';
 import { ChoiceField } from '../../ui/inputs.tsx';
-import { fromTemplate, stepsFor, TEMPLATES, type Template } from './question-template.ts';
+import { fromTemplate, stepsFor, suitingSteps, TEMPLATES, type Template } from './question-template.ts';
 
 /** A question of a known kind, answered by a few choices, that fills in a new plan; all of it can be changed after. */
 export function BeginWith({
@@ -30,9 +30,10 @@ export function BeginWith({
   const [asked, setAsked] = useState(false);
   const routine = kept.find(({ id }) => id === routineId);
   const steps = template && routine ? stepsFor(template, routine) : [];
-  // Of one kind of step there is often only one.
-  const stepId = chosen ?? (steps.length === 1 ? steps[0]!.id : null);
   const product = (id: string | null) => products.find((known) => known.id === id);
+  // Of one kind of step there is often only one, and for a kind of product too.
+  const suiting = template === 'which' ? suitingSteps(steps, product(first)) : steps;
+  const stepId = chosen ?? (suiting.length === 1 ? suiting[0]!.id : null);
   const rows = products
     .filter(({ archivedAt }) => archivedAt === null)
     .map(({ id, name }) => ({ key: id, label: name }));
@@ -75,21 +76,6 @@ export function BeginWith({
               }}
               error={empty(routineId, 'Choose the routine that is kept the same.')}
             />
-            <ChoiceField
-              label="At which step"
-              options={steps.map(({ id, slot, productId }) => ({
-                key: id,
-                label: [SLOTS[slot].label, product(productId)?.name].filter(Boolean).join(', '),
-              }))}
-              value={stepId}
-              onChange={setChosen}
-              error={empty(stepId, 'Choose the step that is tested.')}
-              hint={
-                template === 'amount' && routine && steps.length === 0
-                  ? 'No step of this routine names an amount. Give it one first.'
-                  : undefined
-              }
-            />
             {template === 'which' && (
               <>
                 <ChoiceField
@@ -112,6 +98,21 @@ export function BeginWith({
                 />
               </>
             )}
+            <ChoiceField
+              label="At which step"
+              options={steps.map(({ id, slot, productId }) => ({
+                key: id,
+                label: [SLOTS[slot].label, product(productId)?.name].filter(Boolean).join(', '),
+              }))}
+              value={stepId}
+              onChange={setChosen}
+              error={empty(stepId, 'Choose the step that is tested.')}
+              hint={
+                template === 'amount' && routine && steps.length === 0
+                  ? 'No step of this routine names an amount. Give it one first.'
+                  : undefined
+              }
+            />
           </div>
           <Button
             onClick={() => {

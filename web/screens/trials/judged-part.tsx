@@ -13,6 +13,7 @@ import { useHairFile } from '../../api/queries.ts';
 import type { useDraft } from '../../ui/draft.ts';
 import { Fold } from '../../ui/fold.tsx';
 import { ChoiceField, NumberField } from '../../ui/inputs.tsx';
+import { Term } from '../../ui/term.tsx';
 import { MainResultField } from './main-result-field.tsx';
 import { ZonesThatCount } from './zones-that-count.tsx';
 
@@ -67,7 +68,11 @@ export function JudgedPart({
       </h2>
       <MainResultField
         label="Main result"
-        hint="The only one that gets a p."
+        hint={
+          <>
+            The <Term of="main-result">one outcome</Term> that gets a <Term of="p">p</Term>.
+          </>
+        }
         value={value.primary}
         onChange={(primary) => change((old) => judgedBy(old, primary))}
         error={problem('primary')}
@@ -85,7 +90,11 @@ export function JudgedPart({
           <NumberField
             label="Good enough"
             unit={outcome.better === 'higher' ? 'at least' : 'at most'}
-            hint="On this side of it the hair still passes."
+            hint={
+              <>
+                On this side of it the hair <Term of="good-enough">still passes</Term>.
+              </>
+            }
             value={value.line}
             onChange={(x) => set('line')(x as number)}
             error={problem('line')}

@@ -1,6 +1,7 @@
 import { isOutcome, MAIN_RESULTS, type MainResult, mainResult } from '@sabor/core/compare/main-result';
 import { FELT, type Felt } from '@sabor/core/felt/felt';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import type { ReactNode } from 'react';
 import { ChoiceField } from '../../ui/inputs.tsx';
 
 const READINGS = [...new Set(MAIN_RESULTS.flatMap((key) => mainResult(key).felt?.quality ?? []))].map(
@@ -18,7 +19,7 @@ export function MainResultField({
   wished = {},
 }: {
   label: string;
-  hint?: string;
+  hint?: ReactNode;
   value: MainResult;
   onChange: (key: MainResult) => void;
   error: string | undefined;

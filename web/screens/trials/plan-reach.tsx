@@ -1,6 +1,7 @@
 import type { TrialInput } from '@sabor/contract/trial';
 import { DESIGNS, type Design, daysOffered, designProblem, isTested } from '@sabor/core/trial/designs';
 import { useWorked } from '../../api/worked.ts';
+import { Term } from '../../ui/term.tsx';
 import { foundInWorker, reachesInWorker } from '../../workers/power.ts';
 import { reachNumbers, reachSentences } from './facts.tsx';
 
@@ -42,7 +43,9 @@ export function PlanReach({ value }: { value: TrialInput }) {
       )}
       {found && (
         <>
-          <p className="figure mt-2 text-3xl">{found.decides ? 'Can settle it' : 'Can only hint'}</p>
+          <p className="figure mt-2 text-3xl">
+            <Term of="settle">{found.decides ? 'Can settle it' : 'Can only hint'}</Term>
+          </p>
           {reachSentences(found).map((sentence) => (
             <p key={sentence} className="mt-1">
               {sentence}
@@ -95,7 +98,7 @@ export function PlanReach({ value }: { value: TrialInput }) {
       )}
       {compares && (
         <p className="mt-3 text-sm text-soft">
-          {DESIGNS[design].says} Sealed until its wash day begins.{' '}
+          {DESIGNS[design].says} <Term of="sealed">Sealed</Term> until its wash day begins.{' '}
           {value.blind
             ? 'Blind: you see codes until the ratings are locked.'
             : 'Not blind: you will know which product it is, and expectation can colour ratings.'}

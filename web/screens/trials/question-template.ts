@@ -2,6 +2,7 @@ import type { Routine } from '@sabor/contract/routine';
 import type { Product } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
 import { type Dose, timesDose } from '@sabor/core/doses/dose';
+import { suitsSlot } from '@sabor/core/shelf/products';
 import { SLOTS } from '@sabor/core/step/slots';
 import { usualDays } from '@sabor/core/trial/designs';
 import { doseInWords } from '@sabor/words/dose';
@@ -39,6 +40,10 @@ export const stepsFor = (template: Template, { steps }: Routine): Step[] =>
         ? halved(step.dose) !== null
         : step.slot !== 'rinse',
   );
+
+/** The steps at which a product would be used, by what it is used as; all of them while there is none. */
+export const suitingSteps = (steps: readonly Step[], product: Product | undefined): readonly Step[] =>
+  product ? steps.filter(({ slot }) => suitsSlot(product.roles, slot)) : steps;
 
 /**
  * A plan of two options that asks this question: the routine's steps kept the same, one of them under test. Null while

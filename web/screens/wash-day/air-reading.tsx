@@ -7,6 +7,7 @@ import { moistureRegain } from '@sabor/core/climate/moisture-regain';
 import { vapourPressure } from '@sabor/core/climate/saturation';
 import { useSettings } from '../../api/queries.ts';
 import { showTemperature } from '../../ui/show.ts';
+import { Term } from '../../ui/term.tsx';
 
 /** A figure that the air given does not allow is left out; the fields say what is wrong. */
 function ifPossible<T>(compute: () => T): T | null {
@@ -37,8 +38,9 @@ export function AirReading({ temperatureC, humidity, windMs }: Air) {
       {band && dew !== null && (
         <>
           <p>
-            Dew point <span className="figure">{showTemperature(dew, settings)}</span>, {band.label}:{' '}
-            {band.says} (common practice).
+            <Term of="dew-point">Dew point</Term>{' '}
+            <span className="figure">{showTemperature(dew, settings)}</span>, {band.label}: {band.says}{' '}
+            (common practice).
           </p>
           <p className="text-[0.85em]">
             The air holds {water!.toFixed(1)} g/m³ of water at a vapour pressure of {pressure!.toFixed(1)}{' '}

@@ -11,6 +11,7 @@ import { withNearness } from '@sabor/reading/main-of';
 import { counted } from '@sabor/words/numbers';
 import { useSettings } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
+import { Term } from '../../ui/term.tsx';
 import { airLine } from '../weather/air-words.ts';
 import { type Look, stagePath } from '../worn/look-path.ts';
 
@@ -57,7 +58,10 @@ export function Looks({
       <h2 id="looks" className="mb-1 text-xl">
         Check-ins
       </h2>
-      <p className="text-soft">Rated zone by zone, 0 to 10.</p>
+      <p className="text-soft">
+        Rated <Term of="zone">zone</Term> by zone, 0 to 10; <Term of="days-worn">days worn</Term> are counted
+        from the finished hair.
+      </p>
       <ol className="mt-2">
         {looks.map((look) => {
           const taken = day.checkIns.find(
