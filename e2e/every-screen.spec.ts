@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
-import { BENCH, expect, PHONE, test } from './bench.ts';
+import { BENCH, expect, fresh, PHONE, test } from './bench.ts';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -14,19 +14,22 @@ interface Violation {
 test.describe.configure({ mode: 'parallel' });
 
 /** What axe-core finds wrong, of all its rules or of some; what it calls minor is let be. */
-async function violations(page: Page, rules?: string[]): Promise<string[]> {
+async function violations(page: Page, rules?: string[], within = 'html'): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe);
   // Colours on their way from one to another are neither.
   await page.evaluate(() =>
     Promise.allSettled(document.getAnimations().map((animation) => animation.finished)),
   );
-  const found = await page.evaluate(async (rules) => {
-    const { axe } = window as unknown as {
-      axe: { run: (root: Document, options: object) => Promise<{ violations: Violation[] }> };
-    };
-    const options = { resultTypes: ['violations'], ...(rules && { runOnly: rules }) };
-    return (await axe.run(document, options)).violations;
-  }, rules);
+  const found = await page.evaluate(
+    async ([rules, within]) => {
+      const { axe } = window as unknown as {
+        axe: { run: (within: string, options: object) => Promise<{ violations: Violation[] }> };
+      };
+      const options = { resultTypes: ['violations'], ...(rules && { runOnly: rules }) };
+      return (await axe.run(within, options)).violations;
+    },
+    [rules, within] as const,
+  );
   return found
     .filter(({ impact }) => impact !== 'minor')
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`);
@@ -179,6 +182,87 @@ test('axe finds nothing in the conductor', async ({ page }) => {
       await page.getByRole('button', { name: 'Change', exact: true }).click();
       await page.getByRole('heading', { name: 'What was really done' }).waitFor();
       expect(await violations(page), `${step} changed`).toEqual([]);
+    }
+  }
+});
+
+test('axe finds nothing in dialogs, opened lists, explained words and refused sheets', async ({ page }) => {
+  test.setTimeout(240_000);
+  const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; status: string }[];
+  const of = (status: string) => trials.find((trial) => trial.status === status)!.id;
+  const sound = async (what: string) => expect.soft(await violations(page), what).toEqual([]);
+  const button = (name: string | RegExp) => page.getByRole('button', { name }).first();
+  const dialogs: [string, string | RegExp][] = [
+    ['/', 'Keys and help'],
+    ['/', 'Search'],
+    ['/shelf', 'Add a line'],
+    [`/trials/${of('running')}`, 'End the trial early'],
+    [`/trials/${of('running')}`, 'Change the plan (goes on record)'],
+    [`/trials/${of('running')}`, 'Change a step (goes on record)'],
+    [`/trials/${of('running')}`, 'Enter a past one'],
+  ];
+  for (const viewport of [BENCH, PHONE]) {
+    await page.setViewportSize(viewport);
+    for (const [path, name] of dialogs) {
+      await page.goto(path);
+      await button(name).click();
+      await page.getByRole('dialog').waitFor();
+      // What lies behind a dialog is dimmed and out of reach.
+      expect
+        .soft(await violations(page, undefined, '[role=dialog]'), `${name} at ${viewport.width}`)
+        .toEqual([]);
+    }
+  }
+  await page.setViewportSize(BENCH);
+
+  // Everything that can be refused, refused at once; a list and a calendar open, a word explained.
+  for (const path of ['/shelf/new', '/heads/new', '/routines/new', '/trials/new/plan', '/weather/new']) {
+    await page.goto(path);
+    await button(/^Save the/).click();
+    await page.getByRole('alert').first().waitFor();
+    await sound(`${path} refused`);
+  }
+  await page.goto('/trials/new/plan');
+  await button('Which of two …').click();
+  await page.getByText('The numbers:').click();
+  await page.getByText('Choose what is asked').click();
+  await button('one outcome').click();
+  await page.getByRole('note').waitFor();
+  await sound('the plan unfolded');
+  await page.goto('/wash-days/new');
+  await button('Calendar').click();
+  await page.getByRole('grid').waitFor();
+  await sound('a calendar of days');
+  await page.goto('/nowhere');
+  await page.getByRole('heading', { name: 'There is no such page.' }).waitFor();
+  await sound('no such page');
+  await page.route('**/api/shelf', (route) => route.abort());
+  await page.goto('/shelf');
+  await page.getByRole('alert').first().waitFor({ timeout: 20_000 });
+  await sound('a shelf that does not come');
+});
+
+test('axe finds nothing on an empty Sabor', async ({ page }) => {
+  const empty = await fresh('?empty');
+  for (const viewport of [BENCH, PHONE]) {
+    await page.setViewportSize(viewport);
+    for (const path of [
+      '/',
+      '/shelf',
+      '/shelf/buying',
+      '/heads',
+      '/weather',
+      '/screen',
+      '/routines',
+      '/trials',
+      '/trials/new/plan',
+      '/wash-days',
+      '/calendar',
+      '/data',
+    ]) {
+      await page.goto(`${empty}${path}`);
+      await page.getByRole('heading', { level: 1 }).first().waitFor();
+      expect.soft(await violations(page), `${path} empty at ${viewport.width}`).toEqual([]);
     }
   }
 });

@@ -173,3 +173,86 @@ test('the whole job, from an empty Sabor to a comparison, in fewer taps than the
   expect(whole).toBeLessThanOrEqual(330);
   console.log(told.join('\n'));
 });
+
+/** Goes to something by the Tab key alone. */
+async function tabTo(page: Page, what: Locator): Promise<void> {
+  await expect(what).toBeVisible();
+  for (let presses = 0; presses < 200; presses++) {
+    if (await what.evaluate((element) => element === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`The Tab key does not come to ${what}.`);
+}
+
+test('a trial is planned, washed, rated and closed by keyboard alone', async ({ page }) => {
+  test.setTimeout(240_000);
+  const keys = page.keyboard;
+  const press = async (what: Locator) => {
+    await tabTo(page, what);
+    await keys.press('Enter');
+  };
+  const button = (name: string | RegExp) =>
+    page.getByRole('button', { name, exact: typeof name === 'string' });
+  const type = async (field: Locator, text: string) => {
+    await tabTo(page, field);
+    await keys.type(text);
+  };
+  await page.goto('/');
+  for (const [name, use] of [
+    ['Marsh Gel', 'Gel or jelly'],
+    ['Dune Foam', 'Mousse or foam'],
+  ] as const) {
+    if (name === 'Marsh Gel') await press(page.getByRole('link', { name: 'Add a product' }));
+    await expect(page.getByLabel('Name')).toHaveValue('');
+    await type(page.getByLabel('Name'), name);
+    await tabTo(page, page.getByLabel(use, { exact: true }));
+    await keys.press('Space');
+    await press(button(name === 'Marsh Gel' ? 'Save and add another' : 'Save the product'));
+    await expect(page.getByText(`${name} is saved.`, { exact: true })).toBeVisible();
+  }
+  // b, then a letter: the places of the bench.
+  await keys.press('b');
+  await keys.press('h');
+  await press(page.getByRole('link', { name: 'Add a wearer' }).first());
+  await type(page.getByLabel('Name', { exact: true }), 'Oda Marsh');
+  await press(button('Save the wearer'));
+  await expect(page.getByRole('heading', { name: 'Heads' })).toBeVisible();
+  await keys.press('b');
+  await keys.press('r');
+  await press(button('Start from the template'));
+  await expect(page.getByRole('heading', { name: 'Wash-and-go, template' })).toBeVisible();
+  await keys.press('b');
+  await keys.press('l');
+  await press(page.getByRole('link', { name: 'Plan a trial' }).first());
+  await press(button('Which of two …'));
+  await type(page.getByLabel('One product'), 'Marsh');
+  await type(page.getByLabel('The other'), 'Dune');
+  await press(button('Fill in the plan'));
+  await type(page.getByLabel('Design', { exact: true }), 'half-head, sides');
+  await press(button('Save the plan and randomise'));
+  await expect(page.getByRole('heading', { name: /^Which does better as hold/ })).toBeVisible();
+
+  await press(button('Start wash day 1'));
+  await press(button('Later'));
+  const through = page.getByRole('heading', { name: 'The routine is through' });
+  for (let step = 1; ; step++) {
+    await expect(page.getByText(`Step ${step} of`).or(through)).toBeVisible();
+    if (await through.isVisible()) break;
+    // The step itself holds the focus: Enter is Done.
+    await expect(page.getByRole('heading', { level: 1 })).toBeFocused();
+    await keys.press('Enter');
+  }
+  await press(button('Finish the routine'));
+  await press(page.getByRole('link', { name: /: Finished hair, day 1$/ }).last());
+  for (const outcome of OUTCOMES) {
+    await expect(page.getByRole('button', { name: outcome, exact: true, pressed: true })).toBeVisible();
+    await keys.press('7');
+    await expect(page.getByRole('button', { name: 'Left 7', pressed: true })).toBeVisible();
+    await keys.press('5');
+    await expect(page.getByRole('button', { name: new RegExp(`^${outcome}\\s*, rated$`) })).toBeVisible();
+  }
+  await press(page.getByRole('link', { name: 'Finish check-in' }));
+  await press(button('Save how it ended'));
+  await expect(page.getByRole('heading', { name: /^Which does better as hold/ })).toBeVisible();
+  await expect(page.getByRole('list', { name: /^1 of \d+ wash days opened$/ })).toBeVisible();
+});

@@ -13,6 +13,8 @@ describe('the glossary', () => {
   });
   it('speaks as docs/words.md has it', () => {
     for (const { term, says } of all)
-      expect(`${term} ${says}`).not.toMatch(/\b((?<!inner )arms?|dose|slot|emollient|reveal|washout|basin|put away)\b/i);
+      expect(`${term} ${says}`).not.toMatch(
+        /\b((?<!inner )arms?|dose|slot|emollient|reveal|washout|basin|put away)\b/i,
+      );
   });
 });

@@ -7,7 +7,6 @@ import {
   Chart,
   type ChartData,
   type ChartOptions,
-  Filler,
   LinearScale,
   LineController,
   LineElement,
@@ -20,7 +19,7 @@ import './chart-look.ts';
 import { ChartPlace } from './chart-place.tsx';
 import { isDark, paint } from './paint.ts';
 
-Chart.register(LinearScale, LineController, LineElement, PointElement, Tooltip, Filler);
+Chart.register(LinearScale, LineController, LineElement, PointElement, Tooltip);
 
 interface Point {
   x: number;

@@ -10,6 +10,7 @@ export function Broken({ lost = false }: { lost?: boolean }) {
   return (
     <Part className="mx-auto max-w-3xl p-8">
       <Nothing
+        whole
         title={lost ? 'There is no such page.' : 'This screen could not be shown.'}
         action={
           <div className="flex gap-3">

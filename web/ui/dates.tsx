@@ -89,6 +89,7 @@ function TypedField({
             </Popover.Trigger>
             <Popover.Portal>
               <Popover.Content
+                aria-label="Calendar"
                 align="end"
                 sideOffset={4}
                 collisionPadding={8}

@@ -58,6 +58,7 @@ export default function SearchChoice({
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
+          aria-label="Choose"
           align="start"
           sideOffset={4}
           collisionPadding={8}

@@ -9,10 +9,20 @@ export function Loading({ what }: { what: string }) {
   );
 }
 
-export function Failed({ error, retry }: { error: Error; retry?: () => unknown }) {
+/** What could not be fetched, in a sentence: the whole page, unless it is only a part of one. */
+export function Failed({
+  error,
+  retry,
+  part = false,
+}: {
+  error: Error;
+  retry?: () => unknown;
+  part?: boolean;
+}) {
+  const Says = part ? 'p' : 'h1';
   return (
     <div role="alert" className="my-6 max-w-xl rounded-tag border-2 border-brick/60 bg-brick-pale p-4">
-      <p className="font-semibold text-brick">{error.message}</p>
+      <Says className="font-sans text-base font-semibold tracking-normal text-brick">{error.message}</Says>
       {retry && (
         <Button className="mt-3" onClick={() => void retry()}>
           Try again
@@ -27,14 +37,18 @@ export function Nothing({
   title,
   children,
   action,
+  whole = false,
 }: {
   title: string;
   children?: ReactNode;
   action?: ReactNode;
+  /** It is all there is on the page. */
+  whole?: boolean;
 }) {
+  const Title = whole ? 'h1' : 'h2';
   return (
     <div className="my-6 max-w-xl border-l-4 border-rule py-2 pl-5">
-      <h2 className="text-xl">{title}</h2>
+      <Title className="text-xl">{title}</Title>
       {children && <p className="mt-1 text-soft">{children}</p>}
       {action && <div className="mt-4">{action}</div>}
     </div>

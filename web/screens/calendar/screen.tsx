@@ -44,7 +44,7 @@ export function CalendarScreen() {
         <ChoiceField label="By" options={SPANS} value={span} onChange={(key) => key && go({ span: key })} />
       </div>
       {entries.isError ? (
-        <Failed error={entries.error} retry={entries.refetch} />
+        <Failed part error={entries.error} retry={entries.refetch} />
       ) : entries.isPending ? (
         <Loading what="the calendar" />
       ) : (

@@ -52,7 +52,7 @@ export function RoutineFindings({
         />
       </div>
       {error ? (
-        <Failed error={error} />
+        <Failed part error={error} />
       ) : found === null ? (
         <p role="status" className="text-soft">
           Reading the lists …

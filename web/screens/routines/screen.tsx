@@ -67,7 +67,7 @@ export function RoutinesScreen() {
       >
         A wash day written down once, step by step, so that a trial can hold it fixed.
       </Heading>
-      {saving.isError && <Failed error={saving.error} />}
+      {saving.isError && <Failed part error={saving.error} />}
       {(away > 0 || archived) && (
         <Button look="quiet" className="mb-4" onClick={() => setArchived(!archived)}>
           {archived ? 'Back to the routines' : `Archived: ${away}`}

@@ -229,12 +229,12 @@ function ReadFor({ wearer, asked, ...rest }: ToRead & { wearer: Wearer; asked: A
   const { whom, error } = useWhom(wearer, asked);
   const broken = useReading(rest, whom, whom !== null);
   const problem = error ?? broken;
-  return problem ? <Failed error={problem} /> : null;
+  return problem ? <Failed part error={problem} /> : null;
 }
 
 function ReadAlone(rest: ToRead) {
   const broken = useReading(rest, null, true);
-  return broken ? <Failed error={broken} /> : null;
+  return broken ? <Failed part error={broken} /> : null;
 }
 
 function Found({

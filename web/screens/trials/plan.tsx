@@ -71,16 +71,19 @@ export function PlanScreen() {
   ].find(({ there }) => !there);
   if (missing)
     return (
-      <Nothing
-        title="Before a trial can be planned"
-        action={
-          <ButtonLink look="main" to={missing.to}>
-            {missing.label}
-          </ButtonLink>
-        }
-      >
-        {missing.says}
-      </Nothing>
+      <>
+        <Heading kicker="Trials" title="Plan a trial" />
+        <Nothing
+          title="Before a trial can be planned"
+          action={
+            <ButtonLink look="main" to={missing.to}>
+              {missing.label}
+            </ButtonLink>
+          }
+        >
+          {missing.says}
+        </Nothing>
+      </>
     );
   return (
     <PlanSheet

@@ -61,7 +61,7 @@ function PlacePage({ place }: { place: Place }) {
       {weather.isPending ? (
         <Loading what="the readings" />
       ) : weather.isError ? (
-        <Failed error={weather.error} retry={weather.refetch} />
+        <Failed part error={weather.error} retry={weather.refetch} />
       ) : (
         <>
           <Reading weather={weather.data} />
