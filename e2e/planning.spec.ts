@@ -143,3 +143,24 @@ test('a plan begins with a question: seven choices, filled in, undone, saved', a
   await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
   await expect(page.getByRole('heading', { name: /^Is .* enough, or does it take .*\?$/ })).toBeVisible();
 });
+
+test('a planned trial is tried with sample ratings, which are marked, change nothing and go with one tap', async ({
+  page,
+}) => {
+  const id = await makeTrial(page, 'What will it look like?', ['Anvil Gel', 'Kelp Fold Gel'], 12);
+  const stored = async () => (await page.request.get(`/api/trials/${id}`)).text();
+  const before = await stored();
+  await page.goto(`/trials/${id}`);
+  await page.getByRole('link', { name: 'Try it with sample ratings' }).click();
+  const banner = page.getByRole('region', { name: 'Sample ratings' });
+  await expect(banner).toContainText('made up, and stored nowhere');
+  await expect(banner).toContainText('Anvil Gel is 1.5 points better than Kelp Fold Gel in definition');
+  await expect(page.getByRole('heading', { name: /^Anvil Gel /, level: 1 })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('heading', { name: 'Over the days' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Readings as CSV' })).toHaveCount(0);
+  await banner.getByRole('button', { name: 'Another sample' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  await banner.getByRole('link', { name: 'Take the sample away' }).click();
+  await expect(page.getByRole('button', { name: 'Start wash day 1' })).toBeVisible();
+  expect(await stored()).toBe(before);
+});

@@ -39,6 +39,10 @@ export const PAGES: readonly Page[] = [
     '/trials/:id',
     '/shelf',
   ]),
+  page('trials/:id/sample', async () => (await import('./screens/compare/sample.tsx')).SampleScreen, [
+    '/trials/:id',
+    '/shelf',
+  ]),
   page('trials/:id/lay-out', async () => (await import('./screens/lay-out/screen.tsx')).LayOutScreen),
   page('calendar', async () => (await import('./screens/calendar/screen.tsx')).CalendarScreen),
   page('wash-days', async () => (await import('./screens/wash-days/screen.tsx')).WashDaysScreen, [

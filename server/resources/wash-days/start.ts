@@ -1,9 +1,7 @@
 import type { StartWashDay, WashDay } from '@sabor/contract/wash-day';
-import { type ArmStep, settingsInArm } from '@sabor/core/step/in-arm';
+import type { ArmStep } from '@sabor/core/step/in-arm';
 import { productsOnHead } from '@sabor/core/step/on-head';
-import type { StepSettings } from '@sabor/core/step/settings';
-import type { Slot } from '@sabor/core/step/slots';
-import { settingsOf } from '@sabor/core/step/step';
+import { type StepOfPlan, stepsOfDay } from '@sabor/core/step/steps-of-day';
 import { DESIGNS, type Design } from '@sabor/core/trial/designs';
 import { v7 } from 'uuid';
 import type * as v from 'valibot';
@@ -16,52 +14,13 @@ import { endLoggedWears } from './logged-wears.ts';
 import { nextDose } from './next-dose.ts';
 import { readWashDay } from './read.ts';
 
-interface PlanRow extends StepSettings {
-  id: string;
-  slot: Slot;
-  part: 'held' | 'tested' | 'free';
-  optional: boolean;
-  tolerance: number;
-  position: number;
-}
-
-/** The steps of a wash day: those under test are done twice on two halves, once for each half with its own arm. */
-function stepsOfDay(
-  plan: readonly PlanRow[],
-  arms: { left: readonly ArmStep[]; right: readonly ArmStep[] | null },
-  bySide: boolean,
-) {
-  const last = Math.max(...plan.filter(({ part }) => part === 'tested').map(({ position }) => position));
-  return plan.flatMap((step) => {
-    const { id, slot, part, optional, tolerance, position } = step;
-    const halves = part === 'tested' && arms.right !== null ? (['left', 'right'] as const) : [null];
-    return halves.map((half) => {
-      const own = (half === 'right' ? arms.right! : arms.left).find(({ stepId }) => stepId === id);
-      const settings = settingsOf(settingsInArm(step, own, half));
-      const skipped = own?.skipped ?? false;
-      // One side through, then the other: the right one's steps follow the last of the left, in their order.
-      const after = bySide ? last + 0.5 + position / 1000 : position + 0.5;
-      return {
-        id: v7(),
-        planStepId: id,
-        position: half === 'right' ? after : position,
-        half,
-        slot,
-        status: skipped ? 'skipped' : 'waiting',
-        ...settings,
-        planned: { ...settings, part, optional, tolerance, skipped },
-      };
-    });
-  });
-}
-
 /** The steps of a trial's plan, and every arm with what it sets otherwise. */
 async function readOptions(
   client: Client,
   trialId: string,
   planId: string,
-): Promise<{ plan: PlanRow[]; arms: { id: string; steps: ArmStep[] }[] }> {
-  const plan = await client.query<{ step: Omit<PlanRow, 'position'>; position: number }>(
+): Promise<{ plan: StepOfPlan[]; arms: { id: string; steps: ArmStep[] }[] }> {
+  const plan = await client.query<{ step: Omit<StepOfPlan, 'position'>; position: number }>(
     `select ${stepJson('s')} as step, s.position from step s where s.routine_id = $1 order by s.position`,
     [planId],
   );
@@ -83,7 +42,7 @@ async function copySteps(
   bySide: boolean,
 ): Promise<void> {
   const of = (arm: string) => arms.find(({ id }) => id === arm)!.steps;
-  const steps = stepsOfDay(plan, { left: of(left), right: right === null ? null : of(right) }, bySide);
+  const steps = stepsOfDay(plan, { left: of(left), right: right === null ? null : of(right) }, bySide, v7);
   await client.query(
     `insert into wash_step (id, wash_day_id, plan_step_id, position, half, slot, status, planned, ${SETTINGS_COLUMNS})
      select s.id, $1, s."planStepId", s.position, s.half, s.slot, s.status, s.planned, ${settingsOfRecord('s')}

@@ -46,46 +46,57 @@ export function ComparisonScreen() {
   const trial = useTrial(id);
   const shelf = useShelf();
   const wearer = useWearer(trial.data?.wearerId ?? 'new');
-  const record = useMemo(
-    () =>
-      trial.data && shelf.data && wearer.data
-        ? toTrialRecord(trial.data, shelf.data.products, wearer.data)
-        : null,
-    [trial.data, shelf.data, wearer.data],
+  if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
+  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (!trial.data || !shelf.data || !wearer.data) return <Loading what="the comparison" />;
+  return <Compared trial={trial.data} products={shelf.data.products} wearer={wearer.data} />;
+}
+
+/** A trial's comparison, worked out from its record. `sample`: nothing of it is stored, and nothing of it leaves the page. */
+export function Compared({
+  trial,
+  products,
+  wearer,
+  sample = false,
+}: {
+  trial: TrialDetail;
+  products: readonly Product[];
+  wearer: Wearer;
+  sample?: boolean;
+}) {
+  const record = useMemo(() => toTrialRecord(trial, products, wearer), [trial, products, wearer]);
+  const runs = useRuns(trial);
+  const items = useMemo(
+    () => runs && slipOfTrial(runs, trial.arms, mainResult(trial.primary).like, trial.overrules),
+    [runs, trial],
   );
-  const runs = useRuns(trial.data);
-  const items = useMemo(() => {
-    if (!runs || !trial.data || !shelf.data) return null;
-    return slipOfTrial(runs, trial.data.arms, mainResult(trial.data.primary).like, trial.data.overrules);
-  }, [runs, trial.data, shelf.data]);
   const broken = useMemo(
-    () => (items && trial.data ? blocksOfDays(trial.data, brokenDays(items)) : new Set<string>()),
-    [items, trial.data],
+    () => (items ? blocksOfDays(trial, brokenDays(items)) : new Set<string>()),
+    [items, trial],
   );
   const without = useWorked(
     'comparison without',
-    broken.size > 0 && record !== null && trial.data?.outcomesShownAt != null ? [record, [...broken]] : null,
+    broken.size > 0 && trial.outcomesShownAt !== null ? [record, [...broken]] : null,
     async () => {
-      const record = toTrialRecord(trial.data!, shelf.data!.products, wearer.data!, broken);
-      return { record, comparison: await compareInWorker(record) };
+      const rest = toTrialRecord(trial, products, wearer, broken);
+      return { record: rest, comparison: await compareInWorker(rest) };
     },
   );
   const comparison = useWorked(
     'comparison',
-    record !== null && record.washDays.length > 0 ? [record] : null,
-    () => compareInWorker(record!),
-    id,
+    record.washDays.length > 0 ? [record] : null,
+    () => compareInWorker(record),
+    trial.id,
   );
-  if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   if (comparison.isError)
     return <Failed error={new Error('The comparison could not be computed.')} retry={comparison.refetch} />;
-  if (record && record.washDays.length === 0)
+  if (record.washDays.length === 0)
     return (
       <Nothing
+        whole
         title="Nothing to compare yet"
         action={
-          <ButtonLink look="main" to={`/trials/${id}`}>
+          <ButtonLink look="main" to={`/trials/${trial.id}`}>
             Open trial
           </ButtonLink>
         }
@@ -93,22 +104,19 @@ export function ComparisonScreen() {
         No wash day of this trial has been worn.
       </Nothing>
     );
-  if (trial.data && items && trial.data.outcomesShownAt === null)
-    return <BeforeOutcomes trial={trial.data} items={items} />;
-  if (!trial.data || !shelf.data || !wearer.data || !record || !items || !comparison.data)
-    return <Loading what="the comparison" />;
+  if (items && trial.outcomesShownAt === null) return <BeforeOutcomes trial={trial} items={items} />;
+  if (!items || !comparison.data) return <Loading what="the comparison" />;
   return (
     <ComparisonSheet
-      trial={trial.data}
-      products={shelf.data.products}
-      wearer={wearer.data}
+      trial={trial}
+      products={products}
+      wearer={wearer}
       record={record}
       comparison={comparison.data}
       items={items}
       without={broken.size > 0 ? without.data : undefined}
-      leftOut={trial.data.washDayRecords
-        .filter(({ id }) => broken.has(id))
-        .map(({ position }) => position + 1)}
+      leftOut={trial.washDayRecords.filter(({ id }) => broken.has(id)).map(({ position }) => position + 1)}
+      sample={sample}
     />
   );
 }
@@ -122,6 +130,7 @@ function ComparisonSheet({
   items,
   without,
   leftOut,
+  sample,
 }: {
   trial: TrialDetail;
   products: readonly Product[];
@@ -131,6 +140,7 @@ function ComparisonSheet({
   items: readonly SlipItem[];
   without: { record: TrialRecord; comparison: Comparison } | undefined;
   leftOut: readonly number[];
+  sample: boolean;
 }) {
   const [shown, setShown] = useState<MainResult>(trial.primary);
   const { arms } = record.promise;
@@ -182,13 +192,16 @@ function ComparisonSheet({
         {asksForMore && needed.isPending && (
           <p className="mb-1 text-lg text-soft">Working out how many wash days it would take …</p>
         )}
-        <p className="mt-2 text-soft">
-          <Blinding trial={trial} /> {stakes}{' '}
-          {compares &&
-            notAtDose.length > 0 &&
-            `Amount not yet found on this head: ${notAtDose.map(voice.product).join(', ')}.`}{' '}
-          Seen on {wearer.name}’s hair alone.
-        </p>
+        {/* Nobody rated a sample, on nobody's hair. */}
+        {!sample && (
+          <p className="mt-2 text-soft">
+            <Blinding trial={trial} /> {stakes}{' '}
+            {compares &&
+              notAtDose.length > 0 &&
+              `Amount not yet found on this head: ${notAtDose.map(voice.product).join(', ')}.`}{' '}
+            Seen on {wearer.name}’s hair alone.
+          </p>
+        )}
         {brokenCounted.length > 0 && (
           <p className="mb-1 text-mango-deep">
             {brokenCounted.length === 1 ? 'Wash day' : 'Wash days'} {brokenCounted.join(', ')}{' '}
@@ -285,7 +298,7 @@ function ComparisonSheet({
       </div>
 
       <div className="mt-10">
-        <SlipPart trial={trial} items={items} />
+        <SlipPart trial={trial} items={items} sample={sample} />
         {without && without.record.washDays.length > 0 && (
           <LeftOut days={leftOut} record={without.record} comparison={without.comparison} />
         )}
@@ -296,15 +309,17 @@ function ComparisonSheet({
         </h2>
         <RibbonStack caption="Actual wash days, aligned step by step" columns={columns} rows={rows} />
       </section>
-      <p className="mt-8">
-        <a
-          className="underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus"
-          href={`/api/trials/${trial.id}/readings.csv`}
-          download
-        >
-          Readings as CSV
-        </a>
-      </p>
+      {!sample && (
+        <p className="mt-8">
+          <a
+            className="underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus"
+            href={`/api/trials/${trial.id}/readings.csv`}
+            download
+          >
+            Readings as CSV
+          </a>
+        </p>
+      )}
     </>
   );
 }

@@ -22,7 +22,16 @@ export function StandingTag({ items }: { items: readonly SlipItem[] }) {
 }
 
 /** The fairness check of a trial, open to the tester's own judgement until the outcomes are shown. */
-export function SlipPart({ trial, items }: { trial: TrialDetail; items: readonly SlipItem[] }) {
+export function SlipPart({
+  trial,
+  items,
+  sample = false,
+}: {
+  trial: TrialDetail;
+  items: readonly SlipItem[];
+  /** Made-up wash days, which stand nowhere else. */
+  sample?: boolean;
+}) {
   const voice = useVoice();
   const open = trial.outcomesShownAt === null;
   const day = (id: string | null) => trial.washDayRecords.find((known) => known.id === id);
@@ -34,9 +43,11 @@ export function SlipPart({ trial, items }: { trial: TrialDetail; items: readonly
       <p className="mb-3 text-soft">
         Everything that was to be <Term of="held">kept the same</Term> and was not, worst first, for the main
         result. What an option itself may cause is not unfair.{' '}
-        <Link className="underline underline-offset-4" to={`/side-by-side?a=${trial.id}`}>
-          Compare two wash days side by side
-        </Link>
+        {!sample && (
+          <Link className="underline underline-offset-4" to={`/side-by-side?a=${trial.id}`}>
+            Compare two wash days side by side
+          </Link>
+        )}
       </p>
       <FairnessSlip
         voice={voice}

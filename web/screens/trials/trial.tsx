@@ -1,7 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
-import { mainResult } from '@sabor/core/compare/main-result';
+import { isOutcome, mainResult } from '@sabor/core/compare/main-result';
 import { type Weighed, weighedBy } from '@sabor/core/step/weighed';
-import { DESIGNS } from '@sabor/core/trial/designs';
+import { DESIGNS, isCompared } from '@sabor/core/trial/designs';
 import { TRIAL_STATUSES } from '@sabor/core/trial/statuses';
 import { Navigate, useNavigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
@@ -85,6 +85,9 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
               )}
             {trial.status === 'planned' && (
               <ButtonLink to={`/trials/${trial.id}/plan`}>Change the plan</ButtonLink>
+            )}
+            {trial.status === 'planned' && isCompared(trial.design) && isOutcome(trial.primary) && (
+              <ButtonLink to={`/trials/${trial.id}/sample`}>Try it with sample ratings</ButtonLink>
             )}
           </>
         }
