@@ -5,6 +5,7 @@ import { CalendarEntry, Moved } from './calendar.ts';
 import { HairFile } from './hair-file.ts';
 import { LedgerWashDay, OwnIngredientInput } from './ingredients.ts';
 import { ListedDay } from './logged-day.ts';
+import { Memo } from './memo.ts';
 import { Ghosts, PhotographReceived } from './photograph.ts';
 import { Recipe } from './recipe.ts';
 import { Routine } from './routine.ts';
@@ -37,6 +38,11 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'PUT /wearers/:id/cadence/:kind': HairFile,
   'DELETE /wearers/:id/cadence/:kind': HairFile,
   'PUT /wearers/:id/wishes': HairFile,
+  'GET /memos': v.array(Memo),
+  'PUT /memos/:id': v.array(Memo),
+  'PUT /memos/:id/sound': v.array(Memo),
+  'PUT /memos/:id/done': v.array(Memo),
+  'DELETE /memos/:id': v.array(Memo),
   'PUT /photographs/:id': PhotographReceived,
   'PUT /photographs/:id/bytes': PhotographReceived,
   'GET /wearers/:id/ghosts': Ghosts,

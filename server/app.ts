@@ -19,6 +19,7 @@ import type { Nightly } from './resources/backup/nightly.ts';
 import { backupRoutes } from './resources/backup/routes.ts';
 import { calendarRoutes } from './resources/calendar/routes.ts';
 import { hairFileRoutes } from './resources/hair-files/routes.ts';
+import { memoRoutes } from './resources/memos/routes.ts';
 import { photographRoutes } from './resources/photographs/routes.ts';
 import { recipeRoutes } from './resources/recipes/routes.ts';
 import { routineRoutes } from './resources/routines/routes.ts';
@@ -100,6 +101,7 @@ export function createApp({
             (_request, response) => `'nonce-${(response as express.Response).locals.nonce}'`,
           ],
           imgSrc: ["'self'", 'data:', 'blob:'],
+          mediaSrc: ["'self'", 'blob:'],
           fontSrc: ["'self'"],
           connectSrc: ["'self'"],
           workerSrc: ["'self'"],
@@ -149,6 +151,7 @@ export function createApp({
     washDayRoutes,
     checkInRoutes,
     photographRoutes,
+    memoRoutes,
     todayRoutes,
     calendarRoutes,
     weatherRoutes,

@@ -5,6 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { queryClient } from './api/queries.ts';
 import { newestOf } from './offline/known-day.ts';
+import { onMemoStored, openMemoBox } from './offline/memo-box.ts';
 import { onDayHeard, openOutbox } from './offline/outbox.ts';
 import { onPhotoStored, openPhotoBox } from './offline/photo-box.ts';
 import { router } from './routes.tsx';
@@ -26,6 +27,8 @@ export function start(build: string): void {
   void openOutbox();
   onPhotoStored((id) => void queryClient.invalidateQueries({ queryKey: ['wash-days', id] }));
   void openPhotoBox();
+  onMemoStored((all) => queryClient.setQueryData(['memos'], all));
+  void openMemoBox();
   if (import.meta.env.PROD && 'serviceWorker' in navigator) {
     // What this first page asked for before the worker was in charge is asked for once more, so that it is kept.
     if (!navigator.serviceWorker.controller)

@@ -3,6 +3,7 @@ import { NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } from 're
 import { SearchButton } from './ui/search-button.tsx';
 
 const Shortcuts = lazy(async () => ({ default: (await import('./ui/shortcuts.tsx')).Shortcuts }));
+const MemoDialog = lazy(async () => ({ default: (await import('./screens/memos/dialog.tsx')).MemoDialog }));
 const SearchDialog = lazy(async () => ({ default: (await import('./ui/search.tsx')).SearchDialog }));
 
 /** The bench in the order a tester works, drawn as one ribbon. */
@@ -21,13 +22,17 @@ const typing = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
-function useShortcuts(openHelp: () => void, openSearch: () => void) {
+function useShortcuts(openHelp: () => void, openSearch: () => void, openMemo: () => void) {
   const navigate = useNavigate();
   const waiting = useRef(0);
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
       if (event.key === '?') return openHelp();
+      if (event.key === 'n') {
+        event.preventDefault();
+        return openMemo();
+      }
       if (event.key === '/') {
         event.preventDefault();
         return openSearch();
@@ -41,7 +46,7 @@ function useShortcuts(openHelp: () => void, openSearch: () => void) {
     };
     addEventListener('keydown', listen);
     return () => removeEventListener('keydown', listen);
-  }, [navigate, openHelp, openSearch]);
+  }, [navigate, openHelp, openSearch, openMemo]);
 }
 
 /** The bench as a ribbon: one row beside the name on a wide screen, a row below it, or two rows at a phone's foot. */
@@ -142,9 +147,11 @@ export function Frame() {
   const { pathname, hash, key } = useLocation();
   const [help, setHelp] = useState(false);
   const [searching, setSearching] = useState(false);
+  const [noting, setNoting] = useState(false);
   const openHelp = useCallback(() => setHelp(true), []);
   const openSearch = useCallback(() => setSearching(true), []);
-  useShortcuts(openHelp, openSearch);
+  const openMemo = useCallback(() => setNoting(true), []);
+  useShortcuts(openHelp, openSearch, openMemo);
   const told = useArrival(pathname);
   useNamedPart(hash, key);
   useEffect(() => {
@@ -179,6 +186,13 @@ export function Frame() {
             <SearchButton onClick={openSearch} />
             <button
               type="button"
+              className="min-h-10 rounded-full border border-rule px-4 text-[0.95rem] font-semibold"
+              onClick={openMemo}
+            >
+              Note
+            </button>
+            <button
+              type="button"
               className="min-h-10 min-w-10 rounded-full border border-rule font-semibold"
               aria-label="Keys and help"
               onClick={openHelp}
@@ -195,6 +209,7 @@ export function Frame() {
       <Suspense>
         {help && <Shortcuts open onOpenChange={setHelp} places={PLACES} />}
         {searching && <SearchDialog open onOpenChange={setSearching} />}
+        {noting && <MemoDialog open onOpenChange={setNoting} />}
       </Suspense>
       <ScrollRestoration />
     </>

@@ -11,7 +11,11 @@ const page = (path: string, load: Page['load'], asks: readonly string[] = []): P
 
 /** Every page: its address, its screen, which is fetched when it is first gone to, and what that asks for at once. */
 export const PAGES: readonly Page[] = [
-  page('', async () => (await import('./screens/today/screen.tsx')).TodayScreen, ['/today', '/trials']),
+  page('', async () => (await import('./screens/today/screen.tsx')).TodayScreen, [
+    '/today',
+    '/trials',
+    '/memos',
+  ]),
   page('shelf', async () => (await import('./screens/shelf/screen.tsx')).ShelfScreen, ['/shelf']),
   page('shelf/import', async () => (await import('./screens/shelf/import.tsx')).ShelfImportScreen),
   page('shelf/buying', async () => (await import('./screens/shelf/buying.tsx')).BuyingScreen, [

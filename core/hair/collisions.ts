@@ -44,6 +44,11 @@ export const EVENT_RULES: Partial<
     during: 'weakens',
     says: 'pulls at the roots and leaves its bend in the lengths',
   },
+  show: {
+    settles: 0,
+    during: 'weakens',
+    says: 'the hair may be styled for it: wash so that it falls on a day worn as planned, or end the wear before it',
+  },
   health: { settles: 30, during: 'weakens', says: 'illness and hormones change shedding and feel' },
 };
 

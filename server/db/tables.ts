@@ -42,6 +42,7 @@ export const TABLES = {
   calibration: 12,
   photograph: 12,
   photograph_piece: 12,
+  memo: 30,
   amendment: 8,
   overrule: 8,
   hair_test: 2,
@@ -64,10 +65,11 @@ export const TABLES = {
   rule_weight: 6,
 } as const;
 
-/** Tables whose `bytes` are pictures, each with the folder of a backup they are files in. */
+/** Tables whose `bytes` are pictures or sounds, each with the folder of a backup they are files in. */
 export const PICTURES: Partial<Record<Table, string>> = {
   photograph: 'photographs',
   product_picture: 'product-pictures',
+  memo: 'memos',
 };
 
 export type Table = keyof typeof TABLES;

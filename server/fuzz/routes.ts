@@ -12,6 +12,7 @@ import {
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { OwnIngredientInput, RuleWeightInput } from '@sabor/contract/ingredients';
 import { LogWashDay } from '@sabor/contract/logged-day';
+import { MemoDone, MemoInput } from '@sabor/contract/memo';
 import { PhotographInput } from '@sabor/contract/photograph';
 import { AmendmentInput, OverruleInput, StepAmendmentInput } from '@sabor/contract/promise';
 import { RecipeInput } from '@sabor/contract/recipe';
@@ -30,6 +31,8 @@ import * as v from 'valibot';
 export const BODIES: Record<string, v.GenericSchema> = {
   'PUT /head-problems/:id': HeadProblemInput,
   'PUT /patch-tests/:id': PatchTestInput,
+  'PUT /memos/:id': MemoInput,
+  'PUT /memos/:id/done': MemoDone,
   'PUT /calendar/:entry': MoveInput,
   'POST /products/:id/finish-bottle': FinishBottle,
   'PUT /lines/:id': LineInput,
@@ -83,6 +86,7 @@ export const APART = new Set([
   'PUT /photographs/:id/bytes',
   'POST /backups/now',
   'PUT /product-pictures/:id',
+  'PUT /memos/:id/sound',
 ]);
 
 interface Layer {

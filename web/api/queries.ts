@@ -4,6 +4,7 @@ import type { CalendarEntry } from '@sabor/contract/calendar';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
 import type { ListedDay } from '@sabor/contract/logged-day';
+import type { Memo } from '@sabor/contract/memo';
 import type { Ghosts } from '@sabor/contract/photograph';
 import type { Recipe } from '@sabor/contract/recipe';
 import type { Routine } from '@sabor/contract/routine';
@@ -47,6 +48,7 @@ const resource = <T>(path: string) => ({
   queryFn: () => get<T>(path),
 });
 
+export const useMemos = () => useQuery(resource<Memo[]>('/memos'));
 export const useShelf = () => useQuery(resource<Shelf>('/shelf'));
 export const useWearers = () => useQuery(resource<Wearer[]>('/wearers'));
 export const useWearer = (id: string) =>

@@ -62,33 +62,29 @@ async function send<T>(
   throw new Refused(problem ?? { status: response.status, detail: OFFLINE });
 }
 
-/** Sends a picture as it is. */
-export async function sendPicture(path: string, picture: Blob): Promise<void> {
+/** Sends bytes as they are, streamed from where they lie. */
+async function sendBytes(method: string, path: string, bytes: Blob, type: string): Promise<Response> {
   const response = await fetch(`/api${path}`, {
-    method: 'PUT',
-    headers: { 'Sabor-Device': deviceName(), 'Content-Type': picture.type },
-    body: picture,
+    method,
+    headers: { 'Sabor-Device': deviceName(), 'Content-Type': type },
+    body: bytes,
   }).catch(() => {
     throw new Refused({ status: 0, detail: OFFLINE });
   });
-  if (response.ok) return;
+  if (response.ok) return response;
   const problem = (await response.json().catch(() => null)) as Problem | null;
   throw new Refused(problem ?? { status: response.status, detail: OFFLINE });
 }
 
-/** Sends a file as it is, streamed from the disk. */
-export async function sendFile(path: string, file: Blob): Promise<void> {
-  const response = await fetch(`/api${path}`, {
-    method: 'POST',
-    headers: { 'Sabor-Device': deviceName(), 'Content-Type': 'application/octet-stream' },
-    body: file,
-  }).catch(() => {
-    throw new Refused({ status: 0, detail: OFFLINE });
-  });
-  if (response.ok) return;
-  const problem = (await response.json().catch(() => null)) as Problem | null;
-  throw new Refused(problem ?? { status: response.status, detail: OFFLINE });
-}
+/** Sends a picture as it is. */
+export const sendPicture = async (path: string, picture: Blob): Promise<void> =>
+  void (await sendBytes('PUT', path, picture, picture.type));
+/** Sends a sound as it is, and gives the answer. */
+export const sendSound = async <T>(path: string, sound: Blob): Promise<T> =>
+  (await sendBytes('PUT', path, sound, sound.type)).json() as Promise<T>;
+/** Sends a file as it is. */
+export const sendFile = async (path: string, file: Blob): Promise<void> =>
+  void (await sendBytes('POST', path, file, 'application/octet-stream'));
 
 export const get = <T>(path: string) => send<T>('GET', path);
 /** `version`: the state of the record this began from; refused (412) where it was changed since. */

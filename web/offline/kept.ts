@@ -1,3 +1,4 @@
+import type { MemoInput } from '@sabor/contract/memo';
 import type { PhotographInput } from '@sabor/contract/photograph';
 import type { Tap } from '@sabor/contract/taps';
 import type { WashDay } from '@sabor/contract/wash-day';
@@ -25,7 +26,14 @@ export interface KeptPhoto {
   blob: Blob;
 }
 
+/** A note kept on this device until the server has it; its sound, where it has one. */
+export interface KeptMemo {
+  memo: MemoInput;
+  sound: Blob | null;
+}
+
 interface Kept extends DBSchema {
+  memos: { key: string; value: KeptMemo };
   days: { key: string; value: WashDay };
   photos: { key: string; value: KeptPhoto };
   taps: { key: number; value: Omit<KeptTap, 'place'> };
@@ -34,12 +42,20 @@ interface Kept extends DBSchema {
 
 let opened: Promise<IDBPDatabase<Kept>> | null = null;
 const open = () => {
-  opened ??= openDB<Kept>('sabor basin', 1, {
-    upgrade(db) {
-      db.createObjectStore('taps', { autoIncrement: true });
-      db.createObjectStore('refused', { keyPath: 'id' });
-      db.createObjectStore('photos', { keyPath: 'photo.id' });
-      db.createObjectStore('days', { keyPath: 'id' });
+  opened ??= openDB<Kept>('sabor basin', 2, {
+    upgrade(db, before) {
+      if (before < 1) {
+        db.createObjectStore('taps', { autoIncrement: true });
+        db.createObjectStore('refused', { keyPath: 'id' });
+        db.createObjectStore('photos', { keyPath: 'photo.id' });
+        db.createObjectStore('days', { keyPath: 'id' });
+      }
+      db.createObjectStore('memos', { keyPath: 'memo.id' });
+    },
+    // Another tab waits to bring its own kind up to date: this one lets go, and opens it anew when it is next needed.
+    blocking(_was, _becomes, event) {
+      (event.target as IDBDatabase).close();
+      opened = null;
     },
   });
   return opened;
@@ -89,6 +105,13 @@ export const keepPhoto = async (photo: KeptPhoto): Promise<unknown> => {
 };
 export const keptPhotos = async (): Promise<KeptPhoto[]> => (await open()).getAll('photos');
 export const letGoPhoto = async (id: string): Promise<void> => (await open()).delete('photos', id);
+
+export const keepMemo = async (memo: KeptMemo): Promise<unknown> => {
+  askToStay();
+  return (await open()).put('memos', memo);
+};
+export const keptMemos = async (): Promise<KeptMemo[]> => (await open()).getAll('memos');
+export const letGoMemo = async (id: string): Promise<void> => (await open()).delete('memos', id);
 
 /** The last that was known of a wash day from the server, for times without it. */
 export const keepDay = async (day: WashDay): Promise<unknown> => (await open()).put('days', day);

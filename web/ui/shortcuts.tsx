@@ -33,6 +33,10 @@ export function Shortcuts({
             </dt>
             <dd>search everything</dd>
             <dt>
+              <Key>n</Key>
+            </dt>
+            <dd>a note, in words or by voice</dd>
+            <dt>
               <Key>Enter</Key>
             </dt>
             <dd>on a wash day: step done as planned</dd>

@@ -315,6 +315,11 @@ describe('photographs in a backup', () => {
        select '0192d5a0-0000-7000-8000-00000000000b', id, 'label', 'image/jpeg', 9, $1 from product limit 1`,
       [Buffer.from('a picture')],
     );
+    await bench.db.query(
+      `insert into memo (id, told_at, type, seconds, size, bytes)
+       values ('0192d5a0-0000-7000-8000-00000000000c', now(), 'audio/webm', 3, 7, $1)`,
+      [Buffer.from('a voice')],
+    );
     // One still on its way.
     await bench.db.query(
       `insert into photograph (id, wash_day_id, stage, angle, taken_at, type, width, height, size)
@@ -329,6 +334,8 @@ describe('photographs in a backup', () => {
     const back = await other.db.query('select bytes, size from photograph order by id');
     expect(back.rows.map(({ bytes }) => bytes?.length ?? null)).toEqual([3_000_000, 1, null]);
     expect(back.rows[0].bytes.equals(pictures[0])).toBe(true);
+    const memos = await other.db.query('select bytes, seconds from memo');
+    expect(memos.rows.map(({ bytes, seconds }) => [bytes.toString(), seconds])).toEqual([['a voice', 3]]);
     const labels = await other.db.query('select bytes, shows from product_picture');
     expect(labels.rows.map(({ bytes, shows }) => `${shows} ${bytes}`)).toEqual(['label a picture']);
     expect(await restores(bench.db, file)).toBe(true);

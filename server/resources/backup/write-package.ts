@@ -85,7 +85,7 @@ async function writeTables(client: PoolClient, zip: ZipFile): Promise<Resource[]
       `select id, type from public.${shape.table} where length(bytes) > 0 ${schema < 12 ? 'and length(bytes) = size' : ''} order by id`,
     );
     for (const { id, type } of pictures) {
-      const path = `${folder}/${id}.${type.slice('image/'.length)}`;
+      const path = `${folder}/${id}.${type.split('/')[1]}`;
       const picture = await entry(zip, path, false, async () => {
         const found = await client.query<{ bytes: Buffer }>(
           `select bytes from public.${shape.table} where id = $1`,

@@ -14,6 +14,7 @@ import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { showMoney } from '../../ui/show.ts';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
+import { Memos } from '../memos/list.tsx';
 import { Bottles } from './bottles.tsx';
 import { Calibrate } from './calibrate.tsx';
 import { LabelFacts } from './label-facts.tsx';
@@ -41,6 +42,7 @@ export function ProductScreen() {
       {product && <Pictures product={product} />}
       {product && <Bottles product={product} />}
       {product && <Calibrate product={product} />}
+      {product && <Memos of={{ kind: 'product', id: product.id }} />}
     </>
   );
 }

@@ -6,6 +6,7 @@ import { useVoice } from '../../api/voice.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading } from '../../ui/states.tsx';
+import { Memos } from '../memos/list.tsx';
 import { FirstSteps, Road } from './road.tsx';
 import { ToTryPart } from './to-try.tsx';
 import { UnderWay } from './under-way.tsx';
@@ -106,6 +107,7 @@ export function TodayScreen() {
         <div className="space-y-10">
           <AirAhead air={air} />
           <UnderWay trials={trials.data} />
+          <Memos />
         </div>
       </div>
     </>

@@ -14,6 +14,7 @@ import { put } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Caution, Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
+import { Memos } from '../memos/list.tsx';
 import { Amendments } from './amend.tsx';
 import { BlindPart } from './blind-part.tsx';
 import { EndTrial } from './end-trial.tsx';
@@ -130,6 +131,7 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
         </section>
         <WashDayList trial={trial} />
       </div>
+      <Memos of={{ kind: 'trial', id: trial.id }} />
       <PanelPart trial={trial} />
       <BlindPart trial={trial} />
       <IdeasPart trial={trial} />

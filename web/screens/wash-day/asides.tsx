@@ -11,6 +11,7 @@ import { useState } from 'react';
 import { v7 } from 'uuid';
 import { FiveWords } from '../../ui/five-words.tsx';
 import { productChoices } from '../../ui/step-settings.tsx';
+import { TellMemo } from '../memos/tell.tsx';
 import { chip, small } from './big.ts';
 import { HowDry, Shed, Tonight } from './hand-extras.tsx';
 import { NextTime } from './next-time.tsx';
@@ -32,6 +33,7 @@ const SIDES = {
   otherwise: { label: 'Changed something' },
   idea: { label: 'Next time' },
   weigh: { label: 'Weigh' },
+  memo: { label: 'A note' },
 } as const;
 type Side = keyof typeof SIDES;
 
@@ -45,6 +47,7 @@ const toldBySide = (step: WashStep): Record<Side, number> => ({
   otherwise: step.marks.filter(({ mark }) => QUICK.includes(mark)).length,
   idea: step.ideas.length,
   weigh: Number(step.weighed.before !== null) + Number(step.weighed.after !== null),
+  memo: 0,
 });
 /** How many things were told of a step beside doing it. */
 export const toldOf = (step: WashStep): number =>
@@ -93,6 +96,10 @@ export function Asides(parts: Parts) {
             product={parts.products.find(({ id }) => id === step.productId)}
             tell={parts.tell}
           />
+        ) : open === 'memo' ? (
+          <div className="rounded-tag bg-paper p-4 text-ink">
+            <TellMemo about={{ kind: 'wash-day', id: parts.day.id }} />
+          </div>
         ) : (
           <NextTime {...parts} />
         )}

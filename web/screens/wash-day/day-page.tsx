@@ -20,6 +20,7 @@ import { ButtonLink } from '../../ui/button.tsx';
 import { ReasonDialog } from '../../ui/reason-dialog.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Heading, Tag } from '../../ui/states.tsx';
+import { Memos } from '../memos/list.tsx';
 import { WearAir } from '../worn/wear-air.tsx';
 import { ABANDONING, useAbandon } from './abandon.ts';
 import { AirOfDay } from './air-of-day.tsx';
@@ -143,6 +144,7 @@ export function DayPage({
             <Looks day={day} trial={trial} wearer={wearer} open={open} />
             <Events day={day} wearer={wearer} products={products} open={open} />
             <WearEnding day={day} trial={trial} open={open} />
+            <Memos of={{ kind: 'wash-day', id: day.id }} />
             <BasinTold day={day} products={products} open={open} />
           </div>
         </div>

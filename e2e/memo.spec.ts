@@ -1,0 +1,57 @@
+import { chromium } from '../playwright.config.ts';
+import { BENCH, expect, openNotes, PHONE, test } from './bench.ts';
+import { makeTrial } from './make-trial.ts';
+
+test.use({
+  launchOptions: {
+    ...chromium,
+    args: [...chromium.args, '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream'],
+  },
+});
+
+test('a note is told from anywhere, in words or by voice, waits on Today, and is done with one tap', async ({
+  page,
+}) => {
+  const trial = await makeTrial(page, 'What was noted?');
+  await page.goto(`/trials/${trial}`);
+  await page.getByRole('heading', { name: 'What was noted?' }).waitFor();
+  await page.keyboard.press('n');
+  const dialog = page.getByRole('dialog', { name: 'A note' });
+  await dialog.getByRole('button', { name: 'Keep the note' }).click();
+  await expect(dialog.getByText('Say something, in words or by voice.')).toBeVisible();
+  await dialog.getByLabel('Note in words').fill('The tap water smells of chlorine today.');
+  await expect(dialog.getByLabel('About this trial')).toBeChecked();
+  await dialog.getByRole('button', { name: 'Keep the note' }).click();
+  await expect(page.getByText('The note is kept; it waits on Today.', { exact: true })).toBeVisible();
+  const notes = page.getByRole('region', { name: 'Notes' });
+  await expect(notes).toContainText('The tap water smells of chlorine today.');
+
+  // By voice, with wet hands, over the step; the server away meanwhile.
+  await page.setViewportSize(PHONE);
+  await page.getByRole('button', { name: 'Start wash day 1' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await openNotes(page, 'A note');
+  await page.getByRole('button', { name: 'Record a voice memo' }).click();
+  await expect(page.getByRole('timer').last()).toHaveText('0:02');
+  await page.getByRole('button', { name: 'Stop recording' }).click();
+  await expect(page.getByText(/^Recorded: 0:0[23]$/)).toBeVisible();
+  await page.route('**/api/memos/**', (route) => route.abort());
+  await page.getByRole('button', { name: 'Keep the note' }).click();
+  await page.reload();
+  await page.setViewportSize(BENCH);
+  await page.goto('/');
+  await expect(notes).toContainText('it goes as soon as the server answers');
+  await page.unroute('**/api/memos/**');
+  const voice = notes.getByRole('listitem').filter({ hasText: 'by voice' });
+  await expect(voice).toContainText(/0:0[23] by voice · Ines Falkenrath/, { timeout: 15_000 });
+  const [memo] = (await (await page.request.get('/api/memos')).json()) as { id: string; sound: object }[];
+  expect(memo!.sound).toMatchObject({ type: 'audio/webm' });
+  const sound = await page.request.get(`/api/memos/${memo!.id}/sound`);
+  expect((await sound.body()).length).toBeGreaterThan(500);
+  await voice.getByRole('button', { name: /^Done/ }).click();
+  await expect(voice).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(voice).toHaveCount(1);
+  await voice.getByRole('link', { name: /Ines Falkenrath/ }).click();
+  await expect(page.getByRole('heading', { name: 'The air' })).toBeVisible();
+});
