@@ -170,13 +170,13 @@ const PICTURES: readonly Picture[] = [
       await page.getByText('Step 2 of').waitFor();
       await page.getByRole('button', { name: 'Next step meanwhile' }).click();
       await page.getByText('Step 3 of').waitFor();
-      await page.getByRole('button', { name: /^How it applies/ }).click();
+      await page.getByRole('button', { name: /^Notes/ }).click();
       await page.getByRole('button', { name: 'glides' }).click();
       await page.getByRole('button', { name: 'even', exact: true }).click();
       await page.getByText('All of it is on the server.').waitFor();
       // Without the message about the last tap.
       await page.reload();
-      await page.getByRole('button', { name: /^How it applies/ }).click();
+      await page.getByRole('button', { name: /^Notes/ }).click();
     },
   },
   {
