@@ -70,6 +70,14 @@ test('a planned trial is put on a day, moved, and taken back', async ({ page }) 
   await agenda.getByLabel('Move to').fill('tomorrow');
   await agenda.getByRole('button', { name: 'Move it' }).click();
   await expect(row('Today')).toHaveCount(0);
+  // What comes next stands on Today with its date.
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await expect(
+    page
+      .getByRole('region', { name: 'Next', exact: true })
+      .getByRole('link', { name: /^Wash day 1: Which day\?/ }),
+  ).toBeVisible();
+  await page.goBack();
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(row('Today')).toBeVisible();
 });

@@ -52,6 +52,12 @@ test('a note is told from anywhere, in words or by voice, waits on Today, and is
   await expect(voice).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(voice).toHaveCount(1);
+  await voice.getByRole('button', { name: /^Remove/ }).click();
+  await expect(voice).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).last().click();
+  await expect(voice).toHaveCount(1);
+  const again = await page.request.get(`/api/memos/${memo!.id}/sound`);
+  expect((await again.body()).equals(await sound.body())).toBe(true);
   await voice.getByRole('link', { name: /Ines Falkenrath/ }).click();
   await expect(page.getByRole('heading', { name: 'The air' })).toBeVisible();
 });

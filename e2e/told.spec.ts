@@ -336,3 +336,37 @@ test('a check-in of a half-head takes sixteen taps for all seven outcomes, a lat
   console.log(`half-head check-in of a later day: ${taps} taps`);
   await heard(page, day, 32);
 });
+
+test('a check-in of a whole head takes twelve taps at most for all seven outcomes and its curls', async ({
+  page,
+}) => {
+  const trial = await makeTrial(page, 'In twelve taps?');
+  const day = await wornSinceYesterday(page, trial);
+  await page.setViewportSize(PHONE);
+  await page.goto(`/wash-days/${day}`);
+  let taps = 1;
+  await page
+    .getByRole('link', { name: /: Finished hair, day 1$/ })
+    .last()
+    .click();
+  for (const outcome of ['Definition', 'Frizz', 'Volume', 'Shine', 'Softness', 'Hold', 'Scalp comfort']) {
+    await expect(page.getByRole('button', { name: outcome, exact: true, pressed: true })).toBeVisible();
+    await page.getByRole('button', { name: 'Rate 7', exact: true }).click();
+    taps++;
+  }
+  // The curls come by themselves, last of the round.
+  await page.getByLabel('Crown curl, resting').fill('95');
+  await page.getByRole('link', { name: 'Finish check-in' }).click();
+  taps++;
+  expect(taps).toBeLessThanOrEqual(12);
+  console.log(`whole-head check-in, seven outcomes and a curl: ${taps} taps and a number`);
+  await expect
+    .poll(async () => {
+      const { checkIns } = await (await page.request.get(`/api/wash-days/${day}`)).json();
+      return checkIns.map(({ ratings, curls }: { ratings: unknown[]; curls: unknown[] }) => [
+        ratings.length,
+        curls.length,
+      ]);
+    })
+    .toEqual([[28, 1]]);
+});

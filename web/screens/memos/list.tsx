@@ -3,7 +3,7 @@ import type { MemoAbout } from '@sabor/core/basin/memo';
 import { Link } from 'react-router';
 import { useChange, useMemos } from '../../api/queries.ts';
 import { put, remove } from '../../http/http.ts';
-import { unboxMemo, useMemoBox } from '../../offline/memo-box.ts';
+import { boxMemo, unboxMemo, useMemoBox } from '../../offline/memo-box.ts';
 import { Button } from '../../ui/button.tsx';
 import { showDate, showTime } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
@@ -57,6 +57,24 @@ function MemoRow({ memo, named }: { memo: Memo; named: boolean }) {
   const mark = useChange((to: MemoDone) => put<Memo[]>(`/memos/${memo.id}/done`, to));
   const drop = useChange(() => remove(`/memos/${memo.id}`));
   const { about, sound } = memo;
+  const takeAway = async () => {
+    // Its sound is held until it is certain that nobody wants it back.
+    const blob = sound ? await (await fetch(`/api/memos/${memo.id}/sound`)).blob() : null;
+    await drop.mutateAsync(undefined);
+    const { id, at, words } = memo;
+    say('The note is removed.', () =>
+      boxMemo(
+        {
+          id,
+          at,
+          words,
+          about: about && { kind: about.kind, id: about.id },
+          seconds: sound?.seconds ?? null,
+        },
+        blob,
+      ),
+    );
+  };
   const name = memo.words || 'voice memo';
   return (
     <li className="flex flex-wrap items-start justify-between gap-x-6 gap-y-2 py-3">
@@ -97,10 +115,7 @@ function MemoRow({ memo, named }: { memo: Memo; named: boolean }) {
             Done<span className="sr-only">: {name}</span>
           </Button>
         )}
-        <Button
-          look="quiet"
-          onClick={() => drop.mutateAsync(undefined).then(() => say('The note is removed.'))}
-        >
+        <Button look="quiet" onClick={() => void takeAway().catch((problem: Error) => say(problem.message))}>
           Remove<span className="sr-only">: {name}</span>
         </Button>
       </div>

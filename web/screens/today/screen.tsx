@@ -7,6 +7,7 @@ import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading } from '../../ui/states.tsx';
 import { Memos } from '../memos/list.tsx';
+import { NextUp } from './next-up.tsx';
 import { FirstSteps, Road } from './road.tsx';
 import { ToTryPart } from './to-try.tsx';
 import { UnderWay } from './under-way.tsx';
@@ -102,6 +103,7 @@ export function TodayScreen() {
               ))}
             </ol>
           )}
+          <NextUp />
           <ToTryPart all={toTry} />
         </section>
         <div className="space-y-10">

@@ -66,12 +66,12 @@ export function Asides(parts: Parts) {
   const told = toldBySide(step);
   return (
     <div className="mt-3">
-      <div role="group" aria-label="Notes on" className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+      <div role="group" aria-label="Notes on" className="grid grid-cols-3 gap-2 sm:grid-cols-5">
         {sides.map((side) => (
           <button
             key={side}
             type="button"
-            className={small}
+            className={`${small} leading-tight`}
             aria-pressed={open === side}
             onClick={() => setOpen(side)}
           >
