@@ -33,7 +33,6 @@ export interface KeptMemo {
 }
 
 interface Kept extends DBSchema {
-  memos: { key: string; value: KeptMemo };
   days: { key: string; value: WashDay };
   photos: { key: string; value: KeptPhoto };
   taps: { key: number; value: Omit<KeptTap, 'place'> };
@@ -42,23 +41,30 @@ interface Kept extends DBSchema {
 
 let opened: Promise<IDBPDatabase<Kept>> | null = null;
 const open = () => {
-  opened ??= openDB<Kept>('sabor basin', 2, {
-    upgrade(db, before) {
-      if (before < 1) {
-        db.createObjectStore('taps', { autoIncrement: true });
-        db.createObjectStore('refused', { keyPath: 'id' });
-        db.createObjectStore('photos', { keyPath: 'photo.id' });
-        db.createObjectStore('days', { keyPath: 'id' });
-      }
-      db.createObjectStore('memos', { keyPath: 'memo.id' });
-    },
-    // Another tab waits to bring its own kind up to date: this one lets go, and opens it anew when it is next needed.
-    blocking(_was, _becomes, event) {
-      (event.target as IDBDatabase).close();
-      opened = null;
+  opened ??= openDB<Kept>('sabor basin', 1, {
+    upgrade(db) {
+      db.createObjectStore('taps', { autoIncrement: true });
+      db.createObjectStore('refused', { keyPath: 'id' });
+      db.createObjectStore('photos', { keyPath: 'photo.id' });
+      db.createObjectStore('days', { keyPath: 'id' });
     },
   });
   return opened;
+};
+
+interface Memos extends DBSchema {
+  memos: { key: string; value: KeptMemo };
+}
+
+/** Notes have a store of their own: one of another number would wait for every tab that still has the old one open. */
+let memos: Promise<IDBPDatabase<Memos>> | null = null;
+const openMemos = () => {
+  memos ??= openDB<Memos>('sabor memos', 1, {
+    upgrade(db) {
+      db.createObjectStore('memos', { keyPath: 'memo.id' });
+    },
+  });
+  return memos;
 };
 
 let asked = false;
@@ -108,10 +114,10 @@ export const letGoPhoto = async (id: string): Promise<void> => (await open()).de
 
 export const keepMemo = async (memo: KeptMemo): Promise<unknown> => {
   askToStay();
-  return (await open()).put('memos', memo);
+  return (await openMemos()).put('memos', memo);
 };
-export const keptMemos = async (): Promise<KeptMemo[]> => (await open()).getAll('memos');
-export const letGoMemo = async (id: string): Promise<void> => (await open()).delete('memos', id);
+export const keptMemos = async (): Promise<KeptMemo[]> => (await openMemos()).getAll('memos');
+export const letGoMemo = async (id: string): Promise<void> => (await openMemos()).delete('memos', id);
 
 /** The last that was known of a wash day from the server, for times without it. */
 export const keepDay = async (day: WashDay): Promise<unknown> => (await open()).put('days', day);
