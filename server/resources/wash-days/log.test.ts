@@ -80,6 +80,27 @@ describe('a wash day by itself', () => {
     expect(due.map(({ kind }) => kind)).toContain('check-in');
   });
 
+  it('keeps its own moment and date where the clocks are put back: the second half past two is an hour later', async () => {
+    const zoned = await sampleBench(bench, {}, { name: 'Cleo of the clocks', timeZone: 'Europe/Berlin' });
+    const at = (startedAt: string) => wash({ wearerId: zoned.wearer.id, startedAt });
+    // 02:30 in summer time, 02:30 in winter time, and half an hour after that, which is too close.
+    const first = (await log(at('2026-10-25T00:30:00.000Z'))).body;
+    const second = (await log(at('2026-10-25T01:30:00.000Z'))).body;
+    expect([first, second].map(({ localDate }) => localDate)).toEqual(['2026-10-25', '2026-10-25']);
+    expect([first, second].map(({ startedAt }) => Date.parse(startedAt))).toEqual([
+      Date.UTC(2026, 9, 25, 0, 30),
+      Date.UTC(2026, 9, 25, 1, 30),
+    ]);
+    expect(await refused(at('2026-10-25T02:00:00.000Z'))).toEqual([
+      422,
+      'startedAt: Another wash day of this head begins within an hour of that. Check the time.',
+    ]);
+    // The hour that spring leaves out: half an hour before and after it are one hour apart on the clock of the sun.
+    const spring = (await log(at('2026-03-29T00:30:00.000Z'))).body;
+    expect(spring.localDate).toBe('2026-03-29');
+    expect((await log<Problem>(at('2026-03-29T01:00:00.000Z'))).status).toBe(422);
+  });
+
   it('can be mended after it ended; its wear ends by itself where the next wash begins', async () => {
     const { body: first } = await log(wash({ startedAt: ago(50) }));
     await tapFinish(bench, first.id);
