@@ -6,7 +6,6 @@ import { Link } from 'react-router';
 import { useVoice } from '../../api/voice.ts';
 import { FairnessSlip } from '../../drawings/fairness-slip.tsx';
 import { Tag } from '../../ui/states.tsx';
-import { Term } from '../../ui/term.tsx';
 
 const Overrule = lazy(async () => ({ default: (await import('./overrule.tsx')).Overrule }));
 
@@ -41,8 +40,8 @@ export function SlipPart({
         Fairness check <StandingTag items={items} />
       </h2>
       <p className="mb-3 text-soft">
-        Everything that was to be <Term of="held">kept the same</Term> and was not, worst first, for the main
-        result. What an option itself may cause is not unfair.{' '}
+        Everything that was to be kept the same and was not, worst first, for the main result. What an option
+        itself may cause is not unfair.{' '}
         {!sample && (
           <Link className="underline underline-offset-4" to={`/side-by-side?a=${trial.id}`}>
             Compare two wash days side by side
