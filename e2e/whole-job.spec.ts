@@ -89,6 +89,7 @@ test('the whole job, from an empty Sabor to a comparison, in fewer taps than the
     await hand.button(name === 'Loam Rinse' ? 'Save the product' : 'Save and add another');
     await expect(page.getByText(`${name} is saved.`, { exact: true })).toBeVisible();
   }
+  await expect(page.getByRole('heading', { name: 'Shelf', exact: true })).toBeVisible();
   await hand.link('Today');
   await hand.link('Add a wearer');
   await hand.type(page.getByLabel('Name', { exact: true }), 'Oda Marsh');
