@@ -1,6 +1,6 @@
 import { MEMO_ABOUT, MEMO_TYPES } from '@sabor/core/basin/memo';
 import * as v from 'valibot';
-import { id, oneOf, pastMoment, whole } from './fields.ts';
+import { date, id, oneOf, pastMoment, whole } from './fields.ts';
 
 const About = v.object({ kind: oneOf(MEMO_ABOUT, 'what it is about'), id });
 
@@ -32,8 +32,8 @@ export const Memo = v.strictObject({
   id,
   at: v.string(),
   words: v.string(),
-  /** What it is about, with its name. */
-  about: v.nullable(v.strictObject({ ...About.entries, name: v.string() })),
+  /** What it is about, with its name, and a wash day's own date. */
+  about: v.nullable(v.strictObject({ ...About.entries, name: v.string(), on: v.nullable(date) })),
   /** Null for words alone. */
   sound: v.nullable(v.strictObject({ seconds: v.number(), type: v.picklist(MEMO_TYPES) })),
   doneAt: v.nullable(v.string()),

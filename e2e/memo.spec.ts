@@ -33,8 +33,12 @@ test('a note is told from anywhere, in words or by voice, waits on Today, and is
   await openNotes(page, 'A note');
   await page.getByRole('button', { name: 'Record a voice memo' }).click();
   await expect(page.getByRole('timer').last()).toHaveText('0:02');
-  await page.getByRole('button', { name: 'Stop recording' }).click();
+  await page.getByLabel('Note in words').fill('and it squeaks');
+  // The step is done before the note is kept: what was said and typed is there at the next.
+  await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
+  await openNotes(page, 'A note');
   await expect(page.getByText(/^Recorded: 0:0[23]$/)).toBeVisible();
+  await expect(page.getByLabel('Note in words')).toHaveValue('and it squeaks');
   await page.route('**/api/memos/**', (route) => route.abort());
   await page.getByRole('button', { name: 'Keep the note' }).click();
   await page.reload();
@@ -43,7 +47,10 @@ test('a note is told from anywhere, in words or by voice, waits on Today, and is
   await expect(notes).toContainText('it goes as soon as the server answers');
   await page.unroute('**/api/memos/**');
   const voice = notes.getByRole('listitem').filter({ hasText: 'by voice' });
-  await expect(voice).toContainText(/0:0[23] by voice · Ines Falkenrath/, { timeout: 15_000 });
+  await expect(voice).toContainText(/0:0[23] by voice · Ines Falkenrath, \w{3} \d/, {
+    timeout: 15_000,
+  });
+  await expect(voice).toContainText('and it squeaks');
   const [memo] = (await (await page.request.get('/api/memos')).json()) as { id: string; sound: object }[];
   expect(memo!.sound).toMatchObject({ type: 'audio/webm' });
   const sound = await page.request.get(`/api/memos/${memo!.id}/sound`);
@@ -59,5 +66,18 @@ test('a note is told from anywhere, in words or by voice, waits on Today, and is
   const again = await page.request.get(`/api/memos/${memo!.id}/sound`);
   expect((await again.body()).equals(await sound.body())).toBe(true);
   await voice.getByRole('link', { name: /Ines Falkenrath/ }).click();
-  await expect(page.getByRole('heading', { name: 'The air' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
+});
+
+test('a voice memo of an hour stops after ten minutes, says so, and is there', async ({ page }) => {
+  await page.clock.install();
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.getByRole('button', { name: 'Record a voice memo' }).click();
+  await page.clock.runFor(3000);
+  await expect(page.getByRole('timer').last()).toHaveText('0:03');
+  await page.clock.fastForward('59:00');
+  await page.clock.runFor(1000);
+  await expect(page.getByText('Ten minutes are kept. Begin another for what comes after.')).toBeVisible();
+  await expect(page.getByText('Recorded: 10:00')).toBeVisible();
 });

@@ -1,9 +1,11 @@
-/** What a note can be about, each with the column it is kept in. */
+import { keysOf } from '../vocabulary.ts';
+
+/** What a note can be about: the table it stands in (`<table>_id` in a note's row), and where its page is. */
 export const MEMO_ABOUT = {
-  'wash-day': { label: 'this wash day' },
-  wearer: { label: 'this head' },
-  product: { label: 'this product' },
-  trial: { label: 'this trial' },
+  'wash-day': { label: 'this wash day', table: 'wash_day', page: '/wash-days/' },
+  wearer: { label: 'this head', table: 'wearer', page: '/heads/' },
+  product: { label: 'this product', table: 'product', page: '/shelf/' },
+  trial: { label: 'this trial', table: 'trial', page: '/trials/' },
 } as const;
 export type MemoAbout = keyof typeof MEMO_ABOUT;
 
@@ -17,20 +19,11 @@ export const MEMO_BITS = 24_000;
 /** Most bytes of one voice memo. */
 export const MEMO_LIMIT = 12_000_000;
 
-const PLACES: readonly [RegExp, MemoAbout][] = [
-  [/^\/wash-days\/([0-9a-f-]{36})/, 'wash-day'],
-  [/^\/heads\/([0-9a-f-]{36})/, 'wearer'],
-  [/^\/shelf\/([0-9a-f-]{36})/, 'product'],
-  [/^\/trials\/([0-9a-f-]{36})/, 'trial'],
-];
-
 /** What a page is about, by its address; null where a note told there is about nothing of it. */
 export function aboutOf(pathname: string): { kind: MemoAbout; id: string } | null {
-  for (const [pattern, kind] of PLACES) {
-    const id = pattern.exec(pathname)?.[1];
-    if (id) return { kind, id };
-  }
-  return null;
+  const kind = keysOf(MEMO_ABOUT).find((key) => pathname.startsWith(MEMO_ABOUT[key].page));
+  const [id] = /(?<=^\/[a-z-]+\/)[0-9a-f-]{36}/.exec(pathname) ?? [];
+  return kind && id ? { kind, id } : null;
 }
 
 /** What a sound file begins with. Source: Matroska/WebM (EBML header), Ogg (RFC 3533), ISO/IEC 14496-12 (ftyp). */

@@ -1,5 +1,5 @@
 import { MEMO_BITS, MEMO_SECONDS, MEMO_TYPES } from '@sabor/core/basin/memo';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 
 export interface VoiceMemo {
   blob: Blob;
@@ -14,7 +14,23 @@ const whyNot = (error: unknown): string =>
       ? 'No microphone is there. Type the note.'
       : 'The microphone could not be used. Type the note.';
 
-/** Records a voice memo; after ten minutes it stops by itself and keeps what it has. */
+/** What was recorded and is not kept yet: it outlives the place it was recorded in, should that be left too soon. */
+let recorded: VoiceMemo | null = null;
+const listeners = new Set<() => void>();
+const setRecorded = (to: VoiceMemo | null) => {
+  recorded = to;
+  for (const tell of listeners) tell();
+};
+const useRecorded = () =>
+  useSyncExternalStore(
+    (tell) => {
+      listeners.add(tell);
+      return () => listeners.delete(tell);
+    },
+    () => recorded,
+  );
+
+/** Records a voice memo; after ten minutes, or where its place is left, it stops by itself and keeps what it has. */
 export function useVoiceMemo(): {
   /** Seconds recorded so far; null while it does not run. */
   running: number | null;
@@ -25,7 +41,7 @@ export function useVoiceMemo(): {
   discard: () => void;
 } {
   const [running, setRunning] = useState<number | null>(null);
-  const [memo, setMemo] = useState<VoiceMemo | null>(null);
+  const memo = useRecorded();
   const [problem, setProblem] = useState<string | null>(null);
   const recorder = useRef<MediaRecorder | null>(null);
   const stop = useCallback(() => {
@@ -34,7 +50,7 @@ export function useVoiceMemo(): {
   useEffect(() => stop, [stop]);
   const record = async () => {
     setProblem(null);
-    setMemo(null);
+    setRecorded(null);
     if (typeof MediaRecorder === 'undefined' || !navigator.mediaDevices)
       return setProblem('This browser records no sound here. Type the note.');
     const stream = await navigator.mediaDevices.getUserMedia({ audio: true });
@@ -60,7 +76,7 @@ export function useVoiceMemo(): {
       setRunning(null);
       const kind = (recording.mimeType || type || 'audio/webm').split(';')[0]!;
       if (pieces.length > 0)
-        setMemo({ blob: new Blob(pieces, { type: kind }), seconds: Math.min(MEMO_SECONDS, seconds()) });
+        setRecorded({ blob: new Blob(pieces, { type: kind }), seconds: Math.min(MEMO_SECONDS, seconds()) });
     };
     recorder.current = recording;
     setRunning(0);
@@ -73,6 +89,6 @@ export function useVoiceMemo(): {
     problem,
     start: () => void record().catch((error: unknown) => setProblem(whyNot(error))),
     stop,
-    discard: () => setMemo(null),
+    discard: () => setRecorded(null),
   };
 }

@@ -1,37 +1,15 @@
 import type { PhotographInput, PhotographReceived } from '@sabor/contract/photograph';
 import { PHOTOGRAPH_LIMIT, PIECE } from '@sabor/core/basin/photograph-size';
-import { useSyncExternalStore } from 'react';
 import { Refused } from '../http/http.ts';
+import { createBox } from './box.ts';
 import { type KeptPhoto, keepPhoto, keptPhotos, letGoPhoto } from './kept.ts';
 
-/** A photograph on its way: kept on this device until the server has all of it. */
-export interface BoxedPhoto extends KeptPhoto {
+/** A photograph on its way. */
+interface GoingPhoto extends KeptPhoto {
   /** Address of the picture in this page. */
   url: string;
   sent: number;
-  /** A sentence, where the server will not take it. */
-  refused: string | null;
-  /** Whether it is written down on this device; what is not is gone with the page. */
-  kept: boolean;
 }
-
-let box: readonly BoxedPhoto[] = [];
-const listeners = new Set<() => void>();
-const set = (to: readonly BoxedPhoto[]) => {
-  box = to;
-  for (const tell of listeners) tell();
-};
-const mark = (id: string, to: Partial<BoxedPhoto>) =>
-  set(box.map((one) => (one.photo.id === id ? { ...one, ...to } : one)));
-
-export const usePhotoBox = (): readonly BoxedPhoto[] =>
-  useSyncExternalStore(
-    (tell) => {
-      listeners.add(tell);
-      return () => listeners.delete(tell);
-    },
-    () => box,
-  );
 
 let stored: (washDayId: string) => void = () => {};
 /** Who is told that a wash day has one more photograph on the server. */
@@ -46,79 +24,35 @@ async function ask(path: string, init: RequestInit): Promise<PhotographReceived>
   throw new Refused({ status: response.status, detail: problem?.detail ?? 'The server does not answer.' });
 }
 
-/** Sends one photograph from where the server has it up to. */
-async function sendOne({ photo, blob }: BoxedPhoto): Promise<void> {
-  const json = { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(photo) };
-  let { received } = await ask(`/photographs/${photo.id}`, json);
-  mark(photo.id, { sent: received });
-  while (received < photo.size) {
-    const piece = await blob.slice(received, received + PIECE).arrayBuffer();
-    ({ received } = await ask(`/photographs/${photo.id}/bytes?from=${received}`, {
-      headers: { 'Content-Type': 'application/octet-stream' },
-      body: piece,
-    }));
-    mark(photo.id, { sent: received });
-  }
-  await letGoPhoto(photo.id).catch(() => {});
-  stored(photo.washDayId);
-  set(box.filter((one) => one.photo.id !== photo.id));
-}
+const going = (one: KeptPhoto): GoingPhoto => ({ ...one, url: URL.createObjectURL(one.blob), sent: 0 });
 
-let sending = false;
-let timer: ReturnType<typeof setTimeout> | undefined;
-
-/** Sends what waits, one photograph after the other; tries again where the server does not answer. */
-export async function sendPhotos(): Promise<void> {
-  if (sending) return;
-  sending = true;
-  clearTimeout(timer);
-  try {
-    for (let next = waiting(); next; next = waiting()) {
-      try {
-        await sendOne(next);
-      } catch (error) {
-        if (!(error instanceof Refused) || error.status === 0 || error.status >= 500) throw error;
-        mark(next.photo.id, { refused: error.message });
-      }
+const box = createBox<GoingPhoto>({
+  idOf: ({ photo }) => photo.id,
+  keep: ({ photo, blob }) => keepPhoto({ photo, blob }),
+  letGo: letGoPhoto,
+  stored: async () => (await keptPhotos()).map(going),
+  // From where the server has it up to.
+  send: async ({ photo, blob }, mark) => {
+    const json = { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(photo) };
+    let { received } = await ask(`/photographs/${photo.id}`, json);
+    mark({ sent: received });
+    while (received < photo.size) {
+      const piece = await blob.slice(received, received + PIECE).arrayBuffer();
+      ({ received } = await ask(`/photographs/${photo.id}/bytes?from=${received}`, {
+        headers: { 'Content-Type': 'application/octet-stream' },
+        body: piece,
+      }));
+      mark({ sent: received });
     }
-  } catch {
-    timer = setTimeout(() => void sendPhotos(), 4000);
-  } finally {
-    sending = false;
-  }
-}
-const waiting = () => box.find(({ refused }) => refused === null);
+    stored(photo.washDayId);
+  },
+});
 
-/** Takes a photograph into the box: kept on this device first, then sent. */
-export async function boxPhoto(photo: PhotographInput, blob: Blob): Promise<void> {
-  set([...box, { photo, blob, url: URL.createObjectURL(blob), sent: 0, refused: null, kept: false }]);
-  await keepPhoto({ photo, blob }).then(
-    () => mark(photo.id, { kept: true }),
-    () => {
-      // The disk is full, or this window keeps nothing: it is said beside the picture.
-    },
-  );
-  void sendPhotos();
-}
-
-/** Takes a photograph that is not yet on the server back out of the box. */
-export async function unboxPhoto(id: string): Promise<void> {
-  set(box.filter((one) => one.photo.id !== id));
-  await letGoPhoto(id).catch(() => {});
-}
-
-export async function openPhotoBox(): Promise<void> {
-  const kept = await keptPhotos().catch(() => []);
-  const here = new Set(box.map(({ photo }) => photo.id));
-  set([
-    ...box,
-    ...kept
-      .filter(({ photo }) => !here.has(photo.id))
-      .map((one) => ({ ...one, url: URL.createObjectURL(one.blob), sent: 0, refused: null, kept: true })),
-  ]);
-  addEventListener('online', () => void sendPhotos());
-  void sendPhotos();
-}
+export const usePhotoBox = box.use;
+export const unboxPhoto = box.drop;
+export const openPhotoBox = box.open;
+export const boxPhoto = (photo: PhotographInput, blob: Blob): Promise<boolean> =>
+  box.add(going({ photo, blob }));
 
 /** Longest side a photograph is stored with, pixels. */
 const LONGEST = 3000;

@@ -34,7 +34,7 @@ describe('a note from anywhere', () => {
         id,
         at: memo.at,
         words: 'Smells of pear.',
-        about: { kind: 'trial', id: trial.id, name: trial.question },
+        about: { kind: 'trial', id: trial.id, name: trial.question, on: null },
         sound: null,
         doneAt: null,
       },

@@ -1,16 +1,12 @@
 import type { Memo, MemoInput } from '@sabor/contract/memo';
-import { MEMO_LIMIT, type MemoAbout, soundType } from '@sabor/core/basin/memo';
+import { MEMO_ABOUT, MEMO_LIMIT, type MemoAbout, soundType } from '@sabor/core/basin/memo';
+import { keysOf } from '@sabor/core/vocabulary';
 import type * as v from 'valibot';
 import type { Client, Db } from '../../db/pool.ts';
 import { mustStore } from '../../db/stored.ts';
 import { notFound, Refusal } from '../../http/problems.ts';
 
-const COLUMNS: Record<MemoAbout, string> = {
-  'wash-day': 'wash_day_id',
-  wearer: 'wearer_id',
-  product: 'product_id',
-  trial: 'trial_id',
-};
+const ABOUT = keysOf(MEMO_ABOUT);
 /** Most notes that are listed: the newest, and every one that still waits among them. */
 const MOST = 500;
 
@@ -20,10 +16,10 @@ export async function readMemos(db: Client): Promise<Memo[]> {
     `select m.id, m.told_at as at, m.words, m.done_at as "doneAt",
        case when m.type is not null then json_build_object('seconds', m.seconds, 'type', m.type) end as sound,
        case when m.wash_day_id is not null then json_build_object('kind', 'wash-day', 'id', m.wash_day_id,
-              'name', w.name || ', ' || to_char(d.started_at at time zone w.time_zone, 'YYYY-MM-DD'))
-            when m.wearer_id is not null then json_build_object('kind', 'wearer', 'id', m.wearer_id, 'name', h.name)
-            when m.product_id is not null then json_build_object('kind', 'product', 'id', m.product_id, 'name', p.name)
-            when m.trial_id is not null then json_build_object('kind', 'trial', 'id', m.trial_id, 'name', t.question)
+              'name', w.name, 'on', (d.started_at at time zone w.time_zone)::date)
+            when m.wearer_id is not null then json_build_object('kind', 'wearer', 'id', m.wearer_id, 'name', h.name, 'on', null)
+            when m.product_id is not null then json_build_object('kind', 'product', 'id', m.product_id, 'name', p.name, 'on', null)
+            when m.trial_id is not null then json_build_object('kind', 'trial', 'id', m.trial_id, 'name', t.question, 'on', null)
        end as about
      from memo m left join wash_day d on d.id = m.wash_day_id left join trial dt on dt.id = d.trial_id
        left join wearer w on w.id = dt.wearer_id left join wearer h on h.id = m.wearer_id
@@ -45,23 +41,22 @@ export async function saveMemo(db: Db, memo: Told, sound: Buffer | null): Promis
   if (sound !== null && type === null)
     throw new Refusal(422, 'This is no sound that Sabor knows. It was not kept; record it again.');
   if (about) {
-    const table = { 'wash-day': 'wash_day', wearer: 'wearer', product: 'product', trial: 'trial' }[
-      about.kind
-    ];
-    const { rowCount } = await db.query(`select from ${table} where id = $1`, [about.id]);
+    const { rowCount } = await db.query(`select from ${MEMO_ABOUT[about.kind].table} where id = $1`, [
+      about.id,
+    ]);
     if (rowCount === 0) throw notFound('thing that this note is about');
   }
   const of = (kind: MemoAbout) => (about?.kind === kind ? about.id : null);
   mustStore(
     await db.query(
-      `insert into memo (id, told_at, words, ${Object.values(COLUMNS).join(', ')}, type, seconds, size, bytes)
+      `insert into memo (id, told_at, words, ${ABOUT.map((kind) => `${MEMO_ABOUT[kind].table}_id`).join(', ')}, type, seconds, size, bytes)
        values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
        on conflict (id) do update set words = excluded.words where memo.told_at = excluded.told_at`,
       [
         id,
         at,
         words,
-        ...(Object.keys(COLUMNS) as MemoAbout[]).map(of),
+        ...ABOUT.map(of),
         type,
         type === null ? null : (seconds ?? 0),
         type === null ? null : sound!.length,

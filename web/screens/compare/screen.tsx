@@ -86,7 +86,8 @@ export function Compared({
     'comparison',
     record.washDays.length > 0 ? [record] : null,
     () => compareInWorker(record),
-    trial.id,
+    // One sample must not stand under another's banner.
+    sample ? null : trial.id,
   );
   if (comparison.isError)
     return <Failed error={new Error('The comparison could not be computed.')} retry={comparison.refetch} />;

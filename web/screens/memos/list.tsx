@@ -1,20 +1,13 @@
 import type { Memo, MemoDone } from '@sabor/contract/memo';
-import type { MemoAbout } from '@sabor/core/basin/memo';
+import { MEMO_ABOUT, type MemoAbout } from '@sabor/core/basin/memo';
 import { Link } from 'react-router';
 import { useChange, useMemos } from '../../api/queries.ts';
 import { put, remove } from '../../http/http.ts';
-import { boxMemo, unboxMemo, useMemoBox } from '../../offline/memo-box.ts';
+import { boxMemo, memoAgain, unboxMemo, useMemoBox } from '../../offline/memo-box.ts';
 import { Button } from '../../ui/button.tsx';
 import { showDate, showTime } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
 import { lengthOf } from './tell.tsx';
-
-const WHERE: Record<MemoAbout, string> = {
-  'wash-day': '/wash-days/',
-  wearer: '/heads/',
-  product: '/shelf/',
-  trial: '/trials/',
-};
 
 /** Notes: of one thing, all of them; or those that still wait, wherever they belong. */
 export function Memos({ of }: { of?: { kind: MemoAbout; id: string } }) {
@@ -31,16 +24,22 @@ export function Memos({ of }: { of?: { kind: MemoAbout; id: string } }) {
         Notes
       </h2>
       <ul className="divide-y divide-rule border-y border-rule">
-        {going.map(({ memo, refused }) => (
+        {going.map(({ memo, refused, kept }) => (
           <li key={memo.id} className="py-3">
             <p>{memo.words || `Voice memo, ${lengthOf(memo.seconds ?? 0)}`}</p>
             <p className="text-sm text-soft">
-              {refused ?? 'Kept on this device; it goes as soon as the server answers.'}
+              {refused ??
+                (kept
+                  ? 'Kept on this device; it goes as soon as the server answers.'
+                  : 'This device could not keep it: leave this page open until it is sent.')}
             </p>
             {refused !== null && (
-              <Button look="quiet" className="px-0!" onClick={() => void unboxMemo(memo.id)}>
-                Discard it
-              </Button>
+              <div className="flex gap-4">
+                <Button onClick={() => memoAgain(memo.id)}>Try again</Button>
+                <Button look="quiet" onClick={() => void unboxMemo(memo.id)}>
+                  Discard it
+                </Button>
+              </div>
             )}
           </li>
         ))}
@@ -96,8 +95,9 @@ function MemoRow({ memo, named }: { memo: Memo; named: boolean }) {
           {named && about && (
             <>
               {' · '}
-              <Link className="underline underline-offset-4" to={`${WHERE[about.kind]}${about.id}`}>
+              <Link className="underline underline-offset-4" to={`${MEMO_ABOUT[about.kind].page}${about.id}`}>
                 {about.name}
+                {about.on && `, ${showDate(about.on)}`}
               </Link>
             </>
           )}

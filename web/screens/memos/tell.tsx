@@ -11,6 +11,28 @@ import { useSay } from '../../ui/undo.tsx';
 export const lengthOf = (seconds: number): string =>
   `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 
+const TYPED = 'sabor note';
+
+/** What was typed and is not kept yet: it is there again wherever the next note is begun, after a reload too. */
+function useTyped() {
+  const [words, setWords] = useState(() => {
+    try {
+      return sessionStorage.getItem(TYPED) ?? '';
+    } catch {
+      return '';
+    }
+  });
+  const set = (to: string) => {
+    setWords(to);
+    try {
+      sessionStorage.setItem(TYPED, to);
+    } catch {
+      // A window that keeps nothing: the page alone has it.
+    }
+  };
+  return [words, set] as const;
+}
+
 /** A note in words, by voice, or both; kept on this device until the server has it. */
 export function TellMemo({
   about,
@@ -21,7 +43,7 @@ export function TellMemo({
   kept?: () => void;
 }) {
   const say = useSay();
-  const [words, setWords] = useState('');
+  const [words, setWords] = useTyped();
   const [here, setHere] = useState(true);
   const [error, setError] = useState<string>();
   const voice = useVoiceMemo();
