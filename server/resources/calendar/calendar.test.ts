@@ -100,6 +100,13 @@ describe('the calendar', () => {
     });
     expect((await move(second, plusDays(begun, 4))).body).toEqual({ was: plusDays(begun, 6), apart: null });
     expect((await move(second, null)).body.was).toBe(plusDays(begun, 4));
+    // Put on a day that went by: moved on, there is no way back to it.
+    await bench.db.query('insert into next_wash (trial_id, on_date) values ($1, $2)', [
+      trial.id,
+      plusDays(today, -3),
+    ]);
+    expect((await mine()).find((one) => one.id === second)!.on).toBe(today);
+    expect((await move(second, plusDays(begun, 4))).body.was).toBeNull();
     // An appointment.
     const trim = {
       wearerId: trial.wearerId,

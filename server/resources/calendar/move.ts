@@ -33,9 +33,10 @@ async function moveWash(client: Client, trialId: string, on: string | null, now:
   if (!trial) throw notFound('trial');
   if (trial.ended) throw new Refusal(409, 'This trial is over; it has no wash day to move.');
   const lastOn = trial.last === null ? null : localDate(trial.last, trial.timeZone);
+  const today = localDate(now.toISOString(), trial.timeZone);
   if (on === null) await client.query('delete from next_wash where trial_id = $1', [trialId]);
   else {
-    mustBeAhead(on, localDate(now.toISOString(), trial.timeZone));
+    mustBeAhead(on, today);
     if (lastOn !== null && on <= lastOn)
       throw atField('on', 'The last wash day was on that day. The next one comes after it.');
     await client.query(
@@ -46,7 +47,8 @@ async function moveWash(client: Client, trialId: string, on: string | null, now:
   }
   const apart = on === null || lastOn === null ? null : daysBetween(lastOn, on);
   return {
-    was: trial.was,
+    // A day that went by says nothing any more, and cannot be gone back to.
+    was: trial.was !== null && trial.was >= today ? trial.was : null,
     apart:
       apart === null || trial.cadence === null || apart === trial.cadence
         ? null
