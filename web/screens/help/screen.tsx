@@ -38,7 +38,7 @@ export function HelpScreen() {
           <ol className="space-y-3">
             {WAY.map(({ to, label, says }, i) => (
               <li key={to} className="flex gap-3">
-                <span className="figure w-6 text-right text-soft">{i + 1}</span>
+                <span className="figure w-6 shrink-0 text-right text-soft">{i + 1}</span>
                 <span>
                   <Link className="font-semibold underline underline-offset-4" to={to}>
                     {label}
