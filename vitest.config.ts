@@ -18,6 +18,7 @@ export default defineConfig({
             'web/**/*.test.ts',
             'demo/**/*.test.ts',
             'scripts/arrows.test.ts',
+            'scripts/measure/**/*.test.ts',
           ],
         },
       },

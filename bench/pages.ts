@@ -15,6 +15,8 @@ const CATEGORIES = ['performance', 'accessibility', 'best-practices', 'seo'] as 
 interface Report {
   categories: Record<(typeof CATEGORIES)[number], { score: number | null }>;
   audits: Record<string, { numericValue?: number }>;
+  /** Lighthouse's own measure of how fast the machine was meanwhile; it trusts scores from 1,000 on. */
+  environment: { benchmarkIndex: number };
 }
 
 /** Lighthouse 12 as on a phone, its own throttling; null where it cannot be fetched. */
@@ -114,9 +116,10 @@ export async function benchPages(): Promise<void> {
       const paint = middle(
         reports.map(({ audits }) => audits['largest-contentful-paint']?.numericValue ?? Number.NaN),
       );
+      const speed = middle(reports.map(({ environment }) => environment.benchmarkIndex));
       const longest = middle(await several(() => longestTask(url + at)));
       console.log(
-        `${name.padEnd(12)} ${scores}; largest paint ${(paint / 1000).toFixed(1)} s; longest task ${longest.toFixed(0)} ms`,
+        `${name.padEnd(12)} ${scores} (machine at ${Math.round(speed)}); largest paint ${(paint / 1000).toFixed(1)} s; longest task ${longest.toFixed(0)} ms`,
       );
     }
   } finally {

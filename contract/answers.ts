@@ -6,7 +6,13 @@ import { HairFile } from './hair-file.ts';
 import { LedgerWashDay, OwnIngredientInput } from './ingredients.ts';
 import { ListedDay } from './logged-day.ts';
 import { Memo } from './memo.ts';
-import { Ghosts, PhotographReceived } from './photograph.ts';
+import {
+  FiledPhotograph,
+  Ghosts,
+  ListedPhotograph,
+  PhotographMeasuredInput,
+  PhotographReceived,
+} from './photograph.ts';
 import { Recipe } from './recipe.ts';
 import { Routine } from './routine.ts';
 import { Found } from './search.ts';
@@ -45,7 +51,10 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'DELETE /memos/:id': v.array(Memo),
   'PUT /photographs/:id': PhotographReceived,
   'PUT /photographs/:id/bytes': PhotographReceived,
+  'GET /photographs/:id': FiledPhotograph,
+  'PUT /photographs/:id/measured': PhotographMeasuredInput,
   'GET /wearers/:id/ghosts': Ghosts,
+  'GET /wearers/:id/photographs': v.array(ListedPhotograph),
   'GET /routines': v.array(Routine),
   'GET /routines/:id': Routine,
   'PUT /routines/:id': Routine,

@@ -1,8 +1,10 @@
 import { ANGLES } from '@sabor/core/basin/angles';
-import { PHOTOGRAPH_LIMIT } from '@sabor/core/basin/photograph-size';
+import { ORIENTATIONS, PHOTOGRAPH_LIMIT } from '@sabor/core/basin/photograph-size';
 import { STAGES } from '@sabor/core/outcomes/stages';
+import { PHOTO_MEASURES, WHOLE_MEASURES } from '@sabor/core/photo/measures';
+import { PHOTO_NOTES, PHOTO_REFUSALS } from '@sabor/core/photo/refusals';
 import * as v from 'valibot';
-import { id, oneOf, pastMoment, whole } from './fields.ts';
+import { id, number, oneOf, pastMoment, whole } from './fields.ts';
 
 export const PhotographInput = v.pipe(
   v.object({
@@ -12,6 +14,8 @@ export const PhotographInput = v.pipe(
     day: v.nullable(whole('The day', 1, 60)),
     angle: oneOf(ANGLES, 'an angle'),
     takenAt: pastMoment,
+    /** A frame of the camera's film, not a picture it took. */
+    film: v.optional(v.boolean(), false),
     type: v.picklist(['image/jpeg', 'image/png', 'image/webp'], 'A photograph is a JPEG, PNG or WebP file.'),
     width: whole('The width in pixels', 1, 20_000),
     height: whole('The height in pixels', 1, 20_000),
@@ -19,7 +23,7 @@ export const PhotographInput = v.pipe(
       v.number('Give the size of the photograph.'),
       v.integer('Give the size of the photograph.'),
       v.minValue(1, 'This photograph is empty.'),
-      v.maxValue(PHOTOGRAPH_LIMIT, 'This photograph is over 12 MB, even made smaller. Take it again.'),
+      v.maxValue(PHOTOGRAPH_LIMIT, 'This photograph is over 16 MB, even made smaller. Take it again.'),
     ),
   }),
   v.forward(
@@ -33,15 +37,140 @@ export const PhotographInput = v.pipe(
 );
 export type PhotographInput = v.InferOutput<typeof PhotographInput>;
 
+/** A place in an upright picture, as shares of its width and height; what is carried there may lie beside it. */
+const place = v.strictObject({
+  x: number('A place across the picture', -10, 10),
+  y: number('A place down the picture', -10, 10),
+});
+export const cardCorners = v.pipe(v.array(place), v.length(4, 'A card has four corners.'));
+
+/** Polygons of what is no hair. */
+const leftOut = v.pipe(
+  v.array(
+    v.pipe(
+      v.array(place),
+      v.minLength(3, 'Three corners at least.'),
+      v.maxLength(200, 'Two hundred corners at most.'),
+    ),
+  ),
+  v.maxLength(20, 'Twenty areas at most.'),
+);
+
+/** A measure of one picture: its value in the measure's unit, or why there is none. */
+const PhotoReading = v.pipe(
+  v.strictObject({
+    measure: oneOf(PHOTO_MEASURES, 'a measure'),
+    value: v.nullable(v.pipe(v.number('Give what was read.'), v.finite())),
+    why: v.nullable(v.picklist(PHOTO_REFUSALS, 'Say why it was not read.')),
+  }),
+  v.check(({ value, why }) => (value === null) !== (why === null), 'A reading has a value, or says why not.'),
+  v.check(
+    ({ measure }) => (WHOLE_MEASURES as readonly string[]).includes(measure),
+    'This is not read in one picture.',
+  ),
+);
+
+/** What was read in a photograph, and under what it was taken. */
+export const PhotographMeasuredInput = v.strictObject({
+  measuredAt: pastMoment,
+  /** What the printed rule of 100 mm really measures. */
+  ruleMm: number('The card’s rule', 50, 150),
+  leftOut,
+  /** As the card tells it; null where none was found. */
+  taken: v.nullable(
+    v.strictObject({
+      /** From its top left round. */
+      card: cardCorners,
+      pxPerMm: number('Pixels a millimetre', 0.01, 1000),
+      edgeMm: v.nullable(number('The edge', 0.0001, 1000)),
+      tilt: number('The tilt', 0, 90),
+      exposure: number('The exposure', -30, 30),
+      kelvin: v.pipe(v.number(), v.finite()),
+      clipped: v.boolean(),
+    }),
+  ),
+  /** Thinnest hair the picture can count, mm. */
+  thinnest: v.nullable(number('The thinnest hair', 0.0001, 1000)),
+  /** Width of the hair in each band of 5 mm from its top down, mm: half of a volume. */
+  widths: v.pipe(v.array(number('A width', 0, 10_000)), v.maxLength(120)),
+  notes: v.array(v.picklist(PHOTO_NOTES)),
+  readings: v.pipe(
+    v.array(PhotoReading),
+    v.check(
+      (all) => new Set(all.map(({ measure }) => measure)).size === all.length,
+      'Each measure is read once.',
+    ),
+  ),
+});
+export type PhotographMeasured = v.InferOutput<typeof PhotographMeasuredInput>;
+
 /** A photograph as its wash day lists it; `received` bytes of `size` are stored. */
 const { washDayId: _day, type: _type, ...listed } = PhotographInput.entries;
-export const Photograph = v.strictObject({ ...listed, received: v.number() });
+export const Photograph = v.strictObject({
+  ...listed,
+  received: v.number(),
+  /** How its own pixels are turned; the copy that pages show stands upright. */
+  orientation: v.picklist(ORIENTATIONS),
+  /** What was read in it; null until it is measured. */
+  measured: v.nullable(PhotographMeasuredInput),
+});
 export type Photograph = v.InferOutput<typeof Photograph>;
+
+/** A stored photograph with where it belongs, as the photo bench takes it up. */
+export const FiledPhotograph = v.strictObject({
+  photograph: Photograph,
+  washDayId: id,
+  wearerId: id,
+  /** Of its wash day in its trial, from 0. */
+  position: v.number(),
+  question: v.string(),
+  logged: v.boolean(),
+  /** What was left out in the last measured picture of this head from this angle, and where its card stood. */
+  before: v.nullable(
+    v.strictObject({
+      id,
+      leftOut,
+      ruleMm: v.number(),
+      card: cardCorners,
+      /** Its width beside its height, upright. */
+      aspect: v.number(),
+    }),
+  ),
+});
+export type FiledPhotograph = v.InferOutput<typeof FiledPhotograph>;
+
+/** A whole photograph of a head as the light table lists it; whatever is under test is not named. */
+export const ListedPhotograph = v.strictObject({
+  id,
+  washDayId: id,
+  position: v.number(),
+  question: v.string(),
+  logged: v.boolean(),
+  stage: PhotographInput.entries.stage,
+  day: PhotographInput.entries.day,
+  angle: PhotographInput.entries.angle,
+  takenAt: v.string(),
+  /** Its width beside its height, upright. */
+  aspect: v.number(),
+  /** Corners of its card, and how it was lit beside what was printed, EV; null where it is not measured. */
+  card: v.nullable(cardCorners),
+  exposure: v.nullable(v.number()),
+  /** Thickness of its halo, mm. */
+  halo: v.nullable(v.number()),
+});
+export type ListedPhotograph = v.InferOutput<typeof ListedPhotograph>;
 
 /** How much of a photograph the server has. */
 export const PhotographReceived = v.strictObject({ received: v.number(), size: v.number() });
 export type PhotographReceived = v.InferOutput<typeof PhotographReceived>;
 
 /** The last whole photograph of a head from each angle, to line the next one up by. */
-export const Ghosts = v.record(oneOf(ANGLES, 'an angle'), v.string());
+export const Ghosts = v.record(
+  oneOf(ANGLES, 'an angle'),
+  v.strictObject({
+    id,
+    /** How many mm of the card's plane it is wide; null where it is not measured. */
+    frameMm: v.nullable(v.number()),
+  }),
+);
 export type Ghosts = v.InferOutput<typeof Ghosts>;

@@ -14,15 +14,18 @@ test('the week stands on the calendar: what is due opens at its control, what wa
     'Kalina Day',
   );
   const id = crypto.randomUUID();
-  const ago = (hours: number) => new Date(Date.now() - hours * 3_600_000).toISOString();
+  // Yesterday about noon, whatever the hour is now: its second day is today.
+  const noon = new Date();
+  noon.setUTCHours(-12, 0, 0, 0);
+  const later = (hours: number) => new Date(noon.getTime() + hours * 3_600_000).toISOString();
   const begun = await page.request.put(`/api/wash-days/${id}`, {
-    data: { trialId: trial, startedAt: ago(27) },
+    data: { trialId: trial, startedAt: later(0) },
   });
   expect(begun.ok()).toBe(true);
   await page.request.post(`/api/wash-days/${id}/taps`, {
-    data: { device: 'phone', taps: [{ id: crypto.randomUUID(), at: ago(26), kind: 'finish' }] },
+    data: { device: 'phone', taps: [{ id: crypto.randomUUID(), at: later(1), kind: 'finish' }] },
   });
-  await page.request.patch(`/api/wash-days/${id}`, { data: { dryAt: ago(25), revealAt: ago(25) } });
+  await page.request.patch(`/api/wash-days/${id}`, { data: { dryAt: later(2), revealAt: later(2) } });
   await page.goto('/');
   await page.getByRole('link', { name: 'Calendar', exact: true }).click();
   await page.getByLabel('By', { exact: true }).selectOption('week');

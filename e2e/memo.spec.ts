@@ -36,6 +36,7 @@ test('a note is told from anywhere, in words or by voice, waits on Today, and is
   await page.getByLabel('Note in words').fill('and it squeaks');
   // The step is done before the note is kept: what was said and typed is there at the next.
   await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
+  await expect(page.getByText('Step 2 of 10')).toBeVisible();
   await openNotes(page, 'A note');
   await expect(page.getByText(/^Recorded: 0:0[23]$/)).toBeVisible();
   await expect(page.getByLabel('Note in words')).toHaveValue('and it squeaks');

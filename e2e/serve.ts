@@ -87,6 +87,8 @@ async function freshServer(at = 0, template?: string): Promise<string> {
       (error: Error) => response.writeHead(500).end(error.message),
     );
   });
+  // A test that asks again after five seconds must not meet a connection that is just being closed.
+  server.keepAliveTimeout = 120_000;
   servers.push(server);
   await new Promise<void>((resolve) => server.listen(at, '127.0.0.1', resolve));
   return `http://127.0.0.1:${(server.address() as AddressInfo).port}`;

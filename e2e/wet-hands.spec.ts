@@ -188,6 +188,10 @@ test('photographs from fixed angles: sent, seen again as a ghost, taken away', a
   expect(bytes.subarray(0, 2)).toEqual(Buffer.from([0xff, 0xd8]));
   expect(bytes.includes('Exif')).toBe(false);
 
+  await page.getByRole('link', { name: 'Measure back' }).click();
+  await expect(page.getByRole('article', { name: 'Wash day 1, Wet, back' })).toContainText(
+    'The card is not found in this picture.',
+  );
   await page.goto(`/wash-days/${id}/photographs/cast`);
   await expect(page.getByRole('img', { name: 'back, last time' })).toBeVisible();
   await page.getByRole('button', { name: 'Camera, back' }).click();

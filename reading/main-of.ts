@@ -1,8 +1,8 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { type MainResult, mainResult, nearness } from '@sabor/core/compare/main-result';
-import { mean } from '@sabor/core/compare/mean';
 import type { WashDayRecord } from '@sabor/core/compare/wash-day-record';
+import { mean } from '@sabor/core/middle';
 
 type Rating = WashDay['checkIns'][number]['ratings'][number];
 

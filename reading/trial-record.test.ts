@@ -160,7 +160,7 @@ describe('a trial as the comparison reads it', () => {
     ];
     const [skipped, unknown] = recordOf(trial({ washDayRecords: days })).washDays;
     expect(skipped!.cost.cost!.usual).toBeCloseTo(1, 9);
-    expect(unknown!.cost.gaps).toEqual(['A product has no price or size.']);
+    expect(unknown!.cost.gaps).toEqual([{ kind: 'unpriced', product: 'A product' }]);
   });
 
   it('charges an added step to the wash, not to the test', () => {

@@ -14,9 +14,11 @@ const leaf = (...to: string[]): Room => ({ to });
 export const HOUSE: Readonly<Record<string, Room>> = {
   core: {
     to: [],
-    hall: ['vocabulary.ts', 'random.ts'],
+    hall: ['vocabulary.ts', 'random.ts', 'middle.ts'],
     rooms: {
       units: leaf(),
+      photo: leaf('basin', 'inference'),
+      'made-up': leaf('basin', 'photo'),
       table: leaf(),
       time: leaf(),
       outcomes: leaf('time'),
@@ -107,6 +109,8 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           calendar: leaf(),
           help: leaf(),
           memos: leaf(),
+          'light-table': leaf(),
+          'photo-bench': leaf(),
         },
       },
     },

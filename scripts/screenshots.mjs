@@ -1,4 +1,4 @@
-// `npm run screenshots`: the main views, from the demo data, into docs/screenshots.
+// `npm run screenshots [-- NAME…]`: the main views, from the demo data, into docs/screenshots.
 import { installDependencies } from './install.mjs';
 import { stage, tell } from './stages.mjs';
 
@@ -7,7 +7,7 @@ try {
   const { register } = await import('tsx/esm/api');
   register();
   const { takePictures } = await import('./screenshots/pictures.ts');
-  await takePictures();
+  await takePictures(process.argv.slice(2));
   process.exit(0);
 } catch (error) {
   tell(error);

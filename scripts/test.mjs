@@ -1,6 +1,6 @@
 // `npm test`: every check there is, on a machine with nothing but Node.js 20. Ends with one line of true totals.
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { installChromium, installDependencies, root } from './install.mjs';
@@ -8,6 +8,14 @@ import { stage } from './stages.mjs';
 
 const totals = { passed: 0, failed: 0 };
 const bin = (name) => path.join(root, 'node_modules', '.bin', name);
+
+/** Where the databases of the tests lie for their short life: in memory, where there is room for them, or on disk. */
+const MEMORY = '/dev/shm';
+const ROOM = 3e9;
+if (!process.env.TMPDIR && existsSync(MEMORY)) {
+  const { bavail, bsize } = statfsSync(MEMORY);
+  if (bavail * bsize > ROOM && os.freemem() > ROOM) process.env.TMPDIR = MEMORY;
+}
 const reports = mkdtempSync(path.join(os.tmpdir(), 'sabor-reports-'));
 
 function run(name, command, args, env = {}) {
@@ -22,12 +30,29 @@ function gate(name, command, args) {
   totals[run(name, command, args) ? 'passed' : 'failed']++;
 }
 
+/** So many of a run's slowest tests are told: where its time goes. */
+const SLOWEST = 8;
+function tellSlowest(tests) {
+  for (const { ms, name } of tests.toSorted((a, b) => b.ms - a.ms).slice(0, SLOWEST))
+    console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${name}`);
+}
+
+/** Every test of a Playwright report, with how long it took. */
+const browserTests = (suites) =>
+  suites.flatMap(({ specs = [], suites: inner = [] }) => [
+    ...specs.map(({ title, file, tests }) => ({
+      name: `${file} ${title}`,
+      ms: tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0),
+    })),
+    ...browserTests(inner),
+  ]);
+
 /** Test runners count their own tests; a runner that fails without a failed test counts as one failure. */
-function suite(name, command, args, report, count, env) {
+function suite(name, command, args, report, count, timed, env) {
   const fine = run(name, command, args, env);
-  const { passed, failed } = existsSync(report)
-    ? count(JSON.parse(readFileSync(report, 'utf8')))
-    : { passed: 0, failed: 0 };
+  const told = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : null;
+  const { passed, failed } = told ? count(told) : { passed: 0, failed: 0 };
+  if (told) tellSlowest(timed(told));
   totals.passed += passed;
   totals.failed += !fine && failed === 0 ? 1 : failed;
   if (fine && passed === 0) totals.failed++;
@@ -63,6 +88,11 @@ suite(
       report.testResults.filter((file) => file.status === 'failed' && file.assertionResults.length === 0)
         .length,
   }),
+  ({ testResults }) =>
+    testResults.map(({ name, startTime, endTime }) => ({
+      name: path.relative(root, name),
+      ms: endTime - startTime,
+    })),
 );
 const playwright = path.join(reports, 'playwright.json');
 suite(
@@ -71,6 +101,7 @@ suite(
   ['test'],
   playwright,
   ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
+  ({ suites }) => browserTests(suites),
   {
     SABOR_E2E_REPORT: playwright,
   },

@@ -1,10 +1,13 @@
-import { askEarly } from './http/early.ts';
+import { askEarly, heardEarly } from './http/early.ts';
 import { pageAt } from './pages.ts';
 import './styles.css';
 
 // What the first page is made of is asked for at once, while the application itself is still on its way.
 const page = pageAt(location.pathname);
 for (const path of ['/settings', ...(page?.asks ?? [])]) askEarly(path);
+void heardEarly(page?.asks[0] ?? '').then((answer) => {
+  if (answer) for (const path of page?.follows(answer) ?? []) askEarly(path);
+});
 const screen = page?.load().catch(() => {});
 
 // React makes errors as it loads, which nobody reads; for the place of each, V8 reads all of React a second time.

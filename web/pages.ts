@@ -5,9 +5,26 @@ export interface Page {
   load: () => Promise<ComponentType>;
   /** What it asks the server for as it opens. */
   asks: readonly string[];
+  /** What it asks for once the first of these is answered, because the answer names it. */
+  follows: (answer: Record<string, unknown>) => readonly string[];
 }
 
-const page = (path: string, load: Page['load'], asks: readonly string[] = []): Page => ({ path, load, asks });
+const page = (
+  path: string,
+  load: Page['load'],
+  asks: readonly string[] = [],
+  follows: Page['follows'] = () => [],
+): Page => ({ path, load, asks, follows });
+
+const trialAndHead: Page['follows'] = ({ trialId, wearerId }) => [
+  `/trials/${trialId}`,
+  `/wearers/${wearerId}`,
+];
+const headOfTrial: Page['follows'] = ({ wearerId }) => [
+  `/wearers/${wearerId}`,
+  `/wearers/${wearerId}/file`,
+  `/wearers/${wearerId}/ledger`,
+];
 
 /** Every page: its address, its screen, which is fetched when it is first gone to, and what that asks for at once. */
 export const PAGES: readonly Page[] = [
@@ -39,10 +56,12 @@ export const PAGES: readonly Page[] = [
     '/shelf',
   ]),
   page('trials/:id/plan', async () => (await import('./screens/trials/plan.tsx')).PlanScreen),
-  page('trials/:id/compare', async () => (await import('./screens/compare/screen.tsx')).ComparisonScreen, [
-    '/trials/:id',
-    '/shelf',
-  ]),
+  page(
+    'trials/:id/compare',
+    async () => (await import('./screens/compare/screen.tsx')).ComparisonScreen,
+    ['/trials/:id', '/shelf'],
+    headOfTrial,
+  ),
   page('trials/:id/sample', async () => (await import('./screens/compare/sample.tsx')).SampleScreen, [
     '/trials/:id',
     '/shelf',
@@ -61,10 +80,12 @@ export const PAGES: readonly Page[] = [
     async () => (await import('./screens/wash-days/afterwards.tsx')).AfterwardsScreen,
     ['/wash-days/:id', '/shelf'],
   ),
-  page('wash-days/:id', async () => (await import('./screens/wash-day/screen.tsx')).WashDayScreen, [
-    '/wash-days/:id',
-    '/shelf',
-  ]),
+  page(
+    'wash-days/:id',
+    async () => (await import('./screens/wash-day/screen.tsx')).WashDayScreen,
+    ['/wash-days/:id', '/shelf'],
+    trialAndHead,
+  ),
   page(
     'wash-days/:id/look/:stage',
     async () => (await import('./screens/check-in/screen.tsx')).CheckInScreen,
@@ -84,6 +105,8 @@ export const PAGES: readonly Page[] = [
   page('weather/new', async () => (await import('./screens/weather/edit.tsx')).PlaceEditScreen),
   page('weather/:id', async () => (await import('./screens/weather/place.tsx')).PlaceScreen),
   page('weather/:id/edit', async () => (await import('./screens/weather/edit.tsx')).PlaceEditScreen),
+  page('light-table', async () => (await import('./screens/light-table/screen.tsx')).LightTableScreen),
+  page('photo-bench', async () => (await import('./screens/photo-bench/screen.tsx')).PhotoBenchScreen),
   page('help', async () => (await import('./screens/help/screen.tsx')).HelpScreen),
   page('data', async () => (await import('./screens/data/screen.tsx')).DataScreen),
 ];
@@ -91,7 +114,7 @@ export const PAGES: readonly Page[] = [
 const parts = (path: string) => path.split('/').filter(Boolean);
 
 /** The page at an address, with what it asks for; undefined where there is none. */
-export function pageAt(pathname: string): Pick<Page, 'load' | 'asks'> | undefined {
+export function pageAt(pathname: string): Omit<Page, 'path'> | undefined {
   const here = parts(pathname);
   const found = PAGES.filter(({ path }) => {
     const wanted = parts(path);
@@ -107,5 +130,5 @@ export function pageAt(pathname: string): Pick<Page, 'load' | 'asks'> | undefine
         .map((part) => named.get(part) ?? part)
         .join('/')}`,
   );
-  return { load: found.load, asks };
+  return { load: found.load, asks, follows: found.follows };
 }

@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
@@ -25,8 +26,52 @@ const appWithPage: Plugin = {
   },
 };
 
+/** js-aruco2 gives out what it has on `this`, as Node.js once had it; the bundler looks for `exports`. */
+const arucoAsModule: Plugin = {
+  name: 'sabor:aruco-as-module',
+  transform: (code, id) =>
+    id.includes('js-aruco2/src/') ? code.replaceAll(/\bthis\.(AR|CV)\b/g, 'exports.$1') : undefined,
+};
+
+/** {@link everywhere}, once it is known. */
+let standing: ReadonlySet<string> | null = null;
+
+/** What the frame and the first screen are made of: fetched as one file, because a file costs its round trip. */
+function everywhere(info: (id: string) => { importedIds: readonly string[] } | null): ReadonlySet<string> {
+  if (standing) return standing;
+  const found = new Set<string>();
+  const add = (id: string) => {
+    if (found.has(id)) return;
+    found.add(id);
+    for (const next of info(id)?.importedIds ?? []) add(next);
+  };
+  for (const file of ['app.tsx', 'screens/today/screen.tsx'])
+    add(fileURLToPath(new URL(file, import.meta.url)));
+  standing = found;
+  return found;
+}
+
 export default defineConfig({
-  plugins: [react(), tailwindcss(), appWithPage],
-  build: { target: 'es2022', manifest: 'built.json', assetsInlineLimit: 0, chunkSizeWarningLimit: 700 },
-  worker: { format: 'es' },
+  plugins: [arucoAsModule, react(), tailwindcss(), appWithPage],
+  build: {
+    target: 'es2022',
+    manifest: 'built.json',
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 700,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            {
+              debugName: 'everywhere',
+              name: (id, graph) =>
+                everywhere((one) => graph.getModuleInfo(one)).has(id) ? 'everywhere' : null,
+            },
+            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 2000 },
+          ],
+        },
+      },
+    },
+  },
+  worker: { format: 'es', plugins: () => [arucoAsModule] },
 });

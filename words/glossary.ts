@@ -32,6 +32,14 @@ export const GLOSSARY = {
     term: 'day 1, days worn',
     says: 'Day 1 is the day the hair is finished: the cast broken, or the set taken down. The days after are counted from it.',
   },
+  'frizz-halo': {
+    term: 'frizz halo',
+    says: 'How thick the hair that stands off the outline is in a picture, in mm, as if all of it lay on the outline in one layer.',
+  },
+  flyaways: {
+    term: 'flyaways',
+    says: 'Single hairs that stand off, counted in a picture where they cross lines 3, 6, 10 and 15 mm off the outline, per 100 mm.',
+  },
   definition: {
     term: 'definition',
     says: 'How clearly each clump stands as a curl of its own, from root to end.',

@@ -4,7 +4,9 @@ import { noiseOf, pooledSd } from '@sabor/core/compare/noise';
 import type { TrialPromise, TrialRecord } from '@sabor/core/compare/trial-record';
 import { outcomeByDay, ratingsOn, shrinkageByDay, unratedZones } from '@sabor/core/compare/wash-day-record';
 import { lastingOf, moneyOf } from '@sabor/core/compare/wear';
+import type { CostGap } from '@sabor/core/shelf/wash-cost';
 import { describe, expect, it, vi } from 'vitest';
+import { costGapInWords } from './cost.ts';
 import { panelHeadline } from './panel.ts';
 import { readPrimary } from './verdict.ts';
 
@@ -398,27 +400,31 @@ describe('what an arm stands at', () => {
 });
 
 describe('wear and money', () => {
-  const price = (usual: number, currency = 'EUR', gaps: string[] = []) => ({
+  const unmeasured: CostGap = { kind: 'unmeasured', product: 'Mist' };
+  const price = (usual: number, currency = 'EUR', gaps: CostGap[] = []) => ({
     cost: { low: usual, usual, high: usual },
     currency,
     gaps,
   });
 
   it('costs are means by arm, and none in two currencies', () => {
-    const day = (usual: number, currency = 'EUR', gaps: string[] = []) =>
+    const day = (usual: number, currency = 'EUR', gaps: CostGap[] = []) =>
       wornDay(0, 0, null, [7], {
         cost: price(usual, currency, gaps),
         testedCost: price(usual / 2, currency),
       });
     const of = (...washDays: ReturnType<typeof wornDay>[]) =>
       madeUpTrial('complete', [0, 1], [], {}, { washDays: [...washDays, wornDay(1, 1, null, [7])] });
-    expect(moneyOf(of(day(2), day(4, 'EUR', ['Mist'])), 0, 2)).toEqual({
+    expect(moneyOf(of(day(2), day(4, 'EUR', [unmeasured, unmeasured])), 0, 2)).toEqual({
       costPerWash: 3,
       testedCostPerWash: 1.5,
       costPerGoodDay: 1.5,
       currency: 'EUR',
-      gaps: ['Mist'],
+      gaps: [unmeasured],
     });
+    expect(costGapInWords(unmeasured)).toBe('The amount of Mist is not known.');
+    expect(costGapInWords({ kind: 'unpriced', product: 'Mist' })).toBe('Mist has no price or size.');
+    expect(costGapInWords({ kind: 'currencies' })).toContain('are not added up');
     expect(moneyOf(of(day(2)), 0, null).costPerGoodDay).toBeNull();
     expect(moneyOf(of(day(2)), 0, 0).costPerGoodDay).toBeNull();
     expect(moneyOf(of(day(2), day(4, 'GBP')), 0, 2)).toMatchObject({ costPerWash: null, currency: null });

@@ -1,3 +1,4 @@
+import { median } from '../middle.ts';
 /** One sample of a scale: milliseconds on any steady clock, grams. */
 export interface ScaleSample {
   ms: number;
@@ -17,12 +18,6 @@ export interface StableRules {
 
 /** For a kitchen scale that shows tenths of a gram and sends ten samples a second. Model assumption. */
 export const KITCHEN_SCALE: StableRules = { restMs: 900, least: 6, spreadGrams: 0.6, slope: 0.25 };
-
-const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b);
-  const middle = sorted.length >> 1;
-  return sorted.length % 2 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
-};
 
 /** Least-squares slope of grams on seconds. */
 function slopeOf(samples: readonly ScaleSample[]): number {

@@ -1,5 +1,6 @@
 import { type DaysNeeded, daysNeeded } from '../inference/days-needed.ts';
 import { NOISE_ALONE } from '../inference/power.ts';
+import { mean } from '../middle.ts';
 import type { EventKind } from '../outcomes/events.ts';
 import type { DayValue } from '../outcomes/good-days.ts';
 import type { HoldTooLow } from '../outcomes/hold-test.ts';
@@ -8,7 +9,6 @@ import { DESIGNS } from '../trial/designs.ts';
 import { type Contrast, contrastOfRecord } from './contrast.ts';
 import { type FeltRow, feltByArm } from './felt-by-arm.ts';
 import { isOutcome, type MainResult, mainResult, POINTS_A_WORD } from './main-result.ts';
-import { mean } from './mean.ts';
 import { type Primary, primaryOf, referenceOfRecord } from './primary.ts';
 import type { TrialRecord } from './trial-record.ts';
 import { type UpkeepRow, upkeepByArm } from './upkeep.ts';

@@ -4,8 +4,8 @@ import { type Interval, pairInterval } from '../inference/inversion-interval.ts'
 import { jointIntervals } from '../inference/joint-intervals.ts';
 import { lastAlpha } from '../inference/reach.ts';
 import type { Reference } from '../inference/reference-set.ts';
+import { mean } from '../middle.ts';
 import { DESIGNS } from '../trial/designs.ts';
-import { mean } from './mean.ts';
 import { PROMISES, type TrialRecord } from './trial-record.ts';
 import type { WashDayRecord } from './wash-day-record.ts';
 

@@ -1,6 +1,6 @@
+import { mean } from '../middle.ts';
 import { DESIGNS } from '../trial/designs.ts';
 import type { Contrast } from './contrast.ts';
-import { mean } from './mean.ts';
 import type { TrialRecord } from './trial-record.ts';
 
 /** How much wash days differ by themselves. */

@@ -1,8 +1,9 @@
 import { restrictedMean, turnbull } from '../inference/turnbull.ts';
+import { mean } from '../middle.ts';
 import { WEAR_ENDS } from '../outcomes/events.ts';
 import { type DayValue, type GoodDays, goodDays } from '../outcomes/good-days.ts';
+import { type CostGap, gapsOnce } from '../shelf/wash-cost.ts';
 import { type MainResult, mainResult } from './main-result.ts';
-import { mean } from './mean.ts';
 import type { TrialPromise, TrialRecord } from './trial-record.ts';
 import { outcomeByDay, type WashDayRecord } from './wash-day-record.ts';
 
@@ -38,7 +39,7 @@ export interface ArmMoney {
   testedCostPerWash: number | null;
   costPerGoodDay: number | null;
   currency: string | null;
-  gaps: string[];
+  gaps: CostGap[];
 }
 
 /** The promised weights that count for a wash day, or for its half. */
@@ -99,7 +100,7 @@ export function lastingOf(wears: readonly Wear[], arm: number, upTo: number): La
 export function moneyOf(record: TrialRecord, arm: number, goodDaysEach: number | null): ArmMoney {
   const days = record.washDays.filter((day) => day.arm === arm);
   const currencies = new Set(days.flatMap(({ cost }) => cost.currency ?? []));
-  const gaps = [...new Set(days.flatMap(({ cost }) => cost.gaps))];
+  const gaps = gapsOnce(days.flatMap(({ cost }) => cost.gaps));
   const [currency = null] = currencies;
   if (currencies.size !== 1)
     return { costPerWash: null, testedCostPerWash: null, costPerGoodDay: null, currency: null, gaps };

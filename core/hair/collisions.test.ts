@@ -36,14 +36,14 @@ describe('what a trial would collide with', () => {
       ],
       [],
     );
-    expect(heat!.says).toContain('Better to begin on 5 Dec or later.');
+    expect(heat).toMatchObject({ event: 'heat', settled: '2026-12-05' });
     expect(rest).toEqual([]);
   });
 
   it('is care that falls due, but not the wash the trial itself does', () => {
     const care = careStatus([{ kind: 'trim', on: '2026-09-01' }], ['2026-11-30'], {}, '2026-12-01');
     expect(collisions(span, [], care)).toEqual([
-      { on: '2026-12-15', severity: 'weakens', says: expect.stringContaining('Trim is due on 15 Dec') },
+      { on: '2026-12-15', severity: 'weakens', due: 'trim', says: expect.stringContaining('put it off') },
     ]);
     expect(collisions({ from: '2026-12-01', to: '2026-12-14' }, [], care)).toEqual([]);
   });

@@ -1,7 +1,7 @@
 import { plusDays } from '../time/dates.ts';
 import type { CareStatus } from './care.ts';
-import { CARE, type CareKind } from './care-kinds.ts';
-import { HAIR_EVENTS, type HairEventKind } from './history.ts';
+import type { CareKind } from './care-kinds.ts';
+import type { HairEventKind } from './history.ts';
 
 /**
  * What an event does to a trial: `during` when it falls among its wash days, `settles` the days after it in which hair
@@ -58,16 +58,15 @@ const CARE_RULES: Partial<Record<CareKind, string>> = {
   'protein-intense': 'have it a week before the first wash day, or put it off until the last',
 };
 
-export interface Collision {
-  on: string;
-  severity: 'breaks' | 'weakens';
-  says: string;
-}
-
-const inWords = (date: string) =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(
-    new Date(`${date}T00:00:00Z`),
-  );
+/** What a trial would meet: an event on its day, or care on the day it is due; `says`: what that does, or what to do. */
+export type Collision = { on: string; severity: 'breaks' | 'weakens'; says: string } & (
+  | {
+      /** An event before the trial has settled from `settled` (yyyy-mm-dd) on; null where it falls into the trial. */
+      event: HairEventKind;
+      settled: string | null;
+    }
+  | { due: CareKind }
+);
 
 /** The dates a trial would take from `from`: one wash day after the other, each worn to its last day. */
 export function trialSpan(from: string, washDays: number, wearDays: number): { from: string; to: string } {
@@ -86,28 +85,15 @@ export function collisions(
   const found = events.flatMap(({ kind, on }): Collision[] => {
     const rule = EVENT_RULES[kind];
     if (!rule) return [];
-    const { label } = HAIR_EVENTS[kind];
     const settled = plusDays(on, rule.settles);
     if (on < span.from)
-      return settled > span.from
-        ? [
-            {
-              on,
-              severity: 'weakens',
-              says: `${label} on ${inWords(on)}: ${rule.says}. Better to begin on ${inWords(settled)} or later.`,
-            },
-          ]
-        : [];
-    return on <= span.to
-      ? [{ on, severity: rule.during, says: `${label} on ${inWords(on)}: ${rule.says}.` }]
-      : [];
+      return settled > span.from ? [{ on, severity: 'weakens', event: kind, settled, says: rule.says }] : [];
+    return on <= span.to ? [{ on, severity: rule.during, event: kind, settled: null, says: rule.says }] : [];
   });
   const due = care.flatMap(({ kind, dueOn }): Collision[] => {
     const advice = CARE_RULES[kind];
     if (!advice || dueOn === null || dueOn > span.to) return [];
-    return [
-      { on: dueOn, severity: 'weakens', says: `${CARE[kind].label} is due on ${inWords(dueOn)}: ${advice}.` },
-    ];
+    return [{ on: dueOn, severity: 'weakens', due: kind, says: advice }];
   });
   return [...found, ...due].sort(
     (a, b) => Number(b.severity === 'breaks') - Number(a.severity === 'breaks') || a.on.localeCompare(b.on),

@@ -1,3 +1,4 @@
+import { median } from '../middle.ts';
 import { daysBetween, plusDays } from '../time/dates.ts';
 import { costOfDose } from './price.ts';
 
@@ -51,12 +52,6 @@ const HABIT_DAYS = 56;
 const NEW_DAYS = 7;
 /** Fewest uses with a known amount before they tell what a bottle holds. Model assumption. */
 const FEWEST_DOSES = 3;
-
-const median = (all: readonly number[]): number => {
-  const sorted = all.toSorted((a, b) => a - b);
-  const half = sorted.length / 2;
-  return (sorted[Math.ceil(half) - 1]! + sorted[Math.floor(half)]!) / 2;
-};
 
 /** How many uses a whole bottle has, and what says so; null where nothing does. */
 function usesOfBottle(product: Bought, doses: readonly number[]): { uses: number; from: ReachFrom } | null {

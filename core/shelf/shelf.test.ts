@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { goodUntil } from './period-after-opening.ts';
 import { costOfDose, pricePer100Ml } from './price.ts';
-import { washCost } from './wash-cost.ts';
+import { gapsOnce, washCost } from './wash-cost.ts';
 
 describe('price', () => {
   it('by hand: 18.00 for 250 ml is 7.20 per 100 ml, and 12 ml cost 0.86', () => {
@@ -39,7 +39,11 @@ describe('the cost of a wash', () => {
       { ...gel, productName: 'Oil', price: null, dose: ml(1) },
     ]);
     expect(cost!.usual).toBeCloseTo(0.72, 9);
-    expect(gaps).toEqual(['The amount of Foam is not known.', 'Oil has no price or size.']);
+    expect(gaps).toEqual([
+      { kind: 'unmeasured', product: 'Foam' },
+      { kind: 'unpriced', product: 'Oil' },
+    ]);
+    expect(gapsOnce([...gaps, ...gaps])).toEqual(gaps);
   });
 
   it('never adds two currencies', () => {
@@ -48,7 +52,7 @@ describe('the cost of a wash', () => {
       { ...gel, currency: 'GBP', dose: ml(1) },
     ]);
     expect(cost).toBeNull();
-    expect(gaps[0]).toContain('different currencies');
+    expect(gaps).toEqual([{ kind: 'currencies' }]);
   });
 });
 

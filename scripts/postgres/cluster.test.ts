@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import {
   chmodSync,
   existsSync,
@@ -13,7 +13,7 @@ import {
 } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openPool } from '../../server/db/pool.ts';
 import { upgradePostgres } from '../start/upgrade.ts';
 import { installedVersions, owner } from './binaries.ts';
@@ -24,6 +24,13 @@ let folder: string;
 beforeEach(() => {
   folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-cluster-'));
 });
+const made = mkdtempSync(path.join(os.tmpdir(), 'sabor-cluster-made-'));
+beforeAll(async () => {
+  await (await startCluster(made)).stop();
+}, 60_000);
+afterAll(() => rmSync(made, { recursive: true, force: true }));
+/** The folder as an earlier start of Sabor left it, stopped: a copy, owners and rights as they were. */
+const madeBefore = () => spawnSync('cp', ['-a', `${made}/.`, folder]);
 const started: Cluster[] = [];
 afterEach(async () => {
   for (const cluster of started.splice(0)) await cluster.stop();
@@ -68,6 +75,7 @@ describe('a cluster', { timeout: 60_000 }, () => {
         how === 'gone'
           ? rmSync(path.join(folder, 'password'))
           : writeFileSync(path.join(folder, 'password'), '');
+      madeBefore();
       const cluster = await begin();
       await write(cluster);
       await cluster.stop();
@@ -84,6 +92,7 @@ describe('a cluster', { timeout: 60_000 }, () => {
   );
 
   it('starts behind a pid file that a power cut left: of another living process, empty, or garbage', async () => {
+    madeBefore();
     const cluster = await begin();
     await write(cluster);
     await cluster.stop();
@@ -100,6 +109,7 @@ describe('a cluster', { timeout: 60_000 }, () => {
   });
 
   it('comes back by itself when it is killed, on the same port', async () => {
+    madeBefore();
     const cluster = await begin();
     await write(cluster);
     const before = cluster.pid();
@@ -137,6 +147,7 @@ describe('a cluster', { timeout: 60_000 }, () => {
   });
 
   it('says what is wrong with settings that cannot be read, and with damaged files', async () => {
+    madeBefore();
     const cluster = await begin();
     await write(cluster);
     await cluster.stop();
@@ -158,6 +169,7 @@ describe('a cluster', { timeout: 60_000 }, () => {
   });
 
   it('of another user is not touched', async () => {
+    madeBefore();
     const cluster = await begin();
     await cluster.stop();
     const { data } = clusterPaths(folder);
@@ -171,7 +183,7 @@ describe('another PostgreSQL', { timeout: 120_000 }, () => {
   const [version] = installedVersions();
 
   it('is refused with the way out where the old one’s programs are gone', async () => {
-    await (await begin()).stop();
+    madeBefore();
     writeFileSync(path.join(clusterPaths(folder).data, 'PG_VERSION'), '12\n');
     await expect(upgradePostgres(folder)).rejects.toMatchObject({
       message: expect.stringContaining('were written by PostgreSQL 12'),
@@ -182,6 +194,7 @@ describe('another PostgreSQL', { timeout: 120_000 }, () => {
 
   // This machine has one version; the way is the same: out by the old programs, in by the new.
   it('takes the data over by way of a backup, the old ones kept', async () => {
+    madeBefore();
     const cluster = await begin();
     const db = openPool(cluster.url);
     const { migrate } = await import('../../server/db/migrate.ts');

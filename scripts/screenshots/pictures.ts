@@ -29,6 +29,25 @@ async function trialId(page: Page, base: string, status: string, question = ''):
   return trials.find((trial) => trial.status === status && trial.question.includes(question))!.id;
 }
 
+/** The demo's photographs from behind of the trial of two gels, in the order they were taken. */
+async function picturesFromBehind(
+  page: Page,
+  base: string,
+): Promise<{ id: string; head: string; position: number }[]> {
+  const ask = async (path: string) => (await page.request.get(`${base}/api${path}`)).json();
+  const { wearerId } = await ask(`/trials/${await trialId(page, base, 'finished', 'Which gel')}`);
+  const all = (await ask(`/wearers/${wearerId}/photographs`)) as {
+    id: string;
+    angle: string;
+    takenAt: string;
+    position: number;
+  }[];
+  return all
+    .filter(({ angle }) => angle === 'back')
+    .sort((a, b) => Date.parse(a.takenAt) - Date.parse(b.takenAt))
+    .map(({ id, position }) => ({ id, position, head: wearerId }));
+}
+
 async function startRunning(page: Page, base: string): Promise<void> {
   await page.goto(`${base}/trials/${await trialId(page, base, 'running')}`);
   const begin = page.getByRole('button', { name: /^Start wash day/ });
@@ -82,13 +101,19 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'build-up',
+    name: 'photo-bench',
     size: BENCH,
+    whole: true,
     go: async (page, base) => {
-      await page.goto(`${base}/heads`);
-      await page.getByRole('link', { name: 'Ines Falkenrath' }).click();
-      await page.getByRole('tab', { name: 'Build-up' }).click();
-      await page.getByRole('img', { name: /Build-up after/ }).waitFor();
+      const [first, again, , other] = await picturesFromBehind(page, base);
+      const ids = [first, again, other].map((one) => `photograph=${one!.id}`);
+      await page.goto(`${base}/photo-bench?${ids.join('&')}`);
+      for (const n of [0, 1, 2])
+        await page
+          .getByRole('article')
+          .nth(n)
+          .getByText('Kept with its wash day')
+          .waitFor({ timeout: 90_000 });
     },
   },
   { name: 'calendar', size: BENCH, go: open('/calendar') },
@@ -124,18 +149,24 @@ const PICTURES: readonly Picture[] = [
     name: 'comparison',
     size: BENCH,
     whole: true,
-    go: async (page, base) =>
-      page.goto(`${base}/trials/${await trialId(page, base, 'finished', 'Which gel')}/compare`),
+    go: async (page, base) => {
+      await page.goto(`${base}/trials/${await trialId(page, base, 'finished', 'Which gel')}/compare`);
+      // What is fetched once it is nearly in view.
+      await page.getByRole('heading', { name: 'In words, option by option' }).scrollIntoViewIfNeeded();
+      await page.getByRole('row', { name: /^frizz halo, from behind/ }).waitFor();
+      await page.getByRole('heading', { level: 1 }).scrollIntoViewIfNeeded();
+    },
   },
   {
-    name: 'side-by-side',
+    name: 'light-table',
     size: BENCH,
     go: async (page, base) => {
-      const gels = await trialId(page, base, 'finished', 'Which gel');
-      const { washDayRecords } = await (await page.request.get(`${base}/api/trials/${gels}`)).json();
-      const side = (n: number) => `${gels}/${washDayRecords[n].id}`;
-      await page.goto(`${base}/side-by-side?a=${side(3)}&b=${side(4)}&outcome=definition`);
-      await page.getByRole('region', { name: 'Steps and ground' }).waitFor();
+      const all = await picturesFromBehind(page, base);
+      const wear = all.filter(({ position }) => position === 7);
+      await page.goto(
+        `${base}/light-table?${[`head=${wear[0]!.head}`, ...wear.map(({ id }) => `photograph=${id}`)].join('&')}`,
+      );
+      await page.getByText('Laid by the card').waitFor();
     },
   },
   {
@@ -209,8 +240,12 @@ const PICTURES: readonly Picture[] = [
     size: BENCH,
     whole: true,
     go: async (page, base) => {
-      await page.goto(`${base}/trials/${await trialId(page, base, 'running')}`);
-      await page.getByRole('link', { name: /^Wash day/ }).click();
+      const trial = await trialId(page, base, 'finished');
+      const { washDayRecords } = (await (await page.request.get(`${base}/api/trials/${trial}`)).json()) as {
+        washDayRecords: { id: string }[];
+      };
+      await page.goto(`${base}/wash-days/${washDayRecords[0]!.id}`);
+      await page.getByRole('heading', { name: /What was done/ }).waitFor();
     },
   },
   {
@@ -252,8 +287,9 @@ async function answers(base: string): Promise<void> {
   throw new Error('The server for the pictures did not start.');
 }
 
-/** Takes every picture anew from a throwaway Sabor with the demo in it. */
-export async function takePictures(): Promise<void> {
+/** Takes pictures anew from a throwaway Sabor with the demo in it: those named, or every one. */
+export async function takePictures(names: readonly string[] = []): Promise<void> {
+  const wanted = PICTURES.filter(({ name }) => names.length === 0 || names.includes(name));
   mkdirSync(folder, { recursive: true });
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
@@ -264,12 +300,14 @@ export async function takePictures(): Promise<void> {
   const browser = await browserType.launch(chromium);
   try {
     await answers(base);
-    for (const { name, size, whole, go } of PICTURES) {
+    for (const { name, size, whole, go } of wanted) {
       const page = await browser.newPage({ viewport: size, locale: 'en-GB', reducedMotion: 'reduce' });
       page.setDefaultTimeout(15_000);
       await go(page, base);
       await page.getByRole('heading').first().waitFor();
       await page.waitForLoadState('networkidle');
+      // A page that still fetches is no picture of it.
+      await page.getByText(/^Fetching .* …$/).waitFor({ state: 'detached' });
       await page.evaluate('document.fonts.ready');
       await page.waitForTimeout(300);
       await page.screenshot({ path: path.join(folder, `${name}.png`), fullPage: whole ?? false });

@@ -1,5 +1,6 @@
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import { type Drawn, photographId, photographTables } from '../../demo/photographs.ts';
 import { demoBackup } from '../../demo/scenario.ts';
 import { type Db, transaction } from '../../server/db/pool.ts';
 import { TABLE_NAMES } from '../../server/db/tables.ts';
@@ -8,12 +9,25 @@ import { clear, isEmpty, loadBackup } from '../../server/resources/backup/load.t
 import { jsonSource } from '../../server/resources/backup/read-json.ts';
 import type { BackupSource } from '../../server/resources/backup/source.ts';
 import { saveDemoState } from '../../server/resources/settings/store.ts';
+import { root } from '../install.mjs';
 
-/** The demo scenario, dated up to `now`; tables it says nothing of stay empty. */
-export const demoSource = (now: Date): BackupSource => ({
-  ...jsonSource(demoBackup(now)),
-  tables: new Set(TABLE_NAMES),
-});
+/** Where the demo's photographs lie, as `scripts/draw-demo.ts` drew and read them. */
+const DRAWN = path.join(root, 'demo', 'photographs');
+
+/** The demo scenario with its photographs, dated up to `now`; tables it says nothing of stay empty. */
+export function demoSource(now: Date): BackupSource {
+  const backup = demoBackup(now);
+  const drawn = JSON.parse(readFileSync(path.join(DRAWN, 'index.json'), 'utf8')) as Drawn[];
+  return {
+    ...jsonSource({ ...backup, tables: { ...backup.tables, ...photographTables(drawn, now) } }),
+    tables: new Set(TABLE_NAMES),
+    async *pictures(table) {
+      if (table !== 'photograph') return;
+      for (const one of drawn)
+        yield { id: photographId(one), bytes: readFileSync(path.join(DRAWN, one.file)) };
+    },
+  };
+}
 
 /** Loads the demo scenario, dated up to now, into an empty database. */
 export async function loadDemo(db: Db): Promise<void> {

@@ -3,7 +3,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { afterAll, afterEach, describe, expect, inject, it } from 'vitest';
 import { readBackup, writeBackup } from '../resources/backup/file.ts';
-import { makeOlder } from '../testing/older-schema.ts';
+import { olderDatabase } from '../testing/older-schema.ts';
 import { freshDatabase } from '../testing/open-bench.ts';
 import { migrate } from './migrate.ts';
 import type { Db } from './pool.ts';
@@ -25,8 +25,8 @@ const id = (n: number) => `0192d5a0-0000-7000-8000-${String(n).padStart(12, '0')
 
 /** A database of the last schema that kept doses in columns of their own and changes of a promise as words. */
 async function asBefore(version = 15, sql?: string): Promise<Db> {
-  const db = await emptyDatabase();
-  await makeOlder(db, version, sql);
+  const db = await olderDatabase(inject('databaseUrl'), version, sql);
+  open.push(db);
   await db.query(`
     insert into wearer (id, name, time_zone) values ('${id(1)}', 'Una', 'UTC');
     insert into routine (id, wearer_id, name, is_plan) values ('${id(2)}', '${id(1)}', 'Plan', true);

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { afterEach, describe, expect, inject, it } from 'vitest';
-import { MIGRATIONS, makeOlder, md5 } from '../testing/older-schema.ts';
+import { MIGRATIONS, md5, olderDatabase } from '../testing/older-schema.ts';
 import { freshDatabase } from '../testing/open-bench.ts';
 import { migrate, SCHEMA, SchemaError, STATES, schemaOf } from './migrate.ts';
 import type { Db } from './pool.ts';
@@ -23,9 +23,9 @@ afterEach(async () => {
   for (const db of open.splice(0)) await db.end();
 });
 
-async function older(version: number, sql = MIGRATIONS[version - 1]!, recorded = true): Promise<Db> {
-  const db = await emptyDatabase();
-  await makeOlder(db, version, sql, recorded);
+async function older(...of: [version: number, sql?: string, recorded?: boolean]): Promise<Db> {
+  const db = await olderDatabase(inject('databaseUrl'), ...of);
+  open.push(db);
   return db;
 }
 

@@ -149,6 +149,16 @@ async function stored(bench: TestBench) {
       height: 100,
       size: 1000,
     },
+    'PUT /photographs/:id/measured': {
+      measuredAt: ago(1),
+      ruleMm: 100,
+      leftOut: [],
+      taken: null,
+      thinnest: null,
+      widths: [],
+      notes: [],
+      readings: [{ measure: 'halo', value: null, why: 'no card' }],
+    },
     'PUT /places/:id': { name: 'Harbour', timeZone: 'UTC', station: null, normals: [], note: '' },
     'PUT /places/:id/readings/:batchId': {
       source: 'csv',

@@ -13,7 +13,7 @@ import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { OwnIngredientInput, RuleWeightInput } from '@sabor/contract/ingredients';
 import { LogWashDay } from '@sabor/contract/logged-day';
 import { MemoDone, MemoInput } from '@sabor/contract/memo';
-import { PhotographInput } from '@sabor/contract/photograph';
+import { PhotographInput, PhotographMeasuredInput } from '@sabor/contract/photograph';
 import { AmendmentInput, OverruleInput, StepAmendmentInput } from '@sabor/contract/promise';
 import { RecipeInput } from '@sabor/contract/recipe';
 import { RoutineInput } from '@sabor/contract/routine';
@@ -68,6 +68,7 @@ export const BODIES: Record<string, v.GenericSchema> = {
   'PUT /check-ins/:id': CheckInInput,
   'PUT /events/:id': EventInput,
   'PUT /photographs/:id': PhotographInput,
+  'PUT /photographs/:id/measured': PhotographMeasuredInput,
   'PUT /places/:id': PlaceInput,
   'PUT /places/:id/readings/:batchId': BatchInput,
   'PUT /places/:id/metar/:batchId': MetarInput,

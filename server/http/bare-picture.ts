@@ -1,10 +1,14 @@
 import { crc32 } from 'node:zlib';
+import type { Orientation } from '@sabor/core/basin/photograph-size';
 
 /** A picture with nothing in it but what is seen. */
 export interface BarePicture {
   bytes: Buffer;
+  /** Of its own pixels, before they are turned. */
   width: number;
   height: number;
+  /** How they are to be turned. */
+  orientation: Orientation;
 }
 
 /** The bytes are not the kind of picture they are said to be, or are broken. */
@@ -29,11 +33,32 @@ function isSeen(marker: number, body: Buffer): boolean {
   return (marker >= 0xc0 && marker <= 0xcf) || marker === 0xdb || marker === 0xdd;
 }
 
+/** How an Exif block says its picture is to be turned; 1 where it does not, or cannot be read. Source: Exif 3.0, 4.6; TIFF 6. */
+function orientationIn(body: Buffer): Orientation {
+  if (body.subarray(0, 6).toString('latin1') !== 'Exif\0\0') return 1;
+  const tiff = body.subarray(6);
+  if (tiff.length < 8) return 1;
+  const little = tiff.toString('latin1', 0, 2) === 'II';
+  const short = (at: number) => (little ? tiff.readUInt16LE(at) : tiff.readUInt16BE(at));
+  const long = (at: number) => (little ? tiff.readUInt32LE(at) : tiff.readUInt32BE(at));
+  const first = long(4);
+  if (first + 2 > tiff.length) return 1;
+  for (let i = 0; i < short(first); i++) {
+    const at = first + 2 + 12 * i;
+    if (at + 12 > tiff.length) return 1;
+    if (short(at) !== 0x0112) continue;
+    const value = short(at + 8);
+    return value >= 1 && value <= 8 ? (value as Orientation) : 1;
+  }
+  return 1;
+}
+
 /** Source: ITU-T T.81 (JPEG), annex B; JFIF 1.02; ICC.1, annex B.4. */
 function bareJpeg(bytes: Buffer): BarePicture {
   if (bytes.readUInt16BE(0) !== 0xff00 + SOI) throw broken();
   const kept: Buffer[] = [bytes.subarray(0, 2)];
   let size: { width: number; height: number } | null = null;
+  let orientation: Orientation = 1;
   let at = 2;
   for (;;) {
     if (bytes[at] !== 0xff) throw broken();
@@ -46,7 +71,7 @@ function bareJpeg(bytes: Buffer): BarePicture {
     if (marker === EOI) {
       if (!size) throw broken();
       kept.push(bytes.subarray(at, at + 2));
-      return { bytes: Buffer.concat(kept), ...size };
+      return { bytes: Buffer.concat(kept), ...size, orientation };
     }
     if (standsAlone(marker)) {
       at += 2;
@@ -67,6 +92,7 @@ function bareJpeg(bytes: Buffer): BarePicture {
       continue;
     }
     if (isSeen(marker, body)) kept.push(bytes.subarray(at, end));
+    if (marker === 0xe1 && orientation === 1) orientation = orientationIn(body);
     at = end;
   }
 }
@@ -108,7 +134,7 @@ function barePng(bytes: Buffer): BarePicture {
     at = end;
     if (kind !== 'IEND') continue;
     if (!drawn) throw broken();
-    return { bytes: Buffer.concat(kept), ...size };
+    return { bytes: Buffer.concat(kept), ...size, orientation: 1 };
   }
 }
 
@@ -148,7 +174,7 @@ function bareWebp(bytes: Buffer): BarePicture {
   const body = Buffer.concat(kept);
   const head = Buffer.from('RIFF\0\0\0\0WEBP', 'latin1');
   head.writeUInt32LE(4 + body.length, 4);
-  return { bytes: Buffer.concat([head, body]), ...size };
+  return { bytes: Buffer.concat([head, body]), ...size, orientation: 1 };
 }
 
 const READERS: Record<string, (bytes: Buffer) => BarePicture> = {

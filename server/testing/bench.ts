@@ -5,4 +5,4 @@ export type { Answer, TestBench } from './open-bench.ts';
 
 /** A Sabor of its own: a fresh database behind the real application on a free port. */
 export const openBench = (webRoot: string | null = null): Promise<TestBench> =>
-  openBenchOn(inject('databaseUrl'), webRoot);
+  openBenchOn(inject('databaseUrl'), webRoot, inject('template'));

@@ -25,21 +25,37 @@ export interface TestBench {
   close: () => Promise<void>;
 }
 
-/** A pool on a new, empty database of the cluster at `databaseUrl`. */
-export async function freshDatabase(databaseUrl: string): Promise<Db> {
+/** A pool on a new database of the cluster at `databaseUrl`: empty, or a copy of `template`, where nobody is connected. */
+export async function freshDatabase(databaseUrl: string, template?: string): Promise<Db> {
   const server = new URL(databaseUrl);
   const name = `test_${v7().replaceAll('-', '')}`;
   const admin = openPool(server.href);
-  await admin.query(`create database ${name}`);
+  await admin.query(`create database ${name}${template ? ` template ${template}` : ''}`);
   await admin.end();
   server.pathname = `/${name}`;
   return openPool(server.href);
 }
 
-/** A Sabor of its own on a fresh database of the cluster at `databaseUrl`. */
-export async function openBenchOn(databaseUrl: string, webRoot: string | null = null): Promise<TestBench> {
+/** Makes a database with the newest schema in the cluster at `databaseUrl`, to be copied from; gives its name. */
+export async function makeTemplate(databaseUrl: string): Promise<string> {
   const db = await freshDatabase(databaseUrl);
   await migrate(db);
+  const { rows } = await db.query<{ name: string }>('select current_database() as name');
+  await db.end();
+  return rows[0]!.name;
+}
+
+/**
+ * A Sabor of its own on a fresh database of the cluster at `databaseUrl`: a copy of `template`, or one brought up to the
+ * newest schema by every migration.
+ */
+export async function openBenchOn(
+  databaseUrl: string,
+  webRoot: string | null = null,
+  template?: string,
+): Promise<TestBench> {
+  const db = await freshDatabase(databaseUrl, template);
+  if (!template) await migrate(db);
   const app = createApp({ db, log: pino({ level: 'silent' }), webRoot, checkAnswers: true });
   const listening = app.listen(0, '127.0.0.1');
   await new Promise((resolve) => listening.once('listening', resolve));

@@ -4,10 +4,13 @@ import path from 'node:path';
 import type { TestProject } from 'vitest/node';
 import { ensurePostgres } from '../../scripts/postgres/binaries.ts';
 import { startCluster } from '../../scripts/postgres/cluster.ts';
+import { makeTemplate } from './open-bench.ts';
 
 declare module 'vitest' {
   export interface ProvidedContext {
     databaseUrl: string;
+    /** A database with the newest schema, for the others to be copied from. */
+    template: string;
   }
 }
 
@@ -17,6 +20,7 @@ export default async function setup(project: TestProject): Promise<() => Promise
   const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-test-'));
   const cluster = await startCluster(folder, true);
   project.provide('databaseUrl', cluster.url);
+  project.provide('template', await makeTemplate(cluster.url));
   return async () => {
     await cluster.stop();
     rmSync(folder, { recursive: true, force: true });

@@ -3,7 +3,7 @@ import type { RunPlan } from '@sabor/core/fairness/run';
 import { LEDGER } from '@sabor/core/ingredients/ledger/residue';
 import { daysBetween } from '@sabor/core/time/dates';
 import { runsOfTrial } from '@sabor/reading/fairness-runs';
-import { useMemo } from 'react';
+import { useDeferredValue, useMemo } from 'react';
 import { screeningWorker } from '../workers/screening.ts';
 import { useHairFile, useLedger, useOwnIngredients, useSettings, useShelf, useWearer } from './queries.ts';
 import { useWorked } from './worked.ts';
@@ -49,17 +49,20 @@ export function useRuns(trial: TrialDetail | undefined): RunPlan[] | null {
   const file = useHairFile(wearerId);
   const shelf = useShelf();
   const ground = useGround(wearerId);
-  return useMemo(
+  const given = useMemo(
     () =>
       trial && wearer.data && file.data && shelf.data && (ground.data || ground.isError)
-        ? runsOfTrial({
+        ? {
             trial,
             wearer: wearer.data,
             file: file.data,
             shelf: shelf.data.products,
             ground: ground.data ?? new Map(),
-          })
+          }
         : null,
     [trial, wearer.data, file.data, shelf.data, ground.data, ground.isError],
   );
+  // In a task of its own, after what the last answer changed is on the page.
+  const settled = useDeferredValue(given, null);
+  return useMemo(() => settled && runsOfTrial(settled), [settled]);
 }

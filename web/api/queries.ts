@@ -5,7 +5,7 @@ import type { HairFile } from '@sabor/contract/hair-file';
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
 import type { ListedDay } from '@sabor/contract/logged-day';
 import type { Memo } from '@sabor/contract/memo';
-import type { Ghosts } from '@sabor/contract/photograph';
+import type { Ghosts, ListedPhotograph } from '@sabor/contract/photograph';
 import type { Recipe } from '@sabor/contract/recipe';
 import type { Routine } from '@sabor/contract/routine';
 import type { Found } from '@sabor/contract/search';
@@ -111,6 +111,11 @@ export const useDoseRuns = (wearerId: string) =>
   useQuery({ ...resource<DoseRun[]>(`/wearers/${wearerId}/doses`), enabled: wearerId !== '' });
 export const useGhosts = (wearerId: string) =>
   useQuery({ ...resource<Ghosts>(`/wearers/${wearerId}/ghosts`), enabled: wearerId !== '' });
+export const usePhotographs = (wearerId: string) =>
+  useQuery({
+    ...resource<ListedPhotograph[]>(`/wearers/${wearerId}/photographs`),
+    enabled: wearerId !== '',
+  });
 /** What is behind each code; refused to all but a helper before the trial is over. */
 export const useKey = (trialId: string) => useQuery(resource<KeyEntry[]>(`/trials/${trialId}/key`));
 export const useTrialsWhole = (ids: readonly string[]) =>

@@ -14,6 +14,17 @@ export function askEarly(path: string): void {
   asked.set(path, { answer, at: performance.now() });
 }
 
+/** What an answer says that was just asked for, left there to be taken; null where it says nothing to go on from. */
+export function heardEarly(path: string): Promise<Record<string, unknown> | null> {
+  // The copy is made in the answer's own turn: whoever takes it reads it in the next.
+  return (
+    asked.get(path)?.answer.then(
+      (response) => (response.ok ? response.clone().json() : null),
+      () => null,
+    ) ?? Promise.resolve(null)
+  );
+}
+
 /** The answer to a question that was asked early; undefined where it was not, was taken or is too old. */
 export function takeEarly(path: string): Promise<Response> | undefined {
   const early = asked.get(path);

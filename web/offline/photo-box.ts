@@ -1,5 +1,10 @@
 import type { PhotographInput, PhotographReceived } from '@sabor/contract/photograph';
-import { PHOTOGRAPH_LIMIT, PIECE } from '@sabor/core/basin/photograph-size';
+import {
+  PHOTOGRAPH_LIMIT,
+  PHOTOGRAPH_PIXELS,
+  PIECE,
+  PRODUCT_PICTURE_LIMIT,
+} from '@sabor/core/basin/photograph-size';
 import { Refused } from '../http/http.ts';
 import { createBox } from './box.ts';
 import { type KeptPhoto, keepPhoto, keptPhotos, letGoPhoto } from './kept.ts';
@@ -54,7 +59,36 @@ export const openPhotoBox = box.open;
 export const boxPhoto = (photo: PhotographInput, blob: Blob): Promise<boolean> =>
   box.add(going({ photo, blob }));
 
-/** Longest side a photograph is stored with, pixels. */
+const KEPT_AS_TAKEN = ['image/jpeg', 'image/png', 'image/webp'] as const;
+type KeptType = (typeof KEPT_AS_TAKEN)[number];
+
+/**
+ * A picture file as its camera wrote it, so that strands can still be told apart in it; the server takes out what it says
+ * of place and maker. One of a kind that is not kept, too large or with too many pixels is drawn afresh, smaller. Throws a
+ * sentence for a file that is no picture.
+ */
+export async function asTaken(
+  file: Blob,
+): Promise<{ blob: Blob; width: number; height: number; type: KeptType }> {
+  const type = KEPT_AS_TAKEN.find((one) => one === file.type);
+  if (!type || file.size > PHOTOGRAPH_LIMIT) return fitPicture(file);
+  const { width, height } = await sizeOf(file);
+  return width * height > PHOTOGRAPH_PIXELS ? fitPicture(file) : { blob: file, width, height, type };
+}
+
+async function sizeOf(file: Blob): Promise<{ width: number; height: number }> {
+  const bitmap = await drawable(file);
+  const { width, height } = bitmap;
+  bitmap.close();
+  return { width, height };
+}
+
+const drawable = (file: Blob): Promise<ImageBitmap> =>
+  createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
+    throw new Error('This file is not a picture that this browser can read.');
+  });
+
+/** Longest side of a picture that is drawn afresh, pixels. */
 const LONGEST = 3000;
 
 /**
@@ -64,9 +98,7 @@ const LONGEST = 3000;
 export async function fitPicture(
   file: Blob,
 ): Promise<{ blob: Blob; width: number; height: number; type: 'image/jpeg' }> {
-  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
-    throw new Error('This file is not a picture that this browser can read.');
-  });
+  const bitmap = await drawable(file);
   const scale = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
   const [width, height] = [Math.round(bitmap.width * scale), Math.round(bitmap.height * scale)];
   const canvas = new OffscreenCanvas(width, height);
@@ -76,7 +108,7 @@ export async function fitPicture(
   bitmap.close();
   for (const quality of [0.92, 0.8, 0.6]) {
     const blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
-    if (blob.size <= PHOTOGRAPH_LIMIT) return { blob, width, height, type: 'image/jpeg' };
+    if (blob.size <= PRODUCT_PICTURE_LIMIT) return { blob, width, height, type: 'image/jpeg' };
   }
   throw new Error('This picture stays over 12 MB, even made smaller. Take it again, closer or simpler.');
 }

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useDeferredValue } from 'react';
 import { Button } from './button.tsx';
 
 export function Loading({ what }: { what: string }) {
@@ -7,6 +7,14 @@ export function Loading({ what }: { what: string }) {
       Fetching {what} …
     </p>
   );
+}
+
+/**
+ * A page that is large to draw, drawn the first time in slices between which taps and keys are heard; `what` is told as
+ * being fetched until it stands. Later changes are drawn at once.
+ */
+export function InSlices({ what, children }: { what: string; children: ReactNode }) {
+  return useDeferredValue(true, false) ? children : <Loading what={what} />;
 }
 
 /** What could not be fetched, in a sentence: the whole page, unless it is only a part of one. */

@@ -1,3 +1,4 @@
+import { median } from '../../middle.ts';
 import { daysBetween } from '../../time/dates.ts';
 import { LEDGER, type Loads, NO_LOAD, RESIDUES, type Residue, type ResidueProfile } from './residue.ts';
 
@@ -75,10 +76,7 @@ export function ownScale(
     return load > 0.05 ? [((feels / FEELS_COATED) * LEDGER.coated) / load] : [];
   });
   if (ratios.length === 0) return 1;
-  const sorted = ratios.toSorted((x, y) => x - y);
-  const middle = sorted.length >> 1;
-  const median = sorted.length % 2 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
-  return Math.min(SCALE_LIMITS.most, Math.max(SCALE_LIMITS.least, median));
+  return Math.min(SCALE_LIMITS.most, Math.max(SCALE_LIMITS.least, median(ratios)));
 }
 
 /** The first date on which hair comes to feel coated, and that on which protein may stiffen it; null for neither. */

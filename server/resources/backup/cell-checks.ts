@@ -2,13 +2,16 @@ import { BackupFolder } from '@sabor/contract/backup';
 import { id, timeZone } from '@sabor/contract/fields';
 import { WishesInput } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
+import { cardCorners, PhotographMeasuredInput } from '@sabor/contract/photograph';
 import { AMENDABLE } from '@sabor/contract/promise';
 import { RecipeInput } from '@sabor/contract/recipe';
 import { STEP_PARTS, settings as stepSettings } from '@sabor/contract/routine';
 import { SettingsChange } from '@sabor/contract/settings';
 import { ArmSettings, fields as trialFields } from '@sabor/contract/trial';
+import { PHOTOGRAPH_LIMIT } from '@sabor/core/basin/photograph-size';
 import { POROSITY_TESTS } from '@sabor/core/hair/porosity/tests';
 import { GROUPS } from '@sabor/core/ingredients/facts';
+import { PHOTO_REFUSALS } from '@sabor/core/photo/refusals';
 import { SETTING_KEYS } from '@sabor/core/step/settings';
 import * as v from 'valibot';
 import type { Column, Kind } from './shapes.ts';
@@ -83,7 +86,11 @@ const CELLS: Record<string, v.GenericSchema> = {
   'recipe.parts': RecipeInput.entries.parts,
   'wearer_wish.words': WishesInput.entries.words,
   'trial.primary_outcome': trialFields.entries.primary,
-  'photograph.size': v.pipe(v.unknown(), v.transform(Number), v.minValue(1), v.maxValue(12_000_000)),
+  'photograph_measured.left_out': PhotographMeasuredInput.entries.leftOut,
+  'photograph_measured.card': v.nullable(cardCorners),
+  'photograph_measured.notes': PhotographMeasuredInput.entries.notes,
+  'photograph_reading.why': v.nullable(v.picklist(PHOTO_REFUSALS)),
+  'photograph.size': v.pipe(v.unknown(), v.transform(Number), v.minValue(1), v.maxValue(PHOTOGRAPH_LIMIT)),
 };
 
 /** The same for rows whose cells must go together. */

@@ -41,14 +41,18 @@ describe('a backup is a data package that other programs read', () => {
     const loaded = await Package.load(path.join(folder, 'datapackage.json'));
     expect(loaded.errors).toEqual([]);
     expect(loaded.valid).toBe(true);
-    let rows = 0;
+    let [rows, files] = [0, 0];
     for (const resource of loaded.resources as Resource[]) {
-      expect(resource.tabular).toBe(true);
-      rows += (await resource.read({ relations: true })).length;
+      // Tables, and the photographs, each a file.
+      expect(resource.tabular).toBe(!resource.name.startsWith('photograph-'));
+      if (resource.tabular) rows += (await resource.read({ relations: true })).length;
+      else files++;
     }
     const { rows: counted } = await bench.db.query(
       "select sum((xpath('/row/n/text()', query_to_xml(format('select count(*) as n from %I', relname), true, true, '')))[1]::text::int) as n from pg_class where relnamespace = 'public'::regnamespace and relkind = 'r' and relname <> 'schemaversion'",
     );
     expect(rows).toBe(counted[0].n);
+    expect(files).toBe((await bench.db.query('select from photograph')).rowCount);
+    expect(files).toBeGreaterThan(0);
   });
 });

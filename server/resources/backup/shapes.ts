@@ -49,7 +49,13 @@ const KINDS: Record<string, Kind> = {
 };
 
 /** Columns of JSON that need not be an object. */
-const ANY: ReadonlySet<string> = new Set(['setting.value', 'amendment.changes', 'recipe.parts']);
+const ANY: ReadonlySet<string> = new Set([
+  'setting.value',
+  'amendment.changes',
+  'recipe.parts',
+  'photograph_measured.left_out',
+  'photograph_measured.card',
+]);
 
 const wordsIn = (definition: string | null): string[] | null =>
   definition === null ? null : [...definition.matchAll(/'([^']+)'/g)].map(([, word]) => word!);

@@ -28,8 +28,8 @@ function asText({ name, kind }: Column): string {
   }
 }
 
-/** What is on its way when a backup is made comes again from its phone. */
-export const LEFT_OUT = new Set<string>(['photograph_piece']);
+/** What is on its way when a backup is made comes again from its phone; copies for pages are made again. */
+export const LEFT_OUT = new Set<string>(['photograph_piece', 'photograph_copy']);
 
 const written = ({ columns }: Shape) => columns.filter(({ kind }) => kind !== 'file');
 

@@ -8,7 +8,7 @@ import ICAL from 'ical.js';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
-import { sampleBench } from '../../testing/samples.ts';
+import { sampleBench, zoneOfAfternoon } from '../../testing/samples.ts';
 import { tap, tapFinish } from '../../testing/tapping.ts';
 import { asICalendar } from './ics.ts';
 
@@ -46,7 +46,7 @@ describe('the calendar', () => {
     const { trial } = await sampleBench(
       bench,
       { cadenceDays: 4, wearDays: 3 },
-      { name: 'Una of the calendar' },
+      { name: 'Una of the calendar', timeZone: zoneOfAfternoon() },
     );
     const id = v7();
     await bench.ask('PUT', `/api/wash-days/${id}`, { trialId: trial.id, startedAt: ago(30) });
@@ -74,7 +74,11 @@ describe('the calendar', () => {
   });
 
   it('moves a trial’s next wash day and an appointment, keeps ids, and says where it cannot', async () => {
-    const { trial } = await sampleBench(bench, { cadenceDays: 4 }, { name: 'Mo of the moves' });
+    const { trial } = await sampleBench(
+      bench,
+      { cadenceDays: 4 },
+      { name: 'Mo of the moves', timeZone: zoneOfAfternoon() },
+    );
     const mine = async () => (await read()).filter(({ of }) => of === 'Mo of the moves');
     const move = (id: string, on: string | null) =>
       bench.ask<Moved & Problem>('PUT', `/api/calendar/${id}`, { on });

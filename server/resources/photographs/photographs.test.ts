@@ -1,5 +1,11 @@
-import type { PhotographInput, PhotographReceived } from '@sabor/contract/photograph';
+import type {
+  FiledPhotograph,
+  PhotographInput,
+  PhotographMeasured,
+  PhotographReceived,
+} from '@sabor/contract/photograph';
 import type { WashDay } from '@sabor/contract/wash-day';
+import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
@@ -31,6 +37,7 @@ const photo = (to: Partial<PhotographInput> = {}): PhotographInput => ({
   day: null,
   angle: 'back',
   takenAt: new Date().toISOString(),
+  film: false,
   type: 'image/jpeg',
   width: 1200,
   height: 1600,
@@ -63,7 +70,7 @@ describe('a photograph', () => {
     expect((await bench.ask('GET', `/api/photographs/${one.id}/image`)).status).toBe(404);
     expect((await announce(one)).body).toEqual({ received: 400, size: 1000 });
     expect((await send(one.id, 400, bytes.subarray(400))).body.received).toBe(1000);
-    const got = await fetch(`${bench.url}/api/photographs/${one.id}/image`);
+    const got = await fetch(`${bench.url}/api/photographs/${one.id}/original`);
     expect(got.headers.get('content-type')).toBe('image/jpeg');
     // The comment that filled it up is gone; so are the pieces.
     expect(Buffer.from(await got.arrayBuffer()).equals(JPEG)).toBe(true);
@@ -83,7 +90,7 @@ describe('a photograph', () => {
     await send(one.id, 0, Buffer.alloc(500, 1));
     expect((await send(one.id, 500, Buffer.alloc(500, 1))).body.detail).toContain('not a whole picture');
     expect((await bench.db.query('select from photograph where id = $1', [one.id])).rowCount).toBe(0);
-    expect((await bench.ask('PUT', `/api/photographs/${v7()}`, photo({ size: 13_000_000 }))).status).toBe(
+    expect((await bench.ask('PUT', `/api/photographs/${v7()}`, photo({ size: 16_000_001 }))).status).toBe(
       422,
     );
     expect((await bench.ask('PUT', `/api/photographs/${v7()}`, photo({ stage: 'wear' }))).status).toBe(422);
@@ -98,9 +105,71 @@ describe('a photograph', () => {
     await announce(one);
     await send(one.id, 0, bytes.subarray(0, 8));
     expect((await send(one.id, 8, bytes.subarray(8))).body.received).toBe(bytes.length);
-    const got = await fetch(`${bench.url}/api/photographs/${one.id}/image`);
+    const got = await fetch(`${bench.url}/api/photographs/${one.id}/original`);
     expect(Buffer.from(await got.arrayBuffer()).equals(JPEG)).toBe(true);
   });
+
+  it.each([1, 2, 3, 4, 5, 6, 7, 8] as const)(
+    'turned as %i is kept to the byte, its turning beside it; pages show it upright and small',
+    async (orientation) => {
+      // Left half black, right half white, below it a grey band: every turning and mirroring looks different.
+      const upright = await sharp({ create: { width: 2000, height: 1200, channels: 3, background: '#fff' } })
+        .composite([
+          {
+            input: { create: { width: 1000, height: 1200, channels: 3, background: '#000' } },
+            left: 0,
+            top: 0,
+          },
+          {
+            input: { create: { width: 2000, height: 300, channels: 3, background: '#808080' } },
+            left: 0,
+            top: 900,
+          },
+        ])
+        .removeAlpha()
+        .raw()
+        .toBuffer();
+      const picture = () => sharp(upright, { raw: { width: 2000, height: 1200, channels: 3 } });
+      // The way back: turned to the left, then mirrored.
+      const turns = { 1: 0, 2: 0, 3: 180, 4: 180, 5: 90, 6: 270, 7: 270, 8: 90 }[orientation];
+      const turned = sharp(await picture().rotate(turns).png().toBuffer()).flop(
+        [2, 4, 5, 7].includes(orientation),
+      );
+      const bare = await turned.jpeg({ quality: 90 }).toBuffer();
+      const noted = await sharp(bare)
+        .keepMetadata()
+        .withMetadata({ orientation })
+        .jpeg({ quality: 90 })
+        .toBuffer();
+      const one = photo({ size: noted.length });
+      await announce(one);
+      for (let from = 0; from < noted.length; from += 200_000)
+        expect((await send(one.id, from, noted.subarray(from, from + 200_000))).status).toBe(200);
+      const { photographs } = (await bench.ask<WashDay>('GET', `/api/wash-days/${day.id}`)).body;
+      const sideways = orientation > 4;
+      expect(photographs.find(({ id }) => id === one.id)).toMatchObject({
+        orientation,
+        width: sideways ? 1200 : 2000,
+        height: sideways ? 2000 : 1200,
+      });
+      const bytesOf = async (what: string) =>
+        Buffer.from(await (await fetch(`${bench.url}/api/photographs/${one.id}/${what}`)).arrayBuffer());
+      const original = await bytesOf('original');
+      expect(original.includes('Exif')).toBe(false);
+      const pixels = (bytes: Buffer) => sharp(bytes).raw().toBuffer();
+      expect((await pixels(original)).equals(await pixels(noted))).toBe(true);
+      for (const _ of ['made', 'kept']) {
+        const { data, info } = await sharp(await bytesOf('image'))
+          .raw()
+          .toBuffer({ resolveWithObject: true });
+        expect([info.width, info.height]).toEqual([1600, 960]);
+        const at = (x: number, y: number) => data[info.channels * (y * info.width + x)]!;
+        expect(at(200, 200)).toBeLessThan(20);
+        expect(at(1400, 200)).toBeGreaterThan(235);
+        expect(Math.abs(at(800, 900) - 128)).toBeLessThan(10);
+      }
+    },
+  );
 
   it('of a trial that is over is closed: none added, none taken away', async () => {
     const whole = photo({ size: JPEG.length });
@@ -150,10 +219,123 @@ describe('a photograph', () => {
     const first = await whole(new Date(Date.now() - 60_000).toISOString());
     await announce(photo());
     const ghosts = async () => (await bench.ask('GET', `/api/wearers/${wearerId}/ghosts`)).body;
-    expect(await ghosts()).toEqual({ back: first });
+    expect(await ghosts()).toEqual({ back: { id: first, frameMm: null } });
     const second = await whole(new Date().toISOString());
-    expect(await ghosts()).toEqual({ back: second });
+    expect(await ghosts()).toEqual({ back: { id: second, frameMm: null } });
     expect((await bench.ask('DELETE', `/api/photographs/${second}`)).status).toBe(204);
-    expect(await ghosts()).toEqual({ back: first });
+    expect(await ghosts()).toEqual({ back: { id: first, frameMm: null } });
+  });
+});
+
+describe('what was read in a photograph', () => {
+  const CARD = [
+    { x: 0.7, y: 0.4 },
+    { x: 0.9, y: 0.4 },
+    { x: 0.9, y: 0.5 },
+    { x: 0.7, y: 0.5 },
+  ];
+  const measured = (to: Partial<PhotographMeasured> = {}): PhotographMeasured => ({
+    measuredAt: new Date().toISOString(),
+    ruleMm: 99.5,
+    leftOut: [CARD],
+    taken: {
+      card: CARD,
+      pxPerMm: 5.1,
+      edgeMm: 0.3,
+      tilt: 2,
+      exposure: -0.2,
+      kelvin: 6400,
+      clipped: false,
+    },
+    thinnest: null,
+    widths: [10, 80.5],
+    notes: ['coarse'],
+    readings: [
+      { measure: 'halo', value: 1.25, why: null },
+      { measure: 'strays', value: null, why: 'too coarse' },
+    ],
+    ...to,
+  });
+  const stored = async (to: Partial<PhotographInput> = {}) => {
+    const one = photo({ size: JPEG.length, ...to });
+    await announce(one);
+    await send(one.id, 0, JPEG);
+    return one;
+  };
+  const keep = (id: string, body: unknown) =>
+    bench.ask<PhotographMeasured & { detail: string }>('PUT', `/api/photographs/${id}/measured`, body);
+
+  it('is kept with it, in the place of what was read before, and goes with it', async () => {
+    const one = await stored();
+    const pulse = async () => (await bench.ask('GET', `/api/wash-days/${day.id}/pulse`)).body;
+    const before = await pulse();
+    expect((await keep(one.id, measured())).status).toBe(200);
+    expect(await pulse()).not.toEqual(before);
+    const again = measured({ leftOut: [], readings: [{ measure: 'halo', value: 0.8, why: null }] });
+    await keep(one.id, again);
+    const { photographs } = (await bench.ask<WashDay>('GET', `/api/wash-days/${day.id}`)).body;
+    expect({ ...photographs[0]!.measured!, measuredAt: again.measuredAt }).toEqual(again);
+    await bench.ask('DELETE', `/api/photographs/${one.id}`);
+    expect((await bench.db.query('select from photograph_reading')).rowCount).toBe(0);
+  });
+
+  it('is refused without a sound reading, without a whole photograph, and without a card’s light', async () => {
+    const one = await stored();
+    const [halo] = measured().readings;
+    for (const wrong of [
+      measured({ readings: [{ ...halo!, why: 'too noisy' }] }),
+      measured({ readings: [{ ...halo!, value: null }] }),
+      measured({ readings: [halo!, halo!] }),
+      measured({ readings: [{ measure: 'volume', value: 3, why: null }] }),
+      measured({ readings: [{ ...halo!, why: 'bad hair' as 'too noisy', value: null }] }),
+      measured({ ruleMm: 3 }),
+      measured({ leftOut: [CARD.slice(0, 2)] }),
+      measured({ taken: { ...measured().taken!, pxPerMm: 0 } }),
+      measured({ measuredAt: new Date(Date.now() + 3_600_000).toISOString() }),
+    ])
+      expect((await keep(one.id, wrong)).status, JSON.stringify(wrong)).toBe(422);
+    const half = photo();
+    await announce(half);
+    expect((await keep(half.id, measured())).status).toBe(404);
+    expect((await keep(v7(), measured())).status).toBe(404);
+    // Nothing was found in it: that is a reading too.
+    const none = measured({
+      taken: null,
+      leftOut: [],
+      widths: [],
+      readings: [{ measure: 'halo', value: null, why: 'no card' }],
+    });
+    expect((await keep(one.id, none)).body).toMatchObject({ taken: null, readings: none.readings });
+  });
+
+  it('comes with what was left out in the last picture of that head from that angle', async () => {
+    const ago = (minutes: number) => new Date(Date.now() - minutes * 60_000).toISOString();
+    const filed = async (id: string) =>
+      (await bench.ask<FiledPhotograph>('GET', `/api/photographs/${id}`)).body;
+    const [oldest, older, side] = [
+      await stored({ takenAt: ago(9) }),
+      await stored({ takenAt: ago(6) }),
+      await stored({ takenAt: ago(5), angle: 'left' }),
+    ];
+    const here = await stored({ takenAt: ago(3) });
+    expect(await filed(here.id)).toMatchObject({ washDayId: day.id, wearerId, position: 0, before: null });
+    await keep(oldest.id, measured({ leftOut: [] }));
+    await keep(older.id, measured());
+    await keep(side.id, measured({ leftOut: [CARD, CARD] }));
+    expect((await filed(here.id)).before).toEqual({
+      id: older.id,
+      leftOut: [CARD],
+      ruleMm: 99.5,
+      card: CARD,
+      aspect: 24 / 16,
+    });
+    // The light table's list: with the halo, and nothing of what was under test.
+    const listed = (await bench.ask<object[]>('GET', `/api/wearers/${wearerId}/photographs`)).body;
+    expect(listed).toHaveLength(4);
+    expect(listed[0]).toMatchObject({ id: oldest.id, halo: 1.25, exposure: -0.2, aspect: 24 / 16 });
+    expect(JSON.stringify(listed)).not.toMatch(/arm|product|code/i);
+    // What came later says nothing of it.
+    expect((await filed(oldest.id)).before).toBeNull();
+    expect((await bench.ask('GET', `/api/photographs/${v7()}`)).status).toBe(404);
   });
 });

@@ -1,10 +1,12 @@
 import type { Ghosts, PhotographInput, PhotographReceived } from '@sabor/contract/photograph';
 import type { Angle } from '@sabor/core/basin/angles';
+import { type Orientation, PHOTOGRAPH_PIXELS } from '@sabor/core/basin/photograph-size';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustStore } from '../../db/stored.ts';
 import { barePicture, NotAPicture } from '../../http/bare-picture.ts';
 import { notFound, Refusal } from '../../http/problems.ts';
 import { holdWashDay, mustBeOpen } from '../wash-days/standing.ts';
+import { uprightCopy } from './upright-copy.ts';
 
 async function received(db: Client, id: string): Promise<PhotographReceived> {
   const { rows } = await db.query<PhotographReceived>(
@@ -23,8 +25,8 @@ export async function announce(db: Db, photo: PhotographInput): Promise<Photogra
     mustBeOpen(await holdWashDay(client, photo.washDayId));
     mustStore(
       await client.query(
-        `insert into photograph (id, wash_day_id, stage, day, angle, taken_at, type, width, height, size)
-         values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)
+        `insert into photograph (id, wash_day_id, stage, day, angle, taken_at, type, width, height, size, film)
+         values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
          on conflict (id) do update set size = photograph.size
            where photograph.wash_day_id = excluded.wash_day_id and photograph.size = excluded.size`,
         [
@@ -38,6 +40,7 @@ export async function announce(db: Db, photo: PhotographInput): Promise<Photogra
           photo.width,
           photo.height,
           photo.size,
+          photo.film,
         ],
       ),
       'photograph',
@@ -46,19 +49,22 @@ export async function announce(db: Db, photo: PhotographInput): Promise<Photogra
   });
 }
 
-/** Puts a photograph's pieces together once they are all there, without what it says of place and maker. */
+/** Puts a photograph's pieces together once they are all there: as the camera wrote it, without what it says of place and maker. */
 async function complete(client: Client, id: string, type: string): Promise<void> {
   const { rows } = await client.query<{ bytes: Buffer }>(
     'select bytes from photograph_piece where photograph_id = $1 order by from_byte',
     [id],
   );
-  const { bytes, width, height } = barePicture(Buffer.concat(rows.map((row) => row.bytes)), type);
-  await client.query('update photograph set bytes = $2, width = $3, height = $4 where id = $1', [
-    id,
-    bytes,
-    width,
-    height,
-  ]);
+  const { bytes, width, height, orientation } = barePicture(
+    Buffer.concat(rows.map((row) => row.bytes)),
+    type,
+  );
+  if (width * height > PHOTOGRAPH_PIXELS)
+    throw new NotAPicture('This picture has over 50 million pixels. Set the camera to fewer.');
+  await client.query(
+    'update photograph set bytes = $2, width = $3, height = $4, orientation = $5 where id = $1',
+    [id, bytes, width, height, orientation],
+  );
   await client.query('delete from photograph_piece where photograph_id = $1', [id]);
 }
 
@@ -114,6 +120,29 @@ export async function readImage(db: Client, id: string): Promise<{ type: string;
   return rows[0];
 }
 
+/** What pages show of a photograph: upright, small, a JPEG. Made the first time it is asked for, and kept. */
+export async function readCopy(db: Client, id: string): Promise<{ type: string; bytes: Buffer }> {
+  const { rows } = await db.query<{ bytes: Buffer }>(
+    'select bytes from photograph_copy where photograph_id = $1',
+    [id],
+  );
+  if (rows[0]) return { type: 'image/jpeg', bytes: rows[0].bytes };
+  const { rows: found } = await db.query<{ type: string; bytes: Buffer; orientation: Orientation }>(
+    'select type, bytes, orientation from photograph where id = $1 and bytes is not null',
+    [id],
+  );
+  if (!found[0]) throw notFound('photograph');
+  const copy = await uprightCopy(found[0].bytes, found[0].orientation);
+  // What cannot be decoded here may still be shown by the browser.
+  if (!copy) return found[0];
+  await db.query(
+    `insert into photograph_copy (photograph_id, bytes) select id, $2 from photograph where id = $1
+     on conflict do nothing`,
+    [id, copy],
+  );
+  return { type: 'image/jpeg', bytes: copy };
+}
+
 /** Takes a photograph of an open wash day away; one that is not there is gone already. */
 export async function removePhotograph(db: Db, id: string): Promise<void> {
   await transaction(db, async (client) => {
@@ -128,11 +157,13 @@ export async function removePhotograph(db: Db, id: string): Promise<void> {
 }
 
 export async function readGhosts(db: Client, wearerId: string): Promise<Ghosts> {
-  const { rows } = await db.query<{ angle: Angle; id: string }>(
-    `select distinct on (p.angle) p.angle, p.id from photograph p join wash_day d on d.id = p.wash_day_id
+  const { rows } = await db.query<{ angle: Angle; id: string; frameMm: number | null }>(
+    `select distinct on (p.angle) p.angle, p.id,
+       case when p.orientation >= 5 then p.height else p.width end / m.px_per_mm as "frameMm"
+     from photograph p left join photograph_measured m on m.photograph_id = p.id join wash_day d on d.id = p.wash_day_id
      join trial t on t.id = d.trial_id where t.wearer_id = $1 and p.bytes is not null
      order by p.angle, p.taken_at desc`,
     [wearerId],
   );
-  return Object.fromEntries(rows.map(({ angle, id }) => [angle, id]));
+  return Object.fromEntries(rows.map(({ angle, ...ghost }) => [angle, ghost]));
 }

@@ -1,5 +1,5 @@
 import { ProductPictureInput } from '@sabor/contract/product-picture';
-import { PHOTOGRAPH_LIMIT } from '@sabor/core/basin/photograph-size';
+import { PRODUCT_PICTURE_LIMIT } from '@sabor/core/basin/photograph-size';
 import express, { Router } from 'express';
 import { type Db, transaction } from '../../db/pool.ts';
 import { mustStore } from '../../db/stored.ts';
@@ -16,7 +16,7 @@ export function productPictureRoutes(db: Db): Router {
   const router = Router();
   router.put(
     '/product-pictures/:id',
-    express.raw({ type: TYPES, limit: PHOTOGRAPH_LIMIT }),
+    express.raw({ type: TYPES, limit: PRODUCT_PICTURE_LIMIT }),
     async (request, response) => {
       const { id, productId, shows } = parse(ProductPictureInput, {
         ...request.query,

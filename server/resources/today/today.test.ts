@@ -7,7 +7,7 @@ import { airForWashDayInWords, dueInWords } from '@sabor/words/today';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
-import { sampleBench, sampleProduct, sampleWearer } from '../../testing/samples.ts';
+import { sampleBench, sampleProduct, sampleWearer, zoneOfAfternoon } from '../../testing/samples.ts';
 import { tap, tapFinish, tapStep } from '../../testing/tapping.ts';
 import { readToday } from './store.ts';
 
@@ -34,11 +34,15 @@ const begin = async (startedAt: Date) => {
   return id;
 };
 const change = (id: string, to: object) => bench.ask<WashDay>('PATCH', `/api/wash-days/${id}`, to);
+/** Moves the wearer to where some hours ago still is today. */
+const inTheAfternoon = () =>
+  bench.db.query('update wearer set time_zone = $2 where id = $1', [sample.wearer.id, zoneOfAfternoon()]);
 const look = (washDayId: string, stage: string, day: number | null, at: Date) =>
   bench.ask('PUT', `/api/check-ins/${v7()}`, { washDayId, stage, day, at: at.toISOString() });
 
 describe('Today', () => {
   it('follows a wash day from plan to the end of its wear', async () => {
+    await inTheAfternoon();
     expect(await due()).toMatchObject([{ kind: 'start wash day', number: 1, of: 4, begun: false }]);
     const id = await begin(hours(-6));
     expect(await due()).toMatchObject([{ kind: 'continue wash day', washDayId: id }]);
@@ -86,6 +90,7 @@ describe('Today', () => {
   });
 
   it('asks what an announced test came to, on its day, and brings a step of a later day', async () => {
+    await inTheAfternoon();
     const id = await begin(hours(-6));
     await tapFinish(bench, id);
     const { body } = await bench.ask<WashDay>('GET', `/api/wash-days/${id}`);
@@ -108,6 +113,7 @@ describe('Today', () => {
   });
 
   it('is not content with a look after a refresh', async () => {
+    await inTheAfternoon();
     const id = await begin(hours(-6));
     await tapFinish(bench, id);
     await change(id, { washedAt: hours(-5).toISOString(), revealAt: hours(-1).toISOString() });
@@ -122,6 +128,7 @@ describe('Today', () => {
   });
 
   it('does not nag about looks that were missed', async () => {
+    await inTheAfternoon();
     const id = await begin(hours(-80));
     await tapFinish(bench, id);
     await change(id, { washedAt: hours(-79).toISOString(), revealAt: hours(-26).toISOString() });

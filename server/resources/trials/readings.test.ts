@@ -25,6 +25,7 @@ const day = (to: object) => ({
   checkIns: [],
   steps: [],
   events: [],
+  photographs: [],
   cameFrom: null,
   styleMeant: null,
   accepts: [],
@@ -37,7 +38,11 @@ const day = (to: object) => ({
   ...to,
 });
 const trial = (...washDayRecords: object[]) =>
-  ({ arms: [{ id: 'a', name: 'Gel, "strong"' }], washDayRecords }) as unknown as TrialDetail;
+  ({
+    design: 'complete',
+    arms: [{ id: 'a', name: 'Gel, "strong"' }],
+    washDayRecords,
+  }) as unknown as TrialDetail;
 const look = {
   stage: 'wear',
   day: 2,
@@ -159,5 +164,40 @@ describe('readings as CSV', () => {
 
   it('are a line of headings when there is nothing yet', () => {
     expect(readingsCsv(trial(), wearer, productOf).trim().split('\r\n')).toHaveLength(1);
+  });
+
+  it('tell what was read in pictures, and where it could not be read', () => {
+    const picture = {
+      stage: 'wear',
+      day: 2,
+      angle: 'right',
+      takenAt: '2026-03-11T08:05:00Z',
+      measured: {
+        readings: [
+          { measure: 'halo', value: 0.82, why: null },
+          { measure: 'strays', value: null, why: 'too dense' },
+        ],
+      },
+    };
+    const half = {
+      ...trial(day({ photographs: [picture, { ...picture, measured: null }], rightArmId: 'b' })),
+      design: 'half',
+      arms: [
+        { id: 'a', name: 'Foam' },
+        { id: 'b', name: 'Gel' },
+      ],
+    } as TrialDetail;
+    const [halo, strays, ...rest] = rows(readingsCsv(half, wearer, productOf));
+    expect(rest).toEqual([]);
+    expect(halo).toMatchObject({
+      arm: 'Gel',
+      stage: 'Day 2',
+      outcome: 'Picture: frizz halo',
+      zone: 'from the right',
+      value: '0.82',
+      unit: 'mm',
+      word: '',
+    });
+    expect(strays).toMatchObject({ value: '', word: 'not read: too dense' });
   });
 });

@@ -1,6 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
+import type { Angle } from '@sabor/core/basin/angles';
 import { CAME_FROM, FASTENED } from '@sabor/core/basin/came-from';
 import { EFFORT, type Effort } from '@sabor/core/basin/effort';
 import { ACCEPTED, STYLES_MEANT } from '@sabor/core/basin/style-meant';
@@ -11,16 +12,19 @@ import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { EVENT_CAME, EVENTS, eventOf } from '@sabor/core/outcomes/events';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { stageLabel } from '@sabor/core/outcomes/stages';
+import { PHOTO_MEASURES } from '@sabor/core/photo/measures';
 import { labelWay } from '@sabor/core/shelf/label-directions';
 import { TOOLS } from '@sabor/core/step/choices';
 import { MARKS, SKIP_REASONS } from '@sabor/core/step/marks';
 import { SLOTS } from '@sabor/core/step/slots';
 import { BOM, guarded } from '@sabor/core/table/formula-guard';
 import { localDate } from '@sabor/core/time/zones';
+import { DESIGNS } from '@sabor/core/trial/designs';
 import { airOf } from '@sabor/reading/air-of';
 import { sidesOf } from '@sabor/reading/side-of';
 import { doseInWords } from '@sabor/words/dose';
 import { labelWayInWords } from '@sabor/words/label-directions';
+import { VIEWS } from '@sabor/words/photo';
 import Papa from 'papaparse';
 
 const COLUMNS = [
@@ -67,7 +71,7 @@ interface Told {
 
 /**
  * A trial's readings as CSV, one a row, with the wash day's arm and air beside each: ratings, lengths, readings in words,
- * what was done to the hair and what happened to it. `productOf`: what is told of a product, by its id.
+ * what was read in pictures, what was done to the hair and what happened to it. `productOf`: what is told of a product, by its id.
  */
 export function readingsCsv(
   trial: TrialDetail,
@@ -245,7 +249,25 @@ export function readingsCsv(
         ),
       ];
     });
-    return [...ofDay, ...atSteps, ...looks, ...events];
+    const { halves } = DESIGNS[trial.design];
+    /** A picture shows the whole head, or in half-head designs the half it was taken from. */
+    const shownIn = (angle: Angle) =>
+      halves && (angle === 'left' || angle === 'right') ? guarded(armOf(day, angle)) : armAt(null);
+    const pictures = day.photographs.flatMap(({ stage, day: dayWorn, angle, takenAt, measured }) =>
+      (measured?.readings ?? []).map(({ measure, value, why }) =>
+        line({
+          stage: stageLabel(stage, dayWorn),
+          dayWorn,
+          at: takenAt,
+          arm: shownIn(angle),
+          outcome: `Picture: ${PHOTO_MEASURES[measure].label}`,
+          zone: VIEWS[angle],
+          ...(value === null ? { word: `not read: ${why}` } : { value }),
+          unit: PHOTO_MEASURES[measure].unit,
+        }),
+      ),
+    );
+    return [...ofDay, ...atSteps, ...looks, ...pictures, ...events];
   });
   return BOM + Papa.unparse({ fields: [...COLUMNS], data: rows });
 }

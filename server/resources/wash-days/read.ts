@@ -7,6 +7,7 @@ import type { Client } from '../../db/pool.ts';
 import { notFound } from '../../http/problems.ts';
 import { settingsPairs } from '../routines/step-sql.ts';
 import { airAtWash, type BareDay, type WashAir, withWeather } from '../weather/attach.ts';
+import { PHOTOGRAPH } from './photograph-sql.ts';
 
 /** A wash day that came to Sabor hours after it began; `d` is its row. */
 export const ENTERED_LATER = `d.created_at > d.started_at + interval '6 hours'`;
@@ -69,10 +70,7 @@ const WASH_DAYS = `
     (select coalesce(json_agg(json_build_object('device', x.device, 'at', x.at) order by x.at desc), '[]')
       from (select device, max(at) as at from wash_tap where wash_day_id = d.id group by device) x) as devices,
     (select count(*)::int from wash_tap where wash_day_id = d.id) as "tapsHeard",
-    (select coalesce(json_agg(json_build_object('id', p.id, 'stage', p.stage, 'day', p.day, 'angle', p.angle,
-        'takenAt', p.taken_at, 'width', p.width, 'height', p.height, 'size', p.size, 'received', case when p.bytes is not null then p.size else
-          (select coalesce(sum(length(b.bytes)), 0) from photograph_piece b where b.photograph_id = p.id) end)
-        order by p.taken_at, p.id), '[]') from photograph p where p.wash_day_id = d.id) as photographs
+    (select coalesce(json_agg(${PHOTOGRAPH} order by p.taken_at, p.id), '[]') from photograph p where p.wash_day_id = d.id) as photographs
   from wash_day d join trial t on t.id = d.trial_id join wearer w on w.id = t.wearer_id`;
 
 type Row = Omit<BareDay, 'localDate'>;
@@ -169,7 +167,8 @@ export async function readWashDay(db: Client, id: string): Promise<WashDay> {
 export async function readPulse(db: Client, id: string): Promise<string> {
   const { rows } = await db.query<{ pulse: string }>(
     `select concat_ws(' ', d.xmin, t.xmin, (select count(*) from wash_tap w where w.wash_day_id = d.id),
-       (select string_agg(p.xmin::text, ',' order by p.id) from photograph p where p.wash_day_id = d.id),
+       (select string_agg(concat(p.xmin, ' ', m.xmin), ',' order by p.id) from photograph p
+         left join photograph_measured m on m.photograph_id = p.id where p.wash_day_id = d.id),
        (select string_agg(o.xmin::text, ',' order by o.on_date) from day_outdoors o where o.wash_day_id = d.id)) as pulse
      from wash_day d join trial t on t.id = d.trial_id where d.id = $1`,
     [id],

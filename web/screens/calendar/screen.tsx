@@ -21,8 +21,11 @@ export function CalendarScreen() {
   const { span, at } = spanFrom(search, today);
   const days = daysOf(span, at);
   const entries = useCalendar(days[0]!, days.at(-1)!);
-  const go = (to: Partial<{ span: Span; at: string }>) =>
-    setSearch({ span: to.span ?? span, at: to.at ?? at }, { replace: true });
+  // From the address as it is now: of two taps in a row the page may not yet show the first.
+  const go = (turn: (now: { span: Span; at: string }) => Partial<{ span: Span; at: string }>) => {
+    const now = spanFrom(new URLSearchParams(window.location.search), today);
+    setSearch({ ...now, ...turn(now) }, { replace: true });
+  };
   const byDay = new Map<string, CalendarEntry[]>();
   for (const entry of entries.data ?? []) byDay.set(entry.on, [...(byDay.get(entry.on) ?? []), entry]);
   const missed = (entries.data ?? []).filter(({ state }) => state === 'missed');
@@ -34,14 +37,25 @@ export function CalendarScreen() {
         actions={<ButtonLink to="/wash-days/new">Log a wash day</ButtonLink>}
       />
       <div className="no-print mb-4 flex flex-wrap items-end gap-3">
-        <Button onClick={() => go({ at: turned(span, at, -1) })} aria-label={`The ${span} before`}>
+        <Button
+          onClick={() => go((now) => ({ at: turned(now.span, now.at, -1) }))}
+          aria-label={`The ${span} before`}
+        >
           ←
         </Button>
-        <Button onClick={() => go({ at: today })}>Today</Button>
-        <Button onClick={() => go({ at: turned(span, at, 1) })} aria-label={`The next ${span}`}>
+        <Button onClick={() => go(() => ({ at: today }))}>Today</Button>
+        <Button
+          onClick={() => go((now) => ({ at: turned(now.span, now.at, 1) }))}
+          aria-label={`The next ${span}`}
+        >
           →
         </Button>
-        <ChoiceField label="By" options={SPANS} value={span} onChange={(key) => key && go({ span: key })} />
+        <ChoiceField
+          label="By"
+          options={SPANS}
+          value={span}
+          onChange={(key) => key && go(() => ({ span: key }))}
+        />
       </div>
       {entries.isError ? (
         <Failed part error={entries.error} retry={entries.refetch} />

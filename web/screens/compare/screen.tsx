@@ -4,10 +4,12 @@ import type { Wearer } from '@sabor/contract/wearer';
 import type { Comparison } from '@sabor/core/compare/comparison';
 import { isOutcome, type MainResult, mainResult } from '@sabor/core/compare/main-result';
 import type { TrialRecord } from '@sabor/core/compare/trial-record';
+import type { RunPlan } from '@sabor/core/fairness/run';
 import { brokenDays, type SlipItem, slipOfTrial } from '@sabor/core/fairness/slip';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { weighedBy } from '@sabor/core/step/weighed';
 import { isCompared } from '@sabor/core/trial/designs';
+import { keysOf } from '@sabor/core/vocabulary';
 import { blocksOfDays } from '@sabor/reading/fairness-runs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
 import { spoiledInWords } from '@sabor/words/felt';
@@ -25,8 +27,9 @@ import { armStyle } from '../../drawings/arm-style.ts';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
 import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
 import { ButtonLink } from '../../ui/button.tsx';
+import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { showDate } from '../../ui/show.ts';
-import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
+import { Failed, Heading, InSlices, Loading, Nothing } from '../../ui/states.tsx';
 import { WhenSeen } from '../../ui/when-seen.tsx';
 import { compareInWorker, daysNeededInWorker } from '../../workers/comparison.ts';
 import { airMarks } from './air-marks.ts';
@@ -39,6 +42,7 @@ import { ToldByArm } from './told-by-arm.tsx';
 import { WearAndMoney } from './wear-and-money.tsx';
 import { ZoneDifference } from './zone-difference.tsx';
 
+const InPictures = lazy(async () => ({ default: (await import('./in-pictures.tsx')).InPictures }));
 const WearCurve = lazy(async () => ({ default: (await import('../../drawings/wear-curve.tsx')).WearCurve }));
 
 export function ComparisonScreen() {
@@ -49,39 +53,25 @@ export function ComparisonScreen() {
   if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   if (!trial.data || !shelf.data || !wearer.data) return <Loading what="the comparison" />;
-  return <Compared trial={trial.data} products={shelf.data.products} wearer={wearer.data} />;
+  return (
+    <InSlices what="the comparison">
+      <Compared trial={trial.data} products={shelf.data.products} wearer={wearer.data} />
+    </InSlices>
+  );
 }
 
-/** A trial's comparison, worked out from its record. `sample`: nothing of it is stored, and nothing of it leaves the page. */
-export function Compared({
-  trial,
-  products,
-  wearer,
-  sample = false,
-}: {
+interface Parts {
   trial: TrialDetail;
   products: readonly Product[];
   wearer: Wearer;
+  /** Nothing of it is stored, and nothing of it leaves the page. */
   sample?: boolean;
-}) {
+}
+
+/** A trial's comparison, worked out from its record. */
+export function Compared({ trial, products, wearer, sample = false }: Parts) {
   const record = useMemo(() => toTrialRecord(trial, products, wearer), [trial, products, wearer]);
   const runs = useRuns(trial);
-  const items = useMemo(
-    () => runs && slipOfTrial(runs, trial.arms, mainResult(trial.primary).like, trial.overrules),
-    [runs, trial],
-  );
-  const broken = useMemo(
-    () => (items ? blocksOfDays(trial, brokenDays(items)) : new Set<string>()),
-    [items, trial],
-  );
-  const without = useWorked(
-    'comparison without',
-    broken.size > 0 && trial.outcomesShownAt !== null ? [record, [...broken]] : null,
-    async () => {
-      const rest = toTrialRecord(trial, products, wearer, broken);
-      return { record: rest, comparison: await compareInWorker(rest) };
-    },
-  );
   const comparison = useWorked(
     'comparison',
     record.washDays.length > 0 ? [record] : null,
@@ -105,19 +95,45 @@ export function Compared({
         No wash day of this trial has been worn.
       </Nothing>
     );
-  if (items && trial.outcomesShownAt === null) return <BeforeOutcomes trial={trial} items={items} />;
-  if (!items || !comparison.data) return <Loading what="the comparison" />;
+  if (!runs || (!comparison.data && trial.outcomesShownAt !== null)) return <Loading what="the comparison" />;
+  return (
+    <InSlices what="the comparison">
+      <HeldAgainstItsRuns
+        {...{ trial, products, wearer, sample, record, runs }}
+        comparison={comparison.data}
+      />
+    </InSlices>
+  );
+}
+
+/** The comparison beside its fairness check, which comes before any outcome is shown. */
+function HeldAgainstItsRuns({
+  runs,
+  ...shown
+}: Parts & { record: TrialRecord; comparison: Comparison | undefined; runs: readonly RunPlan[] }) {
+  const { trial, products, wearer, record, comparison } = shown;
+  const items = useMemo(
+    () => slipOfTrial(runs, trial.arms, mainResult(trial.primary).like, trial.overrules),
+    [runs, trial],
+  );
+  const broken = useMemo(() => blocksOfDays(trial, brokenDays(items)), [items, trial]);
+  const without = useWorked(
+    'comparison without',
+    broken.size > 0 && trial.outcomesShownAt !== null ? [record, [...broken]] : null,
+    async () => {
+      const rest = toTrialRecord(trial, products, wearer, broken);
+      return { record: rest, comparison: await compareInWorker(rest) };
+    },
+  );
+  if (trial.outcomesShownAt === null) return <BeforeOutcomes trial={trial} items={items} />;
+  if (!comparison) return <Loading what="the comparison" />;
   return (
     <ComparisonSheet
-      trial={trial}
-      products={products}
-      wearer={wearer}
-      record={record}
-      comparison={comparison.data}
+      {...shown}
+      comparison={comparison}
       items={items}
       without={broken.size > 0 ? without.data : undefined}
       leftOut={trial.washDayRecords.filter(({ id }) => broken.has(id)).map(({ position }) => position + 1)}
-      sample={sample}
     />
   );
 }
@@ -131,17 +147,13 @@ function ComparisonSheet({
   items,
   without,
   leftOut,
-  sample,
-}: {
-  trial: TrialDetail;
-  products: readonly Product[];
-  wearer: Wearer;
+  sample = false,
+}: Parts & {
   record: TrialRecord;
   comparison: Comparison;
   items: readonly SlipItem[];
   without: { record: TrialRecord; comparison: Comparison } | undefined;
   leftOut: readonly number[];
-  sample: boolean;
 }) {
   const [shown, setShown] = useState<MainResult>(trial.primary);
   const { arms } = record.promise;
@@ -254,23 +266,17 @@ function ComparisonSheet({
             <h2 id="curve" className="text-xl">
               Over the days
             </h2>
-            <label className="flex items-center gap-2 text-sm">
-              Outcome
-              <select
-                className="min-h-10 rounded-md border border-ink/30 bg-sheet px-2"
-                value={shown}
-                onChange={(e) => setShown(e.target.value as MainResult)}
-              >
-                {!isOutcome(trial.primary) && (
-                  <option value={trial.primary}>{mainResult(trial.primary).label}</option>
-                )}
-                {Object.entries(OUTCOMES).map(([key, { label }]) => (
-                  <option key={key} value={key}>
-                    {label}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <InlineChoice
+              label="Outcome"
+              value={shown}
+              onChange={setShown}
+              options={[
+                ...(isOutcome(trial.primary)
+                  ? []
+                  : [[trial.primary, mainResult(trial.primary).label] as const]),
+                ...keysOf(OUTCOMES).map((key) => [key, OUTCOMES[key].label] as const),
+              ]}
+            />
           </div>
           <p className="mb-2 flex flex-wrap gap-4 text-sm">
             {arms.map((arm, i) => (
@@ -294,6 +300,13 @@ function ComparisonSheet({
           </WhenSeen>
         </section>
         <WearAndMoney trial={trial} record={record} comparison={comparison} />
+        {trial.washDayRecords.some(({ photographs }) => photographs.length > 0) && !sample && (
+          <div className="lg:col-span-2">
+            <WhenSeen className="min-h-96">
+              <InPictures trial={trial} wearer={wearer} />
+            </WhenSeen>
+          </div>
+        )}
         <ToldByArm trial={trial} arms={arms} wearer={wearer} products={products} comparison={comparison} />
         <ZoneDifference trial={trial} wearer={wearer} outcome={mainResult(shown).like} />
       </div>

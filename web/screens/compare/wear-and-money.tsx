@@ -2,6 +2,8 @@ import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Comparison } from '@sabor/core/compare/comparison';
 import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import type { Lasting, Wear } from '@sabor/core/compare/wear';
+import { gapsOnce } from '@sabor/core/shelf/wash-cost';
+import { costGapInWords } from '@sabor/words/cost';
 import { goodEnoughInWords } from '@sabor/words/main-result';
 import { ArmName } from '../../drawings/arm-name.tsx';
 import { armStyle } from '../../drawings/arm-style.ts';
@@ -152,9 +154,11 @@ export function WearAndMoney({
       </div>
       {comparison.money.some(({ gaps }) => gaps.length > 0) && (
         <ul className="mt-2 text-sm text-mango-deep">
-          {[...new Set(comparison.money.flatMap(({ gaps }) => gaps))].map((gap) => (
-            <li key={gap}>{gap}</li>
-          ))}
+          {gapsOnce(comparison.money.flatMap(({ gaps }) => gaps))
+            .map(costGapInWords)
+            .map((gap) => (
+              <li key={gap}>{gap}</li>
+            ))}
         </ul>
       )}
       <p className="mt-2 text-sm text-soft">

@@ -2,6 +2,7 @@ import type { HairFile } from '@sabor/contract/hair-file';
 import { careStatus } from '@sabor/core/hair/care';
 import { collisions, trialSpan } from '@sabor/core/hair/collisions';
 import { localToday } from '@sabor/core/time/today';
+import { collisionInWords } from '@sabor/words/collisions';
 import { Link } from 'react-router';
 import { showDate } from '../../ui/show.ts';
 import { Tag } from '../../ui/states.tsx';
@@ -43,9 +44,10 @@ export function Collisions({ file }: { file: HairFile }) {
                 <p className="text-leaf">Nothing on this file stands in its way.</p>
               ) : (
                 <ul>
-                  {found.map(({ severity, says }) => (
-                    <li key={says} className="py-0.5">
-                      <Tag tone={severity === 'breaks' ? 'stop' : 'due'}>{severity}</Tag> {says}
+                  {found.map((one) => (
+                    <li key={JSON.stringify(one)} className="py-0.5">
+                      <Tag tone={one.severity === 'breaks' ? 'stop' : 'due'}>{one.severity}</Tag>{' '}
+                      {collisionInWords(one, today)}
                     </li>
                   ))}
                 </ul>

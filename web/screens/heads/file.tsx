@@ -19,6 +19,7 @@ import { Drying } from './drying.tsx';
 import { History } from './history.tsx';
 import { Measured } from './measured.tsx';
 import { ModelTable } from './model-table.tsx';
+import { HeadPictures } from './pictures.tsx';
 import { porosityLook } from './porosity-look.ts';
 import { PorosityPanel } from './porosity-panel.tsx';
 import { Problems } from './problems.tsx';
@@ -93,7 +94,7 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
         </div>
       )}
       <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[1fr_1.4fr]">
-        <section aria-labelledby="map">
+        <section aria-labelledby="map" className="min-w-0">
           <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
             <h2 id="map" className="text-xl">
               The head
@@ -122,6 +123,7 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
             Whole head
           </Button>
           {shown === 'evidence' && <ModelTable />}
+          <HeadPictures wearerId={wearer.id} />
         </section>
         <Tabs.Root
           className="min-w-0"

@@ -49,6 +49,13 @@ export function HelpScreen() {
             ))}
           </ol>
           <p className="mt-4 text-soft">
+            Frizz can be measured in pictures too: on the{' '}
+            <Link className="underline underline-offset-4" to="/photo-bench">
+              photo bench
+            </Link>
+            .
+          </p>
+          <p className="mt-4 text-soft">
             A wash day needs no trial: log one from Today, while it happens or afterwards. Press ? for the
             keys.
           </p>

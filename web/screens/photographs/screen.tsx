@@ -1,15 +1,26 @@
 import type { Photograph } from '@sabor/contract/photograph';
 import { ANGLES, type Angle } from '@sabor/core/basin/angles';
 import { stageLabel } from '@sabor/core/outcomes/stages';
+import { haloInWords } from '@sabor/words/photo';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
-import { useChange, useGhosts, useWashDay, useWearer } from '../../api/queries.ts';
+import { useChange, useGhosts, useTrial, useWashDay, useWearer } from '../../api/queries.ts';
 import { remove } from '../../http/http.ts';
-import { boxPhoto, fitPicture, unboxPhoto, usePhotoBox } from '../../offline/photo-box.ts';
+import { asTaken, boxPhoto, unboxPhoto, usePhotoBox } from '../../offline/photo-box.ts';
+import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/states.tsx';
 import { readStage } from '../worn/look-path.ts';
 import { Camera } from './camera.tsx';
+
+/** The views that are taken at every look; the others are for looking only. */
+const VIEWS_TO_TAKE: readonly Angle[] = ['back', 'left', 'right', 'front'];
+
+/** A number that goes with a head, for the made-up one that stands in for it. */
+const seedOf = (id: string) => [...id].reduce((sum, letter) => (31 * sum + letter.charCodeAt(0)) % 9973, 7);
+
+const haloOf = ({ measured }: Photograph) =>
+  haloInWords(measured?.readings.find(({ measure }) => measure === 'halo')?.value ?? null);
 
 const touch = 'min-h-16 flex-1 rounded-tag border border-ink/30 bg-sheet px-3 font-semibold';
 
@@ -18,12 +29,13 @@ export function PhotographsScreen() {
   const { id = '', stage = '' } = useParams();
   const look = readStage(stage);
   const day = useWashDay(id);
+  const trial = useTrial(day.data?.trialId ?? 'new');
   const wearer = useWearer(day.data?.wearerId ?? 'new');
   const box = usePhotoBox();
   const ghosts = useGhosts(day.data?.wearerId ?? '');
   const takeAway = useChange((photoId: string) => remove(`/photographs/${photoId}`));
   const [problem, setProblem] = useState<string | null>(null);
-  const [camera, setCamera] = useState<Angle | null>(null);
+  const [camera, setCamera] = useState<readonly Angle[] | null>(null);
   const file = useRef<HTMLInputElement>(null);
   const [asked, setAsked] = useState<Angle>('front');
   if (day.error && day.isError) return <Failed error={day.error} retry={day.refetch} />;
@@ -33,11 +45,10 @@ export function PhotographsScreen() {
     of === look.stage && n === look.day;
   const stored = day.data.photographs.filter((one) => here(one) && one.received >= one.size);
   const boxed = box.filter(({ photo }) => photo.washDayId === id && here(photo));
-  const take = async (angle: Angle, picture: Blob) => {
+  const take = async (angle: Angle, picture: Blob, film = false) => {
     setProblem(null);
-    setCamera(null);
     try {
-      const { blob, ...fit } = await fitPicture(picture);
+      const { blob, ...fit } = await asTaken(picture);
       await boxPhoto(
         {
           id: v7(),
@@ -46,6 +57,7 @@ export function PhotographsScreen() {
           day: look.day,
           angle,
           takenAt: new Date().toISOString(),
+          film,
           size: blob.size,
           ...fit,
         },
@@ -55,6 +67,8 @@ export function PhotographsScreen() {
       setProblem((error as Error).message);
     }
   };
+  const over = trial.data !== undefined && trial.data.endedAt !== null && !trial.data.logged;
+  const open = day.data.status !== 'abandoned' && !over;
   const lastOf = (angle: Angle) => ghosts.data?.[angle] ?? null;
   return (
     <div className="basin-screen">
@@ -67,7 +81,16 @@ export function PhotographsScreen() {
       <h1 className="text-2xl sm:text-3xl">Photographs: {stageLabel(look.stage, look.day)}</h1>
       <p className="mb-3 text-soft">
         Arm’s length and a half, one lamp to each side, no flash, the same wall. Where it was taken is left
-        out; Sabor keeps the picture in its own database.
+        out; Sabor keeps the picture in its own database, as the camera wrote it. To measure frizz, light the
+        wall instead of the hair and stand the card beside the head:{' '}
+        <Link className="underline underline-offset-4" to="/photo-bench">
+          photo bench
+        </Link>
+        . Pictures of several wash days lie over each other on the{' '}
+        <Link className="underline underline-offset-4" to={`/light-table?head=${day.data.wearerId}`}>
+          light table
+        </Link>
+        .
       </p>
       {problem && (
         <p role="alert" className="mb-2 font-semibold text-brick">
@@ -89,11 +112,28 @@ export function PhotographsScreen() {
       />
       {camera && (
         <Camera
-          angle={camera}
-          ghost={lastOf(camera)}
-          take={(picture) => void take(camera, picture)}
+          angles={camera}
+          ghosts={ghosts.data ?? {}}
+          seed={seedOf(day.data.wearerId)}
+          take={take}
           close={() => setCamera(null)}
         />
+      )}
+      {open ? (
+        <p className="mb-4 flex flex-wrap items-center gap-x-4 gap-y-2">
+          <Button look="main" className="min-h-16" onClick={() => setCamera(VIEWS_TO_TAKE)}>
+            Take the four views
+          </Button>
+          <span className="max-w-xl text-soft">
+            Back, both sides, front, one after the other. Take one view twice, walking away between: that
+            tells how much two pictures of the same hair differ.
+          </span>
+        </p>
+      ) : (
+        <p className="mb-4 border-l-4 border-rule pl-4 text-soft">
+          {over ? 'This trial is over' : 'This wash day was abandoned'}: its photographs stay as they are.
+          They can still be measured.
+        </p>
       )}
       <ul className="grid grid-cols-1 gap-4 sm:grid-cols-2 lg:grid-cols-3">
         {(Object.keys(ANGLES) as Angle[]).map((angle) => {
@@ -116,14 +156,23 @@ export function PhotographsScreen() {
                       className="h-36 rounded-tag object-cover"
                       loading="lazy"
                     />
-                    <figcaption>
-                      <button
-                        type="button"
-                        className="min-h-10 text-sm underline underline-offset-4"
-                        onClick={() => takeAway.mutate(one.id)}
+                    {one.measured && <p className="text-sm">{haloOf(one)}</p>}
+                    <figcaption className="flex gap-4">
+                      <Link
+                        className="flex min-h-10 items-center text-sm underline underline-offset-4"
+                        to={`/photo-bench?${[one, ...mine.filter((other) => other !== one)].map(({ id }) => `photograph=${id}`).join('&')}`}
                       >
-                        Remove
-                      </button>
+                        {one.measured ? 'Measured' : 'Measure'} <span className="sr-only">{label}</span>
+                      </Link>
+                      {open && (
+                        <button
+                          type="button"
+                          className="min-h-10 text-sm underline underline-offset-4"
+                          onClick={() => takeAway.mutate(one.id)}
+                        >
+                          Remove
+                        </button>
+                      )}
                     </figcaption>
                   </figure>
                 ))}
@@ -162,7 +211,7 @@ export function PhotographsScreen() {
                 {mine.length === 0 && going.length === 0 && ghost && (
                   <figure>
                     <img
-                      src={`/api/photographs/${ghost}/image`}
+                      src={`/api/photographs/${ghost.id}/image`}
                       alt={`${label}, last time`}
                       className="h-36 rounded-tag object-cover opacity-40 grayscale"
                       loading="lazy"
@@ -171,27 +220,29 @@ export function PhotographsScreen() {
                   </figure>
                 )}
               </div>
-              <div className="flex gap-2">
-                <button
-                  type="button"
-                  className={touch}
-                  aria-label={`Camera, ${label}`}
-                  onClick={() => setCamera(angle)}
-                >
-                  Camera
-                </button>
-                <button
-                  type="button"
-                  className={touch}
-                  aria-label={`From a file, ${label}`}
-                  onClick={() => {
-                    setAsked(angle);
-                    file.current?.click();
-                  }}
-                >
-                  From a file
-                </button>
-              </div>
+              {open && (
+                <div className="flex gap-2">
+                  <button
+                    type="button"
+                    className={touch}
+                    aria-label={`Camera, ${label}`}
+                    onClick={() => setCamera([angle])}
+                  >
+                    Camera
+                  </button>
+                  <button
+                    type="button"
+                    className={touch}
+                    aria-label={`From a file, ${label}`}
+                    onClick={() => {
+                      setAsked(angle);
+                      file.current?.click();
+                    }}
+                  >
+                    From a file
+                  </button>
+                </div>
+              )}
             </li>
           );
         })}

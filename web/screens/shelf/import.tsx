@@ -8,6 +8,7 @@ import { post } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { inputLook } from '../../ui/field.tsx';
 import { FileField } from '../../ui/file-field.tsx';
+import { saveFile } from '../../ui/save-file.ts';
 import { Heading } from '../../ui/states.tsx';
 import type { ProductFile } from '../../workers/product-file.worker.ts';
 
@@ -87,11 +88,8 @@ export function ShelfImportScreen() {
     }
     void queryClient.invalidateQueries();
   };
-  const saveReport = async () => {
-    const url = URL.createObjectURL(new Blob([await held.current!.file.report()], { type: 'text/csv' }));
-    Object.assign(document.createElement('a'), { href: url, download: 'products not taken.csv' }).click();
-    setTimeout(() => URL.revokeObjectURL(url), 1000);
-  };
+  const saveReport = async () =>
+    saveFile(await held.current!.file.report(), 'text/csv', 'products not taken.csv');
   const named = columns.includes('name');
   return (
     <>

@@ -1,11 +1,12 @@
-import type { AirForWashDay, Due } from '@sabor/contract/today';
+import type { AirForWashDay, Due, Today } from '@sabor/contract/today';
+import type { Trial } from '@sabor/contract/trial-record';
 import { localToday } from '@sabor/core/time/today';
 import { airForWashDayInWords, dueInWords } from '@sabor/words/today';
 import { useToday, useTrials } from '../../api/queries.ts';
 import { useVoice } from '../../api/voice.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { showDate } from '../../ui/show.ts';
-import { Failed, Heading, Loading } from '../../ui/states.tsx';
+import { Failed, Heading, InSlices, Loading } from '../../ui/states.tsx';
 import { Memos } from '../memos/list.tsx';
 import { NextUp } from './next-up.tsx';
 import { FirstSteps, Road } from './road.tsx';
@@ -54,7 +55,15 @@ export function TodayScreen() {
   if (today.isPending || trials.isPending) return <Loading what="what is due" />;
   if (today.isError) return <Failed error={today.error} retry={today.refetch} />;
   if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
-  const { due, toTry, air, empty, demo, road } = today.data;
+  return (
+    <InSlices what="what is due">
+      <WhatIsDue today={today.data} trials={trials.data} />
+    </InSlices>
+  );
+}
+
+function WhatIsDue({ today, trials }: { today: Today; trials: readonly Trial[] }) {
+  const { due, toTry, air, empty, demo, road } = today;
   if (empty) return <FirstSteps road={road} />;
   const read = due.find((one) => one.kind === 'read');
   const rest = due.filter((one) => one !== read || !demo);
@@ -108,7 +117,7 @@ export function TodayScreen() {
         </section>
         <div className="space-y-10">
           <AirAhead air={air} />
-          <UnderWay trials={trials.data} />
+          <UnderWay trials={trials} />
           <Memos />
         </div>
       </div>

@@ -32,6 +32,7 @@ import { DoseFelt } from './dose-felt.tsx';
 import { Events } from './events.tsx';
 import { Guess } from './guess.tsx';
 import { Looks } from './looks.tsx';
+import { Pictures } from './pictures.tsx';
 import { WearEnding } from './wear-ending.tsx';
 
 const STATUS = {
@@ -149,6 +150,7 @@ export function DayPage({
           </div>
         </div>
       )}
+      <Pictures day={day} />
       <section className="mt-10" aria-labelledby="done">
         <h2 id="done" className="mb-2 text-xl">
           What was done

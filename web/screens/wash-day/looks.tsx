@@ -100,9 +100,9 @@ export function Looks({
                 <ButtonLink
                   look="quiet"
                   to={`/wash-days/${day.id}/photographs/${stagePath({ ...look, part: 'first' })}`}
-                  aria-label={`Photographs: ${label}${shot(look) ? `, ${shot(look)} taken` : ''}`}
+                  aria-label={`${shot(look) === 0 ? 'Photographs' : counted(shot(look), 'photograph')}: ${label}`}
                 >
-                  {shot(look) === 0 ? 'Photographs' : `${shot(look)} photographs`}
+                  {shot(look) === 0 ? 'Photographs' : counted(shot(look), 'photograph')}
                 </ButtonLink>
               )}
               {may && (

@@ -1,7 +1,7 @@
 import { lazy, Suspense } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useShelf, useTrial, useWashDay, useWearer } from '../../api/queries.ts';
-import { Failed, Loading } from '../../ui/states.tsx';
+import { Failed, InSlices, Loading } from '../../ui/states.tsx';
 
 const conductor = import('./conductor.tsx');
 // Whoever shows it hears of a failure.
@@ -23,7 +23,9 @@ export function WashDayScreen() {
   const conducting = day.data.status === 'under way' || (day.data.status === 'worn' && search.has('step'));
   return (
     <Suspense fallback={<Loading what="the wash day" />}>
-      {conducting ? <Conductor {...parts} /> : <DayPage {...parts} />}
+      <InSlices what="the wash day">
+        {conducting ? <Conductor {...parts} /> : <DayPage {...parts} />}
+      </InSlices>
     </Suspense>
   );
 }

@@ -1,4 +1,5 @@
 import { Button } from '../../ui/button.tsx';
+import { saveFile } from '../../ui/save-file.ts';
 import type { FileRead } from './from-file.tsx';
 import type { Upload } from './use-upload.ts';
 
@@ -24,11 +25,7 @@ export function FileReport({
     new Intl.DateTimeFormat('en-GB', { timeZone, dateStyle: 'medium', timeStyle: 'short' }).format(
       new Date(at),
     );
-  const save = async () => {
-    const url = URL.createObjectURL(new Blob([await csv()], { type: 'text/csv' }));
-    Object.assign(document.createElement('a'), { href: url, download: `not taken from ${name}` }).click();
-    setTimeout(() => URL.revokeObjectURL(url), 1000);
-  };
+  const save = async () => saveFile(await csv(), 'text/csv', `not taken from ${name}`);
   const { state } = upload;
   return (
     <section aria-label="What the file holds" className="space-y-3 border-l-4 border-leaf/50 pl-4">

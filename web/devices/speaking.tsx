@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useState } from 'react';
-import { canSpeak, setSpeech, speak, wantsSpeech } from '../../devices/sound.ts';
+import { canSpeak, setSpeech, speak, wantsSpeech } from './sound.ts';
 
 /** Reads each new step out while it is wanted; gives the switch for it, or nothing where the browser cannot speak. */
 export function useSpoken(text: string | null): ReactNode {

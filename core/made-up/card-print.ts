@@ -1,0 +1,33 @@
+import { CARDS, type CardKind, SLANT } from '../photo/card/layout.ts';
+import { markerBits } from '../photo/card/marker-bits.ts';
+import { linearOf } from '../photo/light.ts';
+
+/** Light of the card's paper or print at a place on it, mm. */
+export function cardLight(kind: CardKind): (x: number, y: number) => number {
+  const { width, height, markers, marker, greys, slanted, rule } = CARDS[kind];
+  const ink = linearOf(28);
+  const paper = linearOf(242);
+  const bits = markers.map(({ id }) => markerBits(id));
+  const [c, s] = [Math.cos(SLANT), Math.sin(SLANT)];
+  return (x, y) => {
+    if (x < 0 || y < 0 || x > width || y > height) return paper;
+    for (let i = 0; i < markers.length; i++) {
+      const [u, v] = [((x - markers[i]!.x) / marker) * 8, ((y - markers[i]!.y) / marker) * 8];
+      if (u >= 0 && v >= 0 && u < 8 && v < 8) return bits[i]![Math.floor(v)]![Math.floor(u)] ? paper : ink;
+    }
+    for (const grey of greys)
+      if (x >= grey.x && y >= grey.y && x < grey.x + grey.width && y < grey.y + grey.height)
+        return linearOf(grey.byte);
+    if (slanted) {
+      const [dx, dy] = [x - slanted.x, y - slanted.y];
+      if (Math.max(Math.abs(dx * c + dy * s), Math.abs(dy * c - dx * s)) < slanted.side / 2) return ink;
+    }
+    const along = x - rule.x;
+    if (along >= -0.3 && along <= rule.length + 0.3) {
+      if (Math.abs(y - rule.y) < 0.3) return ink;
+      const tick = Math.round(along / 10);
+      if (Math.abs(along - 10 * tick) < 0.25 && y > rule.y && y < rule.y + (tick % 5 ? 2.5 : 5)) return ink;
+    }
+    return paper;
+  };
+}

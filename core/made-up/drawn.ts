@@ -1,0 +1,297 @@
+import { homographyBetween, inverted, projected } from '../photo/card/homography.ts';
+import type { Plane, Point } from '../photo/plane.ts';
+import { fillRows } from '../photo/polygon.ts';
+import { cardLight } from './card-print.ts';
+import { CLOTHES, cardCorners, skinOf } from './figure.ts';
+import { COLOURS, type Point3, type Strand } from './head.ts';
+import { type Frame, type Scene, seenThrough } from './scene.ts';
+import { outlineFrom, turned } from './view.ts';
+
+/** What the camera's lens is given: linear light, red, green and blue. */
+export type Light = readonly [Plane, Plane, Plane];
+
+/** How much more is drawn in each direction than the picture has pixels. Source: methods.md 4. */
+const SUPERSAMPLING = 4;
+const BAND_ROWS = 40;
+const WALL = { 'from behind': 0.8, 'from the front': 0.42 } as const;
+const LAMPS: Record<Scene['light'], readonly { to: Point3; power: number }[]> = {
+  'from behind': [{ to: { x: -0.2, y: -0.55, z: 0.81 }, power: 0.12 }],
+  'from the front': [
+    { to: { x: -0.62, y: -0.48, z: 0.62 }, power: 1.15 },
+    { to: { x: 0.62, y: -0.48, z: 0.62 }, power: 0.95 },
+    { to: { x: 0, y: -0.95, z: 0.3 }, power: 0.5 },
+  ],
+};
+
+/** Pieces of strands as they are drawn, furthest first. */
+interface Pieces {
+  count: number;
+  /** x and y of both ends, and half the thickness, in drawn pixels. */
+  ends: Float32Array;
+  colours: Float32Array;
+  /** How many lie under the closed shape: these are drawn before it. */
+  under: number;
+}
+
+function piecesOf(scene: Scene, frame: Frame, scale: number): Pieces {
+  const { head, turn, light } = scene;
+  if (!head) return { count: 0, ends: new Float32Array(), colours: new Float32Array(), under: 0 };
+  const { plan } = head;
+  const see = seenThrough(frame);
+  const colour = COLOURS[plan.colour];
+  const lamps = LAMPS[light];
+  const wall = WALL[light];
+  // Light that comes from everywhere.
+  const around = light === 'from behind' ? 0.08 : 0.22;
+  const front = Math.cos((turn * Math.PI) / 180) > 0.5;
+  const depth: number[] = [];
+  const raw: number[] = [];
+  const add = (strand: Strand) => {
+    const { path, shade, off } = strand;
+    const places = path.length / 3;
+    let before: { at: Point3; seen: Point } | null = null;
+    for (let i = 0; i < places; i++) {
+      const own = { x: path[3 * i]!, y: path[3 * i + 1]!, z: path[3 * i + 2]! };
+      const at = turned(own, turn);
+      const inFace = front && at.z > 0 && (at.x / 66) ** 2 + ((at.y - 28) / 92) ** 2 < 1;
+      // Of the hair that lies, only the near side shows.
+      if ((!off && at.z < -0.25 * plan.halfDepth) || inFace) {
+        before = null;
+        continue;
+      }
+      const seen = see(at);
+      if (before) {
+        const t = { x: at.x - before.at.x, y: at.y - before.at.y, z: at.z - before.at.z };
+        const long = Math.hypot(t.x, t.y, t.z) || 1;
+        let [matt, shine] = [around, 0];
+        for (const { to, power } of lamps) {
+          const along = (t.x * to.x + t.y * to.y + t.z * to.z) / long;
+          const sine = Math.sqrt(Math.max(0, 1 - along * along));
+          const view = t.z / long;
+          matt += power * 0.75 * sine;
+          shine += power * Math.max(0, sine * Math.sqrt(Math.max(0, 1 - view * view)) - along * view) ** 26;
+        }
+        const r = Math.hypot(at.x / plan.halfWidth, at.z / plan.halfDepth) || 1;
+        const rim = (1 - Math.min(1, Math.abs(at.z / plan.halfDepth / r))) ** 5;
+        const passes = colour.through * wall * (off ? 1 : 0.5 * rim);
+        // What lies deeper is darker.
+        const sunk = off ? 1 : Math.min(1, 0.4 + 0.62 * Math.max(0, (r - 0.82) / 0.16));
+        depth.push((at.z + before.at.z) / 2);
+        raw.push(
+          before.seen.x * scale,
+          before.seen.y * scale,
+          seen.x * scale,
+          seen.y * scale,
+          ...[0, 1, 2].map((k) => shade * sunk * (colour.light[k]! * matt + 0.05 * shine) + passes),
+        );
+      }
+      before = { at, seen };
+    }
+  };
+  for (const strand of head.lying) add(strand);
+  const lying = depth.length;
+  for (const strand of head.off) add(strand);
+  // Strands off the hair's far side, the hair that lies, then strands off its near side; each furthest first.
+  const layers = depth.map((z, i) => (i < lying ? 1 : z < 0 ? 0 : 2));
+  const order = Array.from(depth, (_, i) => i).sort(
+    (a, b) => layers[a]! - layers[b]! || depth[a]! - depth[b]!,
+  );
+  const half = (plan.strand * frame.pxPerMm * scale) / 2;
+  const ends = new Float32Array(5 * order.length);
+  const colours = new Float32Array(3 * order.length);
+  let under = 0;
+  order.forEach((from, to) => {
+    for (let k = 0; k < 4; k++) ends[5 * to + k] = raw[7 * from + k]!;
+    // A drawn strand of hair that lies stands for its neighbours too.
+    ends[5 * to + 4] = from < lying ? half * 2.1 : half;
+    for (let k = 0; k < 3; k++) colours[3 * to + k] = raw[7 * from + 4 + k]!;
+    if (from >= lying && depth[from]! < 0) under++;
+  });
+  return { count: order.length, ends, colours, under };
+}
+
+/** A drawn band: rows `top` to `top + rows` of the enlarged frame, three channels. */
+interface Band {
+  top: number;
+  rows: number;
+  width: number;
+  data: Float32Array;
+}
+
+/** Draws one piece of a strand, each pixel by the share of it that is covered across. */
+function drawPiece(
+  { top, rows, width, data }: Band,
+  ends: Float32Array,
+  colours: Float32Array,
+  i: number,
+): void {
+  let [x0, y0, x1, y1] = [ends[5 * i]!, ends[5 * i + 1]! - top, ends[5 * i + 2]!, ends[5 * i + 3]! - top];
+  const half = ends[5 * i + 4]!;
+  const [r, g, b] = [colours[3 * i]!, colours[3 * i + 1]!, colours[3 * i + 2]!];
+  const steep = Math.abs(y1 - y0) >= Math.abs(x1 - x0);
+  if (steep ? y0 > y1 : x0 > x1) [x0, y0, x1, y1] = [x1, y1, x0, y0];
+  const long = Math.hypot(x1 - x0, y1 - y0);
+  if (long < 1e-6) return;
+  const main = steep ? y1 - y0 : x1 - x0;
+  const across = steep ? x1 - x0 : y1 - y0;
+  const slope = across / main;
+  const thick = (half * long) / main;
+  const [start, end] = steep ? [y0, y1] : [x0, x1];
+  const base = steep ? x0 : y0;
+  const [limit, limitAcross] = steep ? [rows, width] : [width, rows];
+  for (
+    let m = Math.max(0, Math.ceil(start - 0.5));
+    m <= Math.min(limit - 1, Math.floor(end - 0.5 + 1e-9));
+    m++
+  ) {
+    const at = base + slope * (m + 0.5 - start);
+    const [low, high] = [at - thick, at + thick];
+    for (let n = Math.max(0, Math.floor(low)); n <= Math.min(limitAcross - 1, Math.floor(high)); n++) {
+      const share = Math.min(n + 1, high) - Math.max(n, low);
+      if (share <= 0) continue;
+      const k = 3 * (steep ? m * width + n : n * width + m);
+      const rest = 1 - share;
+      data[k] = data[k]! * rest + r * share;
+      data[k + 1] = data[k + 1]! * rest + g * share;
+      data[k + 2] = data[k + 2]! * rest + b * share;
+    }
+  }
+}
+
+/**
+ * The light of a scene in a frame before any camera: drawn four times as large in both directions, then averaged. `progress`
+ * is told the share that is done. Source: methods.md 4, "known truth".
+ */
+export function drawn(
+  scene: Scene,
+  frame: Frame,
+  {
+    supersampling = SUPERSAMPLING,
+    progress,
+  }: { supersampling?: number; progress?: (share: number) => void } = {},
+): Light {
+  const { width, height } = frame;
+  const n = supersampling;
+  const wide = width * n;
+  const see = seenThrough(frame);
+  const out = [0, 1, 2].map(() => ({ width, height, data: new Float32Array(width * height) }));
+  const pieces = piecesOf(scene, frame, n);
+  const bandRows = BAND_ROWS * n;
+  const bands = Math.ceil(height / BAND_ROWS);
+  // Which pieces touch which band, in the order they are drawn.
+  const touched: number[][] = Array.from({ length: bands }, () => []);
+  for (let i = 0; i < pieces.count; i++) {
+    const [a, b, h] = [pieces.ends[5 * i + 1]!, pieces.ends[5 * i + 3]!, pieces.ends[5 * i + 4]! * 2];
+    const first = Math.max(0, Math.floor((Math.min(a, b) - h) / bandRows));
+    const last = Math.min(bands - 1, Math.floor((Math.max(a, b) + h) / bandRows));
+    for (let band = first; band <= last; band++) touched[band]!.push(i);
+  }
+  const flat = (polygon: readonly Point[]) =>
+    polygon.map(({ x, y }) => {
+      const at = see({ x, y, z: 0 });
+      return { x: at.x * n, y: at.y * n };
+    });
+  const shape = scene.head ? flat(outlineFrom(scene.head.body, scene.turn, frame.distance)) : [];
+  const skins = scene.head ? skinOf(scene.turn).map(flat) : [];
+  const clothes = scene.head ? flat(CLOTHES) : [];
+  const dim = scene.light === 'from behind' ? 0.35 : 1;
+  const wall = WALL[scene.light];
+  const ground = scene.head ? COLOURS[scene.head.plan.colour].light.map((v) => v * 0.16 * dim) : [];
+  const card = scene.card;
+  const corners = card ? flat(cardCorners(card)) : [];
+  const onCard = card
+    ? inverted(
+        homographyBetween(
+          cardCorners(card).map(({ x, y }) => ({ x: x - card.x, y: y - card.y })),
+          corners,
+        ),
+      )
+    : null;
+  const print = card ? cardLight(card.kind) : null;
+  const middle = see({ x: 0, y: 0, z: 0 });
+  const buffer = new Float32Array(3 * bandRows * wide);
+  for (let band = 0; band < bands; band++) {
+    const rows = Math.min(BAND_ROWS, height - band * BAND_ROWS) * n;
+    const own: Band = { top: band * bandRows, rows, width: wide, data: buffer };
+    for (let y = 0; y < rows / n; y++) {
+      const v = (band * BAND_ROWS + y + 0.5) / height - 0.5;
+      const first = 3 * y * n * wide;
+      for (let x = 0; x < width; x++) {
+        const u = (x + 0.5) / width - 0.5;
+        const away = ((x - middle.x) ** 2 + (band * BAND_ROWS + y - middle.y) ** 2) / frame.pxPerMm ** 2;
+        const value =
+          wall *
+          (1 + scene.uneven * (0.5 * u + 0.35 * v - 0.9 * (u * u + v * v) + 0.1)) *
+          (1 - scene.shadow * Math.exp(-away / 260 ** 2));
+        for (let k = first + 3 * x * n; k < first + 3 * (x + 1) * n; k += 3) {
+          own.data[k] = value;
+          own.data[k + 1] = value * 0.995;
+          own.data[k + 2] = value * 0.985;
+        }
+      }
+      for (let dy = 1; dy < n; dy++) own.data.copyWithin(first + 3 * dy * wide, first, first + 3 * wide);
+    }
+    const fill = (polygon: readonly Point[], colour: readonly number[]) =>
+      fillRows(
+        polygon.map(({ x, y }) => ({ x, y: y - own.top - 0.5 })),
+        rows,
+        (y, from, to) => {
+          for (let x = Math.max(0, Math.ceil(from - 0.5)); x < Math.min(wide, to - 0.5); x++)
+            for (let channel = 0; channel < 3; channel++)
+              own.data[3 * (y * wide + x) + channel] = colour[channel]!;
+        },
+      );
+    if (onCard && print)
+      fillRows(
+        corners.map(({ x, y }) => ({ x, y: y - own.top - 0.5 })),
+        rows,
+        (y, from, to) => {
+          for (let x = Math.max(0, Math.ceil(from - 0.5)); x < Math.min(wide, to - 0.5); x++) {
+            const at = projected(onCard, { x: x + 0.5, y: own.top + y + 0.5 });
+            const value = print(at.x, at.y) * 0.92;
+            for (let channel = 0; channel < 3; channel++) own.data[3 * (y * wide + x) + channel] = value;
+          }
+        },
+      );
+    const list = touched[band]!;
+    let at = 0;
+    for (; at < list.length && list[at]! < pieces.under; at++)
+      drawPiece(own, pieces.ends, pieces.colours, list[at]!);
+    if (scene.head) {
+      if (skins[0])
+        fill(
+          skins[0],
+          scene.skin.map((v) => v * dim * 0.8),
+        );
+      fill(
+        clothes,
+        scene.clothes.map((v) => v * dim),
+      );
+      fill(shape, ground);
+      if (skins[1])
+        fill(
+          skins[1],
+          scene.skin.map((v) => v * dim),
+        );
+    }
+    for (; at < list.length; at++) drawPiece(own, pieces.ends, pieces.colours, list[at]!);
+    for (let y = 0; y < rows / n; y++)
+      for (let x = 0; x < width; x++) {
+        let [r, g, b] = [0, 0, 0];
+        for (let dy = 0; dy < n; dy++) {
+          let k = 3 * ((y * n + dy) * wide + x * n);
+          for (let dx = 0; dx < n; dx++, k += 3) {
+            r += own.data[k]!;
+            g += own.data[k + 1]!;
+            b += own.data[k + 2]!;
+          }
+        }
+        const i = (band * BAND_ROWS + y) * width + x;
+        out[0]!.data[i] = r / (n * n);
+        out[1]!.data[i] = g / (n * n);
+        out[2]!.data[i] = b / (n * n);
+      }
+    progress?.((band + 1) / bands);
+  }
+  return out as unknown as Light;
+}

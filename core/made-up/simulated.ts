@@ -1,0 +1,144 @@
+import type { Angle } from '../basin/angles.ts';
+import { seededRandom } from '../random.ts';
+import { type Camera, USUAL_CAMERA } from './camera.ts';
+import { type CurlKind, type HairColour, madeUpHead, usualHead } from './head.ts';
+import { type Frame, type Scene, USUAL_FRAME, USUAL_SCENE } from './scene.ts';
+
+/** How much frizz a made-up head has, in strands that stand off it. */
+export const FRIZZ = {
+  little: { label: 'little frizz', flyaways: 500 },
+  some: { label: 'some frizz', flyaways: 1500 },
+  much: { label: 'much frizz', flyaways: 4000 },
+} as const;
+export type Frizz = keyof typeof FRIZZ;
+
+/** What a simulated camera can be set to, each with what it does to the picture. */
+export const SWITCHES = {
+  light: {
+    label: 'Light',
+    options: {
+      usual: { label: 'as it should be', exposure: 0 },
+      dark: { label: 'much too dark', exposure: -3.2 },
+      bright: { label: 'much too bright', exposure: 1.4 },
+    },
+  },
+  distance: {
+    label: 'Distance',
+    options: {
+      usual: { label: 'as last time', nearer: 1 },
+      near: { label: 'a tenth closer', nearer: 1.1 },
+      far: { label: 'a tenth further', nearer: 0.9 },
+    },
+  },
+  level: {
+    label: 'Camera',
+    options: {
+      usual: { label: 'level', tilt: 0 },
+      tilted: { label: 'looking down', tilt: 14 },
+    },
+  },
+  focus: {
+    label: 'Focus',
+    options: {
+      usual: { label: 'sharp', blur: 0.6 },
+      soft: { label: 'out of focus', blur: 2.2 },
+    },
+  },
+  card: {
+    label: 'Card',
+    options: {
+      usual: { label: 'beside the head', there: true },
+      missing: { label: 'forgotten', there: false },
+    },
+  },
+} as const;
+export type Switch = keyof typeof SWITCHES;
+export type Switched = { [S in Switch]: keyof (typeof SWITCHES)[S]['options'] };
+export const USUAL_SWITCHES: Switched = {
+  light: 'usual',
+  distance: 'usual',
+  level: 'usual',
+  focus: 'usual',
+  card: 'usual',
+};
+
+/** Angles a simulated camera can stand at, with how far the head is turned from it, degrees. */
+export const SIMULATED_ANGLES = { front: 0, left: 90, back: 180, right: 270 } as const satisfies Partial<
+  Record<Angle, number>
+>;
+export type SimulatedAngle = keyof typeof SIMULATED_ANGLES;
+
+export interface Simulated {
+  curl: CurlKind;
+  colour: HairColour;
+  frizz: Frizz;
+  angle: SimulatedAngle;
+  switched: Switched;
+  /** The head; the same number is the same head of hair. */
+  seed: number;
+  /** Which picture of it: its wearer does not stand quite the same, and light and grain are not quite the same. */
+  shot: number;
+}
+
+/** What a simulated camera sees: the scene, as yet without its head, what its frame takes in, and the camera. */
+export interface SimulatedView {
+  scene: Scene;
+  frame: Frame;
+  camera: Camera;
+}
+
+/** The view of a simulated camera, without the head. */
+export function simulatedView({
+  angle,
+  switched,
+  seed,
+  shot,
+}: Omit<Simulated, 'curl' | 'colour' | 'frizz'>): SimulatedView {
+  const random = seededRandom(1000 * seed + shot);
+  const off = () => random.unit() - 0.5;
+  const { light, distance, level, focus, card } = SWITCHES;
+  const { nearer } = distance.options[switched.distance];
+  return {
+    scene: {
+      ...USUAL_SCENE,
+      head: null,
+      turn: SIMULATED_ANGLES[angle] + 4 * off(),
+      card: card.options[switched.card].there
+        ? // Nearer to the head than usual, so that a tenth closer still shows all of it.
+          { ...USUAL_SCENE.card!, x: USUAL_SCENE.card!.x - 20 }
+        : null,
+    },
+    frame: {
+      ...USUAL_FRAME,
+      middle: { x: 0.35, y: 0.46 },
+      pxPerMm: USUAL_FRAME.pxPerMm * nearer,
+      distance: (USUAL_FRAME.distance + 20 * off()) / nearer,
+      tilt: level.options[switched.level].tilt + 2 * off(),
+    },
+    camera: {
+      ...USUAL_CAMERA,
+      seed: 1000 * seed + shot,
+      exposure: light.options[switched.light].exposure + 0.2 * off(),
+      blur: focus.options[switched.focus].blur,
+    },
+  };
+}
+
+/** The same view, small: what the camera's screen shows before a picture is taken. */
+export function preview({ scene, frame, camera }: SimulatedView, width = 840): SimulatedView {
+  const by = width / frame.width;
+  return {
+    scene,
+    frame: { ...frame, width, height: Math.round(frame.height * by), pxPerMm: frame.pxPerMm * by },
+    camera: { ...camera, blur: Math.max(0.4, camera.blur * by) },
+  };
+}
+
+/** A view with the head in it. */
+export const withHead = (view: SimulatedView, { curl, colour, frizz, seed }: Simulated): SimulatedView => ({
+  ...view,
+  scene: {
+    ...view.scene,
+    head: madeUpHead({ ...usualHead(curl, colour, seed), flyaways: FRIZZ[frizz].flyaways }),
+  },
+});

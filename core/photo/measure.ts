@@ -1,0 +1,110 @@
+import { type FoundCard, findCard } from './card/find.ts';
+import { projected } from './card/homography.ts';
+import { CARDS, type CardKind } from './card/layout.ts';
+import { type Taken, takenOf } from './guard.ts';
+import { haloOf, silhouetteOf } from './halo.ts';
+import { luminanceOf } from './light.ts';
+import { type PhotoMeasure, WHOLE_MEASURES } from './measures.ts';
+import { emptyMask, type Mask, type Picture } from './plane.ts';
+import { fillRows } from './polygon.ts';
+import type { Note, Refusal } from './refusals.ts';
+import { findOutline, type Outline } from './silhouette.ts';
+import { straysOf } from './strays.ts';
+import { widthsDown } from './volume.ts';
+
+/** A measure of one picture: its value in the measure's unit, or why there is none. */
+export type Reading = { value: number; why: null } | { value: null; why: Refusal };
+
+export interface PictureMeasures {
+  card: FoundCard | null;
+  taken: Taken | null;
+  outline: Outline | null;
+  readings: Partial<Record<PhotoMeasure, Reading>>;
+  /** Width of the shape in each band of 5 mm from its top down, mm: half of a volume. */
+  widths: readonly number[];
+  /** Thinnest hair the picture can count, mm; null where that is not known. */
+  thinnest: number | null;
+  /** What limits the reading without refusing it. */
+  notes: readonly Note[];
+}
+
+/** Under so many pixels a millimetre a whole head is read coarsely, which is told. Source: methods.md 4. */
+const WHOLE = 4;
+/**
+ * The card's edge rises within so many pixels, and so many millimetres. Source: methods.md 4. A coarse picture, which is
+ * told to be one, cannot rise within the millimetres: there the pixels alone decide.
+ */
+const SHARP = { px: 3, mm: 0.5 };
+/** Room about a card that is left out with it, mm. */
+const ROOM = 8;
+
+/** What the card covers, added to what was painted over. */
+function withCard(picture: Picture, card: FoundCard, painted: Mask | undefined): Mask {
+  const mask = painted
+    ? { ...painted, data: painted.data.slice() }
+    : emptyMask(picture.width, picture.height);
+  const { width, height } = CARDS[card.kind];
+  const corners = [
+    { x: -ROOM, y: -ROOM },
+    { x: width + ROOM, y: -ROOM },
+    { x: width + ROOM, y: height + ROOM },
+    { x: -ROOM, y: height + ROOM },
+  ].map((at) => projected(card.toPicture, at));
+  fillRows(corners, mask.height, (y, from, to) => {
+    const [a, b] = [Math.max(0, Math.round(from)), Math.min(mask.width, Math.round(to))];
+    if (b > a) mask.data.fill(1, y * mask.width + a, y * mask.width + b);
+  });
+  return mask;
+}
+
+/**
+ * All that can be read in a picture of a whole head before a lit wall. `masked` is what is no hair (of the picture's size),
+ * `empty` the same frame without a head, `ruleMm` what the card's printed rule really measures; in a frame of
+ * film no strands are counted. A refused measure never
+ * refuses the picture: each has its own reason. Source: methods.md 4.
+ */
+export function measureWhole(
+  picture: Picture,
+  {
+    kind = 'stand',
+    ruleMm,
+    masked,
+    empty,
+    film = false,
+  }: { kind?: CardKind; ruleMm?: number; masked?: Mask; empty?: Picture; film?: boolean } = {},
+): PictureMeasures {
+  const all = (why: Refusal): PictureMeasures['readings'] =>
+    Object.fromEntries(WHOLE_MEASURES.map((key) => [key, { value: null, why }]));
+  const { card, trouble } = findCard(picture, kind, ruleMm);
+  const nothing = { outline: null, widths: [], thinnest: null, notes: [] };
+  if (!card) return { card: null, taken: null, readings: all(trouble), ...nothing };
+  const taken = takenOf(card);
+  const coarse = card.pxPerMm < WHOLE;
+  if (!card.edge || card.edge.px > SHARP.px || (!coarse && card.edge.mm > SHARP.mm))
+    return { card, taken, readings: all('picture soft'), ...nothing };
+  const light = luminanceOf(picture);
+  const outline = findOutline({
+    light,
+    pxPerMm: card.pxPerMm,
+    masked: withCard(picture, card, masked),
+    ...(empty ? { empty: luminanceOf(empty) } : {}),
+  });
+  if (outline.trouble) return { card, taken, readings: all(outline.trouble), ...nothing };
+  const halo = haloOf(outline, { edgeMm: card.edge.mm });
+  const strays = straysOf(outline, light, card.edge.mm);
+  const given = (value: number | null, why: Refusal | null): Reading =>
+    value === null ? { value, why: why! } : { value, why: null };
+  return {
+    card,
+    taken,
+    outline,
+    readings: {
+      halo: given(halo.value, halo.trouble),
+      silhouette: { value: silhouetteOf(outline) / 100, why: null },
+      strays: film ? { value: null, why: 'from film' } : given(strays.value, strays.trouble),
+    },
+    widths: widthsDown(outline),
+    thinnest: strays.thinnest,
+    notes: [...(coarse ? (['coarse'] as const) : []), ...(masked ? [] : (['nothing masked'] as const))],
+  };
+}

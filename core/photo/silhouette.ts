@@ -1,0 +1,230 @@
+import { filled, largestPiece } from './components.ts';
+import { closed, inverse, opened } from './disc.ts';
+import { distanceTo } from './distance.ts';
+import { CLEAR, freeOutline } from './free-outline.ts';
+import { gaussian } from './gaussian.ts';
+import { pixelNoise } from './pixel-noise.ts';
+import { countOf, emptyMask, emptyPlane, type Mask, maskWhere, type Plane, sampleAt } from './plane.ts';
+import { shrunk } from './resample.ts';
+import { BACKDROP, LEAST_HAIR, logOf, OPENING, type OutlineTrouble, roughly } from './rough-hair.ts';
+
+/**
+ * The hair at a threshold of coverage: without what stands off it, holes filled; and the same with its bays closed. Source:
+ * methods.md 4.
+ */
+export function shapeAt(coverage: Plane, threshold: number, scale: number): { shape: Mask; core: Mask } {
+  const dense = maskWhere(coverage, (value) => value >= threshold);
+  const shape = filled(largestPiece(opened(dense, OPENING * scale)));
+  return { shape, core: filled(closed(shape, CLOSING * scale)) };
+}
+
+/** What is asked for: one whole picture, its scale, and what does not count. */
+export interface OutlineAsked {
+  /** Linear luminance of the picture, 0…1. */
+  light: Plane;
+  pxPerMm: number;
+  /** Skin, clothes, card and whatever else is no hair: 1 where it is. Of the picture's own size. */
+  masked?: Mask;
+  /** The same frame without a head, linear luminance, of the picture's own size. */
+  empty?: Plane;
+}
+
+/** Hair told from its backdrop, on a grid of about two pixels a millimetre. */
+export interface Outline {
+  trouble: null;
+  /** Pixels a millimetre of this grid. */
+  scale: number;
+  /** Where the grid begins, its own pixels from the picture's corner; and how many of the picture's pixels one of its is. */
+  left: number;
+  top: number;
+  step: number;
+  /** How much of each pixel hair covers; not clamped, so that noise sums to nothing. */
+  coverage: Plane;
+  /** The hair without what stands off it, holes filled; and the same with its bays closed, whose edge is the outline. */
+  shape: Mask;
+  core: Mask;
+  /** From the outline outwards, mm; 0 and less inside. */
+  outside: Plane;
+  /** What does not count, on this grid. */
+  masked: Mask;
+  /** Pixels that lie on a free part of the outline's surroundings: see {@link freeOutline}. */
+  free: Mask;
+  /** Free outline, mm. */
+  freeMm: number;
+  /** Noise of one full-size pixel's coverage, standard deviation. */
+  noise: number;
+  /** Root mean square of what the fitted backdrop leaves, as a share of its light. */
+  residual: number;
+  /** Light of the fitted backdrop on this grid. */
+  backdrop: Plane;
+  /** Light inside the hair as a share of the backdrop's: what coverage is scaled by. */
+  inside: number;
+}
+
+export type OutlineFound = Outline | { trouble: OutlineTrouble };
+
+/** Pixels a millimetre of the grid outline and distances are read on, and of the one the hair is first looked for on. */
+const GRID = 2;
+const COARSE = 0.5;
+/** A backdrop further off its fitted surface than this is uneven. Source: methods.md 4. */
+const MOST_RESIDUAL = 0.03;
+/** Noise of coverage over this refuses the picture. Source: methods.md 4. */
+const MOST_NOISE = 0.04;
+/** Coverage at and over which a pixel belongs to the shape. Source: methods.md 4. */
+const IN_SHAPE = 0.8;
+/** Radius of the disc that closes the shape's bays, mm. Source: methods.md 4. */
+const CLOSING = 8;
+
+/** A mask on a coarser grid: a pixel belongs where any of what it stands for does. */
+function shrunkMask(mask: Mask, width: number, height: number): Mask {
+  const data = new Uint8Array(width * height);
+  for (let y = 0; y < mask.height; y++) {
+    const row = Math.min(height - 1, Math.floor((y * height) / mask.height)) * width;
+    for (let x = 0; x < mask.width; x++)
+      if (mask.data[y * mask.width + x])
+        data[row + Math.min(width - 1, Math.floor((x * width) / mask.width))] = 1;
+  }
+  return { width, height, data };
+}
+
+/** The part of a grid around a rough mask that is worth a closer look, with room about it; whole pixels. */
+function worthALook(
+  { width, height, data }: Mask,
+  room: number,
+  step: number,
+  fine: { width: number; height: number },
+) {
+  let [left, right, top, low] = [width, -1, height, -1];
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++)
+      if (data[y * width + x]) {
+        left = Math.min(left, x);
+        right = Math.max(right, x);
+        top = Math.min(top, y);
+        low = Math.max(low, y);
+      }
+  const x0 = Math.max(0, Math.floor(left * step - room));
+  const y0 = Math.max(0, Math.floor(top * step - room));
+  return {
+    left: x0,
+    top: y0,
+    width: Math.min(fine.width, Math.ceil((right + 1) * step + room)) - x0,
+    height: Math.min(fine.height, Math.ceil((low + 1) * step + room)) - y0,
+  };
+}
+
+const cut = <T extends Float32Array | Uint8Array>(
+  data: T,
+  width: number,
+  at: { left: number; top: number; width: number; height: number },
+): T => {
+  const out = new (data.constructor as new (n: number) => T)(at.width * at.height);
+  for (let y = 0; y < at.height; y++) {
+    const from = (at.top + y) * width + at.left;
+    out.set(data.subarray(from, from + at.width), y * at.width);
+  }
+  return out;
+};
+
+/**
+ * Hair told from an evenly lit backdrop by how much of it they cover: 1 − I/B, B the backdrop's light fitted in this very
+ * picture, scaled to 1 deep inside the hair. Dark hair before a light backdrop, or light before dark. Source: methods.md 4.
+ */
+export function findOutline({ light, pxPerMm, masked, empty }: OutlineAsked): OutlineFound {
+  const none = (trouble: OutlineTrouble): OutlineFound => ({ trouble });
+  const all = shrunk(light, Math.min(1, GRID / pxPerMm));
+  const scale = (pxPerMm * all.width) / light.width;
+  const mm = (n: number) => n * scale;
+  const logs = (plane: Plane, beside: Plane | null) =>
+    plane.data.map((value, i) => logOf(value) - (beside ? logOf(beside.data[i]!) : 0));
+  const reference = empty ? gaussian(shrunk(empty, Math.min(1, GRID / pxPerMm)), mm(20)) : null;
+
+  const coarse = shrunk(all, Math.min(1, COARSE / scale));
+  const step = all.width / coarse.width;
+  const rough = roughly(
+    logs(coarse, reference && shrunk(reference, Math.min(1, COARSE / scale))),
+    masked ? shrunkMask(masked, coarse.width, coarse.height) : emptyMask(coarse.width, coarse.height),
+    scale / step,
+  );
+  if ('trouble' in rough) return none(rough.trouble);
+  if (rough.residual > MOST_RESIDUAL) return none('backdrop uneven');
+
+  const at = worthALook(rough.hair, mm(CLEAR + 12), step, all);
+  const { width, height } = at;
+  const own = <T extends Float32Array | Uint8Array>(data: T) => ({
+    width,
+    height,
+    data: cut(data, all.width, at),
+  });
+  const out = masked ? own(shrunkMask(masked, all.width, all.height).data) : emptyMask(width, height);
+  const backdrop: Plane = own(rough.backdrop.over(all.width, all.height).map(Math.exp));
+  if (reference) {
+    const beside = own(reference.data);
+    for (let i = 0; i < backdrop.data.length; i++) backdrop.data[i]! *= beside.data[i]!;
+  }
+  const { inside } = rough;
+  const coverage: Plane = own(all.data);
+  for (let i = 0; i < coverage.data.length; i++)
+    coverage.data[i] = out.data[i] ? 0 : (1 - coverage.data[i]! / backdrop.data[i]!) / (1 - inside);
+
+  const { shape, core } = shapeAt(coverage, IN_SHAPE, scale);
+  if (countOf(shape) / scale ** 2 < LEAST_HAIR) return none('no hair');
+  const nearest = new Int32Array(core.data.length);
+  const away = distanceTo(core, nearest);
+  const depth = distanceTo(inverse(core));
+  const outside = emptyPlane(width, height);
+  // The outline runs between the pixels of the shape and those outside.
+  for (let i = 0; i < outside.data.length; i++)
+    outside.data[i] = (core.data[i] ? 0.5 - depth.data[i]! : away.data[i]! - 0.5) / scale;
+
+  const wide = light.width / all.width;
+  const flat = (i: number) => !out.data[i] && outside.data[i]! >= BACKDROP.from && outside.data[i]! <= CLEAR;
+  const grain = pixelNoise(
+    light,
+    (x, y) => {
+      const [u, v] = [Math.floor(x / wide) - at.left, Math.floor(y / wide) - at.top];
+      return u >= 0 && v >= 0 && u < width && v < height && flat(v * width + u);
+    },
+    meanWhere(backdrop, flat),
+  );
+  const noise = grain / Math.abs(1 - inside);
+  if (noise > MOST_NOISE) return none('too noisy');
+  return {
+    trouble: null,
+    scale,
+    left: at.left,
+    top: at.top,
+    step: wide,
+    coverage,
+    shape,
+    core,
+    outside,
+    masked: out,
+    ...freeOutline({ core, outside, nearest, masked: out, scale }),
+    noise,
+    residual: rough.residual,
+    backdrop,
+    inside,
+  };
+}
+
+function meanWhere({ data }: Plane, holds: (i: number) => boolean): number {
+  let [sum, count] = [0, 0];
+  for (let i = 0; i < data.length; i++)
+    if (holds(i)) {
+      sum += data[i]!;
+      count++;
+    }
+  return sum / count;
+}
+
+/** Coverage at a place of the full picture. */
+export const coverageAt = (
+  { backdrop, inside, left, top, step }: Pick<Outline, 'backdrop' | 'inside' | 'left' | 'top' | 'step'>,
+  light: Plane,
+  x: number,
+  y: number,
+): number => {
+  const bright = sampleAt(backdrop, (x + 0.5) / step - 0.5 - left, (y + 0.5) / step - 0.5 - top);
+  return (1 - sampleAt(light, x, y) / bright) / (1 - inside);
+};

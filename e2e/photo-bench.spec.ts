@@ -1,0 +1,212 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { sheetSvg } from '@sabor/core/photo/card/as-svg';
+import { PDFDocument } from 'pdf-lib';
+import sharp from 'sharp';
+import { expect, PHONE, test } from './bench.ts';
+
+async function drawHead(page: Page, frizz: string): Promise<void> {
+  await page.getByLabel('Frizz', { exact: true }).selectOption(frizz);
+  await page.getByRole('button', { name: 'Draw it' }).click();
+}
+const read = (page: Page, name: RegExp) =>
+  expect(page.getByRole('article', { name })).toContainText(/frizz halo\s*\d\.\d\d mm/, { timeout: 60_000 });
+
+test('frizz of two made-up heads is measured, and told apart only once the same hair was shot again', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  await page.goto('/photo-bench');
+  await page.getByText('No camera at hand? Draw a made-up head').click();
+  await drawHead(page, 'little frizz');
+  await read(page, /^Made-up 1: dark curl, little frizz$/);
+  await drawHead(page, 'much frizz');
+  await read(page, /^Made-up 2/);
+  const apart = page.getByRole('region', { name: 'How far apart' });
+  await expect(apart).toContainText('is not known yet: shoot again to tell');
+  await expect(apart).not.toContainText(/More|Less/);
+  await page.getByRole('button', { name: 'Shoot it again' }).click();
+  await read(page, /^Made-up 2.*, shot 2$/);
+  await expect(page.getByRole('article', { name: /shot 2/ }).getByRole('checkbox')).toBeChecked();
+  await expect(apart).toContainText(
+    /More frizz halo, by 0\.\d+ mm: shooting twice alone differs by up to 0\.\d+ mm\./,
+  );
+  // Not the same hair after all: it is a look of its own, and nothing is known of the error again.
+  await page
+    .getByRole('article', { name: /shot 2/ })
+    .getByRole('checkbox')
+    .uncheck();
+  await expect(apart).toContainText('is not known yet');
+  await page.getByRole('button', { name: /^Remove Made-up 1/ }).click();
+  await expect(page.getByRole('article')).toHaveCount(2);
+});
+
+test('what is no picture, and a picture without a card, are told in a sentence; what stands below a line is left out', async ({
+  page,
+}) => {
+  await page.setViewportSize(PHONE);
+  await page.goto('/photo-bench');
+  const choose = (name: string, buffer: Buffer) =>
+    page.getByLabel('A picture of the whole head').setInputFiles({ name, mimeType: 'image/png', buffer });
+  await choose('letter.png', Buffer.from('Dear'));
+  await expect(page.getByRole('alert')).toHaveText('This file is not a picture that this browser can read.');
+  const grey = await sharp({ create: { width: 600, height: 400, channels: 3, background: '#999' } })
+    .png()
+    .toBuffer();
+  await choose('wall.png', grey);
+  const wall = page.getByRole('article', { name: 'wall.png' });
+  await expect(wall).toContainText('The card is not found in this picture.');
+  await wall.getByRole('slider', { name: /Leave out what is below/ }).focus();
+  await page.keyboard.press('Home');
+  await expect(wall).toContainText('The card is not found in this picture.');
+  await page.getByLabel('The card’s rule really measures').fill('12');
+  await expect(page.getByText('In millimetres, near 100. Until then 100 is taken.')).toBeVisible();
+});
+
+test('cards come out of the printer at their own size: a PDF of the paper’s size, and an SVG', async ({
+  page,
+}) => {
+  await page.goto('/photo-bench');
+  const got = async (button: string) => {
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: button }).click(),
+    ]);
+    return { name: file.suggestedFilename(), bytes: readFileSync(await file.path()) };
+  };
+  const pdf = await got('Download PDF');
+  expect(pdf.name).toBe('sabor stand card, A4.pdf');
+  const [sheet] = (await PDFDocument.load(pdf.bytes)).getPages();
+  expect((sheet!.getWidth() * 25.4) / 72).toBeCloseTo(210, 3);
+  expect((sheet!.getHeight() * 25.4) / 72).toBeCloseTo(297, 3);
+  await page.getByLabel('What', { exact: true }).selectOption('test sheet');
+  await page.getByLabel('Paper').selectOption('Letter');
+  const svg = await got('Download SVG');
+  expect(svg.name).toBe('sabor test sheet, Letter.svg');
+  expect(svg.bytes.toString()).toContain('width="215.9mm" height="279.4mm"');
+});
+
+test('a stored photograph that its camera turned is measured upright', async ({ page }) => {
+  const trials = await (await page.request.get('/api/trials')).json();
+  const id = crypto.randomUUID();
+  const planned = trials.find(({ status }: { status: string }) => status === 'planned').id;
+  await page.request.put(`/api/wash-days/${id}`, {
+    data: { trialId: planned, startedAt: new Date().toISOString() },
+  });
+  // A card, printed, lying on its side as its camera kept it.
+  const card = sharp(Buffer.from(sheetSvg('stand', 'a4')))
+    .resize(1200)
+    .flatten({ background: '#fff' });
+  const lying = await sharp(await card.png().toBuffer())
+    .rotate(270)
+    .withMetadata({ orientation: 6 })
+    .jpeg()
+    .toBuffer();
+  await page.goto(`/wash-days/${id}/photographs/wet`);
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'From a file, back' }).click(),
+  ]);
+  await chooser.setFiles({ name: 'card.jpg', mimeType: 'image/jpeg', buffer: lying });
+  await page.getByRole('link', { name: 'Measure back' }).click();
+  const picture = page.getByRole('article', { name: /back$/ });
+  // 1,200 pixels over 210 mm; there is no hair on a sheet of paper.
+  await expect(picture).toContainText('5.7 pixels a millimetre');
+  const { width, height } = (await picture.getByRole('img').boundingBox())!;
+  expect(height).toBeGreaterThan(width);
+  // What was measured stands upright as well, not the shown copy alone.
+  const [, , wide, tall] = (await picture.locator('svg').last().getAttribute('viewBox'))!
+    .split(' ')
+    .map(Number);
+  expect(tall).toBeGreaterThan(wide!);
+});
+
+test('the page reads in a photograph what the command line read in it', async ({ page }) => {
+  const ask = async (path: string) => (await page.request.get(`/api${path}`)).json();
+  const trials = (await ask('/trials')) as { id: string; question: string; wearerId: string }[];
+  const { wearerId } = trials.find(({ question }) => question.startsWith('Which gel keeps'))!;
+  const all = (await ask(`/wearers/${wearerId}/photographs`)) as { id: string; angle: string; day: number }[];
+  const { id } = all.find(({ angle, day }) => angle === 'left' && day === 1)!;
+  const reading = async () => {
+    const { photograph } = await ask(`/photographs/${id}`);
+    return photograph.measured as {
+      measuredAt: string;
+      readings: { measure: string; value: number | null }[];
+    };
+  };
+  // The demo's photographs were read from their files (`scripts/draw-demo.ts`), decoded by sharp.
+  const before = await reading();
+  await page.goto(`/photo-bench?photograph=${id}`);
+  const kept = () =>
+    expect(page.getByRole('article')).toContainText('Kept with its wash day.', { timeout: 60_000 });
+  await kept();
+  // Looking at it keeps no other reading; another rule does, and so does the first one again.
+  expect(await reading()).toEqual(before);
+  const rule = page.getByLabel('The card’s rule really measures');
+  await rule.fill('101');
+  await expect(page.getByRole('article')).toContainText('by a rule of 101 mm', { timeout: 60_000 });
+  await kept();
+  const larger = await reading();
+  await rule.fill('100');
+  await expect(page.getByRole('article')).not.toContainText('by a rule', { timeout: 60_000 });
+  await expect
+    .poll(async () => (await reading()).measuredAt, { timeout: 60_000 })
+    .not.toBe(larger.measuredAt);
+  const after = await reading();
+  expect(after.measuredAt).not.toBe(before.measuredAt);
+  for (const measure of ['halo', 'silhouette']) {
+    const [a, b] = [before, after].map(
+      ({ readings }) => readings.find((one) => one.measure === measure)!.value!,
+    );
+    expect(b! / a!).toBeGreaterThan(0.99);
+    expect(b! / a!).toBeLessThan(1.01);
+  }
+});
+
+test('whatever a tired hand chooses is answered in a sentence, and what lay there before stays', async ({
+  page,
+}) => {
+  const demo = readFileSync('demo/photographs/gels 5 day 1 back.jpg');
+  const plain = (width: number, height: number) =>
+    sharp({ create: { width, height, channels: 3, background: '#9aa' } });
+  const frames = await Promise.all(
+    ['#fff', '#000'].map((background) =>
+      sharp({ create: { width: 300, height: 300, channels: 3, background } })
+        .png()
+        .toBuffer(),
+    ),
+  );
+  const noCard = 'The card is not found in this picture.';
+  const noPicture = 'This file is not a picture that this browser can read.';
+  const cases: [name: string, bytes: Buffer, says: string | RegExp][] = [
+    ['mirrored.jpg', await sharp(demo).flop().jpeg().toBuffer(), 'This picture is mirrored'],
+    ['cmyk.jpg', await plain(400, 300).toColourspace('cmyk').jpeg().toBuffer(), noCard],
+    ['grey.jpg', await sharp(demo).greyscale().jpeg().toBuffer(), /frizz halo/],
+    ['sixteen.png', await plain(400, 300).toColourspace('rgb16').png().toBuffer(), noCard],
+    [
+      'moving.gif',
+      await sharp(frames, { join: { animated: true } })
+        .gif()
+        .toBuffer(),
+      noCard,
+    ],
+    ['panorama.jpg', await plain(12_000, 700).jpeg().toBuffer(), noCard],
+    ['screenshot.png', await page.screenshot(), noCard],
+    [
+      'cut short.jpg',
+      demo.subarray(0, 40_000),
+      new RegExp(`${noCard}|${noPicture}|half covered|shadow|wall`),
+    ],
+    ['large.png', await plain(8000, 7000).png({ compressionLevel: 9 }).toBuffer(), 'over 50 million pixels'],
+    ['empty.jpg', Buffer.alloc(0), noPicture],
+    ['letter.txt', Buffer.from('Dear curls'), noPicture],
+  ];
+  await page.goto('/photo-bench');
+  for (const [name, buffer, says] of cases) {
+    await page
+      .getByLabel('A picture of the whole head')
+      .setInputFiles({ name, mimeType: 'image/jpeg', buffer });
+    await expect(page.getByRole('article', { name, exact: true })).toContainText(says, { timeout: 60_000 });
+  }
+  await expect(page.getByRole('article')).toHaveCount(cases.length);
+});

@@ -1,0 +1,126 @@
+import type { WearEvent } from '@sabor/contract/check-in';
+import type { Photograph } from '@sabor/contract/photograph';
+import type { TrialDetail } from '@sabor/contract/trial-record';
+import type { WashDay } from '@sabor/contract/wash-day';
+import type { Wearer } from '@sabor/contract/wearer';
+import { picturesByArm } from '@sabor/core/photo/by-arm';
+import { describe, expect, it } from 'vitest';
+import { PLAIN_EVENT } from './nothing-told.ts';
+import { lookedAt, shotsOf } from './pictures.ts';
+
+const DAY_ONE = { stage: 'wear', day: 1 } as const;
+let made = 0;
+const picture = (halo: number | null, to: Partial<Photograph> = {}): Photograph => ({
+  id: `p${++made}`,
+  ...DAY_ONE,
+  angle: 'back',
+  takenAt: '2026-03-01T11:00:00Z',
+  film: false,
+  width: 1500,
+  height: 1750,
+  size: 100,
+  received: 100,
+  orientation: 1,
+  measured:
+    halo === null
+      ? null
+      : {
+          measuredAt: '2026-03-01T12:00:00Z',
+          ruleMm: 100,
+          leftOut: [],
+          taken: { card: [], pxPerMm: 5, edgeMm: 0.3, tilt: 1, exposure: 0, kelvin: 6500, clipped: false },
+          thinnest: null,
+          widths: [],
+          notes: [],
+          readings: [{ measure: 'halo', value: halo, why: null }],
+        },
+  ...to,
+});
+const day = (position: number, arm: string, photographs: Photograph[], to: Partial<WashDay> = {}) =>
+  ({
+    id: `d${position}`,
+    position,
+    armId: arm,
+    rightArmId: null,
+    status: 'finished',
+    revealAt: '2026-03-01T10:00:00Z',
+    wearEnd: null,
+    checkIns: [],
+    events: [],
+    photographs,
+    ...to,
+  }) as unknown as WashDay;
+const trial = (washDayRecords: WashDay[], design: TrialDetail['design'] = 'complete') =>
+  ({
+    design,
+    onDay: 1,
+    arms: [
+      { id: 'a', name: 'A' },
+      { id: 'b', name: 'B' },
+    ],
+    washDayRecords,
+  }) as unknown as TrialDetail;
+const wearer = {
+  timeZone: 'UTC',
+  curls: [],
+  zones: [
+    { id: 'zl', side: 'left' },
+    { id: 'zr', side: 'right' },
+  ],
+} as unknown as Wearer;
+const spoiled = (zoneIds: string[]): WearEvent => ({
+  ...PLAIN_EVENT,
+  id: 'e',
+  washDayId: 'd0',
+  kind: 'rain',
+  on: '2026-03-01',
+  zoneIds,
+  spoiledAt: '2026-03-01T10:30:00Z',
+});
+const means = (of: TrialDetail, halves = false) =>
+  picturesByArm(shotsOf(of, wearer, DAY_ONE), 2, halves).map(({ arms }) => arms.map(({ mean }) => mean))[0];
+
+describe('photographs of a trial, option by option', () => {
+  it('belong to the option of their wash day, of one look and whole', () => {
+    const all = trial([
+      day(0, 'a', [picture(1), picture(7, { day: 3 }), picture(9, { received: 40 })]),
+      day(1, 'b', [picture(2), picture(null)]),
+    ]);
+    expect(means(all)).toEqual([1, 2]);
+    expect(shotsOf(all, wearer, DAY_ONE)).toHaveLength(3);
+    expect(lookedAt(all)).toEqual([DAY_ONE, { stage: 'wear', day: 3 }]);
+  });
+
+  it('tell nothing of a wash day that was given up, nor once something spoiled it', () => {
+    const all = [day(0, 'a', [picture(1)]), day(1, 'b', [picture(2)])];
+    expect(means(trial([...all, day(2, 'b', [picture(50)], { status: 'abandoned' })]))).toEqual([1, 2]);
+    const rained = day(2, 'b', [picture(50)], { events: [spoiled([])] });
+    expect(means(trial([...all, rained]))).toEqual([1, 2]);
+    // Said after the fact it is no excuse: it had to be marked before anything was rated.
+    const looked = { stage: 'wear', day: 1, part: 'first', at: '2026-03-01T10:10:00Z', curls: [], felt: [] };
+    const late = day(2, 'b', [picture(50)], {
+      events: [spoiled([])],
+      checkIns: [{ ...looked, ratings: [{ outcome: 'frizz', zoneId: 'zl', value: 3 }] }] as never,
+    });
+    expect(means(trial([...all, late]))).toEqual([1, 26]);
+  });
+
+  it('show in half-heads the half they are taken from, and lose that half alone where it was spoiled', () => {
+    const sides = (left: number, right: number) => [
+      picture(left, { angle: 'left' }),
+      picture(right, { angle: 'right' }),
+      picture(99),
+    ];
+    const halves = (events: WearEvent[]) =>
+      trial(
+        [
+          day(0, 'a', sides(1, 2), { rightArmId: 'b', events }),
+          day(1, 'b', sides(4, 3), { rightArmId: 'a' }),
+        ],
+        'half',
+      );
+    // A lay on the left, then on the right.
+    expect(means(halves([]), true)).toEqual([2, 3]);
+    expect(means(halves([spoiled(['zl'])]), true)).toEqual([3, 3]);
+  });
+});

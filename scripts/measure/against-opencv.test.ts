@@ -1,0 +1,166 @@
+import { createRequire } from 'node:module';
+import { homographyBetween, projected } from '@sabor/core/photo/card/homography';
+import { piecesOf } from '@sabor/core/photo/components';
+import { closed, dilated, eroded, opened } from '@sabor/core/photo/disc';
+import { distanceTo, squaredDistanceTo } from '@sabor/core/photo/distance';
+import { gaussian } from '@sabor/core/photo/gaussian';
+import type { Mask, Plane } from '@sabor/core/photo/plane';
+import { seededRandom } from '@sabor/core/random';
+import { beforeAll, describe, expect, it } from 'vitest';
+
+/**
+ * The same arrays through OpenCV 4.5 (@techstark/opencv-js, Apache-2.0): distance with its exact mask, morphology with the
+ * same disc as kernel, the normal curve with the same number of weights and mirrored edges.
+ */
+// What it exports looks like a promise of itself: an `import` would wait for it for ever.
+const cv = createRequire(import.meta.url)('@techstark/opencv-js');
+beforeAll(async () => {
+  // Ready at once, or by and by.
+  if (!cv.Mat)
+    await new Promise<void>((resolve) => {
+      cv.onRuntimeInitialized = () => resolve();
+    });
+}, 60_000);
+
+/** Blobs of several sizes, with holes and specks, some at the edges. */
+function blobs(width: number, height: number, seed: number): Mask {
+  const random = seededRandom(seed);
+  const data = new Uint8Array(width * height);
+  for (let n = 0; n < 40; n++) {
+    const [x, y, r] = [random.unit() * width, random.unit() * height, 1 + random.unit() * 18];
+    const value = n % 4 === 3 ? 0 : 1;
+    for (let j = 0; j < height; j++)
+      for (let i = 0; i < width; i++) if ((i - x) ** 2 + (j - y) ** 2 <= r * r) data[j * width + i] = value;
+  }
+  return { width, height, data };
+}
+
+const matOf = ({ width, height, data }: Mask) => cv.matFromArray(height, width, cv.CV_8UC1, [...data]);
+const floats = ({ width, height, data }: Plane) => cv.matFromArray(height, width, cv.CV_32FC1, [...data]);
+
+/** The disc {dx² + dy² ≤ r²} as a kernel. */
+function discKernel(radius: number) {
+  const reach = Math.floor(radius);
+  const side = 2 * reach + 1;
+  const data: number[] = [];
+  for (let y = -reach; y <= reach; y++)
+    for (let x = -reach; x <= reach; x++) data.push(x * x + y * y <= radius * radius ? 1 : 0);
+  return cv.matFromArray(side, side, cv.CV_8UC1, data);
+}
+
+/** The largest difference between ours and theirs. */
+const furthest = ({ data }: Plane, out: { data32F: Float32Array }) =>
+  data.reduce((most, value, i) => Math.max(most, Math.abs(value - out.data32F[i]!)), 0);
+
+const SEEDS = [1, 2, 3] as const;
+
+describe('the same as OpenCV', () => {
+  it.each(SEEDS)('exact distance to the nearest pixel that belongs, drawing %i', (seed) => {
+    const mask = blobs(211, 157, seed);
+    const free = matOf({ ...mask, data: mask.data.map((v) => 1 - v) });
+    const out = new cv.Mat();
+    cv.distanceTransform(free, out, cv.DIST_L2, cv.DIST_MASK_PRECISE);
+    const ours = distanceTo(mask);
+    // OpenCV's own exact transform works in single precision.
+    expect(furthest(ours, out)).toBeLessThan(1e-3);
+    free.delete();
+    out.delete();
+  });
+
+  it.each(SEEDS.flatMap((seed) => [2, 4, 6.5, 16].map((radius) => [seed, radius] as const)))(
+    'opened, closed, grown and shrunk, drawing %i, by a disc of radius %f',
+    (seed, radius) => {
+      const mask = blobs(180, 140, seed);
+      const from = matOf(mask);
+      const kernel = discKernel(radius);
+      const out = new cv.Mat();
+      for (const [ours, operation] of [
+        [opened, cv.MORPH_OPEN],
+        [closed, cv.MORPH_CLOSE],
+        [dilated, cv.MORPH_DILATE],
+        [eroded, cv.MORPH_ERODE],
+      ] as const) {
+        cv.morphologyEx(from, out, operation, kernel);
+        expect(Buffer.from(ours(mask, radius).data).equals(Buffer.from(out.data))).toBe(true);
+      }
+      from.delete();
+      kernel.delete();
+      out.delete();
+    },
+  );
+
+  it.each([0.6, 1, 2.5, 7])('smoothed by a normal curve of %f pixels', (sigma) => {
+    const random = seededRandom(9);
+    const plane = {
+      width: 97,
+      height: 83,
+      data: Float32Array.from({ length: 97 * 83 }, () => random.unit()),
+    };
+    const from = floats(plane);
+    const out = new cv.Mat();
+    const side = 2 * Math.ceil(4 * sigma) + 1;
+    cv.GaussianBlur(from, out, new cv.Size(side, side), sigma, sigma, cv.BORDER_REFLECT_101);
+    const ours = gaussian(plane, sigma);
+    expect(furthest(ours, out)).toBeLessThan(2e-6);
+    from.delete();
+    out.delete();
+  });
+
+  it.each(SEEDS)('connected pieces, over sides and over corners, drawing %i', (seed) => {
+    const mask = blobs(160, 160, seed);
+    const from = matOf(mask);
+    const out = new cv.Mat();
+    for (const over of [4, 8] as const)
+      expect(piecesOf(mask, over).sizes.length).toBe(cv.connectedComponents(from, out, over));
+    from.delete();
+    out.delete();
+  });
+
+  it('a projection from four places', () => {
+    const random = seededRandom(4);
+    const places = [
+      [0, 0],
+      [170, 3],
+      [168, 131],
+      [-2, 128],
+    ].map(([x, y]) => ({ x: x!, y: y! }));
+    const seen = places.map(({ x, y }) => ({
+      x: 900 + 3 * x + 20 * random.unit(),
+      y: 700 + 3 * y + 20 * random.unit(),
+    }));
+    const flat = (all: readonly { x: number; y: number }[]) => all.flatMap(({ x, y }) => [x, y]);
+    const [a, b] = [places, seen].map((all) => cv.matFromArray(4, 1, cv.CV_32FC2, flat(all)));
+    const m = cv.getPerspectiveTransform(a, b);
+    const ours = homographyBetween(places, seen);
+    for (let i = 0; i < 9; i++) expect(ours[i]! / (m.data64F[i] || 1)).toBeCloseTo(1, 4);
+    places.forEach((place, i) => {
+      expect(projected(ours, place).x).toBeCloseTo(seen[i]!.x, 6);
+      expect(projected(ours, place).y).toBeCloseTo(seen[i]!.y, 6);
+    });
+  });
+});
+
+describe('exact distance', () => {
+  it('names the nearest pixel, and is the smallest there is', () => {
+    const mask = blobs(60, 45, 5);
+    const nearest = new Int32Array(mask.data.length);
+    const squared = squaredDistanceTo(mask, nearest);
+    for (let i = 0; i < squared.length; i++) {
+      let best = Number.POSITIVE_INFINITY;
+      for (let j = 0; j < squared.length; j++)
+        if (mask.data[j])
+          best = Math.min(best, ((i % 60) - (j % 60)) ** 2 + (Math.floor(i / 60) - Math.floor(j / 60)) ** 2);
+      expect(squared[i]).toBe(best);
+      const j = nearest[i]!;
+      expect(mask.data[j]).toBe(1);
+      expect(((i % 60) - (j % 60)) ** 2 + (Math.floor(i / 60) - Math.floor(j / 60)) ** 2).toBe(best);
+    }
+  });
+
+  it('is without end where nothing belongs', () => {
+    const none = { width: 4, height: 3, data: new Uint8Array(12) };
+    const nearest = new Int32Array(12);
+    expect([...distanceTo(none, nearest).data].every((d) => d === Number.POSITIVE_INFINITY)).toBe(true);
+    expect([...nearest]).toEqual(new Array(12).fill(-1));
+  });
+});

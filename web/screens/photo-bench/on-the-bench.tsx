@@ -1,0 +1,175 @@
+import type { Simulated } from '@sabor/core/made-up/simulated';
+import { PHOTO_MEASURES, WHOLE_MEASURES } from '@sabor/core/photo/measures';
+import type { Point } from '@sabor/core/photo/plane';
+import { NOTES, REFUSALS, readingInWords } from '@sabor/words/photo';
+import { useState } from 'react';
+import { Button } from '../../ui/button.tsx';
+import type { MeasuredPicture } from '../../workers/photo.ts';
+import { LeftOut, LeftOutDrawn } from './left-out.tsx';
+import type { BenchPicture } from './pictures.ts';
+
+const pathOf = (lines: readonly (readonly Point[])[]) =>
+  lines.map((line) => `M${line.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`).join('');
+
+/** What was found, drawn over the picture: the card, the outline, and how far out the halo is looked for. */
+function Found({ read }: { read: MeasuredPicture }) {
+  const { width, height } = read;
+  const thin = Math.max(width, height) / 400;
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className="pointer-events-none absolute inset-0 size-full"
+      aria-hidden="true"
+    >
+      <path
+        d={pathOf(read.reach)}
+        fill="none"
+        className="stroke-mango"
+        strokeWidth={thin}
+        strokeDasharray={`${4 * thin}`}
+      />
+      <path d={pathOf(read.outline)} fill="none" className="stroke-hibiscus" strokeWidth={1.4 * thin} />
+      {read.card && (
+        <path
+          d={`${pathOf([read.card.corners])}Z`}
+          fill="none"
+          className="stroke-leaf"
+          strokeWidth={1.4 * thin}
+        />
+      )}
+    </svg>
+  );
+}
+
+/** One picture with what was read in it, or why not. */
+export function OnTheBench({
+  picture,
+  first,
+  change,
+  measure,
+  shootAgain,
+  busy,
+  last,
+  remove,
+}: {
+  picture: BenchPicture;
+  first: boolean;
+  change: (id: string, to: Partial<BenchPicture>) => void;
+  measure: (picture: BenchPicture) => void;
+  /** Draws a made-up head once more. */
+  shootAgain: (plan: Simulated, name: string) => void;
+  busy: boolean;
+  last: boolean;
+  remove: (id: string) => void;
+}) {
+  const { id, name, url, state, again, madeUp, leftOut, laid, filed } = picture;
+  /** Corners of an area that is being painted; null while none is. */
+  const [corners, setCorners] = useState<readonly Point[] | null>(null);
+  const refusals =
+    state.kind === 'read'
+      ? [...new Set(WHOLE_MEASURES.flatMap((key) => state.read.readings[key]?.why ?? []))]
+      : [];
+  return (
+    <article aria-label={name} className="rounded-tag border border-rule p-3">
+      <h3 className="text-lg">{name}</h3>
+      <div className="relative my-2">
+        <img src={url} alt={`${name}, as taken`} className="w-full rounded-tag" />
+        <LeftOutDrawn areas={leftOut} corners={corners} setCorners={setCorners} />
+        {state.kind === 'read' && <Found read={state.read} />}
+      </div>
+      {state.kind === 'measuring' && <p role="status">Measuring …</p>}
+      {state.kind === 'failed' && (
+        <p role="alert" className="font-semibold text-brick">
+          {state.why}
+        </p>
+      )}
+      {state.kind === 'read' && (
+        <>
+          <dl className="grid grid-cols-[auto_1fr] gap-x-4">
+            {WHOLE_MEASURES.map((key) => {
+              const reading = state.read.readings[key];
+              return (
+                <div key={key} className="contents">
+                  <dt className="text-soft">{PHOTO_MEASURES[key].label}</dt>
+                  <dd className="figure font-semibold">
+                    {reading?.value === null || reading === undefined
+                      ? '–'
+                      : readingInWords(key, reading.value)}
+                  </dd>
+                </div>
+              );
+            })}
+          </dl>
+          <ul className="mt-1 text-sm">
+            {refusals.map((why) => (
+              <li key={why} className="text-mango-deep">
+                {REFUSALS[why]}
+              </li>
+            ))}
+            {state.read.notes.map((note) => (
+              <li key={note} className="text-soft">
+                {NOTES[note]}
+              </li>
+            ))}
+            {state.read.card && (
+              <li className="text-soft">
+                {state.read.card.pxPerMm.toFixed(1)} pixels a millimetre
+                {picture.ruleMm !== 100 && `, by a rule of ${picture.ruleMm} mm`}
+                {state.read.thinnest !== null &&
+                  `; the thinnest hair it can count is ${state.read.thinnest.toFixed(2)} mm`}
+              </li>
+            )}
+          </ul>
+        </>
+      )}
+      {state.kind === 'read' && filed && (
+        <p className="mt-1 text-sm" role="status">
+          {state.kept === 'yes'
+            ? 'Kept with its wash day.'
+            : state.kept === 'failed'
+              ? 'Not kept: the server does not answer. Measure it again.'
+              : 'Being kept …'}
+        </p>
+      )}
+      {state.kind !== 'measuring' && (
+        <LeftOut
+          areas={leftOut}
+          laid={laid}
+          corners={corners}
+          setCorners={setCorners}
+          change={(to) => measure({ ...picture, leftOut: to, laid: false })}
+          move={(to) => change(id, { leftOut: to, laid: false })}
+        />
+      )}
+      <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1">
+        {!first && (
+          <label className="flex min-h-10 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-hibiscus"
+              checked={again}
+              onChange={(event) => change(id, { again: event.target.checked })}
+            />
+            Same hair as before, shot again
+          </label>
+        )}
+        {madeUp && last && (
+          <Button
+            disabled={busy}
+            onClick={() =>
+              shootAgain(
+                { ...madeUp, shot: madeUp.shot + 1 },
+                `${name.replace(/, shot \d+$/, '')}, shot ${madeUp.shot + 2}`,
+              )
+            }
+          >
+            Shoot it again
+          </Button>
+        )}
+        <Button look="quiet" className="-ml-2" onClick={() => remove(id)}>
+          Remove <span className="sr-only">{name}</span>
+        </Button>
+      </div>
+    </article>
+  );
+}

@@ -1,0 +1,79 @@
+import { unlike } from '@sabor/core/photo/guard';
+import { PHOTO_MEASURES, type PhotoMeasure, WHOLE_MEASURES } from '@sabor/core/photo/measures';
+import { pictureError, tellApart } from '@sabor/core/photo/repeat';
+import { toldInWords, unlikeInWords } from '@sabor/words/photo';
+import type { MeasuredPicture } from '../../workers/photo.ts';
+import type { BenchPicture } from './pictures.ts';
+
+interface Look {
+  name: string;
+  shots: MeasuredPicture[];
+}
+
+/** Pictures by the hair they show: one shot again goes with the one before it. */
+function looksOf(pictures: readonly BenchPicture[]): Look[] {
+  const looks: Look[] = [];
+  for (const { name, again, state } of pictures) {
+    if (state.kind !== 'read') continue;
+    if (again && looks.length) looks.at(-1)!.shots.push(state.read);
+    else looks.push({ name, shots: [state.read] });
+  }
+  return looks;
+}
+
+const valuesOf = ({ shots }: Look, measure: PhotoMeasure) =>
+  shots.flatMap(({ readings }) => readings[measure]?.value ?? []);
+
+/** Each further look beside the first one, as far as the pictures are alike; nothing is called more or less within the picture’s own error. */
+export function SideBySide({ pictures }: { pictures: readonly BenchPicture[] }) {
+  const looks = looksOf(pictures);
+  const [first, ...others] = looks;
+  if (!first || others.length === 0) return null;
+  return (
+    <section aria-labelledby="apart" className="mt-8">
+      <h2 id="apart" className="text-xl">
+        How far apart
+      </h2>
+      {others.map((other) => {
+        const [a, b] = [first.shots[0]!, other.shots[0]!];
+        const differ = a.taken && b.taken ? unlike(a.taken, b.taken) : [];
+        return (
+          <div key={other.name} className="mt-3">
+            <h3 className="font-semibold">
+              {other.name}, beside {first.name}
+            </h3>
+            {differ.length > 0 ? (
+              <>
+                <p className="text-mango-deep">These two are not compared; look at them by all means.</p>
+                <ul className="list-disc pl-5">
+                  {differ.map((one) => (
+                    <li key={one.kind}>{unlikeInWords(one)}</li>
+                  ))}
+                </ul>
+              </>
+            ) : (
+              <dl>
+                {WHOLE_MEASURES.map((measure) => {
+                  const [from, to] = [valuesOf(first, measure)[0], valuesOf(other, measure)[0]];
+                  if (from === undefined || to === undefined) return null;
+                  const error = pictureError(
+                    measure,
+                    looks.map((look) => valuesOf(look, measure)),
+                  );
+                  return (
+                    <div key={measure} className="flex flex-wrap gap-x-3">
+                      <dt className="w-32 text-soft">{PHOTO_MEASURES[measure].label}</dt>
+                      <dd className="flex-1 basis-72">
+                        {toldInWords(measure, tellApart(measure, from, to, error), error)}
+                      </dd>
+                    </div>
+                  );
+                })}
+              </dl>
+            )}
+          </div>
+        );
+      })}
+    </section>
+  );
+}

@@ -1,0 +1,128 @@
+import { type Orientation, PHOTOGRAPH_PIXELS, UPRIGHT } from '@sabor/core/basin/photograph-size';
+import { photographed } from '@sabor/core/made-up/camera';
+import { drawn } from '@sabor/core/made-up/drawn';
+import { maskOf } from '@sabor/core/made-up/figure';
+import { preview, type Simulated, simulatedView, withHead } from '@sabor/core/made-up/simulated';
+import { areasOf, maskOfAreas } from '@sabor/core/photo/areas';
+import type { FoundCard } from '@sabor/core/photo/card/find';
+import { projected } from '@sabor/core/photo/card/homography';
+import { CARDS } from '@sabor/core/photo/card/layout';
+import { contoursAt } from '@sabor/core/photo/contour';
+import { type Guide, guideOf } from '@sabor/core/photo/guide';
+import { measureWhole, type PictureMeasures } from '@sabor/core/photo/measure';
+import type { Picture, Point } from '@sabor/core/photo/plane';
+import { expose } from 'comlink';
+
+/** What is shown of a measured picture; lines in its own pixels. */
+export interface MeasuredPicture extends Omit<PictureMeasures, 'outline' | 'card'> {
+  width: number;
+  height: number;
+  outline: Point[][];
+  /** Where the halo is looked for: 30 mm off the free outline. */
+  reach: Point[][];
+  card: { pxPerMm: number; corners: Point[] } | null;
+}
+
+/** Pixels of a picture file, upright: as the file itself says, then as `orientation` does. Throws a sentence for a file that is none. */
+async function pixelsOf(file: Blob, orientation: Orientation) {
+  const bitmap = await createImageBitmap(file, {
+    imageOrientation: 'from-image',
+    colorSpaceConversion: 'default',
+  }).catch(() => {
+    throw new Error('This file is not a picture that this browser can read.');
+  });
+  const { mirrored, turn } = UPRIGHT[orientation];
+  const [width, height] = turn % 180 ? [bitmap.height, bitmap.width] : [bitmap.width, bitmap.height];
+  if (width * height > PHOTOGRAPH_PIXELS) {
+    bitmap.close();
+    throw new Error('This picture has over 50 million pixels. Set the camera to fewer.');
+  }
+  const canvas = new OffscreenCanvas(width, height);
+  const pen = canvas.getContext('2d', { willReadFrequently: true })!;
+  // About the middle: what is said last is done to the pixels first.
+  pen.translate(width / 2, height / 2);
+  pen.rotate((turn * Math.PI) / 180);
+  pen.scale(mirrored ? -1 : 1, 1);
+  pen.drawImage(bitmap, -bitmap.width / 2, -bitmap.height / 2);
+  bitmap.close();
+  return pen.getImageData(0, 0, width, height);
+}
+
+/** Every third place is enough to draw a line by. */
+const thinned = (lines: Point[][], keep = 3) => lines.map((line) => line.filter((_, i) => i % keep === 0));
+
+/** The corners of a found card in its picture. */
+function cornersOf({ kind, toPicture }: FoundCard): Point[] {
+  const { width, height } = CARDS[kind];
+  return [
+    { x: 0, y: 0 },
+    { x: width, y: 0 },
+    { x: width, y: height },
+    { x: 0, y: height },
+  ].map((at) => projected(toPicture, at));
+}
+
+const imageOf = ({ width, height, data }: Picture) =>
+  new ImageData(new Uint8ClampedArray(data), width, height);
+
+const photo = {
+  /** Measures a picture; what lies in the areas left out is no hair. */
+  async measure(
+    file: Blob,
+    {
+      leftOut,
+      ruleMm,
+      orientation,
+      film,
+    }: { leftOut: readonly Point[][]; ruleMm: number; orientation: Orientation; film: boolean },
+  ): Promise<MeasuredPicture> {
+    const picture = await pixelsOf(file, orientation);
+    const { width, height } = picture;
+    const { outline, card, ...rest } = measureWhole(picture, {
+      ruleMm,
+      film,
+      ...(leftOut.length > 0 ? { masked: maskOfAreas(leftOut, width, height) } : {}),
+    });
+    const inPicture = ({ x, y }: Point): Point =>
+      outline
+        ? {
+            x: (x + outline.left + 0.5) * outline.step - 0.5,
+            y: (y + outline.top + 0.5) * outline.step - 0.5,
+          }
+        : { x, y };
+    const lines = (at: number, within?: (i: number) => boolean) =>
+      outline ? thinned(contoursAt(outline.outside, at, within)).map((line) => line.map(inPicture)) : [];
+    return {
+      ...rest,
+      width,
+      height,
+      outline: lines(0),
+      reach: lines(30, (i) => outline!.free.data[i] === 1),
+      card: card && { pxPerMm: card.pxPerMm, corners: cornersOf(card) },
+    };
+  },
+  /** What a frame of the camera's film says of the picture to come; see {@link guideOf}. */
+  guide: (frame: ImageData, lastMm: number | null): Guide => guideOf(frame, lastMm),
+  /** A picture of a made-up head as a simulated camera takes it, as a JPEG, and the areas of what is no hair in it. */
+  async madeUp(
+    of: Simulated,
+    progress: (share: number) => void,
+  ): Promise<{ file: Blob; leftOut: Point[][] }> {
+    const { scene, frame, camera } = withHead(simulatedView(of), of);
+    const light = drawn(scene, frame, { supersampling: 3, progress: (share) => progress(0.7 * share) });
+    const picture = photographed(light, camera);
+    progress(0.95);
+    const canvas = new OffscreenCanvas(picture.width, picture.height);
+    canvas.getContext('2d')!.putImageData(imageOf(picture), 0, 0);
+    const file = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.92 });
+    return { file, leftOut: areasOf(maskOf(scene, frame)) };
+  },
+  /** What the simulated camera's screen shows before a picture is taken. */
+  preview(of: Simulated): ImageData {
+    const { scene, frame, camera } = withHead(preview(simulatedView(of)), of);
+    return imageOf(photographed(drawn(scene, frame, { supersampling: 2 }), camera));
+  },
+};
+export type PhotoWorker = typeof photo;
+
+expose(photo);
