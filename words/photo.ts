@@ -29,6 +29,9 @@ export const REFUSALS: Readonly<Record<Refusal, string>> = {
     'A frame of the camera’s film shows no single hairs. Take the picture with the phone’s own camera.',
   'too coarse': 'This picture cannot show a single hair. Come closer, or use a camera with more pixels.',
   'too dense': 'Too dense to count: more than one hair every 2 mm.',
+  'little hair': 'Too little hair is seen beside the card. Step back a little, or lay the card at the edge.',
+  'clumps not clear': 'No clumps of 1 to 24 mm stand out in this picture.',
+  'few curls': 'Tag five curls at least: one curl alone says little of a head.',
 };
 
 /** What limits a reading without refusing it, and what helps. */
@@ -70,6 +73,11 @@ const COMPARED: Readonly<Record<PhotoMeasure, readonly [larger: string, smaller:
   silhouette: ['Larger silhouette', 'Smaller silhouette'],
   volume: ['More volume', 'Less volume'],
   strays: ['More flyaways', 'Fewer flyaways'],
+  'clump-contrast': ['Clumps stand out more', 'Clumps stand out less'],
+  coherence: ['Runs more smoothly', 'Runs less smoothly'],
+  'clump-width': ['Wider clumps', 'Narrower clumps'],
+  'curl-radius': ['Wider curls', 'Tighter curls'],
+  'curl-index': ['More curled', 'Less curled'],
 };
 
 /** What two pictures' values say, beside the picture's own error. */

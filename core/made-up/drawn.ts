@@ -1,4 +1,5 @@
 import { homographyBetween, inverted, projected } from '../photo/card/homography.ts';
+import { CARDS, type CardKind } from '../photo/card/layout.ts';
 import type { Plane, Point } from '../photo/plane.ts';
 import { fillRows } from '../photo/polygon.ts';
 import { cardLight } from './card-print.ts';
@@ -111,7 +112,7 @@ function piecesOf(scene: Scene, frame: Frame, scale: number): Pieces {
 }
 
 /** A drawn band: rows `top` to `top + rows` of the enlarged frame, three channels. */
-interface Band {
+export interface Band {
   top: number;
   rows: number;
   width: number;
@@ -119,7 +120,7 @@ interface Band {
 }
 
 /** Draws one piece of a strand, each pixel by the share of it that is covered across. */
-function drawPiece(
+export function drawPiece(
   { top, rows, width, data }: Band,
   ends: Float32Array,
   colours: Float32Array,
@@ -159,6 +160,97 @@ function drawPiece(
 }
 
 /**
+ * A frame drawn `n` times as large in both directions, band by band, and averaged. `paint` fills a band with its ground and
+ * draws the pieces that touch it, in their order; `progress` is told the share that is done.
+ */
+export function inBands(
+  { width, height }: { width: number; height: number },
+  n: number,
+  pieces: { count: number; ends: Float32Array; order?: Int32Array },
+  paint: (own: Band, list: readonly number[]) => void,
+  progress?: (share: number) => void,
+): Light {
+  const wide = width * n;
+  const out = [0, 1, 2].map(() => ({ width, height, data: new Float32Array(width * height) }));
+  const bandRows = BAND_ROWS * n;
+  const bands = Math.ceil(height / BAND_ROWS);
+  // Which pieces touch which band, in the order they are drawn.
+  const touched: number[][] = Array.from({ length: bands }, () => []);
+  for (let k = 0; k < pieces.count; k++) {
+    const i = pieces.order?.[k] ?? k;
+    const [a, b, h] = [pieces.ends[5 * i + 1]!, pieces.ends[5 * i + 3]!, pieces.ends[5 * i + 4]! * 2];
+    const first = Math.max(0, Math.floor((Math.min(a, b) - h) / bandRows));
+    const last = Math.min(bands - 1, Math.floor((Math.max(a, b) + h) / bandRows));
+    for (let band = first; band <= last; band++) touched[band]!.push(i);
+  }
+  const buffer = new Float32Array(3 * bandRows * wide);
+  for (let band = 0; band < bands; band++) {
+    const rows = Math.min(BAND_ROWS, height - band * BAND_ROWS) * n;
+    const own: Band = { top: band * bandRows, rows, width: wide, data: buffer };
+    paint(own, touched[band]!);
+    for (let y = 0; y < rows / n; y++)
+      for (let x = 0; x < width; x++) {
+        let [r, g, b] = [0, 0, 0];
+        for (let dy = 0; dy < n; dy++) {
+          let k = 3 * ((y * n + dy) * wide + x * n);
+          for (let dx = 0; dx < n; dx++, k += 3) {
+            r += own.data[k]!;
+            g += own.data[k + 1]!;
+            b += own.data[k + 2]!;
+          }
+        }
+        const i = (band * BAND_ROWS + y) * width + x;
+        out[0]!.data[i] = r / (n * n);
+        out[1]!.data[i] = g / (n * n);
+        out[2]!.data[i] = b / (n * n);
+      }
+    progress?.((band + 1) / bands);
+  }
+  return out as unknown as Light;
+}
+
+/** Fills a shape of the enlarged frame in a band, pixel by pixel of its own light. */
+export function fillBand(
+  own: Band,
+  shape: readonly Point[],
+  light: (x: number, y: number) => readonly number[],
+): void {
+  fillRows(
+    shape.map(({ x, y }) => ({ x, y: y - own.top - 0.5 })),
+    own.rows,
+    (y, from, to) => {
+      for (let x = Math.max(0, Math.ceil(from - 0.5)); x < Math.min(own.width, to - 0.5); x++) {
+        const colour = light(x, y);
+        for (let channel = 0; channel < 3; channel++)
+          own.data[3 * (y * own.width + x) + channel] = colour[channel]!;
+      }
+    },
+  );
+}
+
+/** Draws a card that lies in the enlarged frame with these corners. */
+export function drawCard(own: Band, kind: CardKind, corners: readonly Point[], gain: number): void {
+  const { width, height } = CARDS[kind];
+  const onCard = inverted(
+    homographyBetween(
+      [
+        { x: 0, y: 0 },
+        { x: width, y: 0 },
+        { x: width, y: height },
+        { x: 0, y: height },
+      ],
+      corners,
+    ),
+  );
+  const print = cardLight(kind);
+  fillBand(own, corners, (x, y) => {
+    const at = projected(onCard, { x: x + 0.5, y: own.top + y + 0.5 });
+    const value = print(at.x, at.y) * gain;
+    return [value, value, value];
+  });
+}
+
+/**
  * The light of a scene in a frame before any camera: drawn four times as large in both directions, then averaged. `progress`
  * is told the share that is done. Source: methods.md 4, "known truth".
  */
@@ -170,22 +262,11 @@ export function drawn(
     progress,
   }: { supersampling?: number; progress?: (share: number) => void } = {},
 ): Light {
-  const { width, height } = frame;
   const n = supersampling;
-  const wide = width * n;
+  const wide = frame.width * n;
   const see = seenThrough(frame);
-  const out = [0, 1, 2].map(() => ({ width, height, data: new Float32Array(width * height) }));
+  const { width, height } = frame;
   const pieces = piecesOf(scene, frame, n);
-  const bandRows = BAND_ROWS * n;
-  const bands = Math.ceil(height / BAND_ROWS);
-  // Which pieces touch which band, in the order they are drawn.
-  const touched: number[][] = Array.from({ length: bands }, () => []);
-  for (let i = 0; i < pieces.count; i++) {
-    const [a, b, h] = [pieces.ends[5 * i + 1]!, pieces.ends[5 * i + 3]!, pieces.ends[5 * i + 4]! * 2];
-    const first = Math.max(0, Math.floor((Math.min(a, b) - h) / bandRows));
-    const last = Math.min(bands - 1, Math.floor((Math.max(a, b) + h) / bandRows));
-    for (let band = first; band <= last; band++) touched[band]!.push(i);
-  }
   const flat = (polygon: readonly Point[]) =>
     polygon.map(({ x, y }) => {
       const at = see({ x, y, z: 0 });
@@ -199,61 +280,31 @@ export function drawn(
   const ground = scene.head ? COLOURS[scene.head.plan.colour].light.map((v) => v * 0.16 * dim) : [];
   const card = scene.card;
   const corners = card ? flat(cardCorners(card)) : [];
-  const onCard = card
-    ? inverted(
-        homographyBetween(
-          cardCorners(card).map(({ x, y }) => ({ x: x - card.x, y: y - card.y })),
-          corners,
-        ),
-      )
-    : null;
-  const print = card ? cardLight(card.kind) : null;
   const middle = see({ x: 0, y: 0, z: 0 });
-  const buffer = new Float32Array(3 * bandRows * wide);
-  for (let band = 0; band < bands; band++) {
-    const rows = Math.min(BAND_ROWS, height - band * BAND_ROWS) * n;
-    const own: Band = { top: band * bandRows, rows, width: wide, data: buffer };
+  const paint = (own: Band, list: readonly number[]) => {
+    const { rows } = own;
+    const first = own.top / n;
     for (let y = 0; y < rows / n; y++) {
-      const v = (band * BAND_ROWS + y + 0.5) / height - 0.5;
-      const first = 3 * y * n * wide;
+      const v = (first + y + 0.5) / height - 0.5;
+      const start = 3 * y * n * wide;
       for (let x = 0; x < width; x++) {
         const u = (x + 0.5) / width - 0.5;
-        const away = ((x - middle.x) ** 2 + (band * BAND_ROWS + y - middle.y) ** 2) / frame.pxPerMm ** 2;
+        const away = ((x - middle.x) ** 2 + (first + y - middle.y) ** 2) / frame.pxPerMm ** 2;
         const value =
           wall *
           (1 + scene.uneven * (0.5 * u + 0.35 * v - 0.9 * (u * u + v * v) + 0.1)) *
           (1 - scene.shadow * Math.exp(-away / 260 ** 2));
-        for (let k = first + 3 * x * n; k < first + 3 * (x + 1) * n; k += 3) {
+        for (let k = start + 3 * x * n; k < start + 3 * (x + 1) * n; k += 3) {
           own.data[k] = value;
           own.data[k + 1] = value * 0.995;
           own.data[k + 2] = value * 0.985;
         }
       }
-      for (let dy = 1; dy < n; dy++) own.data.copyWithin(first + 3 * dy * wide, first, first + 3 * wide);
+      for (let dy = 1; dy < n; dy++) own.data.copyWithin(start + 3 * dy * wide, start, start + 3 * wide);
     }
     const fill = (polygon: readonly Point[], colour: readonly number[]) =>
-      fillRows(
-        polygon.map(({ x, y }) => ({ x, y: y - own.top - 0.5 })),
-        rows,
-        (y, from, to) => {
-          for (let x = Math.max(0, Math.ceil(from - 0.5)); x < Math.min(wide, to - 0.5); x++)
-            for (let channel = 0; channel < 3; channel++)
-              own.data[3 * (y * wide + x) + channel] = colour[channel]!;
-        },
-      );
-    if (onCard && print)
-      fillRows(
-        corners.map(({ x, y }) => ({ x, y: y - own.top - 0.5 })),
-        rows,
-        (y, from, to) => {
-          for (let x = Math.max(0, Math.ceil(from - 0.5)); x < Math.min(wide, to - 0.5); x++) {
-            const at = projected(onCard, { x: x + 0.5, y: own.top + y + 0.5 });
-            const value = print(at.x, at.y) * 0.92;
-            for (let channel = 0; channel < 3; channel++) own.data[3 * (y * wide + x) + channel] = value;
-          }
-        },
-      );
-    const list = touched[band]!;
+      fillBand(own, polygon, () => colour);
+    if (card) drawCard(own, card.kind, corners, 0.92);
     let at = 0;
     for (; at < list.length && list[at]! < pieces.under; at++)
       drawPiece(own, pieces.ends, pieces.colours, list[at]!);
@@ -275,23 +326,6 @@ export function drawn(
         );
     }
     for (; at < list.length; at++) drawPiece(own, pieces.ends, pieces.colours, list[at]!);
-    for (let y = 0; y < rows / n; y++)
-      for (let x = 0; x < width; x++) {
-        let [r, g, b] = [0, 0, 0];
-        for (let dy = 0; dy < n; dy++) {
-          let k = 3 * ((y * n + dy) * wide + x * n);
-          for (let dx = 0; dx < n; dx++, k += 3) {
-            r += own.data[k]!;
-            g += own.data[k + 1]!;
-            b += own.data[k + 2]!;
-          }
-        }
-        const i = (band * BAND_ROWS + y) * width + x;
-        out[0]!.data[i] = r / (n * n);
-        out[1]!.data[i] = g / (n * n);
-        out[2]!.data[i] = b / (n * n);
-      }
-    progress?.((band + 1) / bands);
-  }
-  return out as unknown as Light;
+  };
+  return inBands(frame, n, pieces, paint, progress);
 }

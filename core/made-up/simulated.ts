@@ -1,7 +1,7 @@
 import type { Angle } from '../basin/angles.ts';
 import { seededRandom } from '../random.ts';
 import { type Camera, USUAL_CAMERA } from './camera.ts';
-import { type CurlKind, type HairColour, madeUpHead, usualHead } from './head.ts';
+import { type CurlKind, type HairColour, type MadeUpHead, madeUpHead, usualHead } from './head.ts';
 import { type Frame, type Scene, USUAL_FRAME, USUAL_SCENE } from './scene.ts';
 
 /** How much frizz a made-up head has, in strands that stand off it. */
@@ -134,11 +134,16 @@ export function preview({ scene, frame, camera }: SimulatedView, width = 840): S
   };
 }
 
+/** The last head that was made: camera, film and the next shot see the same one. */
+let last: { key: string; head: MadeUpHead } | null = null;
+
 /** A view with the head in it. */
-export const withHead = (view: SimulatedView, { curl, colour, frizz, seed }: Simulated): SimulatedView => ({
-  ...view,
-  scene: {
-    ...view.scene,
-    head: madeUpHead({ ...usualHead(curl, colour, seed), flyaways: FRIZZ[frizz].flyaways }),
-  },
-});
+export function withHead(view: SimulatedView, { curl, colour, frizz, seed }: Simulated): SimulatedView {
+  const key = `${curl} ${colour} ${frizz} ${seed}`;
+  if (last?.key !== key)
+    last = {
+      key,
+      head: madeUpHead({ ...usualHead(curl, colour, seed), flyaways: FRIZZ[frizz].flyaways }),
+    };
+  return { ...view, scene: { ...view.scene, head: last.head } };
+}

@@ -8,35 +8,62 @@ export interface Pieces {
 }
 
 /**
- * The connected pieces of a mask, over edges (4) or corners too (8), by filling from each pixel in turn.
+ * The connected pieces of a mask, over edges (4) or corners too (8): each line's runs of pixels, joined with those they touch
+ * in the line above. Source: union–find with path halving; He, Chao & Suzuki (2008), IEEE Trans. Image Processing 17, 749–756.
  */
 export function piecesOf({ width, height, data }: Mask, over: 4 | 8 = 8): Pieces {
+  const reach = over === 8 ? 1 : 0;
+  // Where runs begin and end (past their last pixel), and which runs a line has.
+  const from: number[] = [];
+  const to: number[] = [];
+  const root: number[] = [];
+  const lines = new Int32Array(height + 1);
+  const rootOf = (run: number) => {
+    let at = run;
+    while (root[at] !== at) {
+      root[at] = root[root[at]!]!;
+      at = root[at]!;
+    }
+    return at;
+  };
+  for (let y = 0; y < height; y++) {
+    const row = y * width;
+    let above = y > 0 ? lines[y - 1]! : 0;
+    lines[y] = from.length;
+    const end = lines[y]!;
+    for (let x = 0; x < width; x++) {
+      if (!data[row + x]) continue;
+      const start = x;
+      while (x < width && data[row + x]) x++;
+      const run = from.length;
+      from.push(start);
+      to.push(x);
+      root.push(run);
+      // Runs above that end before this one begins touch nothing that follows.
+      while (above < end && to[above]! + reach <= start) above++;
+      for (let k = above; k < end && from[k]! < x + reach; k++) {
+        const [a, b] = [rootOf(k), rootOf(run)];
+        if (a < b) root[b] = a;
+        else root[a] = b;
+      }
+    }
+  }
+  lines[height] = from.length;
   const labels = new Int32Array(data.length);
   const sizes = [0];
-  const queue = new Int32Array(data.length);
-  const corners = over === 8;
-  for (let start = 0; start < data.length; start++) {
-    if (!data[start] || labels[start]) continue;
-    const label = sizes.length;
-    let [head, tail] = [0, 0];
-    queue[tail++] = start;
-    labels[start] = label;
-    while (head < tail) {
-      const i = queue[head++]!;
-      const x = i % width;
-      const y = (i - x) / width;
-      for (let dy = y > 0 ? -1 : 0; dy <= (y < height - 1 ? 1 : 0); dy++)
-        for (let dx = x > 0 ? -1 : 0; dx <= (x < width - 1 ? 1 : 0); dx++) {
-          if (!corners && dx !== 0 && dy !== 0) continue;
-          const j = i + dy * width + dx;
-          if (data[j] && !labels[j]) {
-            labels[j] = label;
-            queue[tail++] = j;
-          }
-        }
+  const known = new Int32Array(from.length);
+  for (let y = 0; y < height; y++)
+    for (let run = lines[y]!; run < lines[y + 1]!; run++) {
+      const own = rootOf(run);
+      // The first run of a piece is its root: pieces are numbered in the order they are met.
+      if (own === run) {
+        known[run] = sizes.length;
+        sizes.push(0);
+      }
+      const label = known[own]!;
+      labels.fill(label, y * width + from[run]!, y * width + to[run]!);
+      sizes[label]! += to[run]! - from[run]!;
     }
-    sizes.push(tail);
-  }
   return { labels, sizes };
 }
 

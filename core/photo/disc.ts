@@ -9,7 +9,7 @@ const inverse = ({ width, height, data }: Mask): Mask => {
 
 /** Grown by a disc {dx² + dy² ≤ radius²}, radius in pixels. */
 export function dilated(mask: Mask, radius: number): Mask {
-  const squared = squaredDistanceTo(mask);
+  const squared = squaredDistanceTo(mask, undefined, radius);
   const data = new Uint8Array(squared.length);
   for (let i = 0; i < data.length; i++) data[i] = squared[i]! <= radius * radius ? 1 : 0;
   return { width: mask.width, height: mask.height, data };

@@ -5,9 +5,13 @@ const FAR = 1e20;
 /**
  * Squared distance of each pixel's middle to that of the nearest pixel that belongs, exact, in pixels²; {@link FAR} (1e20)
  * everywhere where none belongs. Two passes of lower envelopes of parabolas. `nearest`, where it is given, takes the
- * index of that pixel. Source: Felzenszwalb & Huttenlocher (2012), Theory of Computing 8, 415–428.
+ * index of that pixel. What lies further than `within` pixels may be told to lie anywhere beyond that. Source: Felzenszwalb & Huttenlocher (2012), Theory of Computing 8, 415–428.
  */
-export function squaredDistanceTo({ width, height, data }: Mask, nearest?: Int32Array): Float64Array {
+export function squaredDistanceTo(
+  { width, height, data }: Mask,
+  nearest?: Int32Array,
+  within = Number.POSITIVE_INFINITY,
+): Float64Array {
   const longest = Math.max(width, height);
   const out = new Float64Array(width * height);
   const rows = nearest ? new Int32Array(width * height) : null;
@@ -28,6 +32,7 @@ export function squaredDistanceTo({ width, height, data }: Mask, nearest?: Int32
         if (rows) rows[i] = next[x]!;
       }
     }
+  const most = Math.min(height - 1, within);
   const height2 = new Float64Array(width);
   const at = new Int32Array(width);
   const from = new Float64Array(width + 1);
@@ -36,7 +41,7 @@ export function squaredDistanceTo({ width, height, data }: Mask, nearest?: Int32
     let hulls = -1;
     for (let q = 0; q < width; q++) {
       const down = out[row + q]!;
-      if (down >= height) continue;
+      if (down > most) continue;
       const f = down * down;
       let s = Number.NEGATIVE_INFINITY;
       while (hulls >= 0) {

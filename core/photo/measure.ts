@@ -19,7 +19,7 @@ export interface PictureMeasures {
   card: FoundCard | null;
   taken: Taken | null;
   outline: Outline | null;
-  readings: Partial<Record<PhotoMeasure, Reading>>;
+  readings: Readings;
   /** Width of the shape in each band of 5 mm from its top down, mm: half of a volume. */
   widths: readonly number[];
   /** Thinnest hair the picture can count, mm; null where that is not known. */
@@ -35,20 +35,32 @@ const WHOLE = 4;
  * told to be one, cannot rise within the millimetres: there the pixels alone decide.
  */
 const SHARP = { px: 3, mm: 0.5 };
-/** Room about a card that is left out with it, mm. */
+/** Room about the stand card that is left out with it, mm. */
 const ROOM = 8;
 
-/** What the card covers, added to what was painted over. */
-function withCard(picture: Picture, card: FoundCard, painted: Mask | undefined): Mask {
+export type Readings = Partial<Record<PhotoMeasure, Reading>>;
+
+/** A reading of a value, or of why there is none. */
+export const given = (value: number | null, why: Refusal | null): Reading =>
+  value === null ? { value, why: why! } : { value, why: null };
+
+/** The card of a picture and what it says of how the picture was taken, or why it is not found. */
+export function cardIn(picture: Picture, kind: CardKind, ruleMm: number | undefined) {
+  const { card, trouble } = findCard(picture, kind, ruleMm);
+  return card ? { card, taken: takenOf(card), trouble: null } : { card: null, taken: null, trouble };
+}
+
+/** What the card covers, with room about it (mm), added to what was painted over. */
+export function withCard(picture: Picture, card: FoundCard, painted: Mask | undefined, room: number): Mask {
   const mask = painted
     ? { ...painted, data: painted.data.slice() }
     : emptyMask(picture.width, picture.height);
   const { width, height } = CARDS[card.kind];
   const corners = [
-    { x: -ROOM, y: -ROOM },
-    { x: width + ROOM, y: -ROOM },
-    { x: width + ROOM, y: height + ROOM },
-    { x: -ROOM, y: height + ROOM },
+    { x: -room, y: -room },
+    { x: width + room, y: -room },
+    { x: width + room, y: height + room },
+    { x: -room, y: height + room },
   ].map((at) => projected(card.toPicture, at));
   fillRows(corners, mask.height, (y, from, to) => {
     const [a, b] = [Math.max(0, Math.round(from)), Math.min(mask.width, Math.round(to))];
@@ -73,12 +85,12 @@ export function measureWhole(
     film = false,
   }: { kind?: CardKind; ruleMm?: number; masked?: Mask; empty?: Picture; film?: boolean } = {},
 ): PictureMeasures {
-  const all = (why: Refusal): PictureMeasures['readings'] =>
+  const all = (why: Refusal): Readings =>
     Object.fromEntries(WHOLE_MEASURES.map((key) => [key, { value: null, why }]));
-  const { card, trouble } = findCard(picture, kind, ruleMm);
+  const found = cardIn(picture, kind, ruleMm);
   const nothing = { outline: null, widths: [], thinnest: null, notes: [] };
-  if (!card) return { card: null, taken: null, readings: all(trouble), ...nothing };
-  const taken = takenOf(card);
+  if (!found.card) return { ...found, readings: all(found.trouble), ...nothing };
+  const { card, taken } = found;
   const coarse = card.pxPerMm < WHOLE;
   if (!card.edge || card.edge.px > SHARP.px || (!coarse && card.edge.mm > SHARP.mm))
     return { card, taken, readings: all('picture soft'), ...nothing };
@@ -86,14 +98,12 @@ export function measureWhole(
   const outline = findOutline({
     light,
     pxPerMm: card.pxPerMm,
-    masked: withCard(picture, card, masked),
+    masked: withCard(picture, card, masked, ROOM),
     ...(empty ? { empty: luminanceOf(empty) } : {}),
   });
   if (outline.trouble) return { card, taken, readings: all(outline.trouble), ...nothing };
   const halo = haloOf(outline, { edgeMm: card.edge.mm });
   const strays = straysOf(outline, light, card.edge.mm);
-  const given = (value: number | null, why: Refusal | null): Reading =>
-    value === null ? { value, why: why! } : { value, why: null };
   return {
     card,
     taken,

@@ -20,6 +20,9 @@ export const PHOTO_REFUSALS = [
   'from film',
   'too coarse',
   'too dense',
+  'little hair',
+  'clumps not clear',
+  'few curls',
 ] as const;
 export type Refusal = (typeof PHOTO_REFUSALS)[number];
 

@@ -109,7 +109,7 @@ const photo = {
     progress: (share: number) => void,
   ): Promise<{ file: Blob; leftOut: Point[][] }> {
     const { scene, frame, camera } = withHead(simulatedView(of), of);
-    const light = drawn(scene, frame, { supersampling: 3, progress: (share) => progress(0.7 * share) });
+    const light = drawn(scene, frame, { supersampling: 2, progress: (share) => progress(0.7 * share) });
     const picture = photographed(light, camera);
     progress(0.95);
     const canvas = new OffscreenCanvas(picture.width, picture.height);
@@ -120,7 +120,7 @@ const photo = {
   /** What the simulated camera's screen shows before a picture is taken. */
   preview(of: Simulated): ImageData {
     const { scene, frame, camera } = withHead(preview(simulatedView(of)), of);
-    return imageOf(photographed(drawn(scene, frame, { supersampling: 2 }), camera));
+    return imageOf(photographed(drawn(scene, frame, { supersampling: 1 }), camera));
   },
 };
 export type PhotoWorker = typeof photo;

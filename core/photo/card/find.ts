@@ -85,7 +85,7 @@ function markersIn(picture: Picture, mirrored = false): Seen[] {
     const by = Math.max(1, Math.round(longest / side));
     if (tried.has(by)) continue;
     tried.add(by);
-    const small = smaller(picture, by, mirrored);
+    const small = by === 1 && !mirrored ? picture : smaller(picture, by, mirrored);
     const detector = new AR.Detector({
       dictionaryName: 'ARUCO_MIP_36h12',
       maxHammingDistance: WRONG_BITS + 1,

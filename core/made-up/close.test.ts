@@ -1,0 +1,86 @@
+import { describe, expect, it } from 'vitest';
+import { clumpWidthOf } from '../photo/close/clump-width.ts';
+import { coherenceOf } from '../photo/close/coherence.ts';
+import { contrastOf } from '../photo/close/contrast.ts';
+import { curlFrom } from '../photo/close/curl.ts';
+import { NO_GRAIN } from '../photo/close/grain.ts';
+import { closeGrid, closeHair } from '../photo/close/hair.ts';
+import { luminanceOf } from '../photo/light.ts';
+import { measureClose } from '../photo/measure-close.ts';
+import { matters } from '../photo/measures.ts';
+import { emptyMask } from '../photo/plane.ts';
+import { photographed, USUAL_CAMERA } from './camera.ts';
+import { type CloseFrame, type ClosePlan, crestsOf, drawnClose, USUAL_CLOSE } from './close.ts';
+
+const PX = 512 / 48;
+/** Hair alone, two patches wide: the soak draws more of it, with its card, in six classes. */
+const BARE: CloseFrame = { width: Math.round(76 * PX), height: Math.round(50 * PX), pxPerMm: PX, card: null };
+
+function read(plan: Partial<ClosePlan>) {
+  const picture = photographed(drawnClose({ ...USUAL_CLOSE, ...plan }, BARE, { supersampling: 2 }));
+  const hair = closeHair(closeGrid(luminanceOf(picture), PX), emptyMask(picture.width, picture.height));
+  return {
+    contrast: contrastOf(hair, 0.21, NO_GRAIN).value!,
+    coherence: coherenceOf(hair, 12, NO_GRAIN).value!,
+    width: clumpWidthOf(hair).value!,
+  };
+}
+
+describe('made-up hair from near', { timeout: 120_000 }, () => {
+  it('reads less contrast the looser its clumps are, by more than what matters', () => {
+    const [bound, usual, loose] = [0.9, 1.5, 2.4].map((of) => read({ loose: of }));
+    expect(bound!.contrast - usual!.contrast).toBeGreaterThan(matters('clump-contrast', 0));
+    expect(usual!.contrast - loose!.contrast).toBeGreaterThan(matters('clump-contrast', 0));
+  });
+
+  it('runs less smoothly the more its strands stray, and its clumps read wider the wider they are', () => {
+    const [smooth, stray] = [read({ stray: 2, clump: 4 }), read({ stray: 18, clump: 9 })];
+    expect(smooth.coherence - stray.coherence).toBeGreaterThan(matters('coherence', 0));
+    expect(stray.width / smooth.width).toBeGreaterThan(1.15);
+  });
+
+  it('turns back where its plan says, so that tagged crests give the plan’s curl', () => {
+    const frame = { ...BARE, height: Math.round(140 * PX) };
+    const { curl } = curlFrom(crestsOf(USUAL_CLOSE, frame, 3), PX);
+    expect(curl!.radius / USUAL_CLOSE.radius).toBeCloseTo(1, 2);
+    expect(curl!.pitch / USUAL_CLOSE.pitch).toBeCloseTo(1, 2);
+  });
+
+  it('reads hardly another number one EV darker and warmer; without its card, or soft, none', () => {
+    const frame: CloseFrame = {
+      width: Math.round(100 * PX),
+      height: Math.round(116 * PX),
+      pxPerMm: PX,
+      card: { kind: 'small', x: 6, y: 3 },
+    };
+    const light = drawnClose(USUAL_CLOSE, frame, { supersampling: 2 });
+    const tagged = [0, 2, 4, 6, 8].map((n) => crestsOf(USUAL_CLOSE, frame, n));
+    const at = (camera: Partial<typeof USUAL_CAMERA>) =>
+      measureClose(photographed(light, { ...USUAL_CAMERA, ...camera }), { curlWidth: 12, tagged });
+    const [one, other] = [at({}), at({ exposure: -1, red: 1.16, blue: 0.84 })];
+    expect(one.card!.pxPerMm / PX).toBeCloseTo(1, 2);
+    for (const measure of [
+      'clump-contrast',
+      'coherence',
+      'clump-width',
+      'curl-radius',
+      'curl-index',
+    ] as const) {
+      const [a, b] = [one, other].map(({ readings }) => readings[measure]!.value!);
+      // Inside the guard: a third of the smallest difference. Source: methods.md 4.
+      expect(Math.abs(a! - b!), measure).toBeLessThan(matters(measure, a!) / 3);
+    }
+    expect(one.curls.every(({ curl }) => curl !== null)).toBe(true);
+    expect(one.shine!.peak).toBeGreaterThan(0);
+    const soft = at({ blur: 1.4 });
+    expect(soft.readings['clump-contrast']).toEqual({ value: null, why: 'picture soft' });
+    // Tagged by eye, a curl needs its scale alone.
+    expect(soft.readings['curl-radius']!.value).toBeCloseTo(one.readings['curl-radius']!.value!, 1);
+    const film = measureClose(photographed(light), { film: true });
+    expect(film.readings['clump-contrast']!.why).toBe('from film');
+    expect(film.readings.coherence!.value).not.toBeNull();
+    expect(film.readings['curl-index']!.why).toBe('few curls');
+    const bare = measureClose(photographed(drawnClose(USUAL_CLOSE, BARE, { supersampling: 1 })));
+    expect(bare.readings.coherence).toEqual({ value: null, why: 'no card' });
+  });
+});

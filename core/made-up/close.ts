@@ -1,0 +1,215 @@
+import type { CardKind } from '../photo/card/layout.ts';
+import { emptyMask, type Mask, type Point } from '../photo/plane.ts';
+import { fillRows } from '../photo/polygon.ts';
+import { normals, seededRandom } from '../random.ts';
+import { drawCard, drawPiece, inBands, type Light } from './drawn.ts';
+import { cardCorners } from './figure.ts';
+import { COLOURS, type HairColour } from './head.ts';
+
+/** Made-up hair from near, hanging, everything in mm; every number may be chosen apart from the others. */
+export interface ClosePlan {
+  seed: number;
+  colour: HairColour;
+  /** Width of a clump. */
+  clump: number;
+  /** How far a clump's strands spread beside that width: 1 is bound, 2 loose. */
+  loose: number;
+  /** How far strands leave their clump's run, standard deviation of their angle to it, degrees. */
+  stray: number;
+  /** Radius and rise a turn of a clump's centre line; no radius is straight. */
+  radius: number;
+  pitch: number;
+  strand: number;
+}
+
+export const USUAL_CLOSE: ClosePlan = {
+  seed: 1,
+  colour: 'brown',
+  clump: 6,
+  loose: 1.2,
+  stray: 4,
+  radius: 5,
+  pitch: 40,
+  strand: 0.08,
+};
+
+/** What the camera takes in from near, mm and pixels; the card lies on the hair. */
+export interface CloseFrame {
+  width: number;
+  height: number;
+  pxPerMm: number;
+  card: { kind: CardKind; x: number; y: number } | null;
+}
+
+/** Centre lines of the clumps: where each hangs, how it turns and how deep it lies. */
+function clumpsOf(plan: ClosePlan, wide: number) {
+  const random = seededRandom(plan.seed * 6151 + 5);
+  const gauss = normals(random);
+  const clumps: {
+    x: number;
+    wide: number;
+    phase: number;
+    depth: number;
+    drift: number;
+    shade: number;
+    hand: number;
+  }[] = [];
+  // A layer behind and one before it, so that no ground shows.
+  for (const depth of [-1.1, 0]) {
+    for (let x = -2 * plan.clump; x < wide + 2 * plan.clump; ) {
+      const own = plan.clump * Math.exp(0.16 * gauss());
+      clumps.push({
+        x: x + own / 2,
+        wide: own,
+        phase: random.unit() * 2 * Math.PI,
+        depth: depth * plan.clump + 0.15 * plan.clump * gauss(),
+        drift: 0.03 * gauss(),
+        shade: Math.exp(0.12 * gauss()),
+        hand: random.unit() < 0.5 ? -1 : 1,
+      });
+      x += own * 0.98;
+    }
+  }
+  return clumps;
+}
+
+const SOFT = 0.55;
+
+/** Pieces of strands in the enlarged frame, and in which order they are drawn. */
+function piecesOf(plan: ClosePlan, { width, height, pxPerMm }: CloseFrame, n: number) {
+  const [wide, tall] = [width / pxPerMm, height / pxPerMm];
+  const random = seededRandom(plan.seed * 7793 + 11);
+  const gauss = normals(random);
+  const scale = pxPerMm * n;
+  const colour = COLOURS[plan.colour].light;
+  const half = (1.25 * plan.strand * scale) / 2;
+  const clumps = clumpsOf(plan, wide).map((clump) => ({
+    ...clump,
+    number: Math.round((clump.wide / plan.strand) * 1.9),
+  }));
+  const step = Math.min(1.2, plan.pitch / 24);
+  const along = Math.ceil((tall + 8) / step);
+  const count = along * clumps.reduce((sum, { number }) => sum + number, 0);
+  const depths = new Float32Array(count);
+  const ends = new Float32Array(5 * count);
+  const colours = new Float32Array(3 * count);
+  let at = 0;
+  for (const clump of clumps)
+    for (let s = 0; s < clump.number; s++) {
+      // Within the clump's round section, as far as its strands keep to it.
+      const spread = (clump.wide / 2) * plan.loose * Math.sqrt(random.unit());
+      const angle = random.unit() * 2 * Math.PI;
+      const [u, v] = [spread * Math.cos(angle), spread * Math.sin(angle)];
+      const long = 9 + 9 * random.unit();
+      const amplitude =
+        (Math.abs(gauss()) * Math.tan((plan.stray * Math.PI) / 180) * Math.SQRT2 * long) / (2 * Math.PI);
+      const phase = random.unit() * 2 * Math.PI;
+      const shade = clump.shade * Math.exp(0.22 * gauss());
+      // The sides of a clump fall away from the light, and its strands shade what lies under them.
+      const lit = SOFT + (1 - SOFT) * Math.max(-1, Math.min(1, v / (clump.wide / 2)));
+      const groove = 1 - 0.75 * Math.min(1, Math.abs(u) / (clump.wide / 2)) ** 2.5;
+      const behind = clump.depth < -0.5 * plan.clump ? 0.45 : 1;
+      const light = 0.9 * shade * Math.max(0.12, lit) * groove * behind;
+      const xAt = (y: number, turn: number) =>
+        scale *
+        (clump.x +
+          clump.drift * y +
+          plan.radius * Math.cos(turn) +
+          u +
+          amplitude * Math.sin((2 * Math.PI * y) / long + phase));
+      const turnAt = (y: number) => clump.hand * ((2 * Math.PI * y) / plan.pitch) + clump.phase;
+      let y = -4;
+      let x = xAt(y, turnAt(y));
+      for (let k = 0; k < along; k++, at++) {
+        const next = y + step;
+        const turn = turnAt(next);
+        const to = xAt(next, turn);
+        // A strand shines where it lies across the lamps' light.
+        const lean = plan.radius * 0.6 * ((2 * Math.PI) / plan.pitch) * Math.cos(turn) - 0.12;
+        const shine = 0.05 * Math.exp(-((lean / 0.16) ** 2)) * shade * Math.max(0, lit) * groove;
+        depths[at] = clump.depth + v + 0.6 * plan.radius * Math.sin(turn);
+        ends[5 * at] = x;
+        ends[5 * at + 1] = y * scale;
+        ends[5 * at + 2] = to;
+        ends[5 * at + 3] = next * scale;
+        ends[5 * at + 4] = half;
+        for (let c = 0; c < 3; c++) colours[3 * at + c] = colour[c]! * light + shine;
+        [x, y] = [to, next];
+      }
+    }
+  return { count, ends, colours, order: byDepth(depths) };
+}
+
+/** Which piece is drawn when: by depth in four thousand layers, deepest first. */
+function byDepth(depths: Float32Array): Int32Array {
+  const LAYERS = 4000;
+  let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const depth of depths) {
+    if (depth < low) low = depth;
+    if (depth > high) high = depth;
+  }
+  const layer = (depth: number) =>
+    Math.min(LAYERS - 1, Math.floor(((depth - low) / (high - low || 1)) * LAYERS));
+  const starts = new Int32Array(LAYERS + 1);
+  for (const depth of depths) starts[layer(depth) + 1]!++;
+  for (let k = 0; k < LAYERS; k++) starts[k + 1]! += starts[k]!;
+  const order = new Int32Array(depths.length);
+  for (let i = 0; i < depths.length; i++) order[starts[layer(depths[i]!)]!++] = i;
+  return order;
+}
+
+/** The light of made-up hair from near in soft light from the front, before any camera. Source: methods.md 4, "known truth". */
+export function drawnClose(
+  plan: ClosePlan,
+  frame: CloseFrame,
+  { supersampling: n = 3, progress }: { supersampling?: number; progress?: (share: number) => void } = {},
+): Light {
+  const pieces = piecesOf(plan, frame, n);
+  const ground = COLOURS[plan.colour].light.map((value) => value * 0.06);
+  const corners = cornersIn(frame).map(({ x, y }) => ({ x: x * n, y: y * n }));
+  return inBands(
+    frame,
+    n,
+    pieces,
+    (own, list) => {
+      for (let k = 0; k < 3 * own.rows * own.width; k++) own.data[k] = ground[k % 3]!;
+      for (const i of list) drawPiece(own, pieces.ends, pieces.colours, i);
+      if (frame.card) drawCard(own, frame.card.kind, corners, 0.92);
+    },
+    progress,
+  );
+}
+
+const cornersIn = ({ card, pxPerMm }: CloseFrame, room = 0): Point[] =>
+  card ? cardCorners(card, room).map(({ x, y }) => ({ x: x * pxPerMm, y: y * pxPerMm })) : [];
+
+/** What is no hair in it: the card, with room about it. */
+export function closeMask(frame: CloseFrame): Mask {
+  const mask = emptyMask(frame.width, frame.height);
+  fillRows(cornersIn(frame, 3), frame.height, (y, from, to) => {
+    const [a, b] = [Math.max(0, Math.round(from)), Math.min(frame.width, Math.round(to))];
+    if (b > a) mask.data.fill(1, y * frame.width + a, y * frame.width + b);
+  });
+  return mask;
+}
+
+/** Where the middle of a clump's run turns back, in its frame's pixels, from the top down: what somebody who tags a curl clicks. */
+export function crestsOf(plan: ClosePlan, frame: CloseFrame, clump: number): Point[] {
+  const own = clumpsOf(plan, frame.width / frame.pxPerMm).filter(({ depth }) => depth > -0.5 * plan.clump)[
+    clump
+  ];
+  if (!own || plan.radius === 0) return [];
+  const crests: Point[] = [];
+  const tall = frame.height / frame.pxPerMm;
+  // Turning places of R cos(±2πy/P + φ): where that angle is a whole number of half turns.
+  const at = (k: number) => ((k * Math.PI - own.phase) * plan.pitch * own.hand) / (2 * Math.PI);
+  for (let k = -200; k <= 200; k++) {
+    const y = at(k);
+    if (y < 0 || y > tall) continue;
+    crests.push({
+      x: (own.x + own.drift * y + plan.radius * (k % 2 === 0 ? 1 : -1)) * frame.pxPerMm,
+      y: y * frame.pxPerMm,
+    });
+  }
+  return crests.sort((a, b) => a.y - b.y);
+}
