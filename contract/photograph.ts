@@ -1,7 +1,7 @@
 import { ANGLES } from '@sabor/core/basin/angles';
 import { ORIENTATIONS, PHOTOGRAPH_LIMIT } from '@sabor/core/basin/photograph-size';
 import { STAGES } from '@sabor/core/outcomes/stages';
-import { PHOTO_MEASURES, WHOLE_MEASURES } from '@sabor/core/photo/measures';
+import { PHOTO_MEASURES } from '@sabor/core/photo/measures';
 import { PHOTO_NOTES, PHOTO_REFUSALS } from '@sabor/core/photo/refusals';
 import * as v from 'valibot';
 import { id, number, oneOf, pastMoment, whole } from './fields.ts';
@@ -14,6 +14,8 @@ export const PhotographInput = v.pipe(
     day: v.nullable(whole('The day', 1, 60)),
     angle: oneOf(ANGLES, 'an angle'),
     takenAt: pastMoment,
+    /** Where on the head hair is seen from near; null where that is not said, and for the whole head. */
+    zoneId: v.optional(v.nullable(id), null),
     /** A frame of the camera's film, not a picture it took. */
     film: v.optional(v.boolean(), false),
     type: v.picklist(['image/jpeg', 'image/png', 'image/webp'], 'A photograph is a JPEG, PNG or WebP file.'),
@@ -33,6 +35,14 @@ export const PhotographInput = v.pipe(
       'Days are counted from the finished hair; wet and cast have none.',
     ),
     ['day'],
+  ),
+  v.forward(
+    v.partialCheck(
+      [['angle'], ['zoneId']],
+      ({ angle, zoneId }) => zoneId === null || angle === 'close-up',
+      'Only a close-up shows one zone.',
+    ),
+    ['zoneId'],
   ),
 );
 export type PhotographInput = v.InferOutput<typeof PhotographInput>;
@@ -64,10 +74,13 @@ const PhotoReading = v.pipe(
     why: v.nullable(v.picklist(PHOTO_REFUSALS, 'Say why it was not read.')),
   }),
   v.check(({ value, why }) => (value === null) !== (why === null), 'A reading has a value, or says why not.'),
-  v.check(
-    ({ measure }) => (WHOLE_MEASURES as readonly string[]).includes(measure),
-    'This is not read in one picture.',
-  ),
+  v.check(({ measure }) => measure !== 'volume', 'This is not read in one picture.'),
+);
+
+/** Places where tagged curls turn back, each curl's from its top down, as shares of the upright picture. */
+const curls = v.pipe(
+  v.array(v.pipe(v.array(place), v.minLength(2), v.maxLength(60, 'Sixty places a curl at most.'))),
+  v.maxLength(30, 'Thirty curls at most.'),
 );
 
 /** What was read in a photograph, and under what it was taken. */
@@ -94,6 +107,9 @@ export const PhotographMeasuredInput = v.strictObject({
   /** Width of the hair in each band of 5 mm from its top down, mm: half of a volume. */
   widths: v.pipe(v.array(number('A width', 0, 10_000)), v.maxLength(120)),
   notes: v.array(v.picklist(PHOTO_NOTES)),
+  /** The width of a curl directions were gathered by, mm, and tagged curls: in hair from near. */
+  curlWidth: v.optional(v.nullable(number('The width of a curl', 1, 100)), null),
+  curls: v.optional(curls, []),
   readings: v.pipe(
     v.array(PhotoReading),
     v.check(
@@ -125,7 +141,12 @@ export const FiledPhotograph = v.strictObject({
   position: v.number(),
   question: v.string(),
   logged: v.boolean(),
-  /** What was left out in the last measured picture of this head from this angle, and where its card stood. */
+  /** The width of a curl by which this head's hair from near is read there, mm: fixed with the first picture of the place. */
+  curlWidth: v.nullable(v.number()),
+  /**
+   * What was left out in the last measured picture of this head from this angle, of the same zone from near, and where its
+   * card stood.
+   */
   before: v.nullable(
     v.strictObject({
       id,
@@ -155,8 +176,9 @@ export const ListedPhotograph = v.strictObject({
   /** Corners of its card, and how it was lit beside what was printed, EV; null where it is not measured. */
   card: v.nullable(cardCorners),
   exposure: v.nullable(v.number()),
-  /** Thickness of its halo, mm. */
+  /** Thickness of its halo, mm; from near, its clump contrast. */
   halo: v.nullable(v.number()),
+  contrast: v.nullable(v.number()),
 });
 export type ListedPhotograph = v.InferOutput<typeof ListedPhotograph>;
 

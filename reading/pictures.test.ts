@@ -16,6 +16,7 @@ const picture = (halo: number | null, to: Partial<Photograph> = {}): Photograph 
   angle: 'back',
   takenAt: '2026-03-01T11:00:00Z',
   film: false,
+  zoneId: null,
   width: 1500,
   height: 1750,
   size: 100,
@@ -32,6 +33,8 @@ const picture = (halo: number | null, to: Partial<Photograph> = {}): Photograph 
           thinnest: null,
           widths: [],
           notes: [],
+          curlWidth: null,
+          curls: [],
           readings: [{ measure: 'halo', value: halo, why: null }],
         },
   ...to,
@@ -64,8 +67,9 @@ const wearer = {
   timeZone: 'UTC',
   curls: [],
   zones: [
-    { id: 'zl', side: 'left' },
-    { id: 'zr', side: 'right' },
+    { id: 'zl', place: 'crown', side: 'left' },
+    { id: 'zr', place: 'crown', side: 'right' },
+    { id: 'zb', place: 'nape', side: 'both' },
   ],
 } as unknown as Wearer;
 const spoiled = (zoneIds: string[]): WearEvent => ({
@@ -122,5 +126,28 @@ describe('photographs of a trial, option by option', () => {
     // A lay on the left, then on the right.
     expect(means(halves([]), true)).toEqual([2, 3]);
     expect(means(halves([spoiled(['zl'])]), true)).toEqual([3, 3]);
+  });
+
+  it('from near show the option of their zone’s half, both halves’ zones of one name as one', () => {
+    const near = (contrast: number, zoneId: string | null): Photograph => {
+      const one = picture(1, { angle: 'close-up', zoneId });
+      const readings = [{ measure: 'clump-contrast' as const, value: contrast, why: null }];
+      return { ...one, measured: { ...one.measured!, readings } };
+    };
+    const all = trial(
+      [
+        day(0, 'a', [near(1.2, 'zl'), near(1.8, 'zr'), near(9, 'zb'), near(9, null)], { rightArmId: 'b' }),
+        day(1, 'b', [near(2, 'zl'), near(1, 'zr')], { rightArmId: 'a' }),
+      ],
+      'half',
+    );
+    const rows = picturesByArm(shotsOf(all, wearer, DAY_ONE), 2, true);
+    expect(rows).toHaveLength(1);
+    expect(rows[0]).toMatchObject({ measure: 'clump-contrast', view: 'close-up', zone: { label: 'Crown' } });
+    expect(rows[0]!.arms.map(({ mean }) => mean)).toEqual([1.1, 1.9]);
+    // On whole heads each zone stands by itself, and so does what is of none.
+    const whole = trial([day(0, 'a', [near(1, 'zl'), near(2, 'zr'), near(3, null)])]);
+    const zones = picturesByArm(shotsOf(whole, wearer, DAY_ONE), 2, false).map(({ zone }) => zone?.label);
+    expect(zones).toEqual(['Crown, left', 'Crown, right', undefined]);
   });
 });

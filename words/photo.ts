@@ -1,7 +1,9 @@
+import type { Angle } from '@sabor/core/basin/angles';
 import type { ApartInPictures, View } from '@sabor/core/photo/by-arm';
+import type { Curl, CurlTrouble } from '@sabor/core/photo/close/curl';
 import type { Unlike } from '@sabor/core/photo/guard';
 import type { Advice } from '@sabor/core/photo/guide';
-import { PHOTO_MEASURES, type PhotoMeasure } from '@sabor/core/photo/measures';
+import { isFromNear, PHOTO_MEASURES, type PhotoMeasure } from '@sabor/core/photo/measures';
 import type { Note, Refusal } from '@sabor/core/photo/refusals';
 import type { PictureError, Told } from '@sabor/core/photo/repeat';
 
@@ -44,12 +46,18 @@ export const NOTES: Readonly<Record<Note, string>> = {
 export function readingInWords(measure: PhotoMeasure, value: number): string {
   const { unit } = PHOTO_MEASURES[measure];
   const size = Math.abs(value);
-  return `${value.toFixed(measure === 'halo' || size < 1 ? 2 : size < 100 ? 1 : 0)} ${unit}`;
+  const fine = unit === '' || measure === 'halo' || size < 1;
+  return `${value.toFixed(fine ? 2 : size < 100 ? 1 : 0)} ${unit}`.trimEnd();
 }
 
-/** What a picture says of its halo, under it; null where it has none. */
-export const haloInWords = (halo: number | null): string =>
-  halo === null ? 'halo not read' : `halo ${readingInWords('halo', halo)}`;
+/** What a picture says of its halo, under it; from near, of its clump contrast. */
+export function captionInWords(angle: Angle, halo: number | null, contrast: number | null): string {
+  if (isFromNear(angle))
+    return contrast === null
+      ? 'clump contrast not read'
+      : `clump contrast ${readingInWords('clump-contrast', contrast)}`;
+  return halo === null ? 'halo not read' : `halo ${readingInWords('halo', halo)}`;
+}
 
 /** Why two pictures are not compared. */
 export function unlikeInWords(one: Unlike): string {
@@ -93,7 +101,7 @@ export function toldInWords(
   const most =
     kind === 'ratio'
       ? `${(100 * error.most).toFixed(error.most < 0.1 ? 1 : 0)} %`
-      : `${error.most.toFixed(2)} ${unit}`;
+      : `${error.most.toFixed(2)} ${unit}`.trimEnd();
   if (same) return `The same: shooting twice alone differs by up to ${most}.`;
   const little =
     Math.abs(difference) < worth
@@ -153,3 +161,20 @@ export function adviceInWords(advice: Advice): string {
 
 /** Said where nothing speaks against the picture. */
 export const READY_TO_SHOOT = 'Card found. Hold still.';
+
+/** Why a tagged curl is not read. */
+export const CURL_TROUBLES: Readonly<Record<CurlTrouble, string>> = {
+  'few turns': 'Too short: two whole turns at least, five places where it turns back.',
+  'much hidden': 'Over a third of its turns are hidden. Tag one that hangs free.',
+  'too coarse': 'Too narrow to read in this picture. Come closer.',
+  'crests in a row':
+    'These places do not lie on two sides. Tap where the curl turns back, left and right in turn.',
+};
+
+/** A tagged curl: its size, and how much shorter it hangs than it is. */
+export const curlInWords = ({ radius, index, rest, stretched }: Curl): string =>
+  `index ${index.toFixed(2)}, radius ${radius.toFixed(1)} mm; ${Math.round(rest)} mm at rest, ${Math.round(stretched)} mm hung out: shrinkage ${Math.round(100 * (1 - rest / stretched))} %`;
+
+/** Shine of one picture; nothing is promised by it. */
+export const shineInWords = (peak: number): string =>
+  `Brightest line ${peak.toFixed(1)} stops over the middle one. It moves with the lamp: under 0.3 apart is the same, and no trial is decided by it.`;

@@ -7,6 +7,6 @@ export const ANGLES = {
   right: { label: 'right', says: 'the right side, ear to the middle' },
   back: { label: 'back', says: 'from behind, hair let fall' },
   crown: { label: 'crown', says: 'from above' },
-  'close-up': { label: 'close-up', says: 'one clump against the light, card beside it' },
+  'close-up': { label: 'close-up', says: 'hair filling the frame in soft light, small card on it' },
 } as const;
 export type Angle = KeyOf<typeof ANGLES>;

@@ -1,14 +1,15 @@
 import type { Angle } from '../basin/angles.ts';
 import { seededRandom } from '../random.ts';
 import { type Camera, USUAL_CAMERA } from './camera.ts';
+import { type CloseFrame, type ClosePlan, USUAL_CLOSE } from './close.ts';
 import { type CurlKind, type HairColour, type MadeUpHead, madeUpHead, usualHead } from './head.ts';
 import { type Frame, type Scene, USUAL_FRAME, USUAL_SCENE } from './scene.ts';
 
-/** How much frizz a made-up head has, in strands that stand off it. */
+/** How much frizz a made-up head has, in strands that stand off it, and from near in how its clumps hold together. */
 export const FRIZZ = {
-  little: { label: 'little frizz', flyaways: 500 },
-  some: { label: 'some frizz', flyaways: 1500 },
-  much: { label: 'much frizz', flyaways: 4000 },
+  little: { label: 'little frizz', flyaways: 500, loose: 1, stray: 3 },
+  some: { label: 'some frizz', flyaways: 1500, loose: 1.4, stray: 7 },
+  much: { label: 'much frizz', flyaways: 4000, loose: 2, stray: 13 },
 } as const;
 export type Frizz = keyof typeof FRIZZ;
 
@@ -62,10 +63,14 @@ export const USUAL_SWITCHES: Switched = {
   card: 'usual',
 };
 
-/** Angles a simulated camera can stand at, with how far the head is turned from it, degrees. */
-export const SIMULATED_ANGLES = { front: 0, left: 90, back: 180, right: 270 } as const satisfies Partial<
-  Record<Angle, number>
->;
+/** Angles a simulated camera can stand at, with how far the head is turned from it, degrees; from near it is not. */
+export const SIMULATED_ANGLES = {
+  front: 0,
+  left: 90,
+  back: 180,
+  right: 270,
+  'close-up': 180,
+} as const satisfies Partial<Record<Angle, number>>;
 export type SimulatedAngle = keyof typeof SIMULATED_ANGLES;
 
 export interface Simulated {
@@ -136,6 +141,59 @@ export function preview({ scene, frame, camera }: SimulatedView, width = 840): S
 
 /** The last head that was made: camera, film and the next shot see the same one. */
 let last: { key: string; head: MadeUpHead } | null = null;
+
+/** What a simulated camera sees from near. */
+export interface SimulatedNear {
+  plan: ClosePlan;
+  frame: CloseFrame;
+  camera: Camera;
+}
+
+/** Clumps from near, for a kind of hair, mm. */
+const CLUMPS: Readonly<Record<CurlKind, Pick<ClosePlan, 'clump' | 'radius' | 'pitch'>>> = {
+  wave: { clump: 8, radius: 6, pitch: 66 },
+  curl: { clump: 6, radius: 5, pitch: 34 },
+  coil: { clump: 3.5, radius: 3, pitch: 13 },
+};
+/** What the camera takes in from near, mm, and where the small card lies; pixels a millimetre of a picture, and of film. */
+const NEAR = { width: 100, height: 118, card: { x: 7, y: 4 }, picture: 10.8, film: 6 } as const;
+
+/** The view of a simulated camera from near; `film` is what its screen shows before a picture is taken. */
+export function simulatedNear(
+  { curl, colour, frizz, switched, seed, shot }: Simulated,
+  film = false,
+): SimulatedNear {
+  const random = seededRandom(1000 * seed + shot + 500_000);
+  const off = () => random.unit() - 0.5;
+  const { light, distance, focus, card } = SWITCHES;
+  const pxPerMm = film ? NEAR.film : NEAR.picture;
+  const { nearer } = distance.options[switched.distance];
+  const { blur } = focus.options[switched.focus];
+  return {
+    plan: {
+      ...USUAL_CLOSE,
+      ...CLUMPS[curl],
+      colour,
+      loose: FRIZZ[frizz].loose,
+      stray: FRIZZ[frizz].stray,
+      seed,
+    },
+    frame: {
+      width: Math.round(NEAR.width * pxPerMm),
+      height: Math.round(NEAR.height * pxPerMm),
+      pxPerMm: pxPerMm * nearer,
+      card: card.options[switched.card].there
+        ? { kind: 'small', x: NEAR.card.x + 4 * off() - (nearer > 1 ? 4 : 0), y: NEAR.card.y + 2 * off() }
+        : null,
+    },
+    camera: {
+      ...USUAL_CAMERA,
+      seed: 1000 * seed + shot,
+      exposure: light.options[switched.light].exposure + 0.2 * off(),
+      blur: film ? Math.max(0.4, (blur * NEAR.film) / NEAR.picture) : blur,
+    },
+  };
+}
 
 /** A view with the head in it. */
 export function withHead(view: SimulatedView, { curl, colour, frizz, seed }: Simulated): SimulatedView {

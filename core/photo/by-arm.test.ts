@@ -16,6 +16,7 @@ const shot = (to: Partial<Shot> & { halo?: number | null } = {}): Shot => {
     position: 0,
     arm: 0,
     angle: 'back',
+    zone: null,
     at: 0,
     taken: TAKEN,
     widths: [],

@@ -2,10 +2,16 @@ import type { Angle } from '../basin/angles.ts';
 import { studentQuantile } from '../inference/student-t.ts';
 import { mean } from '../middle.ts';
 import { type Taken, type Unlike, unlike } from './guard.ts';
-import { PHOTO_MEASURES, type PhotoMeasure, WHOLE_MEASURES } from './measures.ts';
+import { CLOSE_MEASURES, PHOTO_MEASURES, type PhotoMeasure, WHOLE_MEASURES } from './measures.ts';
 import type { Refusal } from './refusals.ts';
 import { type PictureError, pictureError } from './repeat.ts';
 import { volumeIndex } from './volume.ts';
+
+/** A place on the head that is seen from near; in half-head designs both halves' places of one name are one. */
+export interface Zone {
+  key: string;
+  label: string;
+}
 
 /** A measured photograph as a comparison of options reads it. */
 export interface Shot {
@@ -14,6 +20,8 @@ export interface Shot {
   position: number;
   arm: number;
   angle: Angle;
+  /** Where on the head hair is seen from near: what is compared has the same; null for whole heads. */
+  zone: Zone | null;
   /** When it was taken, ms. */
   at: number;
   taken: Taken | null;
@@ -28,6 +36,8 @@ export type View = Angle | 'own side' | 'front and side';
 export interface ArmsInPictures {
   measure: PhotoMeasure;
   view: View;
+  /** Where on the head, from near. */
+  zone: Zone | null;
   /** For each option its wash days with a value, by position, and their mean. */
   arms: { days: { position: number; value: number }[]; mean: number | null }[];
   /** The picture's own error, over all sets of pictures of unchanged hair. */
@@ -50,7 +60,11 @@ export function shotsTogether(shots: readonly Shot[]): Shot[][] {
   for (const shot of shots.toSorted((a, b) => a.at - b.at)) {
     const same = sets.find(
       ([first]) =>
-        first!.position === shot.position && first!.angle === shot.angle && isShotAgain(first!.at, shot.at),
+        first!.position === shot.position &&
+        first!.angle === shot.angle &&
+        first!.zone?.key === shot.zone?.key &&
+        first!.arm === shot.arm &&
+        isShotAgain(first!.at, shot.at),
     );
     if (same) same.push(shot);
     else sets.push([shot]);
@@ -103,6 +117,7 @@ function inView(
   return {
     measure,
     view,
+    zone: shots[0]!.zone,
     arms: found,
     error,
     unlike: positions.flatMap((position) => {
@@ -167,6 +182,11 @@ export function picturesByArm(shots: readonly Shot[], arms: number, halves: bool
     WHOLE_MEASURES.map((measure) => inView(measure, view, of, arms)),
   );
   if (!halves) found.push(inView('volume', 'front and side', volumes(shots), arms));
+  const near = shots.filter(({ angle }) => angle === 'close-up');
+  for (const key of new Set(near.map(({ zone }) => zone?.key))) {
+    const here = near.filter(({ zone }) => zone?.key === key);
+    found.push(...CLOSE_MEASURES.map((measure) => inView(measure, 'close-up', here, arms)));
+  }
   return found.filter((one) => one !== null);
 }
 

@@ -1,5 +1,6 @@
 import type { CardTrouble } from './card/find.ts';
 import { findCard } from './card/find.ts';
+import type { CardKind } from './card/layout.ts';
 import { takenOf } from './guard.ts';
 import type { Picture } from './plane.ts';
 
@@ -25,10 +26,10 @@ const SOFT = 2.6;
 
 /**
  * What a frame of the camera's film says of the picture to come; `lastMm` is how many millimetres the last picture from
- * this angle was wide, null where there is none to match.
+ * this angle was wide, null where there is none to match; `kind` which card stands or lies in it.
  */
-export function guideOf(frame: Picture, lastMm: number | null): Guide {
-  const { card, trouble } = findCard(frame, 'stand');
+export function guideOf(frame: Picture, lastMm: number | null, kind: CardKind = 'stand'): Guide {
+  const { card, trouble } = findCard(frame, kind);
   if (!card) return { advice: [{ kind: 'card', trouble }], frameMm: null };
   const { exposure, tilt } = takenOf(card);
   const frameMm = frame.width / card.pxPerMm;

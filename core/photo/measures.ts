@@ -1,3 +1,4 @@
+import type { Angle } from '../basin/angles.ts';
 import type { KeyOf } from '../vocabulary.ts';
 
 /** How a measure of a photograph is told apart: by difference, or by ratio (sizes, whose error grows with them). */
@@ -34,6 +35,13 @@ export const CLOSE_MEASURES = [
   'curl-radius',
   'curl-index',
 ] as const satisfies readonly PhotoMeasure[];
+
+/** How a picture is framed, by its angle. */
+export const isFromNear = (angle: Angle): boolean => angle === 'close-up';
+
+/** What is read in a picture from an angle. */
+export const measuresOf = (angle: Angle): readonly PhotoMeasure[] =>
+  isFromNear(angle) ? CLOSE_MEASURES : WHOLE_MEASURES;
 
 /** The smallest difference that matters about a value, in its unit. */
 export function matters(measure: PhotoMeasure, value: number): number {

@@ -1,8 +1,15 @@
 import { type Orientation, PHOTOGRAPH_PIXELS, UPRIGHT } from '@sabor/core/basin/photograph-size';
 import { photographed } from '@sabor/core/made-up/camera';
+import { drawnClose } from '@sabor/core/made-up/close';
 import { drawn } from '@sabor/core/made-up/drawn';
 import { maskOf } from '@sabor/core/made-up/figure';
-import { preview, type Simulated, simulatedView, withHead } from '@sabor/core/made-up/simulated';
+import {
+  preview,
+  type Simulated,
+  simulatedNear,
+  simulatedView,
+  withHead,
+} from '@sabor/core/made-up/simulated';
 import { areasOf, maskOfAreas } from '@sabor/core/photo/areas';
 import type { FoundCard } from '@sabor/core/photo/card/find';
 import { projected } from '@sabor/core/photo/card/homography';
@@ -10,11 +17,15 @@ import { CARDS } from '@sabor/core/photo/card/layout';
 import { contoursAt } from '@sabor/core/photo/contour';
 import { type Guide, guideOf } from '@sabor/core/photo/guide';
 import { measureWhole, type PictureMeasures } from '@sabor/core/photo/measure';
+import { type CloseMeasures, measureClose } from '@sabor/core/photo/measure-close';
+import { isFromNear } from '@sabor/core/photo/measures';
 import type { Picture, Point } from '@sabor/core/photo/plane';
 import { expose } from 'comlink';
 
 /** What is shown of a measured picture; lines in its own pixels. */
 export interface MeasuredPicture extends Omit<PictureMeasures, 'outline' | 'card'> {
+  /** What is read from near alone; null for a whole head. */
+  near: Pick<CloseMeasures, 'curls' | 'shine'> | null;
   width: number;
   height: number;
   outline: Point[][];
@@ -65,6 +76,20 @@ function cornersOf({ kind, toPicture }: FoundCard): Point[] {
 const imageOf = ({ width, height, data }: Picture) =>
   new ImageData(new Uint8ClampedArray(data), width, height);
 
+type Drawing = { supersampling: number; progress: (share: number) => void };
+
+/** Light of a made-up head, with what is no hair in it. */
+function wholeIn(of: Simulated, drawing: Drawing) {
+  const { scene, frame, camera } = withHead(simulatedView(of), of);
+  return { light: drawn(scene, frame, drawing), camera, mask: maskOf(scene, frame) };
+}
+
+/** Light of made-up hair from near: nothing but hair and the card. */
+function nearIn(of: Simulated, drawing: Drawing) {
+  const { plan, frame, camera } = simulatedNear(of);
+  return { light: drawnClose(plan, frame, drawing), camera, mask: null };
+}
+
 const photo = {
   /** Measures a picture; what lies in the areas left out is no hair. */
   async measure(
@@ -74,15 +99,45 @@ const photo = {
       ruleMm,
       orientation,
       film,
-    }: { leftOut: readonly Point[][]; ruleMm: number; orientation: Orientation; film: boolean },
+      near,
+    }: {
+      leftOut: readonly Point[][];
+      ruleMm: number;
+      orientation: Orientation;
+      film: boolean;
+      /** Hair from near: the curl's width it is read by, and tagged curls as shares; null for a whole head. */
+      near: { curlWidth: number; curls: readonly (readonly Point[])[] } | null;
+    },
   ): Promise<MeasuredPicture> {
     const picture = await pixelsOf(file, orientation);
     const { width, height } = picture;
-    const { outline, card, ...rest } = measureWhole(picture, {
+    const asked = {
       ruleMm,
       film,
       ...(leftOut.length > 0 ? { masked: maskOfAreas(leftOut, width, height) } : {}),
-    });
+    };
+    const seen = (card: FoundCard | null) => card && { pxPerMm: card.pxPerMm, corners: cornersOf(card) };
+    if (near) {
+      const { card, taken, readings, notes, curls, shine } = measureClose(picture, {
+        ...asked,
+        curlWidth: near.curlWidth,
+        tagged: near.curls.map((curl) => curl.map(({ x, y }) => ({ x: x * width, y: y * height }))),
+      });
+      return {
+        width,
+        height,
+        taken,
+        readings,
+        notes,
+        widths: [],
+        thinnest: null,
+        outline: [],
+        reach: [],
+        card: seen(card),
+        near: { curls, shine },
+      };
+    }
+    const { outline, card, ...rest } = measureWhole(picture, asked);
     const inPicture = ({ x, y }: Point): Point =>
       outline
         ? {
@@ -98,27 +153,33 @@ const photo = {
       height,
       outline: lines(0),
       reach: lines(30, (i) => outline!.free.data[i] === 1),
-      card: card && { pxPerMm: card.pxPerMm, corners: cornersOf(card) },
+      card: seen(card),
+      near: null,
     };
   },
   /** What a frame of the camera's film says of the picture to come; see {@link guideOf}. */
-  guide: (frame: ImageData, lastMm: number | null): Guide => guideOf(frame, lastMm),
+  guide: (frame: ImageData, lastMm: number | null, near: boolean): Guide =>
+    guideOf(frame, lastMm, near ? 'small' : 'stand'),
   /** A picture of a made-up head as a simulated camera takes it, as a JPEG, and the areas of what is no hair in it. */
   async madeUp(
     of: Simulated,
     progress: (share: number) => void,
   ): Promise<{ file: Blob; leftOut: Point[][] }> {
-    const { scene, frame, camera } = withHead(simulatedView(of), of);
-    const light = drawn(scene, frame, { supersampling: 2, progress: (share) => progress(0.7 * share) });
-    const picture = photographed(light, camera);
+    const drawing = { supersampling: 2, progress: (share: number) => progress(0.7 * share) };
+    const seen = isFromNear(of.angle) ? nearIn(of, drawing) : wholeIn(of, drawing);
+    const picture = photographed(seen.light, seen.camera);
     progress(0.95);
     const canvas = new OffscreenCanvas(picture.width, picture.height);
     canvas.getContext('2d')!.putImageData(imageOf(picture), 0, 0);
     const file = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.92 });
-    return { file, leftOut: areasOf(maskOf(scene, frame)) };
+    return { file, leftOut: seen.mask ? areasOf(seen.mask) : [] };
   },
   /** What the simulated camera's screen shows before a picture is taken. */
   preview(of: Simulated): ImageData {
+    if (isFromNear(of.angle)) {
+      const { plan, frame, camera } = simulatedNear(of, true);
+      return imageOf(photographed(drawnClose(plan, frame, { supersampling: 1 }), camera));
+    }
     const { scene, frame, camera } = withHead(preview(simulatedView(of)), of);
     return imageOf(photographed(drawn(scene, frame, { supersampling: 1 }), camera));
   },

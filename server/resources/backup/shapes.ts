@@ -55,6 +55,7 @@ const ANY: ReadonlySet<string> = new Set([
   'recipe.parts',
   'photograph_measured.left_out',
   'photograph_measured.card',
+  'photograph_measured.curls',
 ]);
 
 const wordsIn = (definition: string | null): string[] | null =>

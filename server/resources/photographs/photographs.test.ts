@@ -35,6 +35,7 @@ const photo = (to: Partial<PhotographInput> = {}): PhotographInput => ({
   washDayId: day.id,
   stage: 'wet',
   day: null,
+  zoneId: null,
   angle: 'back',
   takenAt: new Date().toISOString(),
   film: false,
@@ -249,6 +250,8 @@ describe('what was read in a photograph', () => {
     },
     thinnest: null,
     widths: [10, 80.5],
+    curlWidth: null,
+    curls: [],
     notes: ['coarse'],
     readings: [
       { measure: 'halo', value: 1.25, why: null },
@@ -337,5 +340,45 @@ describe('what was read in a photograph', () => {
     // What came later says nothing of it.
     expect((await filed(oldest.id)).before).toBeNull();
     expect((await bench.ask('GET', `/api/photographs/${v7()}`)).status).toBe(404);
+  });
+
+  it('from near is of a zone of that head, and of all its pictures there by one curl’s width', async () => {
+    const { rows: zones } = await bench.db.query<{ id: string; mine: boolean }>(
+      `select id, wearer_id = $1 as mine from zone where place = 'crown' order by side, position`,
+      [wearerId],
+    );
+    const [left, right] = zones.filter(({ mine }) => mine).map(({ id }) => id) as [string, string];
+    const near = (zoneId: string | null) => photo({ angle: 'close-up', zoneId, size: JPEG.length });
+    const announced = (one: PhotographInput) =>
+      bench.ask<{ fields?: { path: string }[] }>('PUT', `/api/photographs/${one.id}`, one);
+    const other = await announced(near(zones.find(({ mine }) => !mine)!.id));
+    expect([other.status, other.body.fields?.[0]?.path]).toEqual([422, 'zoneId']);
+    expect((await announced(photo({ angle: 'back', zoneId: left }))).status).toBe(422);
+    const read = (curlWidth: number) =>
+      measured({
+        curlWidth,
+        curls: [CARD],
+        readings: [
+          { measure: 'clump-contrast', value: 1.9, why: null },
+          { measure: 'curl-index', value: null, why: 'few curls' },
+        ],
+      });
+    const [one, again, none] = [
+      await stored({ angle: 'close-up', zoneId: left }),
+      await stored({ angle: 'close-up', zoneId: right }),
+      await stored({ angle: 'close-up' }),
+    ];
+    // The first may still be read by another width; the second, of the other half's crown, goes by the first.
+    expect((await keep(one.id, read(9))).status).toBe(200);
+    expect((await keep(one.id, read(12))).body).toMatchObject({ curlWidth: 12, curls: [CARD] });
+    const filed = async (id: string) =>
+      (await bench.ask<FiledPhotograph>('GET', `/api/photographs/${id}`)).body;
+    expect((await filed(again.id)).curlWidth).toBe(12);
+    expect((await filed(none.id)).curlWidth).toBeNull();
+    const refused = await keep(again.id, read(20));
+    expect(refused.status).toBe(422);
+    expect(JSON.stringify(refused.body)).toContain('by a curl 12 mm wide');
+    expect((await keep(again.id, read(12))).status).toBe(200);
+    expect((await keep(none.id, read(20))).status).toBe(200);
   });
 });

@@ -4,7 +4,7 @@ import { type Orientation, PHOTOGRAPH_PIXELS } from '@sabor/core/basin/photograp
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustStore } from '../../db/stored.ts';
 import { barePicture, NotAPicture } from '../../http/bare-picture.ts';
-import { notFound, Refusal } from '../../http/problems.ts';
+import { atField, notFound, Refusal } from '../../http/problems.ts';
 import { holdWashDay, mustBeOpen } from '../wash-days/standing.ts';
 import { uprightCopy } from './upright-copy.ts';
 
@@ -23,10 +23,18 @@ async function received(db: Client, id: string): Promise<PhotographReceived> {
 export async function announce(db: Db, photo: PhotographInput): Promise<PhotographReceived> {
   return transaction(db, async (client) => {
     mustBeOpen(await holdWashDay(client, photo.washDayId));
+    if (photo.zoneId !== null) {
+      const { rowCount } = await client.query(
+        `select from zone z join trial t on t.wearer_id = z.wearer_id join wash_day d on d.trial_id = t.id
+         where z.id = $1 and d.id = $2`,
+        [photo.zoneId, photo.washDayId],
+      );
+      if (rowCount === 0) throw atField('zoneId', 'This head has no such zone. Choose one of its own.');
+    }
     mustStore(
       await client.query(
-        `insert into photograph (id, wash_day_id, stage, day, angle, taken_at, type, width, height, size, film)
-         values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)
+        `insert into photograph (id, wash_day_id, stage, day, angle, taken_at, type, width, height, size, film, zone_id)
+         values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)
          on conflict (id) do update set size = photograph.size
            where photograph.wash_day_id = excluded.wash_day_id and photograph.size = excluded.size`,
         [
@@ -41,6 +49,7 @@ export async function announce(db: Db, photo: PhotographInput): Promise<Photogra
           photo.height,
           photo.size,
           photo.film,
+          photo.zoneId,
         ],
       ),
       'photograph',

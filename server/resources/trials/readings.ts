@@ -250,18 +250,18 @@ export function readingsCsv(
       ];
     });
     const { halves } = DESIGNS[trial.design];
-    /** A picture shows the whole head, or in half-head designs the half it was taken from. */
-    const shownIn = (angle: Angle) =>
-      halves && (angle === 'left' || angle === 'right') ? guarded(armOf(day, angle)) : armAt(null);
-    const pictures = day.photographs.flatMap(({ stage, day: dayWorn, angle, takenAt, measured }) =>
+    /** A picture shows the whole head, in half-head designs the half it was taken from, from near its zone. */
+    const shownIn = (angle: Angle, zoneId: string | null) =>
+      halves && (angle === 'left' || angle === 'right') ? guarded(armOf(day, angle)) : armAt(zoneId);
+    const pictures = day.photographs.flatMap(({ stage, day: dayWorn, angle, zoneId, takenAt, measured }) =>
       (measured?.readings ?? []).map(({ measure, value, why }) =>
         line({
           stage: stageLabel(stage, dayWorn),
           dayWorn,
           at: takenAt,
-          arm: shownIn(angle),
+          arm: shownIn(angle, zoneId),
           outcome: `Picture: ${PHOTO_MEASURES[measure].label}`,
-          zone: VIEWS[angle],
+          zone: guarded([zones.get(zoneId ?? ''), VIEWS[angle]].filter(Boolean).join(', ')),
           ...(value === null ? { word: `not read: ${why}` } : { value }),
           unit: PHOTO_MEASURES[measure].unit,
         }),

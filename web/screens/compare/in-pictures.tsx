@@ -4,9 +4,10 @@ import { ANGLES, type Angle } from '@sabor/core/basin/angles';
 import { mean } from '@sabor/core/middle';
 import { stageLabel } from '@sabor/core/outcomes/stages';
 import { picturesByArm, type Shot, shotsTogether } from '@sabor/core/photo/by-arm';
+import type { PhotoMeasure } from '@sabor/core/photo/measures';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { lookedAt, type PictureLook, shotsOf } from '@sabor/reading/pictures';
-import { haloInWords, VIEWS } from '@sabor/words/photo';
+import { captionInWords, VIEWS } from '@sabor/words/photo';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ArmName } from '../../drawings/arm-name.tsx';
@@ -64,7 +65,7 @@ export function InPictures({ trial, wearer }: { trial: TrialDetail; wearer: Wear
             key={name}
             arm={arm}
             name={name}
-            shots={shots.filter((shot) => shot.arm === arm && (halves ? isSide(shot) : shot.angle === from))}
+            shots={shots.filter((shot) => shot.arm === arm && (halves ? isHalf(shot) : shot.angle === from))}
           />
         ))}
       </div>
@@ -92,11 +93,12 @@ export function InPictures({ trial, wearer }: { trial: TrialDetail; wearer: Wear
 const firstOfEachArm = (shots: readonly Shot[], from: Angle | undefined, halves: boolean): string[] => {
   const seen = new Map<number, string>();
   for (const shot of shots)
-    if ((halves ? isSide(shot) : shot.angle === from) && !seen.has(shot.arm)) seen.set(shot.arm, shot.id);
+    if ((halves ? isHalf(shot) : shot.angle === from) && !seen.has(shot.arm)) seen.set(shot.arm, shot.id);
   return [...seen.values()];
 };
 
-const isSide = ({ angle }: Shot) => angle === 'left' || angle === 'right';
+/** A picture that shows one half alone. */
+const isHalf = ({ angle, zone }: Shot) => angle === 'left' || angle === 'right' || zone !== null;
 
 /** The pictures of one option, wash day by wash day, each with its halo; hair shot again is shown once. */
 function ArmStrip({ arm, name, shots }: { arm: number; name: string; shots: readonly Shot[] }) {
@@ -109,15 +111,14 @@ function ArmStrip({ arm, name, shots }: { arm: number; name: string; shots: read
       <PictureStrip
         pictures={shotsTogether(shots).map((same) => {
           const [shot] = same;
-          const halo = mean(
-            same.flatMap(({ readings }) => readings.find(({ measure }) => measure === 'halo')?.value ?? []),
-          );
+          const read = (of: PhotoMeasure) =>
+            mean(same.flatMap(({ readings }) => readings.find(({ measure }) => measure === of)?.value ?? []));
           return {
             id: shot!.id,
             to: `/photo-bench?${same.map(({ id }) => `photograph=${id}`).join('&')}`,
-            shows: `Wash day ${shot!.position + 1}, ${ANGLES[shot!.angle].label}`,
-            title: `Wash day ${shot!.position + 1}`,
-            note: `${haloInWords(halo)}${same.length > 1 ? `, ${same.length} shots` : ''}`,
+            shows: `Wash day ${shot!.position + 1}, ${[ANGLES[shot!.angle].label, shot!.zone?.label].filter(Boolean).join(', ')}`,
+            title: [`Wash day ${shot!.position + 1}`, shot!.zone?.label].filter(Boolean).join(', '),
+            note: `${captionInWords(shot!.angle, read('halo'), read('clump-contrast'))}${same.length > 1 ? `, ${same.length} shots` : ''}`,
           };
         })}
       />

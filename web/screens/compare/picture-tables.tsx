@@ -34,7 +34,7 @@ export function Readings({ rows, names }: { rows: readonly ArmsInPictures[]; nam
         </thead>
         <tbody>
           {rows.map((row) => (
-            <Row key={`${row.measure} ${row.view}`} row={row} names={names} />
+            <Row key={`${row.measure} ${row.view} ${row.zone?.key}`} row={row} names={names} />
           ))}
         </tbody>
       </table>
@@ -43,12 +43,13 @@ export function Readings({ rows, names }: { rows: readonly ArmsInPictures[]; nam
 }
 
 function Row({ row, names }: { row: ArmsInPictures; names: readonly string[] }) {
-  const { measure, view, arms, unlike, refused } = row;
+  const { measure, view, zone, arms, unlike, refused } = row;
   const apart = names.length === 2 ? apartInPictures(row, 0, 1) : null;
   return (
     <tr className="border-b border-rule align-top">
       <th scope="row" className="py-2 pr-4 font-normal">
         <span className="font-semibold">{PHOTO_MEASURES[measure].label}</span>, {VIEWS[view]}
+        {zone && `, ${zone.label}`}
       </th>
       {arms.map(({ mean, days }, arm) => (
         <td key={names[arm]} className="py-2 pr-4">

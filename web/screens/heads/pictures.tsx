@@ -1,7 +1,7 @@
 import { ANGLES } from '@sabor/core/basin/angles';
 import { stageLabel } from '@sabor/core/outcomes/stages';
 import { dayName } from '@sabor/words/day-name';
-import { haloInWords } from '@sabor/words/photo';
+import { captionInWords } from '@sabor/words/photo';
 import { Link } from 'react-router';
 import { usePhotographs } from '../../api/queries.ts';
 import { PictureStrip } from '../../drawings/picture-strip.tsx';
@@ -23,7 +23,7 @@ export function HeadPictures({ wearerId }: { wearerId: string }) {
           to: `/photo-bench?photograph=${one.id}`,
           shows: `${dayName(one, one.position)}, ${stageLabel(one.stage, one.day)}, ${ANGLES[one.angle].label}`,
           title: dayName(one, one.position),
-          note: `${stageLabel(one.stage, one.day)}, ${ANGLES[one.angle].label}; ${haloInWords(one.halo)}`,
+          note: `${stageLabel(one.stage, one.day)}, ${ANGLES[one.angle].label}; ${captionInWords(one.angle, one.halo, one.contrast)}`,
         }))}
       />
       <Link className="underline underline-offset-4" to={`/light-table?head=${wearerId}`}>

@@ -16,6 +16,7 @@ const photograph = (id: string, to: Partial<ListedPhotograph> = {}): ListedPhoto
   card: null,
   exposure: null,
   halo: null,
+  contrast: null,
   ...to,
 });
 const card = (x: number, y: number, size: number) => [

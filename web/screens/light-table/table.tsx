@@ -1,7 +1,7 @@
 import type { ListedPhotograph } from '@sabor/contract/photograph';
 import type { Point } from '@sabor/core/photo/plane';
 import { AS_IT_IS } from '@sabor/core/photo/similarity';
-import { haloInWords } from '@sabor/words/photo';
+import { captionInWords } from '@sabor/words/photo';
 import { type KeyboardEvent, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../ui/button.tsx';
@@ -213,7 +213,7 @@ function Caption({ of, name }: { of: ListedPhotograph; name: string }) {
   return (
     <figcaption className="text-sm">
       <span className="font-semibold">{name}</span>
-      <span className="text-soft">{` · ${haloInWords(of.halo)}`}</span>
+      <span className="text-soft">{` · ${captionInWords(of.angle, of.halo, of.contrast)}`}</span>
     </figcaption>
   );
 }

@@ -1,7 +1,8 @@
 import type { Point } from '@sabor/core/photo/plane';
-import { type MouseEvent, useId, useRef } from 'react';
+import { useId, useRef } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { allBelow, belowOf } from './pictures.ts';
+import { TapOver } from './tap-over.tsx';
 
 const pathOf = (area: readonly Point[]) => `M${area.map(({ x, y }) => `${x} ${y}`).join('L')}Z`;
 
@@ -15,19 +16,8 @@ export function LeftOutDrawn({
   corners: readonly Point[] | null;
   setCorners: (to: readonly Point[]) => void;
 }) {
-  const set = (event: MouseEvent<SVGSVGElement>) => {
-    if (!corners) return;
-    const { left, top, width, height } = event.currentTarget.getBoundingClientRect();
-    setCorners([...corners, { x: (event.clientX - left) / width, y: (event.clientY - top) / height }]);
-  };
   return (
-    <svg
-      viewBox="0 0 1 1"
-      preserveAspectRatio="none"
-      className={`absolute inset-0 size-full ${corners ? 'z-10 cursor-crosshair' : 'pointer-events-none'}`}
-      aria-hidden="true"
-      onClick={set}
-    >
+    <TapOver setting={corners} set={setCorners}>
       {areas.map((area) => (
         <path key={pathOf(area)} d={pathOf(area)} className="fill-ink/35" />
       ))}
@@ -39,7 +29,7 @@ export function LeftOutDrawn({
           vectorEffect="non-scaling-stroke"
         />
       )}
-    </svg>
+    </TapOver>
   );
 }
 

@@ -1,11 +1,12 @@
 import type { Simulated } from '@sabor/core/made-up/simulated';
-import { PHOTO_MEASURES, WHOLE_MEASURES } from '@sabor/core/photo/measures';
+import { CLOSE_MEASURES, PHOTO_MEASURES, WHOLE_MEASURES } from '@sabor/core/photo/measures';
 import type { Point } from '@sabor/core/photo/plane';
 import { NOTES, REFUSALS, readingInWords } from '@sabor/words/photo';
 import { useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import type { MeasuredPicture } from '../../workers/photo.ts';
 import { LeftOut, LeftOutDrawn } from './left-out.tsx';
+import { CurlsDrawn, Near } from './near.tsx';
 import type { BenchPicture } from './pictures.ts';
 
 const pathOf = (lines: readonly (readonly Point[])[]) =>
@@ -62,19 +63,21 @@ export function OnTheBench({
   last: boolean;
   remove: (id: string) => void;
 }) {
-  const { id, name, url, state, again, madeUp, leftOut, laid, filed } = picture;
+  const { id, name, url, state, again, madeUp, leftOut, laid, filed, near } = picture;
+  const measures = near ? CLOSE_MEASURES : WHOLE_MEASURES;
   /** Corners of an area that is being painted; null while none is. */
   const [corners, setCorners] = useState<readonly Point[] | null>(null);
+  /** Places of a curl that is being tagged; null while none is. */
+  const [crests, setCrests] = useState<readonly Point[] | null>(null);
   const refusals =
-    state.kind === 'read'
-      ? [...new Set(WHOLE_MEASURES.flatMap((key) => state.read.readings[key]?.why ?? []))]
-      : [];
+    state.kind === 'read' ? [...new Set(measures.flatMap((key) => state.read.readings[key]?.why ?? []))] : [];
   return (
     <article aria-label={name} className="rounded-tag border border-rule p-3">
       <h3 className="text-lg">{name}</h3>
       <div className="relative my-2">
         <img src={url} alt={`${name}, as taken`} className="w-full rounded-tag" />
         <LeftOutDrawn areas={leftOut} corners={corners} setCorners={setCorners} />
+        {near && <CurlsDrawn curls={near.curls} crests={crests} setCrests={setCrests} />}
         {state.kind === 'read' && <Found read={state.read} />}
       </div>
       {state.kind === 'measuring' && <p role="status">Measuring …</p>}
@@ -86,7 +89,7 @@ export function OnTheBench({
       {state.kind === 'read' && (
         <>
           <dl className="grid grid-cols-[auto_1fr] gap-x-4">
-            {WHOLE_MEASURES.map((key) => {
+            {measures.map((key) => {
               const reading = state.read.readings[key];
               return (
                 <div key={key} className="contents">
@@ -131,7 +134,16 @@ export function OnTheBench({
               : 'Being kept …'}
         </p>
       )}
-      {state.kind !== 'measuring' && (
+      {near && state.kind !== 'measuring' && !corners && (
+        <Near
+          picture={{ ...picture, near }}
+          read={state.kind === 'read' ? state.read : null}
+          crests={crests}
+          setCrests={setCrests}
+          measure={measure}
+        />
+      )}
+      {state.kind !== 'measuring' && !crests && (
         <LeftOut
           areas={leftOut}
           laid={laid}

@@ -5,7 +5,8 @@ import type { Simulated } from '@sabor/core/made-up/simulated';
 import { stageLabel } from '@sabor/core/outcomes/stages';
 import { isShotAgain } from '@sabor/core/photo/by-arm';
 import { carried } from '@sabor/core/photo/carry';
-import { WHOLE_MEASURES } from '@sabor/core/photo/measures';
+import { STRAIGHT } from '@sabor/core/photo/close/coherence';
+import { CLOSE_MEASURES, isFromNear, WHOLE_MEASURES } from '@sabor/core/photo/measures';
 import type { Point } from '@sabor/core/photo/plane';
 import { dayName } from '@sabor/words/day-name';
 import { useEffect, useRef, useState } from 'react';
@@ -31,6 +32,8 @@ export interface BenchPicture {
   leftOut: Point[][];
   /** Those areas were laid here from another picture from this angle, and nobody has moved them since. */
   laid: boolean;
+  /** Hair from near: the width of a curl it is read by and tagged curls, as shares; null for a whole head. */
+  near: { curlWidth: number; curls: Point[][] } | null;
   /** The same hair as the picture before it, shot again. */
   again: boolean;
   state:
@@ -80,10 +83,15 @@ const pictureName = (filed: FiledPhotograph) =>
   ].join(', ');
 
 /** Whether a stored photograph was measured just so before: looking at it again keeps no other reading. */
-const isKnown = ({ filed, ruleMm, leftOut }: BenchPicture): boolean => {
+const isKnown = ({ filed, ruleMm, leftOut, near }: BenchPicture): boolean => {
   const before = filed?.photograph.measured;
+  const of = (curlWidth: number | null, curls: unknown, out: unknown) =>
+    JSON.stringify([curlWidth, curls, out]);
   return (
-    before != null && before.ruleMm === ruleMm && JSON.stringify(before.leftOut) === JSON.stringify(leftOut)
+    before != null &&
+    before.ruleMm === ruleMm &&
+    of(before.curlWidth, before.curls, before.leftOut) ===
+      of(near?.curlWidth ?? null, near?.curls ?? [], leftOut)
   );
 };
 
@@ -95,7 +103,9 @@ const measuredOf = (picture: BenchPicture, read: MeasuredPicture): PhotographMea
   thinnest: read.thinnest,
   widths: [...read.widths],
   notes: [...read.notes],
-  readings: WHOLE_MEASURES.flatMap((measure) => {
+  curlWidth: picture.near?.curlWidth ?? null,
+  curls: picture.near?.curls ?? [],
+  readings: (picture.near ? CLOSE_MEASURES : WHOLE_MEASURES).flatMap((measure) => {
     const reading = read.readings[measure];
     return reading ? [{ measure, ...reading }] : [];
   }),
@@ -128,17 +138,20 @@ export function usePictures(ruleMm: number, kept: (photograph: FiledPhotograph) 
       ruleMm: picture.ruleMm,
       orientation: picture.orientation,
       film: picture.filed?.photograph.film ?? false,
+      near: picture.near,
     });
   /** What was left out by hand in one picture goes to those of the same view in which nothing is left out yet. */
   const layOnOthers = (picture: BenchPicture, found: MeasuredPicture) => {
-    if (picture.laid || picture.leftOut.length === 0 || !found.card) return;
+    // From near the card lies on the hair, now here, now there: nothing is carried by it.
+    if (picture.near || picture.laid || picture.leftOut.length === 0 || !found.card) return;
     const from = {
       leftOut: picture.leftOut,
       card: inShares(found.card.corners, found),
       aspect: found.width / found.height,
     };
     for (const other of all.current) {
-      if (other.id === picture.id || other.leftOut.length > 0 || other.state.kind !== 'read') continue;
+      if (other.near || other.id === picture.id || other.leftOut.length > 0 || other.state.kind !== 'read')
+        continue;
       if (other.filed?.photograph.angle !== picture.filed?.photograph.angle) continue;
       const laid = laidFrom(from, other.state.read);
       if (laid) void measure({ ...other, leftOut: laid, laid: true });
@@ -146,12 +159,12 @@ export function usePictures(ruleMm: number, kept: (photograph: FiledPhotograph) 
   };
   const measure = async (asked: BenchPicture) => {
     let picture = asked;
-    const { leftOut, laid: isLaid, ruleMm: rule } = picture;
-    change(picture.id, { leftOut, laid: isLaid, ruleMm: rule, state: { kind: 'measuring' } });
+    const { leftOut, laid: isLaid, ruleMm: rule, near } = picture;
+    change(picture.id, { leftOut, laid: isLaid, ruleMm: rule, near, state: { kind: 'measuring' } });
     try {
       let found = await read(picture);
       const laid =
-        picture.filed && !picture.filed.photograph.measured && picture.leftOut.length === 0
+        picture.filed && !picture.near && !picture.filed.photograph.measured && picture.leftOut.length === 0
           ? laidFrom(picture.filed.before, found)
           : null;
       if (laid) {
@@ -202,6 +215,7 @@ export function usePictures(ruleMm: number, kept: (photograph: FiledPhotograph) 
       leftOut = [],
       filed = null,
       madeUp = null,
+      near = null,
       again = false,
       ruleMm: rule = ruleMm,
     }: Partial<BenchPicture> = {},
@@ -219,6 +233,7 @@ export function usePictures(ruleMm: number, kept: (photograph: FiledPhotograph) 
       laid: false,
       filed,
       madeUp,
+      near,
       again,
       state: { kind: 'measuring' },
     };
@@ -232,7 +247,12 @@ export function usePictures(ruleMm: number, kept: (photograph: FiledPhotograph) 
     setDrawing(0);
     try {
       const { file, leftOut } = await hired().madeUp(plan, proxy(setDrawing));
-      add(file, name, { leftOut, madeUp: plan, again: plan.shot > 0 });
+      add(file, name, {
+        leftOut,
+        madeUp: plan,
+        near: isFromNear(plan.angle) ? { curlWidth: STRAIGHT, curls: [] } : null,
+        again: plan.shot > 0,
+      });
     } catch {
       setProblem('The picture could not be drawn just now. Try again.');
     } finally {
@@ -254,6 +274,7 @@ export function usePictures(ruleMm: number, kept: (photograph: FiledPhotograph) 
           one.filed.photograph.stage === photograph.stage &&
           one.filed.photograph.day === photograph.day &&
           one.filed.photograph.angle === photograph.angle &&
+          one.filed.photograph.zoneId === photograph.zoneId &&
           isShotAgain(Date.parse(one.filed.photograph.takenAt), Date.parse(photograph.takenAt)),
       );
       add(
@@ -264,6 +285,12 @@ export function usePictures(ruleMm: number, kept: (photograph: FiledPhotograph) 
           orientation: photograph.orientation,
           leftOut: photograph.measured?.leftOut.map((area) => [...area]) ?? [],
           filed,
+          near: isFromNear(photograph.angle)
+            ? {
+                curlWidth: filed.curlWidth ?? photograph.measured?.curlWidth ?? STRAIGHT,
+                curls: photograph.measured?.curls.map((curl) => [...curl]) ?? [],
+              }
+            : null,
           ruleMm: photograph.measured?.ruleMm ?? filed.before?.ruleMm ?? ruleMm,
           again: shot !== undefined,
         },

@@ -1,5 +1,6 @@
 import { COLOURS, CURLS, type CurlKind, type HairColour } from '@sabor/core/made-up/head';
 import { FRIZZ, type Frizz, USUAL_SWITCHES } from '@sabor/core/made-up/simulated';
+import { STRAIGHT } from '@sabor/core/photo/close/coherence';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -12,7 +13,10 @@ import { usePictures } from './pictures.ts';
 import { PrintCard } from './print-card.tsx';
 import { SideBySide } from './side-by-side.tsx';
 
-/** Pictures of whole heads with the card in them, measured on this device. */
+/** How a made-up head is looked at. */
+const FRAMED = { back: { label: 'all of it, from behind' }, 'close-up': { label: 'from near' } } as const;
+
+/** Pictures with the card in them, measured on this device: of whole heads, and of hair from near. */
 export function PhotoBenchScreen() {
   const client = useQueryClient();
   const [rule, setRule] = useState<number | null>(100);
@@ -37,6 +41,7 @@ export function PhotoBenchScreen() {
   const [curl, setCurl] = useState<CurlKind>('curl');
   const [colour, setColour] = useState<HairColour>('dark');
   const [frizz, setFrizz] = useState<Frizz>('some');
+  const [seen, setSeen] = useState<keyof typeof FRAMED>('back');
   const [drawn, setDrawn] = useState(0);
   const onBench = new Set(pictures.flatMap(({ filed }) => filed?.photograph.id ?? []));
   const earlier = [
@@ -52,16 +57,17 @@ export function PhotoBenchScreen() {
   const drawOne = () => {
     setDrawn(drawn + 1);
     void draw(
-      { curl, colour, frizz, angle: 'back', switched: USUAL_SWITCHES, seed: 11 + drawn, shot: 0 },
-      `Made-up ${drawn + 1}: ${COLOURS[colour].label} ${CURLS[curl].label}, ${FRIZZ[frizz].label}`,
+      { curl, colour, frizz, angle: seen, switched: USUAL_SWITCHES, seed: 11 + drawn, shot: 0 },
+      `Made-up ${drawn + 1}: ${COLOURS[colour].label} ${CURLS[curl].label}, ${FRIZZ[frizz].label}${seen === 'close-up' ? ', from near' : ''}`,
     );
   };
   return (
     <>
       <Heading title="Photo bench">
-        Frizz measured in a picture, not only judged: from behind or from a side, hair unlit before an evenly
-        lit white wall, the stand card beside the head. What is read in a photograph of a wash day is kept
-        with it; other pictures stay on this page alone.
+        Frizz, clumps and curl measured in a picture, not only judged. The whole head, unlit before an evenly
+        lit white wall, the stand card beside it, tells frizz halo, silhouette and flyaways; hair from near,
+        in soft light from the front, the small card on it, tells clumps and curls. What is read in a
+        photograph of a wash day is kept with it; other pictures stay on this page alone.
       </Heading>
       <div className="grid gap-x-12 gap-y-10 lg:grid-cols-[2fr_1fr]">
         <section aria-labelledby="pictures">
@@ -73,6 +79,11 @@ export function PhotoBenchScreen() {
               label="A picture of the whole head"
               accept="image/*"
               onChoose={(file) => add(file, file.name)}
+            />
+            <FileField
+              label="Hair from near, the small card on it"
+              accept="image/*"
+              onChoose={(file) => add(file, file.name, { near: { curlWidth: STRAIGHT, curls: [] } })}
             />
             <NumberField
               label="The card’s rule really measures"
@@ -87,6 +98,12 @@ export function PhotoBenchScreen() {
               No camera at hand? Draw a made-up head
             </summary>
             <div className="mt-2 flex flex-wrap items-end gap-3">
+              <ChoiceField
+                label="Seen"
+                options={FRAMED}
+                value={seen}
+                onChange={(key) => key && setSeen(key)}
+              />
               <ChoiceField
                 label="Curl"
                 options={CURLS}

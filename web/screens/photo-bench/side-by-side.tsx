@@ -1,5 +1,10 @@
 import { unlike } from '@sabor/core/photo/guard';
-import { PHOTO_MEASURES, type PhotoMeasure, WHOLE_MEASURES } from '@sabor/core/photo/measures';
+import {
+  CLOSE_MEASURES,
+  PHOTO_MEASURES,
+  type PhotoMeasure,
+  WHOLE_MEASURES,
+} from '@sabor/core/photo/measures';
 import { pictureError, tellApart } from '@sabor/core/photo/repeat';
 import { toldInWords, unlikeInWords } from '@sabor/words/photo';
 import type { MeasuredPicture } from '../../workers/photo.ts';
@@ -7,16 +12,19 @@ import type { BenchPicture } from './pictures.ts';
 
 interface Look {
   name: string;
+  /** From near, or the whole head: these are never compared. */
+  near: boolean;
   shots: MeasuredPicture[];
 }
 
 /** Pictures by the hair they show: one shot again goes with the one before it. */
 function looksOf(pictures: readonly BenchPicture[]): Look[] {
   const looks: Look[] = [];
-  for (const { name, again, state } of pictures) {
+  for (const { name, again, state, near } of pictures) {
     if (state.kind !== 'read') continue;
-    if (again && looks.length) looks.at(-1)!.shots.push(state.read);
-    else looks.push({ name, shots: [state.read] });
+    const last = looks.at(-1);
+    if (again && last && last.near === (near !== null)) last.shots.push(state.read);
+    else looks.push({ name, near: near !== null, shots: [state.read] });
   }
   return looks;
 }
@@ -27,14 +35,21 @@ const valuesOf = ({ shots }: Look, measure: PhotoMeasure) =>
 /** Each further look beside the first one, as far as the pictures are alike; nothing is called more or less within the picture’s own error. */
 export function SideBySide({ pictures }: { pictures: readonly BenchPicture[] }) {
   const looks = looksOf(pictures);
-  const [first, ...others] = looks;
-  if (!first || others.length === 0) return null;
+  const pairs = [false, true].flatMap((near) => {
+    const [first, ...others] = looks.filter((look) => look.near === near);
+    return others.map((other) => ({
+      first: first!,
+      other,
+      measures: near ? CLOSE_MEASURES : WHOLE_MEASURES,
+    }));
+  });
+  if (pairs.length === 0) return null;
   return (
     <section aria-labelledby="apart" className="mt-8">
       <h2 id="apart" className="text-xl">
         How far apart
       </h2>
-      {others.map((other) => {
+      {pairs.map(({ first, other, measures }) => {
         const [a, b] = [first.shots[0]!, other.shots[0]!];
         const differ = a.taken && b.taken ? unlike(a.taken, b.taken) : [];
         return (
@@ -53,7 +68,7 @@ export function SideBySide({ pictures }: { pictures: readonly BenchPicture[] }) 
               </>
             ) : (
               <dl>
-                {WHOLE_MEASURES.map((measure) => {
+                {measures.map((measure) => {
                   const [from, to] = [valuesOf(first, measure)[0], valuesOf(other, measure)[0]];
                   if (from === undefined || to === undefined) return null;
                   const error = pictureError(

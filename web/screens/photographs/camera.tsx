@@ -1,6 +1,7 @@
 import type { Ghosts } from '@sabor/contract/photograph';
 import { ANGLES, type Angle } from '@sabor/core/basin/angles';
 import type { Guide } from '@sabor/core/photo/guide';
+import { isFromNear } from '@sabor/core/photo/measures';
 import { adviceInWords, READY_TO_SHOOT } from '@sabor/words/photo';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { canSpeak, chime, speak, wantsSpeech } from '../../devices/sound.ts';
@@ -57,20 +58,21 @@ export function Camera({
   const ghost = ghosts[angle] ?? null;
 
   const { frame } = source;
-  const seen = useRef({ frame, lastMm: ghost?.frameMm ?? null, busy: false });
-  seen.current = { ...seen.current, frame, lastMm: ghost?.frameMm ?? null, busy: taking !== null };
+  const now = { frame, lastMm: ghost?.frameMm ?? null, busy: taking !== null, near: isFromNear(angle) };
+  const seen = useRef(now);
+  seen.current = now;
   useEffect(() => {
     let [asking, gone] = [false, false];
     let last: { picture: ImageData; lastMm: number | null } | null = null;
     const look = async () => {
-      const { frame: next, lastMm, busy } = seen.current;
+      const { frame: next, lastMm, busy, near } = seen.current;
       const picture = asking || busy ? null : next();
       // A frame that still stands has said what it says.
       if (!picture || (picture === last?.picture && lastMm === last.lastMm)) return;
       last = { picture, lastMm };
       asking = true;
       const found = await worker()
-        .guide(picture, lastMm)
+        .guide(picture, lastMm, near)
         .catch(() => null);
       asking = false;
       if (!gone && found) setGuide(found);

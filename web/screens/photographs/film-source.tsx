@@ -11,6 +11,7 @@ import {
   type Switched,
   USUAL_SWITCHES,
 } from '@sabor/core/made-up/simulated';
+import { isFromNear } from '@sabor/core/photo/measures';
 import type { Remote } from 'comlink';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
@@ -118,6 +119,8 @@ export function useSimulatedCamera(
     seed,
     shot,
   });
+  // From near the camera is held in the hand: it is level.
+  const switches = (Object.keys(SWITCHES) as Switch[]).filter((key) => key !== 'level' || !isFromNear(angle));
   const asked = JSON.stringify(of(0));
   useEffect(() => {
     if (!wanted || !stands) return;
@@ -155,7 +158,7 @@ export function useSimulatedCamera(
   );
   return {
     problem: !stands
-      ? 'The simulated camera sees heads from the front, the sides and behind only.'
+      ? 'The simulated camera sees heads from the front, the sides and behind, and hair from near.'
       : failed
         ? 'The made-up head could not be drawn just now. Change something, or try again.'
         : null,
@@ -170,7 +173,7 @@ export function useSimulatedCamera(
             <div className="flex flex-wrap gap-x-3 gap-y-1">
               {choice('Curl', CURLS, curl, setCurl)}
               {choice('Colour', COLOURS, colour, setColour)}
-              {(Object.keys(SWITCHES) as Switch[]).map((key) => (
+              {switches.map((key) => (
                 <span key={key}>
                   {choice<string>(
                     SWITCHES[key].label,

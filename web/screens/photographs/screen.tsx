@@ -1,11 +1,13 @@
 import type { Photograph } from '@sabor/contract/photograph';
 import { ANGLES, type Angle } from '@sabor/core/basin/angles';
+import { zoneLabel } from '@sabor/core/hair/zones';
 import { stageLabel } from '@sabor/core/outcomes/stages';
-import { haloInWords } from '@sabor/words/photo';
+import { isFromNear } from '@sabor/core/photo/measures';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useChange, useGhosts, useTrial, useWashDay, useWearer } from '../../api/queries.ts';
+import { captionOf } from '../../drawings/caption-of.ts';
 import { remove } from '../../http/http.ts';
 import { asTaken, boxPhoto, unboxPhoto, usePhotoBox } from '../../offline/photo-box.ts';
 import { Button } from '../../ui/button.tsx';
@@ -18,9 +20,6 @@ const VIEWS_TO_TAKE: readonly Angle[] = ['back', 'left', 'right', 'front'];
 
 /** A number that goes with a head, for the made-up one that stands in for it. */
 const seedOf = (id: string) => [...id].reduce((sum, letter) => (31 * sum + letter.charCodeAt(0)) % 9973, 7);
-
-const haloOf = ({ measured }: Photograph) =>
-  haloInWords(measured?.readings.find(({ measure }) => measure === 'halo')?.value ?? null);
 
 const touch = 'min-h-16 flex-1 rounded-tag border border-ink/30 bg-sheet px-3 font-semibold';
 
@@ -38,9 +37,14 @@ export function PhotographsScreen() {
   const [camera, setCamera] = useState<readonly Angle[] | null>(null);
   const file = useRef<HTMLInputElement>(null);
   const [asked, setAsked] = useState<Angle>('front');
+  /** Where on the head hair is taken from near. */
+  const [zone, setZone] = useState<string | null>(null);
   if (day.error && day.isError) return <Failed error={day.error} retry={day.refetch} />;
   if (!look) return <Failed error={new Error('There is no such check-in.')} />;
   if (!day.data || !wearer.data) return <Loading what="the photographs" />;
+  const zones = new Map(
+    wearer.data.zones.map((one) => [one.id, zoneLabel({ ...one, ownName: one.ownName ?? null })]),
+  );
   const here = ({ stage: of, day: n }: Pick<Photograph, 'stage' | 'day'>) =>
     of === look.stage && n === look.day;
   const stored = day.data.photographs.filter((one) => here(one) && one.received >= one.size);
@@ -58,6 +62,7 @@ export function PhotographsScreen() {
           angle,
           takenAt: new Date().toISOString(),
           film,
+          zoneId: isFromNear(angle) ? zone : null,
           size: blob.size,
           ...fit,
         },
@@ -82,7 +87,8 @@ export function PhotographsScreen() {
       <p className="mb-3 text-soft">
         Arm’s length and a half, one lamp to each side, no flash, the same wall. Where it was taken is left
         out; Sabor keeps the picture in its own database, as the camera wrote it. To measure frizz, light the
-        wall instead of the hair and stand the card beside the head:{' '}
+        wall instead of the hair and stand the card beside the head; clumps and curls are measured in a
+        close-up, the small card on the hair:{' '}
         <Link className="underline underline-offset-4" to="/photo-bench">
           photo bench
         </Link>
@@ -156,7 +162,8 @@ export function PhotographsScreen() {
                       className="h-36 rounded-tag object-cover"
                       loading="lazy"
                     />
-                    {one.measured && <p className="text-sm">{haloOf(one)}</p>}
+                    {one.zoneId && <p className="text-sm font-semibold">{zones.get(one.zoneId)}</p>}
+                    {one.measured && <p className="text-sm">{captionOf(angle, one.measured)}</p>}
                     <figcaption className="flex gap-4">
                       <Link
                         className="flex min-h-10 items-center text-sm underline underline-offset-4"
@@ -220,6 +227,23 @@ export function PhotographsScreen() {
                   </figure>
                 )}
               </div>
+              {open && isFromNear(angle) && (
+                <label className="mb-2 flex flex-wrap items-center gap-x-3 text-sm">
+                  Where on the head
+                  <select
+                    className="min-h-11 rounded-tag border border-ink/30 bg-sheet px-2"
+                    value={zone ?? ''}
+                    onChange={(event) => setZone(event.target.value || null)}
+                  >
+                    <option value="">Not said</option>
+                    {[...zones].map(([key, name]) => (
+                      <option key={key} value={key}>
+                        {name}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+              )}
               {open && (
                 <div className="flex gap-2">
                   <button

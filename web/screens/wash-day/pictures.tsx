@@ -1,8 +1,8 @@
 import type { WashDay } from '@sabor/contract/wash-day';
 import { ANGLES } from '@sabor/core/basin/angles';
 import { stageLabel } from '@sabor/core/outcomes/stages';
-import { haloInWords } from '@sabor/words/photo';
 import { Link } from 'react-router';
+import { captionOf } from '../../drawings/caption-of.ts';
 import { PictureStrip } from '../../drawings/picture-strip.tsx';
 
 /** The photographs of a wash day in the order they were taken, each with its halo; nothing where there are none. */
@@ -20,9 +20,7 @@ export function Pictures({ day }: { day: WashDay }) {
           to: `/photo-bench?photograph=${id}`,
           shows: `${stageLabel(stage, n)}, ${ANGLES[angle].label}`,
           title: `${stageLabel(stage, n)}, ${ANGLES[angle].label}`,
-          note: measured
-            ? haloInWords(measured.readings.find(({ measure }) => measure === 'halo')?.value ?? null)
-            : 'not measured yet',
+          note: measured ? captionOf(angle, measured) : 'not measured yet',
         }))}
       />
       <Link className="underline underline-offset-4" to={`/light-table?head=${day.wearerId}`}>
