@@ -40,6 +40,9 @@ export const REFUSALS: Readonly<Record<Refusal, string>> = {
 export const NOTES: Readonly<Record<Note, string>> = {
   coarse: 'Under 4 pixels a millimetre: read coarsely. Come closer, or use a camera with more pixels.',
   'nothing masked': 'Nothing is left out: a neck or clothes that touch the hair count as hair.',
+  'coarse from near':
+    'Under 8 pixels a millimetre: read coarsely. Come closer, or use a camera with more pixels.',
+  'all taken for hair': 'Nothing but the card is left out: skin, clothes and what lies behind count as hair.',
 };
 
 /** A measure's value with its unit: "0.42 mm", "621 cm²", "8.4 per 100 mm". */

@@ -69,8 +69,8 @@ export function measureClose(
   };
   const coarse = card.pxPerMm < CLOSE;
   const notes: Note[] = [
-    ...(coarse ? (['coarse'] as const) : []),
-    ...(masked ? [] : (['nothing masked'] as const)),
+    ...(coarse ? (['coarse from near'] as const) : []),
+    ...(masked ? [] : (['all taken for hair'] as const)),
   ];
   const refused = (why: Refusal): CloseMeasures => ({
     card,

@@ -27,5 +27,5 @@ export const PHOTO_REFUSALS = [
 export type Refusal = (typeof PHOTO_REFUSALS)[number];
 
 /** What limits a reading without refusing it. */
-export const PHOTO_NOTES = ['coarse', 'nothing masked'] as const;
+export const PHOTO_NOTES = ['coarse', 'nothing masked', 'coarse from near', 'all taken for hair'] as const;
 export type Note = (typeof PHOTO_NOTES)[number];

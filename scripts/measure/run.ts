@@ -21,7 +21,7 @@ Measures hair in pictures of a whole head before a lit wall, with Sabor's card i
 from near in soft light from the front, the small card on it: one row a picture.
   --mask FILE   a picture of the same size, light where there is no hair: skin, clothes. The card is left out by itself.
   --empty FILE  the same frame without a head.
-  --rule MM     what the card's 100 mm rule really measures on your print.
+  --rule MM     what the card's 100 mm rule really measures on your print; with --near the small card's 40 mm rule.
   --curl-width MM  the width of a curl hair from near is read by, 20 for straight hair; the same for all that is compared.
 
 Ends with 0 where every picture gave a number, 1 where one gave none, 2 where the command is not understood.`;
@@ -130,7 +130,9 @@ export async function measureFiles(args: readonly string[]): Promise<{ out: stri
   const asNumber = (text: string | undefined) =>
     text === undefined ? undefined : Number(text.replace(',', '.'));
   const rule = asNumber(values.rule);
-  if (rule !== undefined && !(rule > 50 && rule < 150)) return wrong('--rule is in millimetres, near 100.');
+  const printed = CARDS[values.near ? 'small' : (values.card as CardKind)].rule.length;
+  if (rule !== undefined && !(rule > printed / 2 && rule < printed * 1.5))
+    return wrong(`--rule is in millimetres, near ${printed}.`);
   const curlWidth = asNumber(values['curl-width']);
   if (curlWidth !== undefined && !(curlWidth >= 1 && curlWidth <= 100))
     return wrong('--curl-width is in millimetres, from 1 to 100.');

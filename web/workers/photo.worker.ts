@@ -120,6 +120,8 @@ const photo = {
     if (near) {
       const { card, taken, readings, notes, curls, shine } = measureClose(picture, {
         ...asked,
+        // Told for 100 mm; the small card's rule is shorter.
+        ruleMm: (ruleMm * CARDS.small.rule.length) / CARDS.stand.rule.length,
         curlWidth: near.curlWidth,
         tagged: near.curls.map((curl) => curl.map(({ x, y }) => ({ x: x * width, y: y * height }))),
       });

@@ -2,7 +2,7 @@ import type { Simulated } from '@sabor/core/made-up/simulated';
 import { CLOSE_MEASURES, PHOTO_MEASURES, WHOLE_MEASURES } from '@sabor/core/photo/measures';
 import type { Point } from '@sabor/core/photo/plane';
 import { NOTES, REFUSALS, readingInWords } from '@sabor/words/photo';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import type { MeasuredPicture } from '../../workers/photo.ts';
 import { LeftOut, LeftOutDrawn } from './left-out.tsx';
@@ -69,13 +69,14 @@ export function OnTheBench({
   const [corners, setCorners] = useState<readonly Point[] | null>(null);
   /** Places of a curl that is being tagged; null while none is. */
   const [crests, setCrests] = useState<readonly Point[] | null>(null);
+  const shown = useRef<HTMLImageElement>(null);
   const refusals =
     state.kind === 'read' ? [...new Set(measures.flatMap((key) => state.read.readings[key]?.why ?? []))] : [];
   return (
     <article aria-label={name} className="rounded-tag border border-rule p-3">
       <h3 className="text-lg">{name}</h3>
       <div className="relative my-2">
-        <img src={url} alt={`${name}, as taken`} className="w-full rounded-tag" />
+        <img ref={shown} src={url} alt={`${name}, as taken`} className="w-full rounded-tag" />
         <LeftOutDrawn areas={leftOut} corners={corners} setCorners={setCorners} />
         {near && <CurlsDrawn curls={near.curls} crests={crests} setCrests={setCrests} />}
         {state.kind === 'read' && <Found read={state.read} />}
@@ -139,7 +140,11 @@ export function OnTheBench({
           picture={{ ...picture, near }}
           read={state.kind === 'read' ? state.read : null}
           crests={crests}
-          setCrests={setCrests}
+          setCrests={(to) => {
+            // What is tapped on has to be seen: the button to begin stands below it.
+            if (to?.length === 0 && !crests) shown.current?.scrollIntoView({ block: 'center' });
+            setCrests(to);
+          }}
           measure={measure}
         />
       )}
@@ -148,7 +153,10 @@ export function OnTheBench({
           areas={leftOut}
           laid={laid}
           corners={corners}
-          setCorners={setCorners}
+          setCorners={(to) => {
+            if (to?.length === 0 && !corners) shown.current?.scrollIntoView({ block: 'center' });
+            setCorners(to);
+          }}
           change={(to) => measure({ ...picture, leftOut: to, laid: false })}
           move={(to) => change(id, { leftOut: to, laid: false })}
         />

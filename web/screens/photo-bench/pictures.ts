@@ -112,7 +112,11 @@ const measuredOf = (picture: BenchPicture, read: MeasuredPicture): PhotographMea
 });
 
 /** Pictures that lie on the bench for as long as the page is open; of photographs of a wash day what was read is kept with them. */
-export function usePictures(ruleMm: number, kept: (photograph: FiledPhotograph) => void) {
+export function usePictures(
+  /** What 100 mm on the stand card and on the small card really measure. */
+  rules: { whole: number; near: number },
+  kept: (photograph: FiledPhotograph) => void,
+) {
   const [pictures, setPictures] = useState<readonly BenchPicture[]>([]);
   const [drawing, setDrawing] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -200,11 +204,15 @@ export function usePictures(ruleMm: number, kept: (photograph: FiledPhotograph) 
     }
   };
   // Another scale is another reading: what lies on the bench is measured anew.
-  const measuredBy = useRef(ruleMm);
+  const ruleOf = ({ near }: Pick<BenchPicture, 'near'>) => (near ? rules.near : rules.whole);
+  const measuredBy = useRef(rules);
   useEffect(() => {
-    if (measuredBy.current === ruleMm) return;
-    measuredBy.current = ruleMm;
-    for (const picture of all.current) void measure({ ...picture, ruleMm });
+    const before = measuredBy.current;
+    measuredBy.current = rules;
+    for (const picture of all.current) {
+      const rule = ruleOf(picture);
+      if (rule !== (picture.near ? before.near : before.whole)) void measure({ ...picture, ruleMm: rule });
+    }
   });
   const add = (
     file: Blob,
@@ -217,7 +225,7 @@ export function usePictures(ruleMm: number, kept: (photograph: FiledPhotograph) 
       madeUp = null,
       near = null,
       again = false,
-      ruleMm: rule = ruleMm,
+      ruleMm: rule = ruleOf({ near }),
     }: Partial<BenchPicture> = {},
     /** The picture it is laid behind; at the end where there is none. */
     behind?: BenchPicture,
@@ -291,7 +299,10 @@ export function usePictures(ruleMm: number, kept: (photograph: FiledPhotograph) 
                 curls: photograph.measured?.curls.map((curl) => [...curl]) ?? [],
               }
             : null,
-          ruleMm: photograph.measured?.ruleMm ?? filed.before?.ruleMm ?? ruleMm,
+          ruleMm:
+            photograph.measured?.ruleMm ??
+            filed.before?.ruleMm ??
+            (isFromNear(photograph.angle) ? rules.near : rules.whole),
           again: shot !== undefined,
         },
         shot,

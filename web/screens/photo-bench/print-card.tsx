@@ -28,7 +28,8 @@ export function PrintCard() {
       </h2>
       <p className="mb-3 text-soft">
         It gives a picture its scale and its light. Stiff matt paper, 100 %, cut out. The stand card stands
-        beside the head, in the plane of the ears; the test sheet tells what your camera can show.
+        beside the head, in the plane of the ears; the small card lies on the hair; the test sheet tells what
+        your camera can show.
       </p>
       <div className="flex flex-wrap items-end gap-3">
         <ChoiceField label="What" options={PRINTS} value={print} onChange={(key) => key && setPrint(key)} />

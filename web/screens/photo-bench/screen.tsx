@@ -1,5 +1,6 @@
 import { COLOURS, CURLS, type CurlKind, type HairColour } from '@sabor/core/made-up/head';
 import { FRIZZ, type Frizz, USUAL_SWITCHES } from '@sabor/core/made-up/simulated';
+import { CARDS } from '@sabor/core/photo/card/layout';
 import { STRAIGHT } from '@sabor/core/photo/close/coherence';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
@@ -13,6 +14,12 @@ import { usePictures } from './pictures.ts';
 import { PrintCard } from './print-card.tsx';
 import { SideBySide } from './side-by-side.tsx';
 
+/** How long the small card's rule is printed, mm. */
+const SMALL = CARDS.small.rule.length;
+/** What a rule measures, where that may be true of the print; else what it should. */
+const near = (told: number | null, printed: number) =>
+  told !== null && told > printed / 2 && told < 1.5 * printed ? told : printed;
+
 /** How a made-up head is looked at. */
 const FRAMED = { back: { label: 'all of it, from behind' }, 'close-up': { label: 'from near' } } as const;
 
@@ -20,9 +27,11 @@ const FRAMED = { back: { label: 'all of it, from behind' }, 'close-up': { label:
 export function PhotoBenchScreen() {
   const client = useQueryClient();
   const [rule, setRule] = useState<number | null>(100);
-  const ruleMm = rule !== null && rule > 50 && rule < 150 ? rule : 100;
+  const [smallRule, setSmallRule] = useState<number | null>(SMALL);
+  const ruleMm = near(rule, 100);
+  const smallMm = near(smallRule, SMALL);
   const { pictures, drawing, problem, add, draw, fetchStored, measure, change, stop, remove } = usePictures(
-    ruleMm,
+    { whole: ruleMm, near: (100 * smallMm) / SMALL },
     ({ wearerId }) => {
       for (const key of ['wash-days', 'trials']) void client.invalidateQueries({ queryKey: [key] });
       void client.invalidateQueries({ queryKey: ['wearers', wearerId, 'photographs'] });
@@ -91,6 +100,17 @@ export function PhotoBenchScreen() {
               value={rule}
               onChange={setRule}
               error={ruleMm === rule ? undefined : 'In millimetres, near 100. Until then 100 is taken.'}
+            />
+            <NumberField
+              label="The small card’s"
+              unit="mm"
+              value={smallRule}
+              onChange={setSmallRule}
+              error={
+                smallMm === smallRule
+                  ? undefined
+                  : `In millimetres, near ${SMALL}. Until then ${SMALL} is taken.`
+              }
             />
           </div>
           <details className="mt-4">
