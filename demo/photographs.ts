@@ -1,6 +1,7 @@
 import { demoId } from './ids.ts';
 import { calendar, type Rows } from './rows.ts';
 import { TRIALS } from './trials.ts';
+import { zoneId } from './wearers.ts';
 
 /** A photograph of the demo as it was drawn and read once; see `scripts/draw-demo.ts`. */
 export interface Drawn {
@@ -10,6 +11,8 @@ export interface Drawn {
   day: number;
   angle: string;
   shot: number;
+  /** From near: which of the head's zones, its place and side. */
+  zone?: readonly [place: string, side: string] | null;
   width: number;
   height: number;
   size: number;
@@ -19,12 +22,15 @@ export interface Drawn {
     thinnest: number | null;
     widths: number[];
     notes: readonly string[];
+    curlWidth?: number | null;
     readings: { measure: string; value: number | null; why: string | null }[];
   };
 }
 
 /** The id of a drawn photograph. */
 export const photographId = ({ file }: Drawn): string => demoId(`photograph ${file}`);
+
+const wearerOf = ({ trial }: Drawn): string => TRIALS.find(({ key }) => key === trial)!.wearer;
 
 /** The rows of the demo's photographs and of what was read in them, dated up to `now`. */
 export function photographTables(all: readonly Drawn[], now: Date): Rows {
@@ -34,7 +40,10 @@ export function photographTables(all: readonly Drawn[], now: Date): Rows {
     // Shot again a few minutes later, the hair untouched.
     return at(
       ago - (day - 1),
-      (day === 1 ? 11.1 : 8.6) + 0.05 * shot + (angle === 'left' ? 0.02 : 0) + later,
+      (day === 1 ? 11.1 : 8.6) +
+        0.05 * shot +
+        (angle === 'left' ? 0.02 : angle === 'close-up' ? 0.03 : 0) +
+        later,
     );
   };
   return {
@@ -44,6 +53,7 @@ export function photographTables(all: readonly Drawn[], now: Date): Rows {
       stage: 'wear',
       day: one.day,
       angle: one.angle,
+      zone_id: one.zone ? zoneId(wearerOf(one), ...one.zone) : null,
       taken_at: takenAt(one),
       type: 'image/jpeg',
       width: one.width,
@@ -65,6 +75,7 @@ export function photographTables(all: readonly Drawn[], now: Date): Rows {
       thinnest_mm: one.measured.thinnest,
       widths: one.measured.widths,
       notes: one.measured.notes,
+      curl_width_mm: one.measured.curlWidth ?? null,
     })),
     photograph_reading: all.flatMap((one) =>
       one.measured.readings.map((reading) => ({ photograph_id: photographId(one), ...reading })),

@@ -1,15 +1,18 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { photographed, USUAL_CAMERA } from '@sabor/core/made-up/camera';
+import { drawnClose } from '@sabor/core/made-up/close';
 import { drawn } from '@sabor/core/made-up/drawn';
 import { maskOf } from '@sabor/core/made-up/figure';
 import { madeUpHead, usualHead } from '@sabor/core/made-up/head';
 import { type Scene, USUAL_FRAME, USUAL_SCENE } from '@sabor/core/made-up/scene';
+import { simulatedNear, USUAL_SWITCHES } from '@sabor/core/made-up/simulated';
 import { areasOf, maskOfAreas } from '@sabor/core/photo/areas';
 import { projected } from '@sabor/core/photo/card/homography';
 import { CARDS } from '@sabor/core/photo/card/layout';
 import { measureWhole } from '@sabor/core/photo/measure';
-import { WHOLE_MEASURES } from '@sabor/core/photo/measures';
+import { measureClose } from '@sabor/core/photo/measure-close';
+import { isFromNear, measuresOf } from '@sabor/core/photo/measures';
 import { seededRandom, standardNormal } from '@sabor/core/random';
 import sharp from 'sharp';
 import type { Drawn } from '../demo/photographs.ts';
@@ -28,7 +31,7 @@ const TRIAL = 'gels';
 interface Shot {
   washDay: number;
   day: number;
-  angle: 'back' | 'left';
+  angle: 'back' | 'left' | 'close-up';
   /** Which of several of unchanged hair. */
   shot: number;
   /** Taken this much nearer than the others. */
@@ -43,11 +46,13 @@ const shots: Shot[] = [
   ...[0, 4].flatMap((washDay): Shot[] =>
     [1, 2].map((shot) => ({ washDay, day: 1, angle: 'back' as const, shot })),
   ),
+  ...Array.from({ length: 8 }, (_, washDay): Shot => ({ washDay, day: 1, angle: 'close-up', shot: 0 })),
+  ...[0, 4].map((washDay): Shot => ({ washDay, day: 1, angle: 'close-up', shot: 1 })),
   ...[3, 5, 7].map((day): Shot => ({ washDay: 7, day, angle: 'back', shot: 0 })),
 ];
 
-/** What was rated of a wash day's frizz and volume on a day, over the head. */
-function rated(washDay: number, day: number): { frizz: number; volume: number } {
+/** What was rated of a wash day's frizz, volume and definition on a day, over the head. */
+function rated(washDay: number, day: number): { frizz: number; volume: number; definition: number } {
   const { tables } = demoBackup(new Date('2026-06-01T12:00:00Z'));
   const days = tables
     .wash_day!.filter(
@@ -64,17 +69,19 @@ function rated(washDay: number, day: number): { frizz: number; volume: number } 
       .map(({ value }) => Number(value));
     return all.reduce((a, b) => a + b, 0) / all.length;
   };
-  return { frizz: mean('frizz'), volume: mean('volume') };
+  return { frizz: mean('frizz'), volume: mean('volume'), definition: mean('definition') };
 }
 
 mkdirSync(FOLDER, { recursive: true });
+/** By how wide a curl the crown is read, mm. */
+const CURL_WIDTH = 10;
 const INDEX = path.join(FOLDER, 'index.json');
 const index: Drawn[] = existsSync(INDEX) ? JSON.parse(readFileSync(INDEX, 'utf8')) : [];
 const nameOf = ({ washDay, day, angle, shot }: Shot) =>
   `${TRIAL} ${washDay + 1} day ${day} ${angle}${shot ? ` shot ${shot + 1}` : ''}.jpg`;
 const wanted = shots.filter((one) => nameOf(one).includes(process.argv[2] ?? ''));
-for (const one of wanted) {
-  const { washDay, day, angle, shot, nearer = 0 } = one;
+/** A whole head as it was drawn, with what is no hair in it. */
+function whole({ washDay, day, angle, shot, nearer = 0 }: Shot) {
   const { frizz, volume } = rated(washDay, day);
   const own = seededRandom(7000 + 31 * washDay + day);
   const [luck, width] = [standardNormal(own), standardNormal(own)];
@@ -103,6 +110,38 @@ for (const one of wanted) {
     seed: 4000 + 100 * washDay + 10 * day + shot + (angle === 'left' ? 5 : 0),
     exposure: 0.3 * off(),
   });
+  return { picture, mask: maskOf(scene, frame) };
+}
+
+/** Its crown from near: clumps hold together as its definition was rated. */
+function near({ washDay, day, shot }: Shot) {
+  const { frizz, definition } = rated(washDay, day);
+  const luck = standardNormal(seededRandom(7700 + 31 * washDay + day));
+  const view = simulatedNear({
+    curl: 'curl',
+    colour: 'dark',
+    frizz: 'some',
+    angle: 'close-up',
+    switched: USUAL_SWITCHES,
+    seed: 300 + washDay,
+    shot: shot + 1,
+  });
+  const plan = {
+    ...view.plan,
+    loose: Math.max(0.9, 2.1 - 0.13 * definition + 0.06 * luck),
+    stray: 2 + 1.1 * frizz,
+  };
+  const light = drawnClose(plan, view.frame, { supersampling: 3 });
+  return {
+    picture: photographed(light, { ...view.camera, exposure: view.camera.exposure + 0.7 }),
+    mask: null,
+  };
+}
+
+for (const one of wanted) {
+  const { washDay, day, angle, shot } = one;
+  const fromNear = isFromNear(angle);
+  const { picture, mask } = fromNear ? near(one) : whole(one);
   const name = nameOf(one);
   const file = path.join(FOLDER, name);
   const { size } = await sharp(
@@ -114,11 +153,15 @@ for (const one of wanted) {
     .flatten()
     .jpeg({ quality: 86 })
     .toFile(file);
-  const leftOut = areasOf(maskOf(scene, frame), 60).map((area) =>
-    area.map(({ x, y }) => ({ x: Number(x.toFixed(4)), y: Number(y.toFixed(4)) })),
-  );
+  const leftOut = mask
+    ? areasOf(mask, 60).map((area) =>
+        area.map(({ x, y }) => ({ x: Number(x.toFixed(4)), y: Number(y.toFixed(4)) })),
+      )
+    : [];
   const seen = await decode(file);
-  const read = measureWhole(seen, { masked: maskOfAreas(leftOut, seen.width, seen.height) });
+  const read = fromNear
+    ? { ...measureClose(seen, { curlWidth: CURL_WIDTH }), thinnest: null, widths: [] }
+    : measureWhole(seen, { masked: maskOfAreas(leftOut, seen.width, seen.height) });
   const { card, taken } = read;
   const corners =
     card &&
@@ -138,6 +181,7 @@ for (const one of wanted) {
     day,
     angle,
     shot,
+    zone: fromNear ? ['crown', 'left'] : null,
     width: seen.width,
     height: seen.height,
     size,
@@ -147,7 +191,8 @@ for (const one of wanted) {
       thinnest: read.thinnest,
       widths: read.widths.map((mm) => Number(mm.toFixed(2))),
       notes: read.notes,
-      readings: WHOLE_MEASURES.flatMap((measure) =>
+      curlWidth: fromNear ? CURL_WIDTH : null,
+      readings: measuresOf(angle).flatMap((measure) =>
         read.readings[measure] ? [{ measure, ...read.readings[measure] }] : [],
       ),
     },
@@ -157,9 +202,9 @@ for (const one of wanted) {
   console.log(
     name,
     size,
-    frizz.toFixed(1),
-    JSON.stringify(read.readings.halo),
-    JSON.stringify(read.readings.silhouette),
+    ...Object.entries(read.readings).map(
+      ([key, value]) => `${key} ${value?.value?.toFixed(2) ?? value?.why}`,
+    ),
   );
   writeFileSync(INDEX, `${JSON.stringify(index)}\n`);
 }

@@ -39,12 +39,15 @@ export interface CloseFrame {
   height: number;
   pxPerMm: number;
   card: { kind: CardKind; x: number; y: number } | null;
+  /** Where on the hair the frame begins, mm; nobody holds a camera twice at the same place. */
+  from?: Point;
 }
+
+/** So far beyond the frame hair goes on to both sides, mm: as far as a frame may begin elsewhere. */
+const MARGIN = 30;
 
 /** Centre lines of the clumps: where each hangs, how it turns and how deep it lies. */
 function clumpsOf(plan: ClosePlan, wide: number) {
-  const random = seededRandom(plan.seed * 6151 + 5);
-  const gauss = normals(random);
   const clumps: {
     x: number;
     wide: number;
@@ -56,7 +59,9 @@ function clumpsOf(plan: ClosePlan, wide: number) {
   }[] = [];
   // A layer behind and one before it, so that no ground shows.
   for (const depth of [-1.1, 0]) {
-    for (let x = -2 * plan.clump; x < wide + 2 * plan.clump; ) {
+    const random = seededRandom(plan.seed * 6151 + (depth < 0 ? 5 : 6));
+    const gauss = normals(random);
+    for (let x = -MARGIN; x < wide + MARGIN; ) {
       const own = plan.clump * Math.exp(0.16 * gauss());
       clumps.push({
         x: x + own / 2,
@@ -76,11 +81,13 @@ function clumpsOf(plan: ClosePlan, wide: number) {
 const SOFT = 0.55;
 
 /** Pieces of strands in the enlarged frame, and in which order they are drawn. */
-function piecesOf(plan: ClosePlan, { width, height, pxPerMm }: CloseFrame, n: number) {
+function piecesOf(
+  plan: ClosePlan,
+  { width, height, pxPerMm, from = { x: 0, y: 0 } }: CloseFrame,
+  enlarged: number,
+) {
   const [wide, tall] = [width / pxPerMm, height / pxPerMm];
-  const random = seededRandom(plan.seed * 7793 + 11);
-  const gauss = normals(random);
-  const scale = pxPerMm * n;
+  const scale = pxPerMm * enlarged;
   const colour = COLOURS[plan.colour].light;
   const half = (1.25 * plan.strand * scale) / 2;
   const clumps = clumpsOf(plan, wide).map((clump) => ({
@@ -94,7 +101,10 @@ function piecesOf(plan: ClosePlan, { width, height, pxPerMm }: CloseFrame, n: nu
   const ends = new Float32Array(5 * count);
   const colours = new Float32Array(3 * count);
   let at = 0;
-  for (const clump of clumps)
+  clumps.forEach((clump, n) => {
+    // Each clump has its own luck, so that the same hair is drawn wherever a frame begins.
+    const random = seededRandom(plan.seed * 7793 + 101 * n + 11);
+    const gauss = normals(random);
     for (let s = 0; s < clump.number; s++) {
       // Within the clump's round section, as far as its strands keep to it.
       const spread = (clump.wide / 2) * plan.loose * Math.sqrt(random.unit());
@@ -112,13 +122,14 @@ function piecesOf(plan: ClosePlan, { width, height, pxPerMm }: CloseFrame, n: nu
       const light = 0.9 * shade * Math.max(0.12, lit) * groove * behind;
       const xAt = (y: number, turn: number) =>
         scale *
-        (clump.x +
+        (clump.x -
+          from.x +
           clump.drift * y +
           plan.radius * Math.cos(turn) +
           u +
           amplitude * Math.sin((2 * Math.PI * y) / long + phase));
       const turnAt = (y: number) => clump.hand * ((2 * Math.PI * y) / plan.pitch) + clump.phase;
-      let y = -4;
+      let y = from.y - 4;
       let x = xAt(y, turnAt(y));
       for (let k = 0; k < along; k++, at++) {
         const next = y + step;
@@ -129,14 +140,15 @@ function piecesOf(plan: ClosePlan, { width, height, pxPerMm }: CloseFrame, n: nu
         const shine = 0.05 * Math.exp(-((lean / 0.16) ** 2)) * shade * Math.max(0, lit) * groove;
         depths[at] = clump.depth + v + 0.6 * plan.radius * Math.sin(turn);
         ends[5 * at] = x;
-        ends[5 * at + 1] = y * scale;
+        ends[5 * at + 1] = (y - from.y) * scale;
         ends[5 * at + 2] = to;
-        ends[5 * at + 3] = next * scale;
+        ends[5 * at + 3] = (next - from.y) * scale;
         ends[5 * at + 4] = half;
         for (let c = 0; c < 3; c++) colours[3 * at + c] = colour[c]! * light + shine;
         [x, y] = [to, next];
       }
     }
+  });
   return { count, ends, colours, order: byDepth(depths) };
 }
 
@@ -195,20 +207,21 @@ export function closeMask(frame: CloseFrame): Mask {
 
 /** Where the middle of a clump's run turns back, in its frame's pixels, from the top down: what somebody who tags a curl clicks. */
 export function crestsOf(plan: ClosePlan, frame: CloseFrame, clump: number): Point[] {
-  const own = clumpsOf(plan, frame.width / frame.pxPerMm).filter(({ depth }) => depth > -0.5 * plan.clump)[
-    clump
-  ];
+  const { from = { x: 0, y: 0 }, pxPerMm } = frame;
+  const own = clumpsOf(plan, frame.width / pxPerMm).filter(
+    ({ depth, x }) => depth > -0.5 * plan.clump && x > from.x,
+  )[clump];
   if (!own || plan.radius === 0) return [];
   const crests: Point[] = [];
-  const tall = frame.height / frame.pxPerMm;
+  const low = from.y + frame.height / pxPerMm;
   // Turning places of R cos(±2πy/P + φ): where that angle is a whole number of half turns.
   const at = (k: number) => ((k * Math.PI - own.phase) * plan.pitch * own.hand) / (2 * Math.PI);
   for (let k = -200; k <= 200; k++) {
     const y = at(k);
-    if (y < 0 || y > tall) continue;
+    if (y < from.y || y > low) continue;
     crests.push({
-      x: (own.x + own.drift * y + plan.radius * (k % 2 === 0 ? 1 : -1)) * frame.pxPerMm,
-      y: y * frame.pxPerMm,
+      x: (own.x - from.x + own.drift * y + plan.radius * (k % 2 === 0 ? 1 : -1)) * pxPerMm,
+      y: (y - from.y) * pxPerMm,
     });
   }
   return crests.sort((a, b) => a.y - b.y);

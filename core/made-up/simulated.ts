@@ -182,6 +182,7 @@ export function simulatedNear(
       width: Math.round(NEAR.width * pxPerMm),
       height: Math.round(NEAR.height * pxPerMm),
       pxPerMm: pxPerMm * nearer,
+      from: { x: 6 * off(), y: 6 * off() },
       card: card.options[switched.card].there
         ? { kind: 'small', x: NEAR.card.x + 4 * off() - (nearer > 1 ? 4 : 0), y: NEAR.card.y + 2 * off() }
         : null,
