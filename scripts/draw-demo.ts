@@ -132,10 +132,7 @@ function near({ washDay, day, shot }: Shot) {
     stray: 2 + 1.1 * frizz,
   };
   const light = drawnClose(plan, view.frame, { supersampling: 3 });
-  return {
-    picture: photographed(light, { ...view.camera, exposure: view.camera.exposure + 0.7 }),
-    mask: null,
-  };
+  return { picture: photographed(light, view.camera), mask: null };
 }
 
 for (const one of wanted) {

@@ -9,6 +9,7 @@ import { luminanceOf } from '../core/photo/light.ts';
 import { findOutline } from '../core/photo/silhouette.ts';
 import { straysOf } from '../core/photo/strays.ts';
 import { seededRandom } from '../core/random.ts';
+import { spearman } from './spearman.ts';
 
 /**
  * `npm run soak:photo`: what is read in drawn pictures against what the drawn heads are by their geometry, head by head in
@@ -31,15 +32,6 @@ const CLASSES: readonly (readonly [CurlKind, HairColour])[] = [
   ['curl', 'grey'],
   ['coil', 'brown'],
 ];
-
-const ranks = (values: readonly number[]) => values.map((v) => values.filter((w) => w < v).length);
-function spearman(a: readonly number[], b: readonly number[]): number {
-  const [x, y] = [ranks(a), ranks(b)];
-  const mean = (x.length - 1) / 2;
-  const sum = (p: readonly number[], q: readonly number[]) =>
-    p.reduce((all, v, i) => all + (v - mean) * (q[i]! - mean), 0);
-  return sum(x, y) / Math.sqrt(sum(x, x) * sum(y, y));
-}
 
 let failed = 0;
 const hold = (what: string, fine: boolean) => {

@@ -119,7 +119,7 @@ function piecesOf(
       const lit = SOFT + (1 - SOFT) * Math.max(-1, Math.min(1, v / (clump.wide / 2)));
       const groove = 1 - 0.75 * Math.min(1, Math.abs(u) / (clump.wide / 2)) ** 2.5;
       const behind = clump.depth < -0.5 * plan.clump ? 0.45 : 1;
-      const light = 0.9 * shade * Math.max(0.12, lit) * groove * behind;
+      const light = 1.5 * shade * Math.max(0.12, lit) * groove * behind;
       const xAt = (y: number, turn: number) =>
         scale *
         (clump.x -
