@@ -1,5 +1,6 @@
-import { MAIN_RESULTS, type MainResult } from '@sabor/core/compare/main-result';
+import { MAIN_RESULTS, type MainResult, mainResult } from '@sabor/core/compare/main-result';
 import { FELT } from '@sabor/core/felt/felt';
+import { RATING_RANGE } from '@sabor/core/outcomes/outcomes';
 import { COMMON_KEYS } from '@sabor/core/step/settings';
 import { SLOTS } from '@sabor/core/step/slots';
 import { DESIGNS, designOf, designProblem } from '@sabor/core/trial/designs';
@@ -73,8 +74,9 @@ export const fields = v.object({
   primary: v.picklist(MAIN_RESULTS as [MainResult, ...MainResult[]], 'Choose the main result from the list.'),
   /** Day of wear on which the outcomes are compared. */
   onDay: v.optional(whole('The day it is judged on', 1, 14), 1),
-  line: number('The good-enough value', 0, 10),
-  matters: positive('The difference worth switching for', 10),
+  /** In points, or in the unit of what is measured. */
+  line: number('The good-enough value', 0, 100_000),
+  matters: positive('The difference worth switching for', 100_000),
   washDays: whole('The number of wash days', 2, 40),
   wearDays: whole('The days worn', 1, 14),
   /** Hours of the promised day, on the wearer's clock, within which its check-in is read; null for any. */
@@ -135,9 +137,25 @@ function runInFaults({ plan, arms }: Fields): { path: (string | number)[]; messa
     : [{ path: ['arms', 0, 'steps'], message: 'Give the product and an amount to begin from.' }];
 }
 
+/** Ratings end at ten; what is measured does not. */
+export function overTheScale(
+  primary: MainResult,
+  { line, matters }: { line?: number; matters?: number },
+): { path: string[]; message: string }[] {
+  if (mainResult(primary).measured) return [];
+  return [
+    ...(line !== undefined && line > RATING_RANGE.highest
+      ? [{ path: ['line'], message: 'The good-enough value cannot be over 10.' }]
+      : []),
+    ...(matters !== undefined && matters > RATING_RANGE.highest
+      ? [{ path: ['matters'], message: 'The difference worth switching for cannot be over 10.' }]
+      : []),
+  ];
+}
+
 /** What is wrong across a trial's fields, with the path of the field to mend. */
 function faults(trial: Fields): { path: (string | number)[]; message: string }[] {
-  const found: { path: (string | number)[]; message: string }[] = [];
+  const found: { path: (string | number)[]; message: string }[] = overTheScale(trial.primary, trial);
   const { design } = trial;
   const problem = designProblem(design, trial.arms.length, trial.washDays);
   if (problem) {

@@ -95,6 +95,7 @@ export function shotsOf(
           arm: armOf(trial, day, one.half),
           angle: one.angle,
           zone: zoneOf(one.zoneId, wearer.zones, halves),
+          half: one.half,
           at: Date.parse(one.takenAt),
           taken: one.measured?.taken ?? null,
           widths: one.measured?.widths ?? [],

@@ -10,7 +10,7 @@ import { productsUsed } from '@sabor/core/step/mix';
 import { calibratedFor, type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { codeOfArms, DESIGNS } from '@sabor/core/trial/designs';
 import { type Half, looksOf, toldOf } from './looks-of.ts';
-import { withMain, withNearness } from './main-of.ts';
+import { withMain, withMeasured, withNearness } from './main-of.ts';
 import { sidesOf } from './side-of.ts';
 
 const ENDED: Record<TrialDetail['status'], TrialRecord['ended']> = {
@@ -73,11 +73,12 @@ function openedEarly({ outcomesShownAt, lookedAt, endedAt }: TrialDetail): boole
  * there no longer test the wash-day product and are left out. `leaveOut` are wash days left aside, which makes it a second analysis.
  */
 export function toTrialRecord(
-  trial: TrialDetail,
+  asKept: TrialDetail,
   shelf: readonly Product[],
   wearer: Pick<Wearer, 'zones' | 'curls' | 'timeZone'>,
   leaveOut: ReadonlySet<string> = new Set(),
 ): TrialRecord {
+  const trial = withMeasured(asKept, wearer);
   const products = new Map(shelf.map((product) => [product.id, product]));
   const weighed = weighedBy(shelf);
   const sideOf = sidesOf(wearer);

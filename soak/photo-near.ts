@@ -29,6 +29,15 @@ const CLASSES: readonly (readonly [string, Partial<ClosePlan>, HairColour, numbe
 const ASKED = { 'clump-contrast': 0.9, coherence: 0.95, 'clump-width': 0.9 } as const;
 type Measure = keyof typeof ASKED;
 
+/** Distance of clumps over the standard deviation of a strand's place across its clump: of where it is bound, and of its own waves. */
+function apart({ clump, loose, stray }: ClosePlan): number {
+  const bound = (clump * loose) / 4;
+  const wave = (Math.tan((stray * Math.PI) / 180) * WAVE) / (2 * Math.PI);
+  return clump / Math.hypot(bound, wave);
+}
+/** Mean length of a strand's own wave, mm. */
+const WAVE = 13.5;
+
 let failed = 0;
 for (const [curl, shape, colour, curlWidth] of CLASSES) {
   const random = seededRandom(9000);
@@ -53,8 +62,9 @@ for (const [curl, shape, colour, curlWidth] of CLASSES) {
     });
     const { readings } = measureClose(picture, { curlWidth });
     const of: Record<Measure, number> = {
-      // More contrast where clumps are bound, smoother where strands keep to them.
-      'clump-contrast': 1 / plan.loose,
+      // How far clumps lie apart beside how far their strands stray sideways from their own middle, all in mm.
+      'clump-contrast': apart(plan),
+      // Smoother where strands keep to their clump's way.
       coherence: -plan.stray,
       'clump-width': plan.clump,
     };

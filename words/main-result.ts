@@ -1,5 +1,6 @@
 import { type MainResult, mainResult } from '@sabor/core/compare/main-result';
 import { FELT } from '@sabor/core/felt/felt';
+import { counted } from './numbers.ts';
 
 /** A main result in the turns of speech that sentences need. */
 export interface MainWords {
@@ -13,8 +14,42 @@ export interface MainWords {
   least: string;
 }
 
+/** How a main result's numbers are said: in points, or in a unit of their own. */
+export interface NumberWords {
+  /** A size: "1.2", "0.42". */
+  size: (x: number) => string;
+  /** A size with its unit: "1.2", "0.42 mm". */
+  amount: (x: number) => string;
+  /** Less than this is nothing. */
+  nothing: number;
+  /** What is counted: "points", "mm"; of a number without a unit nothing. */
+  unit: string;
+  /** How a value came about: it was scored, or read. */
+  did: 'scored' | 'read';
+}
+
+export function numbersOf(key: MainResult): NumberWords {
+  const { measured } = mainResult(key);
+  const places = measured?.places ?? 1;
+  const size = (x: number) => (Math.round(x * 10 ** places) / 10 ** places).toFixed(places);
+  const unit = measured ? measured.unit : 'points';
+  return {
+    size,
+    amount: (x) => (measured ? `${size(x)} ${unit}`.trimEnd() : size(x)),
+    nothing: 0.5 / 10 ** places,
+    unit,
+    did: measured ? 'read' : 'scored',
+  };
+}
+
+/** A promised number as it was typed: "1 point", "0.4 mm", "0.35". */
+export function promisedInWords(key: MainResult, value: number): string {
+  const { measured } = mainResult(key);
+  return measured ? `${value} ${measured.unit}`.trimEnd() : counted(value, 'point');
+}
+
 export function mainInWords(key: MainResult): MainWords {
-  const { label, better, felt } = mainResult(key);
+  const { label, better, felt, measured } = mainResult(key);
   if (felt) {
     const wanted = `the wanted ${FELT[felt.quality].label.toLowerCase()} (${felt.word})`;
     return {
@@ -26,6 +61,17 @@ export function mainInWords(key: MainResult): MainWords {
     };
   }
   const word = label.toLowerCase();
+  if (measured) {
+    const [more, most, least] =
+      better === 'higher' ? ['higher', 'highest', 'lowest'] : ['lower', 'lowest', 'highest'];
+    return {
+      word,
+      gives: `reads ${more} in ${word}`,
+      gave: `read ${more} in ${word}`,
+      most: `read ${most}`,
+      least,
+    };
+  }
   const [more, most, least] = better === 'higher' ? ['more', 'most', 'least'] : ['less', 'least', 'most'];
   return {
     word,
@@ -38,8 +84,8 @@ export function mainInWords(key: MainResult): MainWords {
 
 /** When a day is good enough by its main result: "frizz up to 4", "cast at most one word from light". */
 export function goodEnoughInWords(key: MainResult, line: number): string {
-  const { label, better, felt } = mainResult(key);
+  const { label, better, felt, measured } = mainResult(key);
   return felt
     ? `${FELT[felt.quality].label.toLowerCase()} near ${felt.word}, from ${line}`
-    : `${label.toLowerCase()} ${better === 'higher' ? 'from' : 'up to'} ${line}`;
+    : `${label.toLowerCase()} ${better === 'higher' ? 'from' : 'up to'} ${line} ${measured?.unit ?? ''}`.trimEnd();
 }

@@ -54,6 +54,61 @@ describe('what is said of the interval', () => {
     expect(because).toContain('All of the interval is at least the 1.0 worth switching for.');
   });
 
+  /** The same trial told of something measured: values as they are, in the measure's unit. */
+  const measured = (numbers: readonly (number | null)[], promise: Partial<TrialPromise>) => {
+    const record = whole(numbers, promise);
+    return {
+      ...record,
+      washDays: record.washDays.map((day) => ({
+        ...day,
+        checkIns: day.checkIns.map((look) => ({
+          ...look,
+          ratings: look.ratings.map(({ value }) => ({
+            outcome: record.promise.primary,
+            zoneId: null,
+            value,
+          })),
+        })),
+      })),
+    };
+  };
+  const HALOS = APART.map((value) => value / 10);
+
+  it('is said in the unit of what is measured, with its places, whichever way it is wanted', () => {
+    const halo = { line: 1, matters: 0.2 };
+    const { headline, because } = read(measured(HALOS, { ...halo, primary: 'halo:less' }));
+    expect(headline).toBe('Anvil read lower in frizz halo than Kelp.');
+    expect(because[0]).toMatch(
+      /^Kelp read 0\.30 mm higher than Anvil in frizz halo on day 1 \(97\.1 % interval: 0\.\d\d to 0\.\d\d higher\)\.$/,
+    );
+    expect(because).toContain('All of the interval is at least the 0.20 mm worth switching for.');
+    expect(because.join(' ')).not.toMatch(/point|scored|rated|The scale ran out/);
+    // Wanted the other way, the other arm is named; nothing else changes.
+    const more = read(measured(HALOS, { ...halo, primary: 'halo:more' }));
+    expect(more.headline).toBe('Kelp read higher in frizz halo than Anvil.');
+    expect(more.because).toEqual(because);
+    // Swapped sides swap the names.
+    const swapped = read(
+      measured(
+        HALOS.map((value) => 1.4 - value),
+        { ...halo, primary: 'halo:less' },
+      ),
+    );
+    expect(swapped.headline).toBe('Kelp read lower in frizz halo than Anvil.');
+  });
+
+  it('of what is measured decides nothing with a wash day too few, nor where there is nothing', () => {
+    const halo = { primary: 'halo:less' as const, line: 1, matters: 0.2 };
+    const short = HALOS.map((value, i) => (i % 2 ? value : null));
+    expect(read(measured(short, halo)).headline).toBe(
+      'These wash days can only hint at which reads lower in frizz halo.',
+    );
+    expect(said(measured(short, halo))).toContain('Too few wash days with a reading on day 1');
+    const level = [0.61, 0.6, 0.62, 0.6, 0.61, 0.62, 0.6, 0.61];
+    expect(read(measured(level, halo)).headline).toBe('Cannot tell yet which reads lower in frizz halo.');
+    expect(said(measured(level, halo))).toMatch(/(Kelp and Anvil|Anvil and Kelp) read (the same|0\.0)/);
+  });
+
   it('says nothing of a difference that rounds to nought but that', () => {
     const level = ORDER.map((arm, day) => 6 + 0.02 * arm + (day % 4 === 0 ? 0.5 : day % 4 === 1 ? -0.5 : 0));
     expect(said(whole(level))).toMatch(

@@ -6,7 +6,7 @@ import { FEWEST_LOOKS } from '@sabor/core/inference/decide';
 import type { Interval } from '@sabor/core/inference/inversion-interval';
 import { sdInterval } from '@sabor/core/inference/sd-interval';
 import { DESIGNS, designOf, MOST_DAYS } from '@sabor/core/trial/designs';
-import { mainInWords } from './main-result.ts';
+import { mainInWords, type NumberWords, numbersOf } from './main-result.ts';
 
 export interface Reading {
   headline: string;
@@ -16,8 +16,8 @@ export interface Reading {
 /** Share of an arm's ratings at one end of the scale from which the interval may miss the true difference. Model assumption. */
 const SCALE_RUNS_OUT = 0.1;
 
-const one = (x: number) => (Math.round(x * 10) / 10).toFixed(1);
-const signed = (x: number) => `${x > 0.05 ? '+' : x < -0.05 ? '−' : ''}${one(Math.abs(x))}`;
+const signed = (x: number, { size, nothing }: NumberWords) =>
+  `${x > nothing ? '+' : x < -nothing ? '−' : ''}${size(Math.abs(x))}`;
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 const days = (n: number) => `${n} wash ${n === 1 ? 'day' : 'days'}`;
 const list = (names: readonly string[]) =>
@@ -30,14 +30,14 @@ export function pLabel(p: number): string {
 const level = (p: number) => p.toFixed(2).replace(/^0/, '');
 
 /** An interval of how much higher something scored, in words: "1.4 to 4.6 higher", "0.4 lower to 3.0 higher". */
-function rangeWords({ low, high }: Interval): string {
+function rangeWords({ low, high }: Interval, { size, nothing }: NumberWords): string {
   const end = (x: number) =>
-    Math.abs(x) < 0.05 ? '0.0' : `${one(Math.abs(x))} ${x > 0 ? 'higher' : 'lower'}`;
+    Math.abs(x) < nothing ? size(0) : `${size(Math.abs(x))} ${x > 0 ? 'higher' : 'lower'}`;
   if (low === Number.NEGATIVE_INFINITY && high === Number.POSITIVE_INFINITY) return 'open on both sides';
   if (high === Number.POSITIVE_INFINITY) return `${end(low)} or more, open above`;
   if (low === Number.NEGATIVE_INFINITY) return `${end(high)} or less, open below`;
-  if (low >= 0.05) return `${one(low)} to ${one(high)} higher`;
-  if (high <= -0.05) return `${one(-high)} to ${one(-low)} lower`;
+  if (low >= nothing) return `${size(low)} to ${size(high)} higher`;
+  if (high <= -nothing) return `${size(-high)} to ${size(-low)} lower`;
   return `${end(low)} to ${end(high)}`;
 }
 
@@ -51,23 +51,26 @@ function scored(
   interval: Interval | null,
   where: string,
   joint: boolean,
+  say: NumberWords,
 ): string {
   const [higher, lower, by, range] =
     difference < 0
       ? [other, side, -difference, interval && mirrored(interval)]
       : [side, other, difference, interval];
   const sure = range
-    ? ` (${joint ? 'joint ' : ''}${Math.floor(range.level * 1000 + 1e-6) / 10} % interval: ${rangeWords(range)})`
+    ? ` (${joint ? 'joint ' : ''}${Math.floor(range.level * 1000 + 1e-6) / 10} % interval: ${rangeWords(range, say)})`
     : '';
-  return by < 0.05
-    ? `${higher} and ${lower} scored the same ${where}${sure}.`
-    : `${higher} scored ${one(by)} higher than ${lower} ${where}${sure}.`;
+  return by < say.nothing
+    ? `${higher} and ${lower} ${say.did} the same ${where}${sure}.`
+    : `${higher} ${say.did} ${say.amount(by)} higher than ${lower} ${where}${sure}.`;
 }
 
 /** What was learned of the noise, for a design that tests no product. */
 function noiseSentences({ promise }: TrialRecord, { primary }: Comparison): Reading {
   const { noise } = primary;
   const { word } = mainInWords(promise.primary);
+  const say = numbersOf(promise.primary);
+  const sd = noise === null ? '' : `${say.size(noise.sd)}${say.unit && ` ${say.unit}`} of ${word}`;
   if (noise === null)
     return {
       headline: `Too early: ${primary.finished} of ${days(promise.plannedWashDays)} are in.`,
@@ -76,13 +79,15 @@ function noiseSentences({ promise }: TrialRecord, { primary }: Comparison): Read
   const [low, high] = sdInterval(noise.sd, noise.freedom);
   return {
     headline: DESIGNS[promise.design].halves
-      ? `Left and right differ by ${one(noise.sd)} points of ${word} by themselves.`
-      : `Wash days differ by ${one(noise.sd)} points of ${word} by themselves.`,
+      ? `Left and right differ by ${sd} by themselves.`
+      : `Wash days differ by ${sd} by themselves.`,
     because: [
-      `A standard deviation from ${days(primary.finished)} is uncertain: 95 % interval ${one(low)} to ${one(high)}.`,
+      `A standard deviation from ${days(primary.finished)} is uncertain: 95 % interval ${say.size(low)} to ${say.size(high)}.`,
       ...(noise.bias === null
         ? []
-        : [`On average the left is rated ${signed(noise.bias)} against the right: the side’s own bias.`]),
+        : [
+            `On average the left is ${say.did === 'read' ? 'read' : 'rated'} ${signed(noise.bias, say)} against the right: the side’s own bias.`,
+          ]),
       'Plans for this wearer take this noise over; it tests no product.',
     ],
   };
@@ -94,13 +99,16 @@ function restsOn({ promise }: TrialRecord, comparison: Comparison): string {
   const counted = promise.arms.map((name, arm) =>
     looks[arm] === due[arm] ? `${looks[arm]} of ${name}` : `${looks[arm]} of ${due[arm]} planned of ${name}`,
   );
-  const what = DESIGNS[promise.design].halves ? 'wash days with both sides rated' : 'wash days';
+  const what = DESIGNS[promise.design].halves
+    ? `wash days with both sides ${numbersOf(promise.primary).did === 'read' ? 'read' : 'rated'}`
+    : 'wash days';
   return `It rests on these ${what}: ${list(counted)}.`;
 }
 
 /** Every difference of the main result, in words. */
 function differences(record: TrialRecord, comparison: Comparison): string[] {
   const { promise } = record;
+  const say = numbersOf(promise.primary);
   const where = `in ${mainInWords(promise.primary).word} on day ${promise.onDay}`;
   if (designOf(promise.design).factors) {
     const [a, b, c, d] = promise.arms as [string, string, string, string];
@@ -111,14 +119,22 @@ function differences(record: TrialRecord, comparison: Comparison): string[] {
     };
     return comparison.primary.factors.map(({ which, effect, interval }) =>
       which === 'interaction'
-        ? `How much the one setting hangs on the other: ${signed(effect)} points${interval ? ` (${Math.floor(interval.level * 1000 + 1e-6) / 10} % interval ${signed(interval.low)} to ${signed(interval.high)})` : ''}; this was not tested.`
-        : scored(...sides[which], effect, interval, where, true),
+        ? `How much the one setting hangs on the other: ${signed(effect, say)}${say.unit && ` ${say.unit}`}${interval ? ` (${Math.floor(interval.level * 1000 + 1e-6) / 10} % interval ${signed(interval.low, say)} to ${signed(interval.high, say)})` : ''}; this was not tested.`
+        : scored(...sides[which], effect, interval, where, true, say),
     );
   }
   return comparison.main.differences.flatMap(({ arm, from, difference, interval }) =>
     difference === null
       ? []
-      : scored(promise.arms[arm]!, promise.arms[from]!, difference, interval, where, promise.arms.length > 2),
+      : scored(
+          promise.arms[arm]!,
+          promise.arms[from]!,
+          difference,
+          interval,
+          where,
+          promise.arms.length > 2,
+          say,
+        ),
   );
 }
 
@@ -161,6 +177,7 @@ function scaleRanOut({ promise }: TrialRecord, { atEnds }: Comparison): string[]
 function whySentence(why: Why, { promise }: TrialRecord, comparison: Comparison): string {
   const { reach, alpha } = comparison.primary;
   const { looks, due } = comparison.main;
+  const one = numbersOf(promise.primary).did === 'read' ? 'reading' : 'rating';
   switch (why) {
     case 'no lot':
       return 'Before and after has no random order: season, hair and expectation changed as well, so no p is given.';
@@ -182,31 +199,32 @@ function whySentence(why: Why, { promise }: TrialRecord, comparison: Comparison)
       const short = promise.arms.filter(
         (_, arm) => looks[arm]! < FEWEST_LOOKS || looks[arm]! < 0.75 * due[arm]!,
       );
-      return `Too few wash days with a rating on day ${promise.onDay}: ${list(short)} ${short.length === 1 ? 'has' : 'have'} under three, or under three quarters of what was planned.`;
+      return `Too few wash days with a ${one} on day ${promise.onDay}: ${list(short)} ${short.length === 1 ? 'has' : 'have'} under three, or under three quarters of what was planned.`;
     }
     case 'out of reach':
       return `With the wash days that are missing no difference, however large, could settle it at ${level(alpha)}.`;
     case 'missing days could turn it':
-      return 'The missing wash days could turn it round: with the worst rating seen in their place for the one, and the best for the other, the order changes. So no p is given.';
+      return `The missing wash days could turn it round: with the worst ${one} seen in their place for the one, and the best for the other, the order changes. So no p is given.`;
   }
 }
 
 /** How many wash days it would take, from the noise and the difference that matters. */
 function neededSentence({ promise }: TrialRecord, { primary }: Comparison, needed: DaysNeeded): string {
   const many = (n: number | null) => (n === null ? `over ${MOST_DAYS}` : String(n));
-  const noise = primary.noise ? one(primary.noise.sd) : '';
+  const say = numbersOf(promise.primary);
+  const noise = primary.noise ? say.amount(primary.noise.sd) : '';
   const usual =
     needed.usual === null
       ? 'takes more wash days than a plan here holds'
       : `takes about ${days(needed.usual)}`;
-  return `With the noise seen here (SD ${noise}), finding a difference of ${one(promise.matters)} ${usual}, four times in five: ${many(needed.ifRight)} if the noise is just that, ${many(needed.ifTwice)} if it is twice as large.`;
+  return `With the noise seen here (SD ${noise}), finding a difference of ${say.amount(promise.matters)} ${usual}, four times in five: ${many(needed.ifRight)} if the noise is just that, ${many(needed.ifTwice)} if it is twice as large.`;
 }
 
 /** What the interval says of the difference that matters, where two arms were tested. */
 function mattersSentence({ promise, changed }: TrialRecord, interval: Interval): string {
   const { low, high } = interval;
   const [near, far] = [Math.min(Math.abs(low), Math.abs(high)), Math.max(Math.abs(low), Math.abs(high))];
-  const what = `the ${one(promise.matters)} worth switching for`;
+  const what = `the ${numbersOf(promise.primary).amount(promise.matters)} worth switching for`;
   const said =
     near >= promise.matters
       ? `All of the interval is at least ${what}.`
@@ -228,6 +246,7 @@ export function readPrimary(
   const { promise } = record;
   const { primary } = comparison;
   const { word, gives, gave, most, least } = mainInWords(promise.primary);
+  const say = numbersOf(promise.primary);
   if (primary.state === 'noise') return noiseSentences(record, comparison);
   if (primary.state === 'waiting')
     return {
@@ -246,7 +265,7 @@ export function readPrimary(
     because.push(...scaleRanOut(record, comparison));
   if (DESIGNS[promise.design].halves && primary.noise?.bias)
     because.push(
-      `Left was rated ${signed(primary.noise.bias)} against right whatever stood there; sides were balanced.`,
+      `Left was ${say.did === 'read' ? 'read' : 'rated'} ${signed(primary.noise.bias, say)} against right whatever stood there; sides were balanced.`,
     );
   if (primary.test)
     because.push(

@@ -62,7 +62,8 @@ const onDay = (days: readonly DayValue[], wanted: number) =>
 
 /** The share of an arm's ratings that could go no further; the wanted word itself is no end of a scale. */
 function atEndsOf({ promise, washDays }: TrialRecord, arm: number): { low: number; high: number } {
-  if (mainResult(promise.primary).felt) return { low: 0, high: 0 };
+  const { felt, measured } = mainResult(promise.primary);
+  if (felt || measured) return { low: 0, high: 0 };
   const values = washDays
     .filter((day) => day.arm === arm)
     .flatMap((day) => ratingsOn(day, promise.primary, promise.onDay))
@@ -157,7 +158,10 @@ export function daysNeededAfter(record: TrialRecord, { primary, main }: Comparis
       alpha: promise.alpha,
       better: mainResult(promise.primary).better,
       noise: { sd: noise.sd, freedom: noise.freedom },
-      scale: { step: stepOf(record), zones: Math.max(1, Math.round(zones)), level: noise.level },
+      // What is measured has no steps and no ends.
+      scale: mainResult(promise.primary).measured
+        ? null
+        : { step: stepOf(record), zones: Math.max(1, Math.round(zones)), level: noise.level },
       bias: noise.bias ?? 0,
       missing: 1 - seen,
     },

@@ -1,13 +1,20 @@
 import { FELT, FELT_KEYS, type Felt } from '../felt/felt.ts';
 import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
+import {
+  MEASURED_RESULTS,
+  type Measured,
+  type MeasuredResult,
+  measuredFacts,
+  measuredIn,
+} from './measured-result.ts';
 
 type Word = 0 | 1 | 2 | 3 | 4;
 
 /**
- * What a trial is judged by: a rated outcome, or a reading in five words with the word that is wanted of it, by its
- * place: "clumps:2" wants medium clumps.
+ * What a trial is judged by: a rated outcome, a reading in five words with the word that is wanted of it, by its place
+ * ("clumps:2" wants medium clumps), or what is measured with the way it is wanted ("halo:less").
  */
-export type MainResult = Outcome | `${Felt}:${Word}`;
+export type MainResult = Outcome | `${Felt}:${Word}` | MeasuredResult;
 
 /** The best a reading in words can come to, on the scale of the ratings, and what each word away from the wanted costs. */
 export const AS_WANTED = 10;
@@ -36,6 +43,8 @@ export interface MainFacts {
   like: Outcome;
   /** The reading and the word that is wanted, where it is one in words. */
   felt: { quality: Felt; wanted: Word; word: string; atSteps: boolean } | null;
+  /** What is measured, where it is not rated: its numbers are in units of their own. */
+  measured: { what: Measured; unit: string; places: number; from: 'photographs' | 'curls' } | null;
 }
 
 export const isOutcome = (key: MainResult): key is Outcome => Object.hasOwn(OUTCOMES, key);
@@ -44,7 +53,18 @@ export const isOutcome = (key: MainResult): key is Outcome => Object.hasOwn(OUTC
 export function mainResult(key: MainResult): MainFacts {
   if (isOutcome(key)) {
     const { label, better } = OUTCOMES[key];
-    return { label, better, like: key, felt: null };
+    return { label, better, like: key, felt: null, measured: null };
+  }
+  const found = measuredIn(key);
+  if (found) {
+    const { label, unit, places, like, from } = measuredFacts(found.what);
+    return {
+      label,
+      better: found.wanted === 'more' ? 'higher' : 'lower',
+      like,
+      felt: null,
+      measured: { what: found.what, unit, places, from },
+    };
   }
   const at = key.lastIndexOf(':');
   const quality = key.slice(0, at) as Felt;
@@ -56,6 +76,7 @@ export function mainResult(key: MainResult): MainFacts {
     better: 'higher',
     like: LIKE[quality] ?? 'softness',
     felt: { quality, wanted, word, atSteps: !(stages as readonly string[]).includes('wear') },
+    measured: null,
   };
 }
 
@@ -69,8 +90,9 @@ const PROMISABLE = FELT_KEYS.filter((key) => {
   return stages.includes('wear') || slots.length > 0;
 });
 
-/** Every main result there can be: the outcomes, then each reading with each of its words. */
+/** Every main result there can be: the outcomes, each reading with each of its words, what is measured each way. */
 export const MAIN_RESULTS: readonly MainResult[] = [
   ...(Object.keys(OUTCOMES) as Outcome[]),
   ...PROMISABLE.flatMap((key) => FELT[key].words.map((_, word) => `${key}:${word as Word}` as const)),
+  ...MEASURED_RESULTS,
 ];

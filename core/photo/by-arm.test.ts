@@ -17,6 +17,7 @@ const shot = (to: Partial<Shot> & { halo?: number | null } = {}): Shot => {
     arm: 0,
     angle: 'back',
     zone: null,
+    half: null,
     at: 0,
     taken: TAKEN,
     widths: [],

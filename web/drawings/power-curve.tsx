@@ -1,4 +1,5 @@
 import type { PowerPoint } from '@sabor/core/inference/power';
+import type { NumberWords } from '@sabor/words/main-result';
 
 const WIDE = 300;
 const HIGH = 150;
@@ -8,10 +9,15 @@ export function PowerCurve({
   curve,
   ends,
   matters,
+  say,
+  units,
 }: {
   curve: readonly PowerPoint[];
   ends: readonly (readonly PowerPoint[])[];
   matters: number;
+  /** How its numbers are said, and what is counted. */
+  say: Pick<NumberWords, 'size'>;
+  units: string;
 }) {
   const most = Math.max(...curve.map(({ difference }) => difference));
   const x = (difference: number) => (difference / most) * WIDE;
@@ -26,7 +32,7 @@ export function PowerCurve({
         className="w-full"
         role="img"
         aria-label={`Power by true difference: ${curve
-          .map(({ difference, power }) => `${difference.toFixed(1)} points ${Math.round(power * 100)} %`)
+          .map(({ difference, power }) => `${say.size(difference)}${units} ${Math.round(power * 100)} %`)
           .join(', ')}.`}
       >
         {low && high && (
@@ -69,11 +75,11 @@ export function PowerCurve({
             fontSize="11"
             fill="var(--color-ink)"
           >
-            {difference.toFixed(1)}
+            {say.size(difference)}
           </text>
         ))}
         <text x={WIDE / 2} y={HIGH + 26} textAnchor="middle" fontSize="10" fill="var(--color-soft)">
-          true difference, points
+          true difference{units && `,${units}`}
         </text>
       </svg>
       <figcaption className="text-sm text-soft">

@@ -1,6 +1,7 @@
 import { beaufort } from '@sabor/core/climate/beaufort';
 import type { Curve } from '@sabor/core/compare/wear';
 import { EVENTS, type EventKind, eventOf } from '@sabor/core/outcomes/events';
+import type { NumberWords } from '@sabor/words/main-result';
 import {
   CategoryScale,
   Chart,
@@ -65,6 +66,7 @@ export function WearCurve({
   curves,
   arms,
   outcome,
+  scale = null,
   line,
   nights,
   air,
@@ -72,10 +74,13 @@ export function WearCurve({
   curves: readonly Curve[];
   arms: readonly string[];
   outcome: string;
+  /** How its numbers are said, where it is not rated from 0 to 10. */
+  scale?: NumberWords | null;
   line: number | null;
   nights: readonly NightMark[];
   air: readonly AirMark[];
 }) {
+  const said = (value: number) => (scale ? scale.size(value) : value.toFixed(1));
   const lastDay = Math.max(1, ...curves.flatMap(({ mean }) => mean.map(({ day }) => day)));
   const days = Array.from({ length: lastDay }, (_, i) => i + 1);
   const at = (points: readonly { day: number; value: number }[]) =>
@@ -114,16 +119,18 @@ export function WearCurve({
     interaction: { mode: 'nearest', intersect: false },
     scales: {
       y: {
-        min: 0,
-        max: 10,
-        title: { display: true, text: `${outcome}, 0–10` },
+        ...(scale ? { beginAtZero: true, suggestedMax: line ?? undefined } : { min: 0, max: 10 }),
+        title: {
+          display: true,
+          text: scale ? [outcome, scale.unit].filter(Boolean).join(', ') : `${outcome}, 0–10`,
+        },
         grid: { color: paint('rule') },
       },
       x: { grid: { display: false } },
     },
     plugins: {
       tooltip: {
-        callbacks: { label: (item) => `${item.dataset.label}: ${(item.parsed.y ?? 0).toFixed(1)}` },
+        callbacks: { label: (item) => `${item.dataset.label}: ${said(item.parsed.y ?? 0)}` },
       },
     },
   };
@@ -165,7 +172,7 @@ export function WearCurve({
                   </th>
                   {at(mean).map((value, i) => (
                     <td key={days[i]} className="px-2 text-right">
-                      {value === null ? '–' : value.toFixed(1)}
+                      {value === null ? '–' : said(value)}
                     </td>
                   ))}
                 </tr>

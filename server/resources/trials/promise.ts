@@ -5,8 +5,9 @@ import type {
   OverruleInput,
   StepAmendmentInput,
 } from '@sabor/contract/promise';
-import type { GuessInput } from '@sabor/contract/trial';
+import { type GuessInput, overTheScale } from '@sabor/contract/trial';
 import type { KeyEntry, TrialDetail } from '@sabor/contract/trial-record';
+import { mainResult } from '@sabor/core/compare/main-result';
 import { type ArmStep, settingsInArm } from '@sabor/core/step/in-arm';
 import { SETTING_KEYS, type StepSettings, settingValue } from '@sabor/core/step/settings';
 import type { Slot } from '@sabor/core/step/slots';
@@ -72,7 +73,15 @@ export async function amendTrial(
       throw atField('field', 'The outcomes have been shown; what they are judged by stays as promised.');
     const was = trial[field];
     if (was === becomes) throw atField('becomes', 'It is this already.');
-    const next = { ...trial, [field]: becomes };
+    const next = { ...trial, [field]: becomes } as TrialDetail;
+    const unit = (primary: TrialDetail['primary']) => mainResult(primary).measured?.unit ?? 'points';
+    if (unit(next.primary) !== unit(trial.primary))
+      throw atField(
+        'becomes',
+        'Its numbers are in another unit than what was promised. End this trial and plan another.',
+      );
+    const [over] = overTheScale(next.primary, next);
+    if (over) throw atField('becomes', over.message);
     if (next.onDay > next.wearDays)
       throw atField(
         'becomes',

@@ -23,7 +23,7 @@ import { Failed, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { Acts } from '../worn/acts.tsx';
 import { InWords } from '../worn/in-words.tsx';
-import { type Look, readStage } from '../worn/look-path.ts';
+import { type Look, readStage, stagePath } from '../worn/look-path.ts';
 import { DayInAir } from '../worn/wear-air.tsx';
 import { CurlLengths } from './curl-lengths.tsx';
 import { JotField } from './jot-field.tsx';
@@ -78,8 +78,9 @@ function CheckInSheet({
     (known) => known.stage === stage && known.day === n && known.part === part,
   );
   const fresh = useRef(v7());
-  const main = mainResult(trial.primary).like;
-  const [turn, setTurn] = useState<Turn>(main);
+  const { like: main, measured, label: promised } = mainResult(trial.primary);
+  const byCurls = measured?.from === 'curls' && wearer.curls.length > 0;
+  const [turn, setTurn] = useState<Turn>(byCurls ? CURLS : main);
   const outcome = turn === CURLS ? main : turn;
   const counting = trial.weights.map(({ zoneId }) => zoneId);
   const [chosen, setChosen] = useState<readonly string[]>(counting);
@@ -122,11 +123,12 @@ function CheckInSheet({
   };
   // The main result first; on later days it alone is asked for, the rest stays a tap away.
   const round: Turn[] = [
+    ...(byCurls ? [CURLS] : []),
     main,
     ...OUTCOME_KEYS.filter((key) => key !== main),
-    ...(wearer.curls.length > 0 ? [CURLS] : []),
+    ...(wearer.curls.length > 0 && !byCurls ? [CURLS] : []),
   ];
-  const asked = n !== null && n > 1 && !all ? [main] : round;
+  const asked = n !== null && n > 1 && !all ? [byCurls ? CURLS : main] : round;
   const next = asked[asked.indexOf(turn) + 1];
   const { label } = OUTCOMES[outcome];
   const rateZones = (zones: readonly string[], value: number | null, goOn: boolean) => {
@@ -203,6 +205,17 @@ function CheckInSheet({
       </p>
       <h1 className="mb-2 text-2xl sm:mb-3 sm:text-3xl">{stageLabel(stage, n, part)}</h1>
       <SentLine day={washDay} quiet />
+      {measured?.from === 'photographs' && stage === 'wear' && (
+        <p className="mb-2">
+          {promised}, which this trial is judged by, is read in pictures.{' '}
+          <Link
+            className="inline-flex min-h-11 items-center font-semibold underline underline-offset-4"
+            to={`/wash-days/${washDay.id}/photographs/${stagePath({ ...look, part: 'first' })}`}
+          >
+            Take the photographs
+          </Link>
+        </p>
+      )}
       <OutcomeTabs turn={turn} turns={round} rated={ratedOf} choose={turnTo} />
       {turn === CURLS ? (
         <section aria-labelledby="curls" className="max-w-2xl">

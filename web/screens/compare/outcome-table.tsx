@@ -1,8 +1,9 @@
 import type { Comparison } from '@sabor/core/compare/comparison';
 import type { Contrast, PairDifference } from '@sabor/core/compare/contrast';
-import { mainResult } from '@sabor/core/compare/main-result';
+import { type MainResult, mainResult } from '@sabor/core/compare/main-result';
 import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import { numbersOf } from '@sabor/words/main-result';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { signed } from '../../ui/show.ts';
 
@@ -20,6 +21,18 @@ const points = {
   show: (x: number) => x.toFixed(1),
   difference: (x: number) => signed(x),
 };
+/** The scale of what is measured: from nothing, or the least that was read, to the most. */
+function measuredScale(primary: MainResult, { byWashDay }: Contrast): Row['scale'] {
+  const { size, amount } = numbersOf(primary);
+  const values = byWashDay.flatMap(({ value }) => value ?? []);
+  const [low, high] = [Math.min(0, ...values), Math.max(0, ...values)];
+  return {
+    lowest: low,
+    highest: high > low ? high : low + 1,
+    show: amount,
+    difference: (x) => `${x > 0 ? '+' : x < 0 ? '−' : ''}${size(Math.abs(x))}`,
+  };
+}
 const share = {
   lowest: 0,
   highest: 1,
@@ -35,7 +48,12 @@ export function OutcomeTable({ record, comparison }: { record: TrialRecord; comp
   const { arms, primary } = record.promise;
   const others = (Object.keys(OUTCOMES) as Outcome[]).filter((key) => key !== primary);
   const rows: Row[] = [
-    { key: primary, ...mainResult(primary), contrast: comparison.main, scale: points },
+    {
+      key: primary,
+      ...mainResult(primary),
+      contrast: comparison.main,
+      scale: mainResult(primary).measured ? measuredScale(primary, comparison.main) : points,
+    },
     ...others.map((key) => ({
       key,
       label: OUTCOMES[key].label,

@@ -13,7 +13,7 @@ import { keysOf } from '@sabor/core/vocabulary';
 import { blocksOfDays } from '@sabor/reading/fairness-runs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
 import { spoiledInWords } from '@sabor/words/felt';
-import { mainInWords } from '@sabor/words/main-result';
+import { mainInWords, numbersOf } from '@sabor/words/main-result';
 import { stakesInWords } from '@sabor/words/stakes';
 import { readPrimary } from '@sabor/words/verdict';
 import { lazy, useMemo, useState } from 'react';
@@ -285,7 +285,7 @@ function ComparisonSheet({
             <span className="text-soft">
               heavy: mean · thin: each wash day
               {shown === trial.primary &&
-                ` · dotted: good enough ${mainResult(trial.primary).better === 'higher' ? 'from' : 'up to'} ${trial.line}`}
+                ` · dotted: good enough ${mainResult(trial.primary).better === 'higher' ? 'from' : 'up to'} ${`${trial.line} ${mainResult(trial.primary).measured?.unit ?? ''}`.trimEnd()}`}
             </span>
           </p>
           <WhenSeen className="min-h-96">
@@ -293,6 +293,7 @@ function ComparisonSheet({
               curves={isOutcome(shown) ? comparison.curves[shown] : comparison.mainCurves}
               arms={arms}
               outcome={mainResult(shown).label}
+              scale={mainResult(shown).measured ? numbersOf(shown) : null}
               line={shown === trial.primary ? trial.line : null}
               nights={nightMarks(trial, wearer)}
               air={airMarks(trial, wearer)}

@@ -3,7 +3,7 @@ import { mainResult } from '@sabor/core/compare/main-result';
 import type { Reach } from '@sabor/core/inference/reach';
 import { DESIGNS, isTested } from '@sabor/core/trial/designs';
 import { hourInWords } from '@sabor/words/dates';
-import { goodEnoughInWords } from '@sabor/words/main-result';
+import { goodEnoughInWords, promisedInWords } from '@sabor/words/main-result';
 
 export const smallP = (p: number) => (p < 0.001 ? '< .001' : p.toFixed(3).replace(/^0/, ''));
 
@@ -40,7 +40,7 @@ export function Facts({ trial }: { trial: TrialDetail }) {
       ? []
       : [['Judged between', `${hourInWords(trial.judgedFrom)} and ${hourInWords(trial.judgedTo)}`]]),
     ['Good enough', goodEnoughInWords(trial.primary, trial.line)],
-    ['Worth switching for', `${trial.matters} ${trial.matters === 1 ? 'point' : 'points'}`],
+    ['Worth switching for', promisedInWords(trial.primary, trial.matters)],
     ['Wash days', `${trial.washDaysDone} of ${trial.washDays}`],
     ['Days worn, each', `${trial.wearDays} ${trial.wearDays === 1 ? 'day' : 'days'}`],
     ['Zones that count', String(trial.weights.length)],

@@ -7,7 +7,9 @@ import {
   mainResult,
   POINTS_A_WORD,
 } from '@sabor/core/compare/main-result';
+import { measuredFacts, measuredIn } from '@sabor/core/compare/measured-result';
 import { hourInWords } from '@sabor/words/dates';
+import { promisedInWords } from '@sabor/words/main-result';
 import { counted } from '@sabor/words/numbers';
 import { useHairFile } from '../../api/queries.ts';
 import type { useDraft } from '../../ui/draft.ts';
@@ -17,10 +19,16 @@ import { Term } from '../../ui/term.tsx';
 import { MainResultField } from './main-result-field.tsx';
 import { ZonesThatCount } from './zones-that-count.tsx';
 
-/** A plan judged by another main result; between ratings and words the limits begin anew, as their scales mean other things. */
+/** A plan judged by another main result; between ratings, words and measures the limits begin anew, as their scales mean other things. */
 function judgedBy(plan: TrialInput, primary: MainResult): TrialInput {
+  const found = measuredIn(primary);
+  if (found) {
+    if (measuredIn(plan.primary)?.what === found.what) return { ...plan, primary };
+    const { line, matters } = measuredFacts(found.what);
+    return { ...plan, primary, line, matters };
+  }
   const [was, now] = [plan.primary, primary].map(isOutcome);
-  if (was === now) return { ...plan, primary };
+  if (was === now && !measuredIn(plan.primary)) return { ...plan, primary };
   return now
     ? { ...plan, primary, line: 6, matters: 1 }
     : { ...plan, primary, line: AS_WANTED - POINTS_A_WORD, matters: POINTS_A_WORD };
@@ -35,14 +43,14 @@ const FOLDED = ['line', 'matters', 'onDay', 'judgedFrom', 'judgedTo', 'weights']
 
 /** The numbers of a plan in a sentence, for whoever keeps them as they are. */
 function numbersInWords(value: TrialInput): string {
-  const { better } = mainResult(value.primary);
+  const { better, measured } = mainResult(value.primary);
   const hours =
     value.judgedFrom == null && value.judgedTo == null
       ? ''
       : `, ${value.judgedFrom == null ? 'up to' : `from ${hourInWords(value.judgedFrom)} to`} ${value.judgedTo == null ? 'the end of the day' : hourInWords(value.judgedTo)}`;
   return [
-    `good enough ${better === 'higher' ? 'from' : 'up to'} ${value.line}`,
-    `${counted(value.matters, 'point')} worth switching for`,
+    `good enough ${better === 'higher' ? 'from' : 'up to'} ${value.line}${measured?.unit ? ` ${measured.unit}` : ''}`,
+    `${promisedInWords(value.primary, value.matters)} worth switching for`,
     `judged on day ${value.onDay ?? 1}${hours}`,
     counted(value.weights.length, 'zone'),
   ].join(' · ');
@@ -89,7 +97,9 @@ export function JudgedPart({
         <div className="grid gap-4 sm:grid-cols-3">
           <NumberField
             label="Good enough"
-            unit={outcome.better === 'higher' ? 'at least' : 'at most'}
+            unit={[outcome.measured?.unit, outcome.better === 'higher' ? 'at least' : 'at most']
+              .filter(Boolean)
+              .join(', ')}
             hint={
               <>
                 On this side of it the hair <Term of="good-enough">still passes</Term>.
@@ -101,7 +111,7 @@ export function JudgedPart({
           />
           <NumberField
             label="A difference worth switching for"
-            unit="points"
+            unit={outcome.measured ? outcome.measured.unit : 'points'}
             value={value.matters}
             onChange={(x) => set('matters')(x as number)}
             error={problem('matters')}

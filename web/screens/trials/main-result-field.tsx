@@ -1,4 +1,5 @@
 import { isOutcome, MAIN_RESULTS, type MainResult, mainResult } from '@sabor/core/compare/main-result';
+import { MEASURED, type Measured, measuredFacts } from '@sabor/core/compare/measured-result';
 import { FELT, type Felt } from '@sabor/core/felt/felt';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import type { ReactNode } from 'react';
@@ -7,7 +8,22 @@ import { ChoiceField } from '../../ui/inputs.tsx';
 const READINGS = [...new Set(MAIN_RESULTS.flatMap((key) => mainResult(key).felt?.quality ?? []))].map(
   (key) => ({ key, label: `${FELT[key].label}, in words` }),
 );
-const KINDS = [...Object.entries(OUTCOMES).map(([key, { label }]) => ({ key, label })), ...READINGS];
+const MEASURES = (Object.keys(MEASURED) as Measured[]).map((key) => {
+  const { label, from } = measuredFacts(key);
+  return {
+    key,
+    label: `${label}, ${from === 'photographs' ? 'measured in pictures' : 'from tagged curls'}`,
+  };
+});
+const KINDS = [
+  ...Object.entries(OUTCOMES).map(([key, { label }]) => ({ key, label })),
+  ...MEASURES,
+  ...READINGS,
+];
+const WAYS = [
+  { key: 'less', label: 'less of it' },
+  { key: 'more', label: 'more of it' },
+] as const;
 
 /** What a trial is judged by: an outcome that is rated, or a reading in words and the word that is wanted of it. */
 export function MainResultField({
@@ -26,9 +42,13 @@ export function MainResultField({
   /** Words the wearer wishes for, which a reading begins with. */
   wished?: Partial<Record<Felt, number>>;
 }) {
-  const { felt } = mainResult(value);
+  const { felt, measured, better } = mainResult(value);
   const choose = (key: string | null) => {
     if (key === null) return;
+    if (Object.hasOwn(MEASURED, key)) {
+      onChange(`${key as Measured}:${measuredFacts(key as Measured).usual}`);
+      return;
+    }
     onChange(
       Object.hasOwn(OUTCOMES, key)
         ? (key as Outcome)
@@ -41,10 +61,23 @@ export function MainResultField({
         label={label}
         hint={hint}
         options={KINDS}
-        value={isOutcome(value) ? value : felt!.quality}
+        value={isOutcome(value) ? value : (measured?.what ?? felt!.quality)}
         onChange={choose}
         error={error}
       />
+      {measured && (
+        <ChoiceField
+          label="What is wanted"
+          hint={
+            measured.from === 'photographs'
+              ? 'Read in the photographs of the day it is judged on: from behind, in half-heads each half from its own side, clumps and curls from near. Take one view twice on a wash day, so that the picture’s own error is known.'
+              : 'From resting and stretched lengths at the check-in of the day it is judged on.'
+          }
+          options={WAYS}
+          value={better === 'higher' ? 'more' : 'less'}
+          onChange={(way) => way !== null && onChange(`${measured.what}:${way}`)}
+        />
+      )}
       {felt && (
         <ChoiceField
           label="The word that is wanted"

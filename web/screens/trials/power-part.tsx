@@ -6,7 +6,7 @@ import { detectable, type PowerPlan, ZONE_SD } from '@sabor/core/inference/power
 import { ALPHA } from '@sabor/core/inference/reach';
 import { sdInterval } from '@sabor/core/inference/sd-interval';
 import { DESIGNS, daysOffered, designProblem, isTested } from '@sabor/core/trial/designs';
-import { counted } from '@sabor/words/numbers';
+import { type NumberWords, numbersOf, promisedInWords } from '@sabor/words/main-result';
 import { useEffect, useRef, useState } from 'react';
 import { useNoise } from '../../api/noise.ts';
 import { PowerCurve } from '../../drawings/power-curve.tsx';
@@ -44,7 +44,7 @@ export function PowerPart({
   const design = value.design ?? 'complete';
   const learned = useNoise(wearer, design, value.primary, value.onDay ?? 1);
   const [source, setSource] = useState<string | null>(null);
-  const [assumed, setAssumed] = useState<number | null>(ASSUMED);
+  const [assumed, setAssumed] = useState<number | null>(null);
   const [missing, setMissing] = useState<number | null>(5);
   const [weather, setWeather] = useState<number | null>(0);
   const [drift, setDrift] = useState<number | null>(0);
@@ -56,14 +56,20 @@ export function PowerPart({
   useEffect(() => () => running.current?.(), []);
   if (!isTested(design)) return null;
   const { halves } = DESIGNS[design];
-  const { better, felt } = mainResult(value.primary);
+  const { better, felt, measured } = mainResult(value.primary);
+  const say = numbersOf(value.primary);
+  const units = measured ? (measured.unit === '' ? '' : ` ${measured.unit}`) : ' points';
   const known = learned.data ?? [];
   const chosen =
     source === 'assumed' ? undefined : (known.find(({ trialId }) => trialId === source) ?? known[0]);
-  const sd = chosen ? chosen.sd : assumed;
   const matters = value.matters;
+  // Of what is measured a wash day is taken to differ by as much as is worth switching for.
+  const guess = measured ? matters : ASSUMED;
+  const sd = chosen ? chosen.sd : (assumed ?? guess);
   const assumption =
-    (sd !== null && sd > 0 && sd <= 10 ? null : 'Give the noise between wash days in points.') ??
+    (sd > 0 && (measured || sd <= 10)
+      ? null
+      : `Give the noise between wash days${measured ? '' : ' in points'}.`) ??
     (missing !== null && missing >= 0 && missing < 90 ? null : 'Missed wash days run from 0 to 90 %.');
   const bad =
     designProblem(design, value.arms.length, value.washDays) ??
@@ -76,12 +82,14 @@ export function PowerPart({
     looks: value.looks ?? 1,
     alpha: ALPHA,
     better,
-    noise: { sd: sd ?? ASSUMED, freedom: chosen?.freedom ?? null },
-    scale: {
-      step: felt ? POINTS_A_WORD : whole ? 1 : 0.5,
-      zones: Math.max(1, Math.round(value.weights.length / (halves ? 2 : 1))),
-      level: chosen?.level ?? ASSUMED_LEVEL[better],
-    },
+    noise: { sd, freedom: chosen?.freedom ?? null },
+    scale: measured
+      ? null
+      : {
+          step: felt ? POINTS_A_WORD : whole ? 1 : 0.5,
+          zones: Math.max(1, Math.round(value.weights.length / (halves ? 2 : 1))),
+          level: chosen?.level ?? ASSUMED_LEVEL[better],
+        },
     weatherSd: weather ?? 0,
     drift: drift ?? 0,
     bias: chosen?.bias ?? 0,
@@ -138,7 +146,7 @@ export function PowerPart({
           <>
             What it assumes:{' '}
             <span className="font-normal text-soft">
-              noise {sd === null ? 'not given' : counted(Number(sd.toFixed(2)), 'point')}
+              noise {promisedInWords(value.primary, Number(sd.toFixed(2)))}
               {chosen ? ', as seen' : ''} · {missing ?? 0} % missed
             </span>
           </>
@@ -152,7 +160,7 @@ export function PowerPart({
               options={[
                 ...known.map(({ trialId, question, sd: own }) => ({
                   key: trialId,
-                  label: `SD ${own.toFixed(1)}: ${question}`,
+                  label: `SD ${say.amount(own)}: ${question}`,
                 })),
                 { key: 'assumed', label: 'an assumption' },
               ]}
@@ -163,9 +171,9 @@ export function PowerPart({
           {!chosen && (
             <NumberField
               label="Noise, standard deviation"
-              unit="points"
+              unit={measured ? measured.unit : 'points'}
               hint="Assumed. The design “both halves the same” or “the same wash day, again” learns it."
-              value={assumed}
+              value={assumed ?? guess}
               onChange={setAssumed}
             />
           )}
@@ -175,19 +183,28 @@ export function PowerPart({
             {!halves && <NumberField label="Drift" value={drift} onChange={setDrift} />}
           </div>
         </div>
-        <label className="mt-3 flex min-h-8 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-ink"
-            checked={whole}
-            onChange={(e) => setWhole(e.target.checked)}
-          />
-          Rated in whole points only
-        </label>
-        <p className="mt-1 text-sm text-soft">
-          It allows for the scale’s steps and ends (ratings around {plan.scale!.level.toFixed(1)}), for zones
-          of one head that differ by {ZONE_SD} points (an assumption), and for missed wash days.
-        </p>
+        {plan.scale ? (
+          <>
+            <label className="mt-3 flex min-h-8 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 accent-ink"
+                checked={whole}
+                onChange={(e) => setWhole(e.target.checked)}
+              />
+              Rated in whole points only
+            </label>
+            <p className="mt-1 text-sm text-soft">
+              It allows for the scale’s steps and ends (ratings around {plan.scale.level.toFixed(1)}), for
+              zones of one head that differ by {ZONE_SD} points (an assumption), and for missed wash days.
+            </p>
+          </>
+        ) : (
+          <p className="mt-1 text-sm text-soft">
+            It allows for missed wash days. What is measured has no steps and no ends; the picture’s own error
+            is part of the noise.
+          </p>
+        )}
       </Fold>
       <div className="mt-3 flex items-center gap-3">
         {progress === null ? (
@@ -215,6 +232,8 @@ export function PowerPart({
             value={value}
             products={products}
             days={value.washDays}
+            say={say}
+            units={units}
           />
         )}
       </div>
@@ -230,12 +249,17 @@ function Answer({
   value,
   products,
   days,
+  say,
+  units,
 }: {
   done: Done;
   stale: boolean;
   value: TrialInput;
   products: readonly Product[];
   days: number;
+  say: NumberWords;
+  /** " points", " mm". */
+  units: string;
 }) {
   const sees = detectable(answer.curve);
   const here = answer.byDays.find((one) => one.days === days);
@@ -246,20 +270,21 @@ function Answer({
   return (
     <div className={`mt-3 space-y-2 ${stale ? 'opacity-60' : ''}`}>
       {stale && <p className="text-mango-deep">The plan has changed since; simulate again.</p>}
-      <PowerCurve curve={answer.curve} ends={answer.ends} matters={matters} />
+      <PowerCurve curve={answer.curve} ends={answer.ends} matters={matters} say={say} units={units} />
       {here && (
         <p>
-          A difference of {matters} is found with <strong>{percent(here.point.power)}</strong> in {days} wash
-          days ({percent(here.point.low)} to {percent(here.point.high)} from the simulation).
+          A difference of {matters}
+          {units.trimStart() !== 'points' && units} is found with <strong>{percent(here.point.power)}</strong>{' '}
+          in {days} wash days ({percent(here.point.low)} to {percent(here.point.high)} from the simulation).
         </p>
       )}
       <p>
         {sees === null
           ? 'No difference in this range is found with 80 %.'
-          : `With 80 % it sees ${sees.toFixed(1)} points or more.`}
+          : `With 80 % it sees ${say.size(sees)}${units} or more.`}
         {low != null &&
           high != null &&
-          ` The noise is uncertain: anything from ${low.toFixed(1)} to ${high.toFixed(1)}.`}
+          ` The noise is uncertain: anything from ${say.size(low)} to ${say.size(high)}.`}
       </p>
       <table className="w-full text-left text-sm">
         <caption className="pb-1 text-left font-semibold">Finding {matters}, by wash days</caption>
