@@ -43,6 +43,20 @@ describe('a plan', () => {
     expect(faults({})).toEqual([]);
   });
 
+  it('keeps ratings to their scale, and lets what is measured have its own', () => {
+    expect(faults({ line: 11 })).toEqual([
+      { path: 'line', message: 'The good-enough value cannot be over 10.' },
+    ]);
+    expect(faults({ primary: 'clumps:2', matters: 12 })).toEqual([
+      { path: 'matters', message: 'The difference worth switching for cannot be over 10.' },
+    ]);
+    expect(faults({ primary: 'silhouette:more', line: 640, matters: 25 })).toEqual([]);
+    expect(faults({ primary: 'volume:more', line: 5000, matters: 300, design: 'half' })[0]!.path).toBe(
+      'primary',
+    );
+    expect(faults({ primary: 'silhouette:up' as 'silhouette:more' })[0]!.path).toBe('primary');
+  });
+
   it('may compare doses of one product', () => {
     const dose = { kind: 'exact', amount: 5, measure: 'ml', per: 'head' } as const;
     const little = { ...arm('Little', gel), steps: [{ stepId: tested.id, productId: gel, dose }] };

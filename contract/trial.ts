@@ -157,6 +157,11 @@ export function overTheScale(
 function faults(trial: Fields): { path: (string | number)[]; message: string }[] {
   const found: { path: (string | number)[]; message: string }[] = overTheScale(trial.primary, trial);
   const { design } = trial;
+  if (DESIGNS[design].halves && mainResult(trial.primary).measured?.what === 'volume')
+    found.push({
+      path: ['primary'],
+      message: 'A volume takes front and side of a whole head. Choose another main result for half-heads.',
+    });
   const problem = designProblem(design, trial.arms.length, trial.washDays);
   if (problem) {
     const [least, most] = DESIGNS[design].arms;

@@ -41,6 +41,33 @@ test('frizz of two made-up heads is measured, and told apart only once the same 
   await expect(page.getByRole('article')).toHaveCount(2);
 });
 
+test('hair from near is read, and a tagged curl tells its index and shrinkage', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.goto('/photo-bench');
+  await page.getByText('No camera at hand? Draw a made-up head').click();
+  await page.getByLabel('Seen', { exact: true }).selectOption('from near');
+  await page.getByRole('button', { name: 'Draw it' }).click();
+  const near = page.getByRole('article', { name: /from near$/ });
+  await expect(near).toContainText(/clump contrast\s*\d\.\d\d/, { timeout: 60_000 });
+  await expect(near).toContainText(/smoothness of run\s*0\.\d\d/);
+  await expect(near).toContainText('Tag five curls at least');
+  await near.getByRole('button', { name: 'Tag a curl' }).click();
+  await expect(near.getByRole('button', { name: 'Keep this curl' })).toBeDisabled();
+  const picture = near.getByRole('img', { name: /as taken$/ });
+  const at = (await picture.boundingBox())!;
+  // Ten millimetres to each side of a line, a crest every twelve.
+  const mm = at.width / 100;
+  for (let i = 0; i < 5; i++)
+    await page.mouse.click(at.x + (50 + (i % 2 ? 10 : -10)) * mm, at.y + (62 + 12 * i) * mm);
+  await near.getByRole('button', { name: 'Keep this curl' }).click();
+  const curl = near.getByRole('listitem').filter({ hasText: 'Curl 1' });
+  // √(1 + (2π·10/24)²) = 2.80, so that 48 mm at rest are 134 hung out.
+  await expect(curl).toContainText(/index 2\.[78]\d, radius (9\.\d|10\.\d) mm/, { timeout: 60_000 });
+  await expect(curl).toContainText(/shrinkage 6[345] %/);
+  await curl.getByRole('button', { name: /^Remove/ }).click();
+  await expect(near.getByText('Curl 1')).toHaveCount(0);
+});
+
 test('what is no picture, and a picture without a card, are told in a sentence; what stands below a line is left out', async ({
   page,
 }) => {

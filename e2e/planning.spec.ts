@@ -53,6 +53,29 @@ test('a plan can be changed until it begins: dose against dose, zones, outcome',
   await expect(page.getByText(/What was planned before the first wash day is locked/)).toBeVisible();
 });
 
+test('a plan judged by what is measured speaks in its unit, and ratings keep to their scale', async ({
+  page,
+}) => {
+  const trial = await makeTrial(page, 'Less of a halo?');
+  await page.goto(`/trials/${trial}`);
+  await page.getByRole('link', { name: 'Change the plan' }).click();
+  await page.getByLabel('Main result').selectOption('Frizz halo, measured in pictures');
+  await expect(page.getByText('good enough up to 1 mm · 0.4 mm worth switching for')).toBeVisible();
+  await page.getByText('The numbers:').click();
+  await page.getByLabel('A difference worth switching for').fill('0.25');
+  await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
+  await expect(page.getByText('frizz halo up to 1 mm')).toBeVisible();
+  await expect(page.getByText('0.25 mm')).toBeVisible();
+  // Back to a rating: its limits begin anew, and end at ten.
+  await page.getByRole('link', { name: 'Change the plan' }).click();
+  await page.getByLabel('Main result').selectOption('Frizz');
+  await expect(page.getByText('1 point worth switching for')).toBeVisible();
+  await page.getByText('The numbers:').click();
+  await page.getByLabel('Good enough').fill('40');
+  await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
+  await expect(page.getByText('The good-enough value cannot be over 10.').first()).toBeVisible();
+});
+
 test('an arm taken out comes back with undo', async ({ page }) => {
   await page.goto('/trials/new/plan');
   await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');

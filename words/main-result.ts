@@ -48,6 +48,15 @@ export function promisedInWords(key: MainResult, value: number): string {
   return measured ? `${value} ${measured.unit}`.trimEnd() : counted(value, 'point');
 }
 
+/** What a wash day's one number is made of. */
+export function oneNumberInWords(key: MainResult, zones: number): string {
+  const { label, measured } = mainResult(key);
+  if (!measured) return `${zones} zones averaged`;
+  return measured.from === 'curls'
+    ? `${label.toLowerCase()} is the mean of the tagged curls, ratings are ${zones} zones averaged`
+    : `${label.toLowerCase()} is read in pictures, ratings are ${zones} zones averaged`;
+}
+
 export function mainInWords(key: MainResult): MainWords {
   const { label, better, felt, measured } = mainResult(key);
   if (felt) {

@@ -28,7 +28,7 @@ export function PowerCurve({
   return (
     <figure style={{ font: 'inherit' }}>
       <svg
-        viewBox={`-42 -8 ${WIDE + 52} ${HIGH + 34}`}
+        viewBox={`-42 -8 ${WIDE + 58} ${HIGH + 34}`}
         className="w-full"
         role="img"
         aria-label={`Power by true difference: ${curve

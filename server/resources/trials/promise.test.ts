@@ -235,6 +235,10 @@ describe('a promise', () => {
     await run(trial.id, 20);
     expect((await amend({ reason: ' ' })).body).toMatchObject({ fields: [{ path: 'reason' }] });
     expect((await amend({ becomes: 12 })).body).toMatchObject({ fields: [{ path: 'becomes' }] });
+    // Points and millimetres are not each other's limits.
+    expect((await amend({ field: 'primary', becomes: 'halo:less' })).body).toMatchObject({
+      fields: [{ path: 'becomes', message: expect.stringContaining('in another unit') }],
+    });
     expect((await amend({ field: 'wearDays', becomes: 0 })).status).toBe(422);
     const id = v7();
     const first = await amend({}, id);

@@ -181,6 +181,12 @@ describe('a trial judged by a reading in words', () => {
     const { trial } = await sampleBench(bench, { primary: 'clumps:2', line: 7.5 });
     const { body } = await bench.ask<TrialDetail>('GET', `/api/trials/${trial.id}`);
     expect(body).toMatchObject({ primary: 'clumps:2', line: 7.5 });
+    const halo = (await sampleBench(bench, { primary: 'halo:less', line: 1.25, matters: 0.05 })).trial;
+    expect((await bench.ask('PUT', `/api/trials/${halo.id}`, halo)).body).toMatchObject({
+      primary: 'halo:less',
+      line: 1.25,
+      matters: 0.05,
+    });
     for (const primary of ['clumps:5', 'feel:4', 'moon:2', 'clumps'])
       expect((await bench.ask('PUT', `/api/trials/${trial.id}`, { ...trial, primary })).body.fields).toEqual([
         { path: 'primary', message: 'Choose the main result from the list.' },

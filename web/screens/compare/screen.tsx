@@ -13,7 +13,7 @@ import { keysOf } from '@sabor/core/vocabulary';
 import { blocksOfDays } from '@sabor/reading/fairness-runs';
 import { toTrialRecord } from '@sabor/reading/trial-record';
 import { spoiledInWords } from '@sabor/words/felt';
-import { mainInWords, numbersOf } from '@sabor/words/main-result';
+import { mainInWords, numbersOf, oneNumberInWords } from '@sabor/words/main-result';
 import { stakesInWords } from '@sabor/words/stakes';
 import { readPrimary } from '@sabor/words/verdict';
 import { lazy, useMemo, useState } from 'react';
@@ -238,7 +238,7 @@ function ComparisonSheet({
             Day {trial.onDay}, option by option
           </h2>
           <p className="mb-3 text-soft">
-            One number a wash day: {trial.weights.length} zones averaged.{' '}
+            One number a wash day: {oneNumberInWords(trial.primary, trial.weights.length)}.{' '}
             {compares
               ? `Only ${mainInWords(trial.primary).word} is tested; the rest is described.`
               : 'Described only.'}
@@ -346,7 +346,9 @@ function Blinding({ trial }: { trial: TrialDetail }) {
   if (!trial.blind)
     return (
       <>
-        Not blind: whoever rated knew which option it was, and expectation can explain part of a difference.
+        {mainResult(trial.primary).measured
+          ? 'Not blind: whoever styled and measured knew which option it was, and expectation can explain part of a difference.'
+          : 'Not blind: whoever rated knew which option it was, and expectation can explain part of a difference.'}
       </>
     );
   if (trial.masked)

@@ -86,6 +86,11 @@ export function JudgedPart({
         error={problem('primary')}
         wished={wishes?.words ?? {}}
       />
+      {outcome.measured?.from === 'curls' && wearer?.curls.length === 0 && (
+        <p className="text-sm text-mango-deep">
+          This head has no tagged curl yet: tag some in its profile, or there is nothing to read.
+        </p>
+      )}
       <Fold
         summary={
           <>
