@@ -23,7 +23,8 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'e2e/results',
   timeout: 120_000,
-  expect: { timeout: 10_000 },
+  // Nothing here judges speed: a slow machine is waited for.
+  expect: { timeout: 30_000 },
   // Half of a browser test waits: for the server, for a page, for what it shows.
   workers: Number(process.env.SABOR_E2E_WORKERS ?? 3),
   retries: 0,

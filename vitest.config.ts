@@ -10,6 +10,8 @@ export default defineConfig({
         test: {
           name: 'unit',
           isolate: false,
+          // Nothing here judges speed: a slow machine is waited for.
+          testTimeout: 60_000,
           include: [
             'core/**/*.test.ts',
             'words/**/*.test.ts',
@@ -28,8 +30,8 @@ export default defineConfig({
           isolate: false,
           include: ['server/**/*.test.ts', 'scripts/{start,postgres}/**/*.test.ts'],
           globalSetup: ['server/testing/throwaway-cluster.ts'],
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
+          testTimeout: 60_000,
+          hookTimeout: 120_000,
         },
       },
     ],
