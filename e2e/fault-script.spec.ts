@@ -90,7 +90,7 @@ test('kills, cut stretches and reloads lose nothing and double nothing', async (
       await page.reload();
       await expect(
         page.getByText(/^Step \d+ of/).or(page.getByRole('heading', { name: 'The routine is through' })),
-      ).toBeVisible({ timeout: 20_000 });
+      ).toBeVisible();
     }
   };
 
@@ -182,7 +182,7 @@ test('a first visit during the wash opens again without the server', async ({ pa
   await first.getByRole('button', { name: /^Done( ·|$)/ }).click();
   await expect(first.getByText(/The server does not answer. 1 tap kept on this phone/)).toBeVisible();
   await startServer();
-  await expect(first.getByText('All of it is on the server.')).toBeVisible({ timeout: 30_000 });
+  await expect(first.getByText('All of it is on the server.')).toBeVisible();
   await phone.close();
 });
 
@@ -207,10 +207,10 @@ test('taps wait for their own Sabor: another’s data on the same address neithe
   await startServer(another);
   await expect(
     page.getByText(/2 taps kept on this phone, not taken yet: These taps belong to another Sabor/),
-  ).toBeVisible({ timeout: 30_000 });
+  ).toBeVisible();
   await killServer();
   await startServer();
-  await expect(page.getByText('All of it is on the server.')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('All of it is on the server.')).toBeVisible();
   const day = await (await page.request.get(`/api/wash-days/${id}`)).json();
   expect(day.steps[0]).toMatchObject({ status: 'done', marks: [{ mark: 'interrupted' }] });
 });
@@ -240,7 +240,7 @@ test('a whole half-head wash day from one hand, the server gone in the middle, i
     if (await through.isVisible()) break;
     if (n === 5) {
       await page.reload();
-      await expect(page.getByText(`Step ${n} of`)).toBeVisible({ timeout: 20_000 });
+      await expect(page.getByText(`Step ${n} of`)).toBeVisible();
     }
     if (n === 6) await expect(page.getByText(/left half$/).first()).toBeVisible();
     await page.getByRole('button', { name: /^Done( ·|$)/ }).click();

@@ -48,7 +48,7 @@ test('a label’s list is read off its photograph, corrected item by item, and k
     ),
   );
   const read = page.getByRole('group', { name: /Read from the picture: 6 items/ });
-  await expect(read).toBeVisible({ timeout: 30_000 });
+  await expect(read).toBeVisible();
   await read.getByRole('button', { name: 'Mend item 4 to Glycerin' }).click();
   await read.getByRole('textbox', { name: 'Item 6' }).fill('Linalool');
   await read.getByRole('button', { name: 'Use this list' }).click();

@@ -178,7 +178,7 @@ test('a planned trial is tried with sample ratings, which are marked, change not
   const banner = page.getByRole('region', { name: 'Sample ratings' });
   await expect(banner).toContainText('made up, and stored nowhere');
   await expect(banner).toContainText('Anvil Gel is 1.5 points better than Kelp Fold Gel in definition');
-  await expect(page.getByRole('heading', { name: /^Anvil Gel /, level: 1 })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('heading', { name: /^Anvil Gel /, level: 1 })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Over the days' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Readings as CSV' })).toHaveCount(0);
   await banner.getByRole('button', { name: 'Another sample' }).click();

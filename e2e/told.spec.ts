@@ -281,7 +281,7 @@ test('a trial judged by a reading in words names the option that came nearer to 
     page.getByRole('heading', {
       name: 'Anvil Gel came nearer to the wanted clump size (medium) than Kelp Fold Gel.',
     }),
-  ).toBeVisible({ timeout: 20_000 });
+  ).toBeVisible();
   await expect(page.getByText('Only nearness to the wanted clump size (medium) is tested')).toBeVisible();
   const table = page.getByRole('region', { name: 'Outcomes, option by option' });
   await expect(table.getByRole('row', { name: /^Clump size: medium main · more is wanted/ })).toBeVisible();

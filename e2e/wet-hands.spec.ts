@@ -219,13 +219,13 @@ test('two devices on one wash day come to the same, and say so', async ({ page, 
   await other.getByRole('button', { name: 'Skip …' }).click();
   await other.getByRole('button', { name: 'no time' }).click();
   await expect(other.getByRole('heading', { name: 'Condition' })).toBeVisible();
-  await expect(page.getByText(/Another device has a hand in this day too/)).toBeVisible({ timeout: 15_000 });
-  await expect(page.getByRole('button', { name: '2: Cleanse, skipped' })).toBeVisible({ timeout: 15_000 });
+  await expect(page.getByText(/Another device has a hand in this day too/)).toBeVisible();
+  await expect(page.getByRole('button', { name: '2: Cleanse, skipped' })).toBeVisible();
   await page
     .getByRole('button', { name: /^Done( ·|$)/ })
     .or(page.getByRole('button', { name: 'Keep it, go on' }))
     .click();
-  await expect(other.getByRole('button', { name: '2: Cleanse, done' })).toBeVisible({ timeout: 15_000 });
+  await expect(other.getByRole('button', { name: '2: Cleanse, done' })).toBeVisible();
   await other.context().close();
 });
 
