@@ -51,9 +51,10 @@ describe('a plan', () => {
       { path: 'matters', message: 'The difference worth switching for cannot be over 10.' },
     ]);
     expect(faults({ primary: 'silhouette:more', line: 640, matters: 25 })).toEqual([]);
-    expect(faults({ primary: 'volume:more', line: 5000, matters: 300, design: 'half' })[0]!.path).toBe(
-      'primary',
-    );
+    expect(faults({ primary: 'volume:more', line: 5000, matters: 300, design: 'half' })[0]).toEqual({
+      path: 'primary',
+      message: 'Volume index is of a whole head. Choose another main result for half-heads.',
+    });
     expect(faults({ primary: 'silhouette:up' as 'silhouette:more' })[0]!.path).toBe('primary');
   });
 

@@ -1,4 +1,5 @@
 import { MAIN_RESULTS, type MainResult, mainResult } from '@sabor/core/compare/main-result';
+import { measuredFacts } from '@sabor/core/compare/measured-result';
 import { FELT } from '@sabor/core/felt/felt';
 import { RATING_RANGE } from '@sabor/core/outcomes/outcomes';
 import { COMMON_KEYS } from '@sabor/core/step/settings';
@@ -157,10 +158,11 @@ export function overTheScale(
 function faults(trial: Fields): { path: (string | number)[]; message: string }[] {
   const found: { path: (string | number)[]; message: string }[] = overTheScale(trial.primary, trial);
   const { design } = trial;
-  if (DESIGNS[design].halves && mainResult(trial.primary).measured?.what === 'volume')
+  const { measured, label } = mainResult(trial.primary);
+  if (DESIGNS[design].halves && measured && measuredFacts(measured.what).whole)
     found.push({
       path: ['primary'],
-      message: 'A volume takes front and side of a whole head. Choose another main result for half-heads.',
+      message: `${label} is of a whole head. Choose another main result for half-heads.`,
     });
   const problem = designProblem(design, trial.arms.length, trial.washDays);
   if (problem) {

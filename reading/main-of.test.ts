@@ -147,6 +147,36 @@ describe('a main result that is measured', () => {
     ]);
   });
 
+  it('by the clock is the day’s minutes, on the day it is judged; none where a clock is missing or it was told later', () => {
+    const at = (minute: number) => new Date(Date.UTC(2026, 2, 1, 9, minute)).toISOString();
+    const step = (slot: string, startedAt: string | null, doneAt: string | null, to = {}) => ({
+      slot,
+      status: 'done',
+      startedAt,
+      doneAt,
+      pauses: [],
+      tool: null,
+      minutes: null,
+      ...to,
+    });
+    const steps = [
+      step('cleanse', null, at(10)),
+      step('hold', null, at(16)),
+      step('dry', at(16), at(61), { pauses: [{ from: at(20), to: at(25) }] }),
+    ];
+    const of = (to: object) => day(0, [], { startedAt: at(0), enteredLater: false, steps, ...to } as never);
+    expect(told(trial('minutes-to-dry:less', [of({})]))).toEqual([[1, 'minutes-to-dry:less', null, 40]]);
+    // Ten of cleansing, six of the hold; air drying is nobody's work.
+    expect(told(trial('hands-on:less', [of({})]))).toEqual([[1, 'hands-on:less', null, 16]]);
+    expect(told(trial('hands-on:less', [of({ enteredLater: true })]))).toEqual([]);
+    const unknown = steps.with(1, step('hold', null, null));
+    expect(told(trial('hands-on:less', [of({ steps: unknown })]))).toEqual([]);
+    expect(told(trial('minutes-to-dry:less', [of({ steps: unknown })]))).toEqual([
+      [1, 'minutes-to-dry:less', null, 40],
+    ]);
+    expect(told(trial('minutes-to-dry:less', [of({ steps: steps.slice(0, 2) })]))).toEqual([]);
+  });
+
   it('changes nothing where the main result is rated', () => {
     const of = trial('frizz', [day(0, [picture('back', 1)])]);
     expect(withMeasured(of, wearer)).toBe(of);

@@ -1,6 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
+import { minutesOfDay } from '@sabor/core/basin/minutes';
 import { type MainResult, mainResult, nearness } from '@sabor/core/compare/main-result';
 import type { WashDayRecord } from '@sabor/core/compare/wash-day-record';
 import { shrinkage } from '@sabor/core/hair/shrinkage';
@@ -111,6 +112,19 @@ export function withMeasured(
           return added.length > 0 ? { ...look, ratings: [...look.ratings, ...added] } : look;
         }),
       })),
+    };
+  if (what === 'minutes-to-dry' || what === 'hands-on')
+    return {
+      ...trial,
+      washDayRecords: trial.washDayRecords.map((day) => {
+        // A wash day told afterwards has nobody's clock.
+        if (halves || day.revealAt === null || day.enteredLater) return day;
+        const { dry, handsOn } = minutesOfDay(day.steps, day.startedAt);
+        const value = what === 'hands-on' ? handsOn : dry;
+        return value === null
+          ? day
+          : withRatings(day, trial.onDay, Date.parse(day.revealAt), asRatings(trial, sideOf, null, value));
+      }),
     };
   const looks = lookedAt(trial).flatMap((look) =>
     look.stage === 'wear' && look.day !== null

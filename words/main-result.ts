@@ -52,9 +52,12 @@ export function promisedInWords(key: MainResult, value: number): string {
 export function oneNumberInWords(key: MainResult, zones: number): string {
   const { label, measured } = mainResult(key);
   if (!measured) return `${zones} zones averaged`;
-  return measured.from === 'curls'
-    ? `${label.toLowerCase()} is the mean of the tagged curls, ratings are ${zones} zones averaged`
-    : `${label.toLowerCase()} is read in pictures, ratings are ${zones} zones averaged`;
+  const from = {
+    photographs: 'is read in pictures',
+    curls: 'is the mean of the tagged curls',
+    clock: 'go by the steps’ clocks',
+  }[measured.from];
+  return `${label.toLowerCase()} ${from}, ratings are ${zones} zones averaged`;
 }
 
 export function mainInWords(key: MainResult): MainWords {
@@ -70,6 +73,17 @@ export function mainInWords(key: MainResult): MainWords {
     };
   }
   const word = label.toLowerCase();
+  if (measured?.from === 'clock') {
+    const [more, most, least] =
+      better === 'higher' ? ['more', 'most', 'fewest'] : ['fewer', 'fewest', 'most'];
+    return {
+      word,
+      gives: `takes ${more} ${word}`,
+      gave: `took ${more} ${word}`,
+      most: `took the ${most}`,
+      least: `the ${least}`,
+    };
+  }
   if (measured) {
     const [more, most, least] =
       better === 'higher' ? ['higher', 'highest', 'lowest'] : ['lower', 'lowest', 'highest'];

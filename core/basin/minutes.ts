@@ -107,6 +107,26 @@ export function minutesByPhase(
   return sums;
 }
 
+/**
+ * Minutes of a whole wash day by its steps' clocks: of drying, and of all that hands did; null where one of the steps has no
+ * clock to go by, because then the sum would be too short.
+ */
+export function minutesOfDay(
+  steps: readonly (TimedStep & { tool: string | null; minutes: number | null })[],
+  beganAt: string,
+): { dry: number | null; handsOn: number | null } {
+  const spent = minutesSpent(steps, beganAt);
+  const known = (of: (slot: Slot) => boolean) =>
+    steps.some(({ slot, status }) => status === 'done' && of(slot)) &&
+    steps.every(({ slot, status }, i) => status !== 'done' || !of(slot) || spent[i] !== null);
+  const phases = minutesByPhase(steps, beganAt);
+  const drying = (slot: Slot) => phaseOf(slot) === 'dry';
+  return {
+    dry: known(drying) ? phases.dry.handsOn + phases.dry.waiting : null,
+    handsOn: known(() => true) ? Object.values(phases).reduce((sum, { handsOn }) => sum + handsOn, 0) : null,
+  };
+}
+
 /** Seconds left of a step's minutes on the wall clock, negative once over; pauses stop it. Null before it starts. */
 export function secondsLeft(
   step: Pick<TimedStep, 'startedAt' | 'pauses'>,

@@ -44,7 +44,7 @@ export interface MainFacts {
   /** The reading and the word that is wanted, where it is one in words. */
   felt: { quality: Felt; wanted: Word; word: string; atSteps: boolean } | null;
   /** What is measured, where it is not rated: its numbers are in units of their own. */
-  measured: { what: Measured; unit: string; places: number; from: 'photographs' | 'curls' } | null;
+  measured: { what: Measured; unit: string; places: number; from: 'photographs' | 'curls' | 'clock' } | null;
 }
 
 export const isOutcome = (key: MainResult): key is Outcome => Object.hasOwn(OUTCOMES, key);

@@ -15,8 +15,10 @@ interface MeasuredFacts {
   /** Where good enough and a difference worth switching for begin in a new plan; the tester's own numbers count. */
   line: number;
   matters: number;
-  /** Where it is read: in photographs, or in the lengths of tagged curls. */
-  from: 'photographs' | 'curls';
+  /** Where it is read: in photographs, in the lengths of tagged curls, or by the clock of the wash day's steps. */
+  from: 'photographs' | 'curls' | 'clock';
+  /** It is of a whole head, and half-heads have none. */
+  whole?: boolean;
 }
 
 const inPictures = (
@@ -34,14 +36,14 @@ const inPictures = (
 };
 
 /**
- * Measured results. Differences of photographs: methods.md 4, assumed there; every "good enough" and shrinkage's difference
- * are model assumptions to begin from.
+ * Measured results. Differences of photographs: methods.md 4, assumed there; every "good enough" and the differences of
+ * shrinkage and of minutes are model assumptions to begin from.
  */
 export const MEASURED = {
   halo: inPictures('halo', { places: 2, usual: 'less', like: 'frizz', line: 1 }),
   strays: inPictures('strays', { places: 1, usual: 'less', like: 'frizz', line: 10 }),
   silhouette: inPictures('silhouette', { places: 0, usual: 'more', like: 'volume', line: 600 }),
-  volume: inPictures('volume', { places: 0, usual: 'more', like: 'volume', line: 5000 }),
+  volume: inPictures('volume', { places: 0, usual: 'more', like: 'volume', line: 5000, whole: true }),
   'clump-contrast': inPictures('clump-contrast', { places: 2, usual: 'more', like: 'definition', line: 1.5 }),
   coherence: inPictures('coherence', { places: 2, usual: 'more', like: 'definition', line: 0.5 }),
   'clump-width': inPictures('clump-width', { places: 1, usual: 'more', like: 'definition', line: 6 }),
@@ -57,7 +59,29 @@ export const MEASURED = {
     matters: 5,
     from: 'curls',
   },
-} as const satisfies Record<PhotoMeasure | 'shrinkage', MeasuredFacts>;
+  'minutes-to-dry': {
+    label: 'Minutes to dry',
+    unit: 'min',
+    places: 0,
+    usual: 'less',
+    like: 'hold',
+    line: 60,
+    matters: 10,
+    from: 'clock',
+    whole: true,
+  },
+  'hands-on': {
+    label: 'Hands-on minutes',
+    unit: 'min',
+    places: 0,
+    usual: 'less',
+    like: 'hold',
+    line: 45,
+    matters: 5,
+    from: 'clock',
+    whole: true,
+  },
+} as const satisfies Record<PhotoMeasure | 'shrinkage' | 'minutes-to-dry' | 'hands-on', MeasuredFacts>;
 export type Measured = KeyOf<typeof MEASURED>;
 
 /** A measured result with the way it is wanted: "halo:less". */

@@ -8,11 +8,23 @@ import { ChoiceField } from '../../ui/inputs.tsx';
 const READINGS = [...new Set(MAIN_RESULTS.flatMap((key) => mainResult(key).felt?.quality ?? []))].map(
   (key) => ({ key, label: `${FELT[key].label}, in words` }),
 );
+const FROM = {
+  photographs: 'measured in pictures',
+  curls: 'from tagged curls',
+  clock: 'by the steps’ clocks',
+} as const;
+const HOW = {
+  photographs:
+    'Read in the photographs of the day it is judged on: from behind, in half-heads each half from its own side, clumps and curls from near. Take one view twice on a wash day, so that the picture’s own error is known.',
+  curls: 'From resting and stretched lengths at the check-in of the day it is judged on.',
+  clock:
+    'From the wash day itself, conducted step by step; one that is told afterwards has no clock to go by. Pauses are taken out.',
+} as const;
 const MEASURES = (Object.keys(MEASURED) as Measured[]).map((key) => {
   const { label, from } = measuredFacts(key);
   return {
     key,
-    label: `${label}, ${from === 'photographs' ? 'measured in pictures' : 'from tagged curls'}`,
+    label: `${label}, ${FROM[from]}`,
   };
 });
 const KINDS = [
@@ -68,11 +80,7 @@ export function MainResultField({
       {measured && (
         <ChoiceField
           label="What is wanted"
-          hint={
-            measured.from === 'photographs'
-              ? 'Read in the photographs of the day it is judged on: from behind, in half-heads each half from its own side, clumps and curls from near. Take one view twice on a wash day, so that the picture’s own error is known.'
-              : 'From resting and stretched lengths at the check-in of the day it is judged on.'
-          }
+          hint={HOW[measured.from]}
           options={WAYS}
           value={better === 'higher' ? 'more' : 'less'}
           onChange={(way) => way !== null && onChange(`${measured.what}:${way}`)}
