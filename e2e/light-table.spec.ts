@@ -31,6 +31,12 @@ test('two options’ pictures lie on the light table at one scale, moved togethe
     expect(after[i]!.x - before[i]!.x).toBeCloseTo(60, 0);
     expect(after[i]!.y - before[i]!.y).toBeCloseTo(-30, 0);
   }
+  await table.getByRole('button', { name: 'Draw what was read' }).click();
+  await expect(table.getByText(/frizz halo 0\.\d\d mm · silhouette \d+ cm²/)).toHaveCount(2, {
+    timeout: 60_000,
+  });
+  await table.getByRole('button', { name: 'Pictures alone' }).click();
+  await expect(table.getByText(/silhouette/)).toHaveCount(0);
   await table.getByRole('group', { name: /^Pictures/ }).press('+');
   await expect.poll(async () => (await where())[1]!.height / before[1]!.height).toBeCloseTo(1.25, 2);
   await table.getByRole('button', { name: 'Wipe' }).click();

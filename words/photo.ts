@@ -53,6 +53,10 @@ export function readingInWords(measure: PhotoMeasure, value: number): string {
   return `${value.toFixed(fine ? 2 : size < 100 ? 1 : 0)} ${unit}`.trimEnd();
 }
 
+/** A measure with its name: "frizz halo 0.42 mm". */
+export const readingNamed = (measure: PhotoMeasure, value: number): string =>
+  `${PHOTO_MEASURES[measure].label} ${readingInWords(measure, value)}`;
+
 /** What a picture says of its halo, under it; from near, of its clump contrast. */
 export function captionInWords(angle: Angle, halo: number | null, contrast: number | null): string {
   if (isFromNear(angle))

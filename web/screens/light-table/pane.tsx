@@ -2,6 +2,8 @@ import type { ListedPhotograph } from '@sabor/contract/photograph';
 import type { Point } from '@sabor/core/photo/plane';
 import type { Similarity } from '@sabor/core/photo/similarity';
 import { type CSSProperties, type PointerEvent, useEffect, useRef, useState } from 'react';
+import { pathOf } from '../../drawings/path-of.ts';
+import type { Drawn } from './drawn.ts';
 import { placeIn, shownAt, type TwoPoints, type View, zoomed } from './laid.ts';
 
 export interface Laid {
@@ -11,6 +13,8 @@ export interface Laid {
   /** What its brightness is multiplied by. */
   brightness: number;
   points: TwoPoints;
+  /** What was read in it, to be drawn over it. */
+  drawn: Drawn | null;
 }
 
 /** Pixels a pane measures. */
@@ -89,6 +93,30 @@ const styleOf = ({ laid, picture, brightness }: Laid, view: View, height: number
   };
 };
 
+/** Outline, where the halo is looked for, and tagged curls, laid as their picture is. */
+function Over({ drawn, style }: { drawn: Drawn; style: CSSProperties }) {
+  const line = { fill: 'none', vectorEffect: 'non-scaling-stroke' } as const;
+  return (
+    <svg
+      viewBox={`0 0 ${drawn.width} ${drawn.height}`}
+      preserveAspectRatio="none"
+      className="pointer-events-none absolute max-w-none"
+      style={style}
+      aria-hidden="true"
+    >
+      <path
+        d={pathOf(drawn.reach)}
+        {...line}
+        className="stroke-mango"
+        strokeWidth="1.5"
+        strokeDasharray="5 4"
+      />
+      <path d={pathOf(drawn.outline)} {...line} className="stroke-hibiscus" strokeWidth="2" />
+      <path d={pathOf(drawn.curls)} {...line} className="stroke-leaf" strokeWidth="3" />
+    </svg>
+  );
+}
+
 /** A pane with one picture, or several over each other: the later ones cut off at `wipe`, or set against those below. */
 export function Pane({
   pictures,
@@ -158,6 +186,9 @@ export function Pane({
             className="absolute max-w-none"
             style={{ ...styleOf(one, view, unit), ...corner }}
           />
+          {one.drawn && (
+            <Over drawn={one.drawn} style={{ ...styleOf(one, view, unit), ...corner, filter: undefined }} />
+          )}
         </div>
       ))}
       {first?.points.map((point) => {

@@ -5,6 +5,7 @@ import { captionInWords } from '@sabor/words/photo';
 import { type KeyboardEvent, useEffect, useState } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../ui/button.tsx';
+import { useDrawn } from './drawn.ts';
 import { alignment, brightnessTo, type TwoPoints, type View, WHOLE, zoomed } from './laid.ts';
 import { type Laid, Pane } from './pane.tsx';
 
@@ -42,6 +43,8 @@ export function Table({
   const [at, setAt] = useState(0);
   const [runs, setRuns] = useState(false);
   const [tapping, setTapping] = useState(false);
+  const [drawing, setDrawing] = useState(false);
+  const { drawn, failed, left, again } = useDrawn(pictures, drawing);
   const [points, setPoints] = useState<ReadonlyMap<string, TwoPoints>>(new Map());
   // Pictures around one head are not laid over each other.
   const { by, each } = oneAngle ? alignment(pictures, points) : alignment([], points);
@@ -53,6 +56,7 @@ export function Table({
       laid: each[i] ?? AS_IT_IS,
       brightness: levels[i] ?? 1,
       points: tapping ? (points.get(picture.id) ?? []) : [],
+      drawn: (drawing && drawn.get(picture.id)) || null,
     }),
   );
   useEffect(() => {
@@ -118,7 +122,21 @@ export function Table({
             {tapping ? 'Points are set' : 'Lay by two points'}
           </Button>
         )}
+        <Button
+          aria-pressed={drawing}
+          onClick={() => {
+            again();
+            setDrawing(!drawing);
+          }}
+        >
+          {drawing ? 'Pictures alone' : 'Draw what was read'}
+        </Button>
       </fieldset>
+      {drawing && (left > 0 || failed) && (
+        <p className="mb-2" role={failed ? 'alert' : 'status'}>
+          {failed ? `Not drawn: ${failed}` : `Reading ${pictures.length - left + 1} of ${pictures.length} …`}
+        </p>
+      )}
       {tapping && (
         <p className="mb-2 text-mango-deep" role="status">
           Tap the same two places in each picture, one after the other: the top of an ear and the nape, say.
@@ -141,7 +159,7 @@ export function Table({
                   tap={tapping ? tapIn(one.picture.id) : null}
                   className={height}
                 />
-                <Caption of={one.picture} name={one.name} />
+                <Caption of={one} />
               </figure>
             ))}
           </div>
@@ -168,10 +186,10 @@ export function Table({
                     {at + 1} of {pictures.length}
                   </span>
                 </div>
-                <Caption of={laid[at]!.picture} name={laid[at]!.name} />
+                <Caption of={laid[at]!} />
               </>
             ) : (
-              two.map((one) => <Caption key={one.picture.id} of={one.picture} name={one.name} />)
+              two.map((one) => <Caption key={one.picture.id} of={one} />)
             )}
             {mode === 'wipe' && (
               <input
@@ -209,11 +227,13 @@ export function Table({
   );
 }
 
-function Caption({ of, name }: { of: ListedPhotograph; name: string }) {
+function Caption({ of: { picture, name, drawn } }: { of: Laid }) {
   return (
     <figcaption className="text-sm">
       <span className="font-semibold">{name}</span>
-      <span className="text-soft">{` · ${captionInWords(of.angle, of.halo, of.contrast)}`}</span>
+      <span className="text-soft">
+        {` · ${drawn?.says || captionInWords(picture.angle, picture.halo, picture.contrast)}`}
+      </span>
     </figcaption>
   );
 }

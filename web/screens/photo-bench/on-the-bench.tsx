@@ -3,14 +3,12 @@ import { CLOSE_MEASURES, PHOTO_MEASURES, WHOLE_MEASURES } from '@sabor/core/phot
 import type { Point } from '@sabor/core/photo/plane';
 import { NOTES, REFUSALS, readingInWords } from '@sabor/words/photo';
 import { useRef, useState } from 'react';
+import { pathOf } from '../../drawings/path-of.ts';
 import { Button } from '../../ui/button.tsx';
 import type { MeasuredPicture } from '../../workers/photo.ts';
 import { LeftOut, LeftOutDrawn } from './left-out.tsx';
 import { CurlsDrawn, Near } from './near.tsx';
 import type { BenchPicture } from './pictures.ts';
-
-const pathOf = (lines: readonly (readonly Point[])[]) =>
-  lines.map((line) => `M${line.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`).join('');
 
 /** What was found, drawn over the picture: the card, the outline, and how far out the halo is looked for. */
 function Found({ read }: { read: MeasuredPicture }) {
