@@ -13,7 +13,7 @@ import { buildWeb, webRoot } from '../scripts/start/build.ts';
 import { createApp } from '../server/app.ts';
 import { migrate } from '../server/db/migrate.ts';
 import { type Db, openPool } from '../server/db/pool.ts';
-import { liveTenYears } from './ten-years.ts';
+import { fillShelf, liveTenYears } from './ten-years.ts';
 
 const ms = (x: number) => `${x.toFixed(x < 10 ? 1 : 0)} ms`;
 
@@ -206,8 +206,47 @@ async function pages(url: string, ids: Awaited<ReturnType<typeof liveTenYears>>)
   await browser.close();
 }
 
+/** Lists as long as they get: 5,000 products, and 2,000 wash days behind the trials. */
+const LONGEST_SHELF = 5000;
+async function longLists(url: string): Promise<void> {
+  const browser = await chromium.launch(debian);
+  const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
+  const tell = (what: string, found: readonly number[]) =>
+    console.log(`${what.padEnd(54)} ${ms(share(found, 0.5)).padStart(10)}`);
+  const card = page.getByRole('link', { name: /^Product/ });
+  tell(
+    `Shelf of ${LONGEST_SHELF.toLocaleString('en')} products, to its first product`,
+    await times(async () => {
+      await page.goto(`${url}/shelf`);
+      await card.first().waitFor();
+    }, 5),
+  );
+  const filter = page.getByLabel('Search this list');
+  tell(
+    'the same, filtered by a name',
+    await times(async () => {
+      await filter.fill('');
+      await card.nth(2).waitFor();
+      await filter.fill('Product 117 no. 9');
+      await card.nth(1).waitFor({ state: 'detached' });
+      await card.first().waitFor();
+    }, 5),
+  );
+  tell(
+    'Trials with 2,000 wash days, to the first trial',
+    await times(async () => {
+      await page.goto(`${url}/trials`);
+      await page
+        .getByRole('link', { name: /^Question/ })
+        .first()
+        .waitFor();
+    }, 5),
+  );
+  await browser.close();
+}
+
 /** Ten years of data behind the server: every page's question, taps, and pages. */
-export async function benchLoad(): Promise<void> {
+export async function benchLoad(part: 'all' | 'lists' = 'all'): Promise<void> {
   // The server lists its files as it begins.
   await buildWeb();
   const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-load-'));
@@ -220,9 +259,13 @@ export async function benchLoad(): Promise<void> {
     const ids = await liveTenYears(db);
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
     const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-    await everyGet(url, db, ids);
-    await taps(url, ids);
-    await pages(url, ids);
+    if (part === 'all') {
+      await everyGet(url, db, ids);
+      await taps(url, ids);
+      await pages(url, ids);
+    }
+    await fillShelf(db, LONGEST_SHELF);
+    await longLists(url);
   } finally {
     server.closeAllConnections();
     server.close();
@@ -231,3 +274,5 @@ export async function benchLoad(): Promise<void> {
     rmSync(folder, { recursive: true, force: true });
   }
 }
+
+if (process.argv[1]?.endsWith('load.ts')) await benchLoad('lists');

@@ -8,6 +8,18 @@ const TRIALS_EACH = 10;
 const WASH_DAYS_EACH = 10;
 const ZONES = 10;
 
+/** Adds products to a shelf until it holds `all` of them, each as full as those of the ten years. */
+export async function fillShelf(db: Db, all: number): Promise<void> {
+  await db.query(
+    `insert into product (id, line_id, name, roles, size_ml, price, currency, label_hold, ingredients, stake, months_after_opening)
+     select gen_random_uuid(), p.line_id, p.name || ' no. ' || n, p.roles, p.size_ml, p.price, p.currency, p.label_hold,
+       p.ingredients, p.stake, p.months_after_opening
+     from (select *, row_number() over (order by name) as at from product) p, generate_series(1, $1) n
+     where (n - 1) * (select count(*) from product) + p.at <= $1 - (select count(*) from product)`,
+    [all],
+  );
+}
+
 /** Fills an empty database; gives the ids that a page would ask for. */
 export async function liveTenYears(
   db: Db,
