@@ -1,13 +1,14 @@
 import { photographed, USUAL_CAMERA } from '../core/made-up/camera.ts';
 import { type CloseFrame, type ClosePlan, drawnClose, USUAL_CLOSE } from '../core/made-up/close.ts';
 import type { HairColour } from '../core/made-up/head.ts';
+import { nearTruth } from '../core/made-up/near-truth.ts';
 import { measureClose } from '../core/photo/measure-close.ts';
 import { seededRandom } from '../core/random.ts';
 import { spearman } from './spearman.ts';
 
 /**
  * `npm run soak:near`: what is read in drawn hair from near against what the hair is by its plan, head by head in each class of
- * colour and curl; looseness, straying and width of clumps each run over about three to one by themselves. Seeds from 9000
+ * colour and curl, asked of its geometry; looseness, straying and width of clumps each run over about three to one by themselves. Seeds from 9000
  * on are for this alone: nothing was tuned on them. Source: methods.md 4, "known truth".
  */
 const HEADS = Number(process.env.SABOR_HEADS ?? 12);
@@ -28,15 +29,6 @@ const CLASSES: readonly (readonly [string, Partial<ClosePlan>, HairColour, numbe
 /** Rank correlation asked, and with how many heads it is held against. Source: methods.md 4. */
 const ASKED = { 'clump-contrast': 0.9, coherence: 0.95, 'clump-width': 0.9 } as const;
 type Measure = keyof typeof ASKED;
-
-/** Distance of clumps over the standard deviation of a strand's place across its clump: of where it is bound, and of its own waves. */
-function apart({ clump, loose, stray }: ClosePlan): number {
-  const bound = (clump * loose) / 4;
-  const wave = (Math.tan((stray * Math.PI) / 180) * WAVE) / (2 * Math.PI);
-  return clump / Math.hypot(bound, wave);
-}
-/** Mean length of a strand's own wave, mm. */
-const WAVE = 13.5;
 
 let failed = 0;
 for (const [curl, shape, colour, curlWidth] of CLASSES) {
@@ -61,11 +53,10 @@ for (const [curl, shape, colour, curlWidth] of CLASSES) {
       seed: 9000 + n,
     });
     const { readings } = measureClose(picture, { curlWidth });
+    const { run, relief } = nearTruth(plan, FRAME, curlWidth);
     const of: Record<Measure, number> = {
-      // How far clumps lie apart beside how far their strands stray sideways from their own middle, all in mm.
-      'clump-contrast': apart(plan),
-      // Smoother where strands keep to their clump's way.
-      coherence: -plan.stray,
+      'clump-contrast': relief,
+      coherence: run,
       'clump-width': plan.clump,
     };
     for (const measure of Object.keys(ASKED) as Measure[]) {

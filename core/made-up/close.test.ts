@@ -11,6 +11,7 @@ import { matters } from '../photo/measures.ts';
 import { emptyMask } from '../photo/plane.ts';
 import { photographed, USUAL_CAMERA } from './camera.ts';
 import { type CloseFrame, type ClosePlan, crestsOf, drawnClose, USUAL_CLOSE } from './close.ts';
+import { nearTruth } from './near-truth.ts';
 
 const PX = 512 / 48;
 /** Hair alone, two patches wide: the soak draws more of it, with its card, in six classes. */
@@ -25,6 +26,25 @@ function read(plan: Partial<ClosePlan>) {
     width: clumpWidthOf(hair).value!,
   };
 }
+
+describe('what is true of made-up hair from near', { timeout: 60_000 }, () => {
+  const truth = (plan: Partial<ClosePlan>) => nearTruth({ ...USUAL_CLOSE, ...plan }, BARE, 12, 1500);
+
+  it('is one way where strands hang straight, less the more they stray and turn', () => {
+    const straight = truth({ radius: 0, stray: 0.1 });
+    expect(straight.run).toBeGreaterThan(0.97);
+    const [little, much] = [truth({ radius: 0, stray: 4 }), truth({ radius: 0, stray: 20 })];
+    expect(straight.run).toBeGreaterThan(little.run);
+    expect(little.run - much.run).toBeGreaterThan(0.05);
+    expect(truth({ radius: 6, pitch: 30 }).run).toBeLessThan(little.run);
+  });
+
+  it('is a deeper relief between clumps than between strands, the deeper the better they are bound', () => {
+    const [bound, loose] = [truth({ loose: 0.9 }), truth({ loose: 2.6 })];
+    expect(bound.relief).toBeGreaterThan(loose.relief);
+    expect(loose.relief).toBeGreaterThan(0);
+  });
+});
 
 describe('made-up hair from near', { timeout: 120_000 }, () => {
   it('reads less contrast the looser its clumps are, by more than what matters', () => {

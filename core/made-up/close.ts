@@ -80,8 +80,8 @@ function clumpsOf(plan: ClosePlan, wide: number) {
 
 const SOFT = 0.55;
 
-/** Pieces of strands in the enlarged frame, and in which order they are drawn. */
-function piecesOf(
+/** Pieces of strands in the enlarged frame: their ends and half their thickness, how deep they lie (mm), and in which order they are drawn. */
+export function strandPieces(
   plan: ClosePlan,
   { width, height, pxPerMm, from = { x: 0, y: 0 } }: CloseFrame,
   enlarged: number,
@@ -149,7 +149,7 @@ function piecesOf(
       }
     }
   });
-  return { count, ends, colours, order: byDepth(depths) };
+  return { count, ends, colours, depths, order: byDepth(depths) };
 }
 
 /** Which piece is drawn when: by depth in four thousand layers, deepest first. */
@@ -176,7 +176,7 @@ export function drawnClose(
   frame: CloseFrame,
   { supersampling: n = 3, progress }: { supersampling?: number; progress?: (share: number) => void } = {},
 ): Light {
-  const pieces = piecesOf(plan, frame, n);
+  const pieces = strandPieces(plan, frame, n);
   const ground = COLOURS[plan.colour].light.map((value) => value * 0.06);
   const corners = cornersIn(frame).map(({ x, y }) => ({ x: x * n, y: y * n }));
   return inBands(
