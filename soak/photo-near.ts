@@ -53,11 +53,11 @@ for (const [curl, shape, colour, curlWidth] of CLASSES) {
       seed: 9000 + n,
     });
     const { readings } = measureClose(picture, { curlWidth });
-    const { run, relief } = nearTruth(plan, FRAME, curlWidth);
+    const { run, relief, width } = nearTruth(plan, FRAME, curlWidth);
     const of: Record<Measure, number> = {
       'clump-contrast': relief,
       coherence: run,
-      'clump-width': plan.clump,
+      'clump-width': width,
     };
     for (const measure of Object.keys(ASKED) as Measure[]) {
       const { value, why } = readings[measure]!;

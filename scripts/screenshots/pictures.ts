@@ -29,8 +29,9 @@ async function trialId(page: Page, base: string, status: string, question = ''):
   return trials.find((trial) => trial.status === status && trial.question.includes(question))!.id;
 }
 
-/** The demo's photographs from behind of the trial of two gels, in the order they were taken. */
-async function picturesFromBehind(
+/** The demo's photographs from an angle, of the trial of two gels, in the order they were taken. */
+async function picturesFrom(
+  angle: 'back' | 'close-up',
   page: Page,
   base: string,
 ): Promise<{ id: string; head: string; position: number }[]> {
@@ -43,7 +44,7 @@ async function picturesFromBehind(
     position: number;
   }[];
   return all
-    .filter(({ angle }) => angle === 'back')
+    .filter((one) => one.angle === angle)
     .sort((a, b) => Date.parse(a.takenAt) - Date.parse(b.takenAt))
     .map(({ id, position }) => ({ id, position, head: wearerId }));
 }
@@ -105,10 +106,11 @@ const PICTURES: readonly Picture[] = [
     size: BENCH,
     whole: true,
     go: async (page, base) => {
-      const [first, again, , other] = await picturesFromBehind(page, base);
-      const ids = [first, again, other].map((one) => `photograph=${one!.id}`);
+      const [first, again, , other] = await picturesFrom('back', page, base);
+      const [near] = await picturesFrom('close-up', page, base);
+      const ids = [first, again, other, near].map((one) => `photograph=${one!.id}`);
       await page.goto(`${base}/photo-bench?${ids.join('&')}`);
-      for (const n of [0, 1, 2])
+      for (const n of [0, 1, 2, 3])
         await page
           .getByRole('article')
           .nth(n)
@@ -161,7 +163,7 @@ const PICTURES: readonly Picture[] = [
     name: 'light-table',
     size: BENCH,
     go: async (page, base) => {
-      const all = await picturesFromBehind(page, base);
+      const all = await picturesFrom('back', page, base);
       const wear = all.filter(({ position }) => position === 7);
       await page.goto(
         `${base}/light-table?${[`head=${wear[0]!.head}`, ...wear.map(({ id }) => `photograph=${id}`)].join('&')}`,
