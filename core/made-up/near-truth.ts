@@ -8,7 +8,7 @@ export interface NearTruth {
   run: number;
   /** Logarithm of how much further apart in depth the hair's surface is between clumps than between strands. */
   relief: number;
-  /** How far one goes across the hair on strands of one clump, mm: what is seen of it between its neighbours. */
+  /** How wide the stretch of one clump is that a place lies in, across, on average over places, mm: what is seen of it between its neighbours. */
   width: number;
 }
 
@@ -88,23 +88,29 @@ export function nearTruth(plan: ClosePlan, frame: CloseFrame, curlWidth: number,
     return { ways: ways / n, depth: depth / n };
   };
   const run = WAYS.reduce((sum, share) => sum + pairs(share * curlWidth).ways, 0) / WAYS.length;
-  /** Lines across, step by step: how often the foremost clump changes. */
-  let [gone, changes] = [0, 0];
+  /** Lines across, step by step: stretches over which the foremost clump stays the same. */
+  let [gone, squares] = [0, 0];
   for (let k = 0; k < places / 20; k++) {
     const y = low + random.unit() * (mm.height - low);
     const from = random.unit() * (mm.width - LINE);
-    let before: number | null = null;
+    let [clump, stretch] = [-1, 0];
+    const end = () => {
+      gone += stretch;
+      squares += stretch ** 2;
+    };
     for (let x = from; x < from + LINE; x += ACROSS) {
       const here = foremost({ x, y });
-      if (!here) continue;
-      gone += ACROSS;
-      if (before !== null && here.clump !== before) changes++;
-      before = here.clump;
+      if (here && here.clump !== clump) {
+        end();
+        [clump, stretch] = [here.clump, 0];
+      }
+      stretch += ACROSS;
     }
+    end();
   }
   return {
     run,
-    width: gone / Math.max(1, changes),
+    width: squares / gone,
     relief: Math.log(pairs(BETWEEN.clumps).depth / pairs(BETWEEN.strands).depth),
   };
 }
