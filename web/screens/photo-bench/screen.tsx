@@ -102,7 +102,7 @@ export function PhotoBenchScreen() {
               error={ruleMm === rule ? undefined : 'In millimetres, near 100. Until then 100 is taken.'}
             />
             <NumberField
-              label="The small card’s"
+              label="The small card’s rule"
               unit="mm"
               value={smallRule}
               onChange={setSmallRule}
