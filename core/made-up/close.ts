@@ -80,7 +80,7 @@ function clumpsOf(plan: ClosePlan, wide: number) {
 
 const SOFT = 0.55;
 
-/** Pieces of strands in the enlarged frame: their ends and half their thickness, how deep they lie (mm), of which clump they are, and in which order they are drawn. */
+/** Pieces of strands in the enlarged frame: their ends and half their thickness, how deep they lie (mm), and in which order they are drawn. */
 export function strandPieces(
   plan: ClosePlan,
   { width, height, pxPerMm, from = { x: 0, y: 0 } }: CloseFrame,
@@ -98,7 +98,6 @@ export function strandPieces(
   const along = Math.ceil((tall + 8) / step);
   const count = along * clumps.reduce((sum, { number }) => sum + number, 0);
   const depths = new Float32Array(count);
-  const members = new Int16Array(count);
   const ends = new Float32Array(5 * count);
   const colours = new Float32Array(3 * count);
   let at = 0;
@@ -139,7 +138,6 @@ export function strandPieces(
         // A strand shines where it lies across the lamps' light.
         const lean = plan.radius * 0.6 * ((2 * Math.PI) / plan.pitch) * Math.cos(turn) - 0.12;
         const shine = 0.05 * Math.exp(-((lean / 0.16) ** 2)) * shade * Math.max(0, lit) * groove;
-        members[at] = n;
         depths[at] = clump.depth + v + 0.6 * plan.radius * Math.sin(turn);
         ends[5 * at] = x;
         ends[5 * at + 1] = (y - from.y) * scale;
@@ -151,7 +149,7 @@ export function strandPieces(
       }
     }
   });
-  return { count, ends, colours, depths, members, order: byDepth(depths) };
+  return { count, ends, colours, depths, order: byDepth(depths) };
 }
 
 /** Which piece is drawn when: by depth in four thousand layers, deepest first. */

@@ -8,18 +8,12 @@ export interface NearTruth {
   run: number;
   /** Logarithm of how much further apart in depth the hair's surface is between clumps than between strands. */
   relief: number;
-  /** How wide the stretch of one clump is that a place lies in, across, on average over places, mm: what is seen of it between its neighbours. */
-  width: number;
 }
 
 const CELL = 0.5;
 /** How far the places of a pair lie apart: shares of the curl's width for ways, mm for depth between clumps and strands. */
 const WAYS = [0.1, 0.2, 0.4] as const;
 const BETWEEN = { clumps: 3, strands: 0.25 } as const;
-
-/** Lines across the hair and the steps on them, mm. */
-const LINE = 25;
-const ACROSS = 0.2;
 
 /**
  * Asks random places of the hair which strand lies foremost there, its way and its depth, and compares each with a place a
@@ -32,7 +26,7 @@ export function nearTruth(plan: ClosePlan, frame: CloseFrame, curlWidth: number,
     height: frame.height / frame.pxPerMm,
     pxPerMm: 1,
   };
-  const { count, ends, depths, members } = strandPieces(plan, mm, 1);
+  const { count, ends, depths } = strandPieces(plan, mm, 1);
   const cells = new Map<number, number[]>();
   const keyOf = (x: number, y: number) => Math.floor(x / CELL) * 4096 + Math.floor(y / CELL);
   for (let i = 0; i < count; i++) {
@@ -54,7 +48,7 @@ export function nearTruth(plan: ClosePlan, frame: CloseFrame, curlWidth: number,
     }
   }
   /** The strand that lies foremost at a place; null where none does. */
-  const foremost = ({ x, y }: Point): { way: number; depth: number; clump: number } | null => {
+  const foremost = ({ x, y }: Point): { way: number; depth: number } | null => {
     let best = -1;
     for (const i of cells.get(keyOf(x, y)) ?? []) {
       if (best >= 0 && depths[i]! <= depths[best]!) continue;
@@ -68,7 +62,6 @@ export function nearTruth(plan: ClosePlan, frame: CloseFrame, curlWidth: number,
     return {
       way: Math.atan2(ends[at + 2]! - ends[at]!, ends[at + 3]! - ends[at + 1]!),
       depth: depths[best]!,
-      clump: members[best]!,
     };
   };
   const random = seededRandom(plan.seed + 31);
@@ -88,29 +81,8 @@ export function nearTruth(plan: ClosePlan, frame: CloseFrame, curlWidth: number,
     return { ways: ways / n, depth: depth / n };
   };
   const run = WAYS.reduce((sum, share) => sum + pairs(share * curlWidth).ways, 0) / WAYS.length;
-  /** Lines across, step by step: stretches over which the foremost clump stays the same. */
-  let [gone, squares] = [0, 0];
-  for (let k = 0; k < places / 20; k++) {
-    const y = low + random.unit() * (mm.height - low);
-    const from = random.unit() * (mm.width - LINE);
-    let [clump, stretch] = [-1, 0];
-    const end = () => {
-      gone += stretch;
-      squares += stretch ** 2;
-    };
-    for (let x = from; x < from + LINE; x += ACROSS) {
-      const here = foremost({ x, y });
-      if (here && here.clump !== clump) {
-        end();
-        [clump, stretch] = [here.clump, 0];
-      }
-      stretch += ACROSS;
-    }
-    end();
-  }
   return {
     run,
-    width: squares / gone,
     relief: Math.log(pairs(BETWEEN.clumps).depth / pairs(BETWEEN.strands).depth),
   };
 }
