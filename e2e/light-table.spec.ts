@@ -32,7 +32,7 @@ test('two options’ pictures lie on the light table at one scale, moved togethe
     expect(after[i]!.y - before[i]!.y).toBeCloseTo(-30, 0);
   }
   await table.getByRole('button', { name: 'Draw what was read' }).click();
-  await expect(table.getByText(/frizz halo 0\.\d\d mm · silhouette \d+ cm²/)).toHaveCount(2, {
+  await expect(table.getByText(/frizz halo \d\.\d\d mm · silhouette \d+ cm²/)).toHaveCount(2, {
     timeout: 60_000,
   });
   await table.getByRole('button', { name: 'Pictures alone' }).click();

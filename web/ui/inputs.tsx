@@ -6,7 +6,7 @@ import { Field, inputLook } from './field.tsx';
 
 const SearchChoice = lazy(() => import('./search-choice.tsx'));
 /** A list with more choices than this is searched by typing. */
-const LONG = 40;
+const LONG = 48;
 
 interface Common {
   label: ReactNode;
