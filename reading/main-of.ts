@@ -6,7 +6,7 @@ import { type MainResult, mainResult, nearness } from '@sabor/core/compare/main-
 import type { WashDayRecord } from '@sabor/core/compare/wash-day-record';
 import { shrinkage } from '@sabor/core/hair/shrinkage';
 import { mean } from '@sabor/core/middle';
-import { measuredDays } from '@sabor/core/photo/by-arm';
+import { measuredDays } from '@sabor/core/photo/measured-days';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { lookedAt, shotsOf } from './pictures.ts';
 import { sidesOf } from './side-of.ts';

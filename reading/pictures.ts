@@ -3,7 +3,7 @@ import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { PLACES, zoneLabel } from '@sabor/core/hair/zones';
 import type { Stage } from '@sabor/core/outcomes/stages';
-import type { Shot } from '@sabor/core/photo/by-arm';
+import type { Shot } from '@sabor/core/photo/shots';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { looksOf } from './looks-of.ts';
 import { sidesOf } from './side-of.ts';

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { seededRandom, standardNormal } from '../random.ts';
 import { areasOf, maskOfAreas } from './areas.ts';
-import { apartInPictures, picturesByArm, type Shot } from './by-arm.ts';
+import { apartInPictures, picturesByArm } from './by-arm.ts';
 import { carried } from './carry.ts';
 import type { Taken } from './guard.ts';
 import { emptyMask } from './plane.ts';
+import type { Shot } from './shots.ts';
 import { applied, similarity, undone } from './similarity.ts';
 
 const TAKEN: Taken = { pxPerMm: 5, edgeMm: 0.3, tilt: 2, exposure: 0, kelvin: 6500, clipped: false };

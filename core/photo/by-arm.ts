@@ -1,35 +1,11 @@
 import type { Angle } from '../basin/angles.ts';
 import { studentQuantile } from '../inference/student-t.ts';
 import { mean } from '../middle.ts';
-import { type Taken, type Unlike, unlike } from './guard.ts';
+import { type Unlike, unlike } from './guard.ts';
 import { CLOSE_MEASURES, PHOTO_MEASURES, type PhotoMeasure, WHOLE_MEASURES } from './measures.ts';
 import type { Refusal } from './refusals.ts';
 import { type PictureError, pictureError } from './repeat.ts';
-import { volumeIndex } from './volume.ts';
-
-/** A place on the head that is seen from near; in half-head designs both halves' places of one name are one. */
-export interface Zone {
-  key: string;
-  label: string;
-}
-
-/** A measured photograph as a comparison of options reads it. */
-export interface Shot {
-  id: string;
-  /** Of its wash day in the trial, from 0. */
-  position: number;
-  arm: number;
-  angle: Angle;
-  /** Where on the head hair is seen from near: what is compared has the same; null for whole heads. */
-  zone: Zone | null;
-  /** The half it shows alone; null where it shows both, or what a whole head wears. */
-  half: 'left' | 'right' | null;
-  /** When it was taken, ms. */
-  at: number;
-  taken: Taken | null;
-  widths: readonly number[];
-  readings: readonly { measure: PhotoMeasure; value: number | null; why: Refusal | null }[];
-}
+import { isShotAgain, mostAlike, readIn, type Shot, volumes, type Zone } from './shots.ts';
 
 /** From where options are seen: one angle of the whole head, each half from its own side, or front and side together. */
 export type View = Angle | 'own side' | 'front and side';
@@ -50,12 +26,6 @@ export interface ArmsInPictures {
   refused: { position: number; why: Refusal }[];
 }
 
-/** Pictures of unchanged hair are taken within so long, ms. Source: methods.md 4, "re-shoots". */
-const SAME_HAIR = 20 * 60_000;
-
-/** Whether two pictures of one wash day and angle, taken then, show the same hair. */
-export const isShotAgain = (first: number, again: number): boolean => Math.abs(again - first) <= SAME_HAIR;
-
 /** Shots of one wash day from one angle by the hair they show: those within twenty minutes of the first show the same. */
 export function shotsTogether(shots: readonly Shot[]): Shot[][] {
   const sets: Shot[][] = [];
@@ -72,18 +42,6 @@ export function shotsTogether(shots: readonly Shot[]): Shot[][] {
     else sets.push([shot]);
   }
   return sets;
-}
-
-const readIn = ({ readings }: Shot, measure: PhotoMeasure) =>
-  readings.find((one) => one.measure === measure)?.value ?? null;
-
-/** The shot that the most others are like enough to be compared with, the earliest of several; undefined where there is none. */
-function mostAlike(shots: readonly Shot[]): Shot | undefined {
-  const alike = (one: Shot) => shots.filter((other) => unlike(one.taken!, other.taken!).length === 0).length;
-  const counted = shots.map((shot) => ({ shot, alike: alike(shot) }));
-  return counted.toSorted(
-    (a, b) => b.alike - a.alike || a.shot.at - b.shot.at || (a.shot.id < b.shot.id ? -1 : 1),
-  )[0]?.shot;
 }
 
 /** One measure over the shots of one view; null where no shot has a value. */
@@ -145,30 +103,6 @@ function inView(
 }
 
 /**
- * The volume of each wash day seen from front or back and from a side, the same two views on all of them; the second
- * picture of one view goes with the second of the other. Shots that carry no width say nothing.
- */
-function volumes(shots: readonly Shot[]): Shot[] {
-  const seen = shots
-    .filter(({ widths, taken }) => widths.length > 0 && taken)
-    .toSorted((a, b) => a.at - b.at);
-  const days = (angle: Angle) =>
-    new Set(seen.flatMap((one) => (one.angle === angle ? one.position : []))).size;
-  const oftener = (a: Angle, b: Angle) => (days(b) > days(a) ? b : a);
-  const [over, side] = [oftener('back', 'front'), oftener('left', 'right')];
-  return [...new Set(seen.map(({ position }) => position))].flatMap((position) => {
-    const from = (angle: Angle) => seen.filter((one) => one.position === position && one.angle === angle);
-    const sides = from(side);
-    return from(over).flatMap((front, i) => {
-      const beside = sides[i];
-      if (!beside || unlike(front.taken!, beside.taken!).length > 0) return [];
-      const value = volumeIndex(front.widths, beside.widths) / 1000;
-      return [{ ...front, readings: [{ measure: 'volume' as const, value, why: null }] }];
-    });
-  });
-}
-
-/**
  * What measured photographs of one stage say of the options of a trial, view by view: means of wash days, beside the
  * picture's own error. Described, never tested. In half-head designs each half is read from its own side. Pictures that are
  * not like most others of their view are left out and named (methods.md 4, "pairs").
@@ -190,67 +124,6 @@ export function picturesByArm(shots: readonly Shot[], arms: number, halves: bool
     found.push(...CLOSE_MEASURES.map((measure) => inView(measure, 'close-up', here, arms)));
   }
   return found.filter((one) => one !== null);
-}
-
-/** A measure on one wash day, or one half of it, at one day worn. */
-export interface MeasuredDay {
-  position: number;
-  half: Shot['half'];
-  day: number;
-  /** When the first of its pictures was taken, ms. */
-  at: number;
-  value: number;
-}
-
-/** The shots a promised measure is read in: from behind, each half from its own side, or from near. */
-function promisedShots(measure: PhotoMeasure, shots: readonly Shot[], halves: boolean): readonly Shot[] {
-  if (measure === 'volume') return halves ? [] : volumes(shots);
-  if ((CLOSE_MEASURES as readonly PhotoMeasure[]).includes(measure))
-    return shots.filter(({ angle }) => angle === 'close-up');
-  return shots.filter(({ angle, half }) =>
-    halves ? half !== null && angle !== 'close-up' : angle === 'back',
-  );
-}
-
-/**
- * A measure as a trial's main result reads it, a number a wash day (in half-heads a half) and day worn: whole heads from
- * behind, each half from its own side, clumps and curls from near, places meant over each other. Pictures that are not like
- * most others of the trial are left out, whatever option they show. `looks` are the shots of each day worn. Source: methods.md
- * 4, "pairs"; which view counts is our own choice.
- */
-export function measuredDays(
-  measure: PhotoMeasure,
-  looks: readonly { day: number; shots: readonly Shot[] }[],
-  halves: boolean,
-): MeasuredDay[] {
-  const seen = looks.flatMap(({ day, shots }) =>
-    promisedShots(measure, shots, halves).flatMap((shot) => {
-      const value = readIn(shot, measure);
-      return value === null || !shot.taken ? [] : [{ day, shot, value }];
-    }),
-  );
-  const typical = mostAlike(seen.map(({ shot }) => shot));
-  if (!typical) return [];
-  const groups = new Map<string, typeof seen>();
-  for (const one of seen) {
-    if (unlike(typical.taken!, one.shot.taken!).length > 0) continue;
-    const key = `${one.shot.position} ${halves ? one.shot.half : ''} ${one.day}`;
-    groups.set(key, [...(groups.get(key) ?? []), one]);
-  }
-  return [...groups.values()].map((group) => {
-    const [{ shot, day }] = group as [(typeof seen)[number]];
-    const zones = [...new Set(group.map(({ shot: { zone } }) => zone?.key))];
-    const means = zones.map(
-      (key) => mean(group.filter(({ shot: { zone } }) => zone?.key === key).map(({ value }) => value))!,
-    );
-    return {
-      position: shot.position,
-      half: halves ? shot.half : null,
-      day,
-      at: Math.min(...group.map((one) => one.shot.at)),
-      value: mean(means)!,
-    };
-  });
 }
 
 /** How far two options' means lie apart, and how far pictures alone would put them, 95 times in 100. */

@@ -16,7 +16,7 @@ import { spoiledInWords } from '@sabor/words/felt';
 import { mainInWords, numbersOf, oneNumberInWords } from '@sabor/words/main-result';
 import { stakesInWords } from '@sabor/words/stakes';
 import { readPrimary } from '@sabor/words/verdict';
-import { lazy, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useNotAtDose } from '../../api/doses.ts';
 import { useRuns } from '../../api/fairness.ts';
@@ -33,16 +33,20 @@ import { Failed, Heading, InSlices, Loading, Nothing } from '../../ui/states.tsx
 import { WhenSeen } from '../../ui/when-seen.tsx';
 import { compareInWorker, daysNeededInWorker } from '../../workers/comparison.ts';
 import { airMarks } from './air-marks.ts';
-import { BeforeOutcomes } from './before-outcomes.tsx';
-import { LeftOut } from './left-out.tsx';
 import { nightMarks } from './night-marks.ts';
 import { OutcomeTable } from './outcome-table.tsx';
 import { SlipPart, StandingTag } from './slip-part.tsx';
 import { ToldByArm } from './told-by-arm.tsx';
 import { WearAndMoney } from './wear-and-money.tsx';
-import { ZoneDifference } from './zone-difference.tsx';
 
+const BeforeOutcomes = lazy(async () => ({
+  default: (await import('./before-outcomes.tsx')).BeforeOutcomes,
+}));
+const LeftOut = lazy(async () => ({ default: (await import('./left-out.tsx')).LeftOut }));
 const InPictures = lazy(async () => ({ default: (await import('./in-pictures.tsx')).InPictures }));
+const ZoneDifference = lazy(async () => ({
+  default: (await import('./zone-difference.tsx')).ZoneDifference,
+}));
 const WearCurve = lazy(async () => ({ default: (await import('../../drawings/wear-curve.tsx')).WearCurve }));
 
 export function ComparisonScreen() {
@@ -125,7 +129,12 @@ function HeldAgainstItsRuns({
       return { record: rest, comparison: await compareInWorker(rest) };
     },
   );
-  if (trial.outcomesShownAt === null) return <BeforeOutcomes trial={trial} items={items} />;
+  if (trial.outcomesShownAt === null)
+    return (
+      <Suspense fallback={<Loading what="the fairness check" />}>
+        <BeforeOutcomes trial={trial} items={items} />
+      </Suspense>
+    );
   if (!comparison) return <Loading what="the comparison" />;
   return (
     <ComparisonSheet
@@ -309,13 +318,17 @@ function ComparisonSheet({
           </div>
         )}
         <ToldByArm trial={trial} arms={arms} wearer={wearer} products={products} comparison={comparison} />
-        <ZoneDifference trial={trial} wearer={wearer} outcome={mainResult(shown).like} />
+        <WhenSeen className="min-h-96">
+          <ZoneDifference trial={trial} wearer={wearer} outcome={mainResult(shown).like} />
+        </WhenSeen>
       </div>
 
       <div className="mt-10">
         <SlipPart trial={trial} items={items} sample={sample} />
         {without && without.record.washDays.length > 0 && (
-          <LeftOut days={leftOut} record={without.record} comparison={without.comparison} />
+          <Suspense>
+            <LeftOut days={leftOut} record={without.record} comparison={without.comparison} />
+          </Suspense>
         )}
       </div>
       <section className="mt-10" aria-labelledby="actual">
