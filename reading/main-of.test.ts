@@ -125,6 +125,31 @@ describe('a main result that is measured', () => {
     expect(told(trial('halo:less', days), 1)).toEqual([[1, 'halo:less', null, 2]]);
   });
 
+  it('from near is read at the places every wash day shows, else at the one that most do', () => {
+    const near = (zoneId: string, value: number) =>
+      ({
+        ...picture('close-up', 0),
+        zoneId,
+        measured: {
+          ...picture('close-up', 0).measured!,
+          readings: [{ measure: 'clump-contrast', value, why: null }],
+        },
+      }) as unknown as Photograph;
+    const of = (...days: Photograph[][]) =>
+      trial(
+        'clump-contrast:more',
+        days.map((photographs, i) => day(i, photographs)),
+      );
+    const both = of([near('zl', 1), near('zr', 2)], [near('zl', 3), near('zr', 4)]);
+    expect([told(both, 0), told(both, 1)].map(([one]) => one![3])).toEqual([1.5, 3.5]);
+    // The second day shows the left alone: by that both are read.
+    const left = of([near('zl', 1), near('zr', 2)], [near('zl', 3)]);
+    expect([told(left, 0), told(left, 1)].map(([one]) => one![3])).toEqual([1, 3]);
+    // No place is on all three: the left, which is on two, and the third day has no number.
+    const most = of([near('zl', 1)], [near('zl', 3)], [near('zr', 9)]);
+    expect([told(most, 0), told(most, 1), told(most, 2)].map(([one]) => one?.[3])).toEqual([1, 3, undefined]);
+  });
+
   it('of curls is their mean shrinkage in percent, in half-heads that of each half', () => {
     const look = {
       id: 'l',

@@ -7,9 +7,9 @@ import { seededRandom } from '../core/random.ts';
 import { spearman } from './spearman.ts';
 
 /**
- * `npm run soak:near`: what is read in drawn hair from near against what the hair is by its plan, head by head in each class of
- * colour and curl, asked of its geometry; looseness, straying and width of clumps each run over about three to one by themselves. Seeds from 9000
- * on are for this alone: nothing was tuned on them. Source: methods.md 4, "known truth".
+ * `npm run soak:near`: what is read in drawn hair from near against what the hair is by its geometry, head by head in each
+ * class of colour and curl; looseness, straying and width of clumps each run over about three to one by themselves. Seeds
+ * from 9000 on are for this alone: nothing was tuned on them. Source: methods.md 4, "known truth".
  */
 const HEADS = Number(process.env.SABOR_HEADS ?? 12);
 const PX = 10.7;

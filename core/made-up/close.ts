@@ -1,6 +1,5 @@
 import type { CardKind } from '../photo/card/layout.ts';
-import { emptyMask, type Mask, type Point } from '../photo/plane.ts';
-import { fillRows } from '../photo/polygon.ts';
+import type { Point } from '../photo/plane.ts';
 import { normals, seededRandom } from '../random.ts';
 import { drawCard, drawPiece, inBands, type Light } from './drawn.ts';
 import { cardCorners } from './figure.ts';
@@ -192,18 +191,8 @@ export function drawnClose(
   );
 }
 
-const cornersIn = ({ card, pxPerMm }: CloseFrame, room = 0): Point[] =>
-  card ? cardCorners(card, room).map(({ x, y }) => ({ x: x * pxPerMm, y: y * pxPerMm })) : [];
-
-/** What is no hair in it: the card, with room about it. */
-export function closeMask(frame: CloseFrame): Mask {
-  const mask = emptyMask(frame.width, frame.height);
-  fillRows(cornersIn(frame, 3), frame.height, (y, from, to) => {
-    const [a, b] = [Math.max(0, Math.round(from)), Math.min(frame.width, Math.round(to))];
-    if (b > a) mask.data.fill(1, y * frame.width + a, y * frame.width + b);
-  });
-  return mask;
-}
+const cornersIn = ({ card, pxPerMm }: CloseFrame): Point[] =>
+  card ? cardCorners(card).map(({ x, y }) => ({ x: x * pxPerMm, y: y * pxPerMm })) : [];
 
 /** Where the middle of a clump's run turns back, in its frame's pixels, from the top down: what somebody who tags a curl clicks. */
 export function crestsOf(plan: ClosePlan, frame: CloseFrame, clump: number): Point[] {

@@ -210,7 +210,7 @@ export function inBands(
 }
 
 /** Fills a shape of the enlarged frame in a band, pixel by pixel of its own light. */
-export function fillBand(
+function fillBand(
   own: Band,
   shape: readonly Point[],
   light: (x: number, y: number) => readonly number[],

@@ -23,9 +23,25 @@ function promisedShots(measure: PhotoMeasure, shots: readonly Shot[], halves: bo
   );
 }
 
+/** The places that every day shows; where none is, the one that most days show, the first by its key of several. */
+function placesShown(
+  shown: readonly { day: string; place: string | undefined }[],
+): ReadonlySet<string | undefined> {
+  const days = new Set(shown.map(({ day }) => day)).size;
+  const counted = [...new Set(shown.map(({ place }) => place))]
+    .map((place) => ({
+      place,
+      days: new Set(shown.flatMap((one) => (one.place === place ? one.day : []))).size,
+    }))
+    .toSorted((a, b) => b.days - a.days || ((a.place ?? '') < (b.place ?? '') ? -1 : 1));
+  const always = counted.filter((one) => one.days === days);
+  return new Set((always.length > 0 ? always : counted.slice(0, 1)).map(({ place }) => place));
+}
+
 /**
  * A measure as a trial's main result reads it, a number a wash day (in half-heads a half) and day worn: whole heads from
- * behind, each half from its own side, clumps and curls from near, places meant over each other. Pictures that are not like
+ * behind, each half from its own side, clumps and curls from near, at the places that every such wash day shows, else at the
+ * one that most show: a day is never compared by another place. Pictures that are not like
  * most others of the trial are left out, whatever option they show. `looks` are the shots of each day worn. Source: methods.md
  * 4, "pairs"; which view counts is our own choice.
  */
@@ -42,11 +58,14 @@ export function measuredDays(
   );
   const typical = mostAlike(seen.map(({ shot }) => shot));
   if (!typical) return [];
+  const dayOf = ({ shot, day }: (typeof seen)[number]) =>
+    `${shot.position} ${halves ? shot.half : ''} ${day}`;
+  const like = seen.filter(({ shot }) => unlike(typical.taken!, shot.taken!).length === 0);
+  const places = placesShown(like.map((one) => ({ day: dayOf(one), place: one.shot.zone?.key })));
   const groups = new Map<string, typeof seen>();
-  for (const one of seen) {
-    if (unlike(typical.taken!, one.shot.taken!).length > 0) continue;
-    const key = `${one.shot.position} ${halves ? one.shot.half : ''} ${one.day}`;
-    groups.set(key, [...(groups.get(key) ?? []), one]);
+  for (const one of like) {
+    if (!places.has(one.shot.zone?.key)) continue;
+    groups.set(dayOf(one), [...(groups.get(dayOf(one)) ?? []), one]);
   }
   return [...groups.values()].map((group) => {
     const [{ shot, day }] = group as [(typeof seen)[number]];

@@ -23,7 +23,7 @@ const LEAST_TURNS = 2;
 const LEAST_RADIUS = 3;
 const MOST_HIDDEN = 0.35;
 /** So many curls make a picture's value. Source: methods.md 4. */
-export const LEAST_CURLS = 5;
+const LEAST_CURLS = 5;
 
 /** The two sides of a zigzag, in the order of the places: each lies on the side its neighbours do not, unless one is hidden. */
 function sidesOf(crests: readonly Point[]): (1 | -1)[] | null {

@@ -359,9 +359,8 @@ function Blinding({ trial }: { trial: TrialDetail }) {
   if (!trial.blind)
     return (
       <>
-        {mainResult(trial.primary).measured
-          ? 'Not blind: whoever styled and measured knew which option it was, and expectation can explain part of a difference.'
-          : 'Not blind: whoever rated knew which option it was, and expectation can explain part of a difference.'}
+        Not blind: whoever {mainResult(trial.primary).measured ? 'styled and measured' : 'rated'} knew which
+        option it was, and expectation can explain part of a difference.
       </>
     );
   if (trial.masked)
