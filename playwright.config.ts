@@ -22,11 +22,11 @@ export const chromium = {
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'e2e/results',
-  timeout: 120_000,
+  timeout: 240_000,
   // Nothing here judges speed: a slow machine is waited for.
   expect: { timeout: 30_000 },
-  // Half of a browser test waits: for the server, for a page, for what it shows.
-  workers: Number(process.env.SABOR_E2E_WORKERS ?? 3),
+  // Half of a browser test waits: for the server, for a page, for what it shows. Two a processor keep both at work.
+  workers: Number(process.env.SABOR_E2E_WORKERS ?? 4),
   retries: 0,
   reporter: process.env.SABOR_E2E_REPORT
     ? [['line'], ['json', { outputFile: process.env.SABOR_E2E_REPORT }]]
@@ -38,7 +38,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     launchOptions: chromium,
     trace: 'off',
-    actionTimeout: 20_000,
+    actionTimeout: 30_000,
   },
   webServer: {
     command: `node --import tsx e2e/serve.ts ${E2E_PORT}`,

@@ -138,17 +138,18 @@ function runInFaults({ plan, arms }: Fields): { path: (string | number)[]; messa
     : [{ path: ['arms', 0, 'steps'], message: 'Give the product and an amount to begin from.' }];
 }
 
-/** Ratings end at ten; what is measured does not. */
+/** Ratings end at ten, also where their good days are counted; what is measured does not. */
 export function overTheScale(
   primary: MainResult,
   { line, matters }: { line?: number; matters?: number },
 ): { path: string[]; message: string }[] {
-  if (mainResult(primary).measured) return [];
+  const { measured, lasting } = mainResult(primary);
+  if (measured && !lasting) return [];
   return [
     ...(line !== undefined && line > RATING_RANGE.highest
       ? [{ path: ['line'], message: 'The good-enough value cannot be over 10.' }]
       : []),
-    ...(matters !== undefined && matters > RATING_RANGE.highest
+    ...(matters !== undefined && !lasting && matters > RATING_RANGE.highest
       ? [{ path: ['matters'], message: 'The difference worth switching for cannot be over 10.' }]
       : []),
   ];
@@ -158,8 +159,19 @@ export function overTheScale(
 function faults(trial: Fields): { path: (string | number)[]; message: string }[] {
   const found: { path: (string | number)[]; message: string }[] = overTheScale(trial.primary, trial);
   const { design } = trial;
-  const { measured, label } = mainResult(trial.primary);
-  if (DESIGNS[design].halves && measured && measuredFacts(measured.what).whole)
+  const { measured, label, lasting } = mainResult(trial.primary);
+  if (lasting && trial.wearDays < 2)
+    found.push({
+      path: ['wearDays'],
+      message:
+        'Good days are counted over two days of wear at least. Plan more of them, or choose another main result.',
+    });
+  else if (lasting && trial.matters > trial.wearDays)
+    found.push({
+      path: ['matters'],
+      message: `The hair is worn ${trial.wearDays} days; no option can last longer than that.`,
+    });
+  if (DESIGNS[design].halves && measured && measured.what !== 'days' && measuredFacts(measured.what).whole)
     found.push({
       path: ['primary'],
       message: `${label} is of a whole head. Choose another main result for half-heads.`,

@@ -276,7 +276,13 @@ async function sentFor(page: Page, path: string, heading: string | RegExp): Prom
   const sizes: Promise<number>[] = [];
   page.on('requestfinished', (request) => {
     if (!/\.woff2$|\/api\//.test(request.url()))
-      sizes.push(request.sizes().then(({ responseBodySize }) => responseBodySize));
+      // What is still on its way when the page closes has no size, and was not part of what is counted.
+      sizes.push(
+        request.sizes().then(
+          ({ responseBodySize }) => responseBodySize,
+          () => 0,
+        ),
+      );
   });
   await page.goto(path);
   await page.getByRole('heading', { name: heading }).first().waitFor();

@@ -90,7 +90,8 @@ export function withMeasured(
   wearer: Pick<Wearer, 'zones' | 'curls' | 'timeZone'>,
 ): TrialDetail {
   const { measured } = mainResult(trial.primary);
-  if (!measured) return trial;
+  // Good days are counted from the ratings themselves.
+  if (!measured || measured.what === 'days') return trial;
   const { halves } = DESIGNS[trial.design];
   const sideOf = sidesOf(wearer);
   const { what } = measured;

@@ -4,12 +4,18 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { queryClient } from './api/queries.ts';
+import { heard } from './http/http.ts';
 import { newestOf } from './offline/known-day.ts';
 import { onMemoStored, openMemoBox } from './offline/memo-box.ts';
 import { onDayHeard, openOutbox } from './offline/outbox.ts';
 import { onPhotoStored, openPhotoBox } from './offline/photo-box.ts';
 import { router } from './routes.tsx';
 import { UndoProvider } from './ui/undo.tsx';
+
+/** Lets the worker hear what the page has heard already; the page itself has no use for it. */
+async function keepWhatWasHeard(): Promise<void> {
+  for (const path of heard) await fetch(`/api${path}`).catch(() => {});
+}
 
 /** Opens the application; `build` is the address of the script that began it, another for every build. */
 export function start(build: string): void {
@@ -30,15 +36,11 @@ export function start(build: string): void {
   onMemoStored((all) => queryClient.setQueryData(['memos'], all));
   void openMemoBox();
   if (import.meta.env.PROD && 'serviceWorker' in navigator) {
-    // What this first page asked for before the worker was in charge is asked for once more, so that it is kept.
+    // What this first page asked for before the worker was in charge goes by it once more, so that it is kept.
     if (!navigator.serviceWorker.controller)
-      navigator.serviceWorker.addEventListener(
-        'controllerchange',
-        () => void queryClient.invalidateQueries(),
-        {
-          once: true,
-        },
-      );
+      navigator.serviceWorker.addEventListener('controllerchange', () => void keepWhatWasHeard(), {
+        once: true,
+      });
     // Another build is another address, and is kept afresh.
     navigator.serviceWorker.register(`/offline.js?of=${encodeURIComponent(build)}`).catch(() => {
       // Without it a reload needs the server; everything else stays.

@@ -9,6 +9,8 @@ void heardEarly(page?.asks[0] ?? '').then((answer) => {
   if (answer) for (const path of page?.follows(answer) ?? []) askEarly(path);
 });
 const screen = page?.load().catch(() => {});
+// A wash day at a step is conducted: what conducts it is fetched beside its screen, not after.
+if (new URLSearchParams(location.search).has('step')) void import('./screens/wash-day/conductor.tsx');
 
 // React makes errors as it loads, which nobody reads; for the place of each, V8 reads all of React a second time.
 const { stackTraceLimit } = Error;

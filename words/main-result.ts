@@ -1,4 +1,4 @@
-import { type MainResult, mainResult } from '@sabor/core/compare/main-result';
+import { type MainResult, mainResult, ratedBy } from '@sabor/core/compare/main-result';
 import { FELT } from '@sabor/core/felt/felt';
 import { counted } from './numbers.ts';
 
@@ -24,12 +24,15 @@ export interface NumberWords {
   nothing: number;
   /** What is counted: "points", "mm"; of a number without a unit nothing. */
   unit: string;
-  /** How a value came about: it was scored, or read. */
-  did: 'scored' | 'read';
+  /** How a value came about: it was scored, or read; hair stays good for days. */
+  did: 'scored' | 'read' | 'stayed good';
+  /** More and less of it: "higher", "longer". */
+  more: string;
+  less: string;
 }
 
 export function numbersOf(key: MainResult): NumberWords {
-  const { measured } = mainResult(key);
+  const { measured, lasting } = mainResult(key);
   const places = measured?.places ?? 1;
   const size = (x: number) => (Math.round(x * 10 ** places) / 10 ** places).toFixed(places);
   const unit = measured ? measured.unit : 'points';
@@ -38,30 +41,45 @@ export function numbersOf(key: MainResult): NumberWords {
     amount: (x) => (measured ? `${size(x)} ${unit}`.trimEnd() : size(x)),
     nothing: 0.5 / 10 ** places,
     unit,
-    did: measured ? 'read' : 'scored',
+    did: lasting ? 'stayed good' : measured ? 'read' : 'scored',
+    more: lasting ? 'longer' : 'higher',
+    less: lasting ? 'shorter' : 'lower',
   };
 }
 
 /** A promised number as it was typed: "1 point", "0.4 mm", "0.35". */
 export function promisedInWords(key: MainResult, value: number): string {
   const { measured } = mainResult(key);
+  if (measured?.what === 'days') return counted(value, 'day');
   return measured ? `${value} ${measured.unit}`.trimEnd() : counted(value, 'point');
 }
 
 /** What a wash day's one number is made of. */
 export function oneNumberInWords(key: MainResult, zones: number): string {
-  const { label, measured } = mainResult(key);
+  const { label, measured, lasting } = mainResult(key);
+  if (lasting) return `good days are counted over each wear, from ${zones} zones averaged`;
   if (!measured) return `${zones} zones averaged`;
   const from = {
     photographs: 'is read in pictures',
     curls: 'is the mean of the tagged curls',
     clock: 'go by the steps’ clocks',
+    wear: '',
   }[measured.from];
   return `${label.toLowerCase()} ${from}, ratings are ${zones} zones averaged`;
 }
 
 export function mainInWords(key: MainResult): MainWords {
-  const { label, better, felt, measured } = mainResult(key);
+  const { label, better, felt, measured, lasting } = mainResult(key);
+  if (lasting) {
+    const of = mainResult(lasting).label.toLowerCase();
+    return {
+      word: `good days (${of})`,
+      gives: `keeps ${of} good for longer`,
+      gave: `kept ${of} good for longer`,
+      most: 'lasted longest',
+      least: 'shortest',
+    };
+  }
   if (felt) {
     const wanted = `the wanted ${FELT[felt.quality].label.toLowerCase()} (${felt.word})`;
     return {
@@ -107,7 +125,7 @@ export function mainInWords(key: MainResult): MainWords {
 
 /** When a day is good enough by its main result: "frizz up to 4", "cast at most one word from light". */
 export function goodEnoughInWords(key: MainResult, line: number): string {
-  const { label, better, felt, measured } = mainResult(key);
+  const { label, better, felt, measured } = mainResult(ratedBy(key));
   return felt
     ? `${FELT[felt.quality].label.toLowerCase()} near ${felt.word}, from ${line}`
     : `${label.toLowerCase()} ${better === 'higher' ? 'from' : 'up to'} ${line} ${measured?.unit ?? ''}`.trimEnd();

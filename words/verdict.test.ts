@@ -74,6 +74,80 @@ describe('what is said of the interval', () => {
   };
   const HALOS = APART.map((value) => value / 10);
 
+  /** The same trial told by how long it stayed good: each wash day rated on five days, good up to the one given; null is cut there. */
+  const lasting = (
+    ends: readonly (number | readonly [cutAfter: number])[],
+    promise: Partial<TrialPromise> = {},
+    outcome: 'definition' | 'frizz' = 'definition',
+    to: Partial<TrialRecord> = {},
+  ) => {
+    const record = whole(APART, { primary: `lasting:${outcome}`, ...promise });
+    const [good, bad] = outcome === 'frizz' ? [2, 9] : [8, 2];
+    return {
+      ...record,
+      washDays: record.washDays.map((day, i) => {
+        const end = ends[i]!;
+        const values = Array.from({ length: typeof end === 'number' ? 5 : end[0] }, (_, n) =>
+          typeof end !== 'number' || n + 1 <= end ? good : bad,
+        );
+        const worn = wornDay(day.position, day.arm, null, values);
+        const looks = worn.checkIns.map((look) => ({
+          ...look,
+          ratings: look.ratings.map((rating) => ({ ...rating, outcome })),
+        }));
+        return { ...worn, checkIns: looks, worn: looks, wearEnd: 'washed-sweat' as const };
+      }),
+      ...to,
+    };
+  };
+  // By the order 0 1 1 0 1 0 0 1.
+  const LONGER = [2, 4, 4, 1, 4, 2, 1, 4];
+
+  it('is said in days where it is how long it lasts, with the option that lasted', () => {
+    const { headline, because } = read(lasting(LONGER));
+    expect(headline).toBe('Kelp kept definition good for longer than Anvil.');
+    expect(because[0]).toMatch(
+      /^Kelp stayed good 2\.5 days longer than Anvil by day 5, counted by definition from 6 \(9\d(\.\d)? % interval: \d\.\d to \d\.\d longer\)\.$/,
+    );
+    expect(because).toContain('All of the interval is at least the 1.0 days worth switching for.');
+    // Less frizz is wanted, and still more days of it.
+    const turned = LONGER.map((_, i) => LONGER[(i + 1) % 8]!);
+    const swapped = read(
+      lasting(
+        LONGER.map((end) => 5 - end),
+        { line: 4 },
+        'frizz',
+      ),
+    );
+    expect(swapped.headline).toBe('Anvil kept frizz good for longer than Kelp.');
+    expect(swapped.because[0]).toContain('counted by frizz up to 4');
+    // Nothing truly apart names nobody.
+    expect(read(lasting(turned)).headline).toBe('Cannot tell yet which keeps definition good for longer.');
+  });
+
+  it('says nothing of an option most of whose wears were cut short', () => {
+    const cut = read(lasting([2, [3], [2], 1, [3], 2, 1, 4]));
+    expect(cut.headline).toBe('These wash days can only hint at which keeps definition good for longer.');
+    expect(cut.because[0]).toBe(
+      'Over half of the wears of Kelp were cut short while still good, so nothing is said of how long it lasts.',
+    );
+    // Cut here and there, it is read; a cut wear counts for what was seen of it.
+    expect(read(lasting([2, [4], 4, 1, 4, 2, 1, 4])).headline).toBe(
+      'Kelp kept definition good for longer than Anvil.',
+    );
+  });
+
+  it('waits for wears that are not through, and is a description where too few are', () => {
+    const record = lasting(LONGER.map((end, i) => (i % 3 === 1 ? ([end] as const) : end)));
+    const open = {
+      ...record,
+      washDays: record.washDays.map((day, i) => (i % 3 === 1 ? { ...day, wearEnd: null } : day)),
+    };
+    const { headline, because } = read(open);
+    expect(headline).toContain('can only hint');
+    expect(because[0]).toContain('Too few wash days whose days worn are through');
+  });
+
   it('is said in the unit of what is measured, with its places, whichever way it is wanted', () => {
     const halo = { line: 1, matters: 0.2 };
     const { headline, because } = read(measured(HALOS, { ...halo, primary: 'halo:less' }));

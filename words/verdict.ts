@@ -6,7 +6,7 @@ import { FEWEST_LOOKS } from '@sabor/core/inference/decide';
 import type { Interval } from '@sabor/core/inference/inversion-interval';
 import { sdInterval } from '@sabor/core/inference/sd-interval';
 import { DESIGNS, designOf, MOST_DAYS } from '@sabor/core/trial/designs';
-import { mainInWords, type NumberWords, numbersOf } from './main-result.ts';
+import { goodEnoughInWords, mainInWords, type NumberWords, numbersOf } from './main-result.ts';
 
 export interface Reading {
   headline: string;
@@ -29,15 +29,15 @@ export function pLabel(p: number): string {
 }
 const level = (p: number) => p.toFixed(2).replace(/^0/, '');
 
-/** An interval of how much higher something scored, in words: "1.4 to 4.6 higher", "0.4 lower to 3.0 higher". */
-function rangeWords({ low, high }: Interval, { size, nothing }: NumberWords): string {
+/** An interval of how much higher something scored (or longer it lasted), in words: "1.4 to 4.6 higher", "0.4 lower to 3.0 higher". */
+function rangeWords({ low, high }: Interval, { size, nothing, more, less }: NumberWords): string {
   const end = (x: number) =>
-    Math.abs(x) < nothing ? size(0) : `${size(Math.abs(x))} ${x > 0 ? 'higher' : 'lower'}`;
+    Math.abs(x) < nothing ? size(0) : `${size(Math.abs(x))} ${x > 0 ? more : less}`;
   if (low === Number.NEGATIVE_INFINITY && high === Number.POSITIVE_INFINITY) return 'open on both sides';
   if (high === Number.POSITIVE_INFINITY) return `${end(low)} or more, open above`;
   if (low === Number.NEGATIVE_INFINITY) return `${end(high)} or less, open below`;
-  if (low >= nothing) return `${size(low)} to ${size(high)} higher`;
-  if (high <= -nothing) return `${size(-high)} to ${size(-low)} lower`;
+  if (low >= nothing) return `${size(low)} to ${size(high)} ${more}`;
+  if (high <= -nothing) return `${size(-high)} to ${size(-low)} ${less}`;
   return `${end(low)} to ${end(high)}`;
 }
 
@@ -61,8 +61,8 @@ function scored(
     ? ` (${joint ? 'joint ' : ''}${Math.floor(range.level * 1000 + 1e-6) / 10} % interval: ${rangeWords(range, say)})`
     : '';
   return by < say.nothing
-    ? `${higher} and ${lower} ${say.did} the same ${where}${sure}.`
-    : `${higher} ${say.did} ${say.amount(by)} higher than ${lower} ${where}${sure}.`;
+    ? `${higher} and ${lower} ${say.did} ${say.did === 'stayed good' ? 'equally long' : 'the same'} ${where}${sure}.`
+    : `${higher} ${say.did} ${say.amount(by)} ${say.more} than ${lower} ${where}${sure}.`;
 }
 
 /** What was learned of the noise, for a design that tests no product. */
@@ -86,7 +86,7 @@ function noiseSentences({ promise }: TrialRecord, { primary }: Comparison): Read
       ...(noise.bias === null
         ? []
         : [
-            `On average the left is ${say.did === 'read' ? 'read' : 'rated'} ${signed(noise.bias, say)} against the right: the side’s own bias.`,
+            `On average the left is ${say.did === 'scored' ? 'rated' : 'read'} ${signed(noise.bias, say)} against the right: the side’s own bias.`,
           ]),
       'Plans for this wearer take this noise over; it tests no product.',
     ],
@@ -100,7 +100,7 @@ function restsOn({ promise }: TrialRecord, comparison: Comparison): string {
     looks[arm] === due[arm] ? `${looks[arm]} of ${name}` : `${looks[arm]} of ${due[arm]} planned of ${name}`,
   );
   const what = DESIGNS[promise.design].halves
-    ? `wash days with both sides ${numbersOf(promise.primary).did === 'read' ? 'read' : 'rated'}`
+    ? `wash days with both sides ${numbersOf(promise.primary).did === 'scored' ? 'rated' : 'read'}`
     : 'wash days';
   return `It rests on these ${what}: ${list(counted)}.`;
 }
@@ -109,7 +109,10 @@ function restsOn({ promise }: TrialRecord, comparison: Comparison): string {
 function differences(record: TrialRecord, comparison: Comparison): string[] {
   const { promise } = record;
   const say = numbersOf(promise.primary);
-  const where = `in ${mainInWords(promise.primary).word} on day ${promise.onDay}`;
+  const where =
+    say.did === 'stayed good'
+      ? `by day ${promise.wearDays}, counted by ${goodEnoughInWords(promise.primary, promise.line)}`
+      : `in ${mainInWords(promise.primary).word} on day ${promise.onDay}`;
   if (designOf(promise.design).factors) {
     const [a, b, c, d] = promise.arms as [string, string, string, string];
     const sides: Record<Factor['which'], [string, string]> = {
@@ -177,7 +180,8 @@ function scaleRanOut({ promise }: TrialRecord, { atEnds }: Comparison): string[]
 function whySentence(why: Why, { promise }: TrialRecord, comparison: Comparison): string {
   const { reach, alpha } = comparison.primary;
   const { looks, due } = comparison.main;
-  const one = numbersOf(promise.primary).did === 'read' ? 'reading' : 'rating';
+  const { did } = numbersOf(promise.primary);
+  const one = did === 'read' ? 'reading' : 'rating';
   switch (why) {
     case 'no lot':
       return 'Before and after has no random order: season, hair and expectation changed as well, so no p is given.';
@@ -199,10 +203,16 @@ function whySentence(why: Why, { promise }: TrialRecord, comparison: Comparison)
       const short = promise.arms.filter(
         (_, arm) => looks[arm]! < FEWEST_LOOKS || looks[arm]! < 0.75 * due[arm]!,
       );
-      return `Too few wash days with a ${one} on day ${promise.onDay}: ${list(short)} ${short.length === 1 ? 'has' : 'have'} under three, or under three quarters of what was planned.`;
+      const what =
+        did === 'stayed good' ? 'whose days worn are through' : `with a ${one} on day ${promise.onDay}`;
+      return `Too few wash days ${what}: ${list(short)} ${short.length === 1 ? 'has' : 'have'} under three, or under three quarters of what was planned.`;
     }
     case 'out of reach':
       return `With the wash days that are missing no difference, however large, could settle it at ${level(alpha)}.`;
+    case 'cut short': {
+      const short = promise.arms.filter((_, arm) => comparison.main.means[arm] === null);
+      return `Over half of the wears of ${list(short)} were cut short while still good, so nothing is said of how long ${short.length === 1 ? 'it lasts' : 'they last'}.`;
+    }
     case 'missing days could turn it':
       return `The missing wash days could turn it round: with the worst ${one} seen in their place for the one, and the best for the other, the order changes. So no p is given.`;
   }
@@ -265,7 +275,9 @@ export function readPrimary(
     because.push(...scaleRanOut(record, comparison));
   if (DESIGNS[promise.design].halves && primary.noise?.bias)
     because.push(
-      `Left was ${say.did === 'read' ? 'read' : 'rated'} ${signed(primary.noise.bias, say)} against right whatever stood there; sides were balanced.`,
+      say.did === 'stayed good'
+        ? `Left stayed good ${say.amount(Math.abs(primary.noise.bias))} ${primary.noise.bias > 0 ? say.more : say.less} than right whatever stood there; sides were balanced.`
+        : `Left was ${say.did === 'read' ? 'read' : 'rated'} ${signed(primary.noise.bias, say)} against right whatever stood there; sides were balanced.`,
     );
   if (primary.test)
     because.push(

@@ -8,7 +8,8 @@ import { OUTCOMES, type Outcome, RATING_RANGE } from '../outcomes/outcomes.ts';
 import { DESIGNS } from '../trial/designs.ts';
 import { type Contrast, contrastOfRecord } from './contrast.ts';
 import { type FeltRow, feltByArm } from './felt-by-arm.ts';
-import { isOutcome, type MainResult, mainResult, POINTS_A_WORD } from './main-result.ts';
+import { type LastingMain, lastingMain } from './lasting-main.ts';
+import { isOutcome, type MainResult, mainResult, POINTS_A_WORD, ratedBy } from './main-result.ts';
 import { type Primary, primaryOf, referenceOfRecord } from './primary.ts';
 import type { TrialRecord } from './trial-record.ts';
 import { type UpkeepRow, upkeepByArm } from './upkeep.ts';
@@ -95,19 +96,23 @@ export function compareTrial(record: TrialRecord): Comparison {
     Curve[]
   >;
   const { primary } = promise;
-  const main = isOutcome(primary) ? outcomes[primary] : contrastOf(primary);
+  const rated = ratedBy(primary);
   const wear = wearsOf(record);
+  const good: LastingMain | null = mainResult(primary).lasting ? lastingMain(record, reference, wear) : null;
+  const main = good?.contrast ?? (isOutcome(primary) ? outcomes[primary] : contrastOf(primary));
   const lasting = promise.arms.map((_, arm) => lastingOf(wear, arm, promise.wearDays));
   return {
-    primary: primaryOf(record, main, reference),
+    primary: primaryOf(record, main, reference, good),
     main,
     outcomes,
     shrinkage: contrastOfRecord(record, reference, (day) => onDay(shrinkageByDay(day), promise.onDay)),
-    mainCurves: isOutcome(primary) ? curves[primary] : curvesOf(record, primary),
+    mainCurves: isOutcome(rated) ? curves[rated] : curvesOf(record, rated),
     curves,
     wear,
     lasting,
     partial: record.washDays.flatMap((day) => {
+      // How long it stayed good is read from all days, not from one.
+      if (good) return [];
       const weights = weightsOf(promise, day);
       const unrated = unratedZones(day, promise.primary, weights, promise.onDay).length;
       return unrated === 0 || unrated === weights.size ? [] : [{ position: day.position, unrated }];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { FELT } from '../felt/felt.ts';
 import { OUTCOMES } from '../outcomes/outcomes.ts';
-import { MAIN_RESULTS, mainResult, nearness } from './main-result.ts';
+import { MAIN_RESULTS, mainResult, nearness, ratedBy } from './main-result.ts';
 import { measuredFacts, measuredIn } from './measured-result.ts';
 
 describe('a main result', () => {
@@ -9,9 +9,10 @@ describe('a main result', () => {
     expect(new Set(MAIN_RESULTS).size).toBe(MAIN_RESULTS.length);
     for (const key of Object.keys(OUTCOMES)) expect(MAIN_RESULTS).toContain(key);
     for (const key of MAIN_RESULTS) {
-      const { label, better, like, felt, measured } = mainResult(key);
+      const { label, better, like, felt, measured, lasting } = mainResult(key);
       expect(OUTCOMES).toHaveProperty(like);
-      if (measured) expect(key).toBe(`${measured.what}:${better === 'higher' ? 'more' : 'less'}`);
+      if (lasting) expect([key, better, like]).toEqual([`lasting:${lasting}`, 'higher', lasting]);
+      else if (measured) expect(key).toBe(`${measured.what}:${better === 'higher' ? 'more' : 'less'}`);
       else if (felt === null) expect([label, better]).toEqual([OUTCOMES[like].label, OUTCOMES[like].better]);
       else expect(FELT[felt.quality].words[felt.wanted]).toBe(felt.word);
     }
@@ -24,6 +25,7 @@ describe('a main result', () => {
       like: 'definition',
       felt: { quality: 'clumps', wanted: 2, word: 'medium', atSteps: false },
       measured: null,
+      lasting: null,
     });
     expect(mainResult('slip:4').felt).toMatchObject({ quality: 'slip', atSteps: true });
     expect(mainResult('white-film:0').felt).toMatchObject({ quality: 'white-film', atSteps: true });
@@ -38,6 +40,7 @@ describe('a main result', () => {
       like: 'frizz',
       felt: null,
       measured: { what: 'halo', unit: 'mm', places: 2, from: 'photographs' },
+      lasting: null,
     });
     expect(mainResult('shrinkage:more').better).toBe('higher');
     // 4 % of 600 cm²; methods.md 4.
@@ -48,6 +51,16 @@ describe('a main result', () => {
       measuredIn('frizz:less'),
       measuredIn('halo:less:2'),
     ]).toEqual([null, null, null, null]);
+  });
+
+  it('that is how long it lasts is counted by ratings, in days, and more of them are wanted also of less frizz', () => {
+    const { better, measured, like, lasting } = mainResult('lasting:frizz');
+    expect([better, measured!.unit, like, lasting]).toEqual(['higher', 'days', 'frizz', 'frizz']);
+    expect(['lasting:frizz', 'frizz', 'halo:less'].map((key) => ratedBy(key as 'frizz'))).toEqual([
+      'frizz',
+      'frizz',
+      'halo:less',
+    ]);
   });
 
   it('is nearest at the word itself, and as far to either side of it', () => {

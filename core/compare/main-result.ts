@@ -12,9 +12,14 @@ type Word = 0 | 1 | 2 | 3 | 4;
 
 /**
  * What a trial is judged by: a rated outcome, a reading in five words with the word that is wanted of it, by its place
- * ("clumps:2" wants medium clumps), or what is measured with the way it is wanted ("halo:less").
+ * ("clumps:2" wants medium clumps), what is measured with the way it is wanted ("halo:less"), or how many days a rated
+ * outcome stays good enough ("lasting:definition").
  */
-export type MainResult = Outcome | `${Felt}:${Word}` | MeasuredResult;
+export type MainResult = Outcome | `${Felt}:${Word}` | MeasuredResult | LastingResult;
+
+/** How many days an outcome stays good enough: a trial's `line` then is on that outcome's scale, what matters in days. */
+export type LastingResult = `lasting:${Outcome}`;
+const LASTING = 'lasting:';
 
 /** The best a reading in words can come to, on the scale of the ratings, and what each word away from the wanted costs. */
 export const AS_WANTED = 10;
@@ -44,7 +49,14 @@ export interface MainFacts {
   /** The reading and the word that is wanted, where it is one in words. */
   felt: { quality: Felt; wanted: Word; word: string; atSteps: boolean } | null;
   /** What is measured, where it is not rated: its numbers are in units of their own. */
-  measured: { what: Measured; unit: string; places: number; from: 'photographs' | 'curls' | 'clock' } | null;
+  measured: {
+    what: Measured | 'days';
+    unit: string;
+    places: number;
+    from: 'photographs' | 'curls' | 'clock' | 'wear';
+  } | null;
+  /** The rated outcome whose good days it counts. */
+  lasting: Outcome | null;
 }
 
 export const isOutcome = (key: MainResult): key is Outcome => Object.hasOwn(OUTCOMES, key);
@@ -53,7 +65,18 @@ export const isOutcome = (key: MainResult): key is Outcome => Object.hasOwn(OUTC
 export function mainResult(key: MainResult): MainFacts {
   if (isOutcome(key)) {
     const { label, better } = OUTCOMES[key];
-    return { label, better, like: key, felt: null, measured: null };
+    return { label, better, like: key, felt: null, measured: null, lasting: null };
+  }
+  if (key.startsWith(LASTING)) {
+    const lasting = key.slice(LASTING.length) as Outcome;
+    return {
+      label: `Good days: ${OUTCOMES[lasting].label.toLowerCase()}`,
+      better: 'higher',
+      like: lasting,
+      felt: null,
+      measured: { what: 'days', unit: 'days', places: 1, from: 'wear' },
+      lasting,
+    };
   }
   const found = measuredIn(key);
   if (found) {
@@ -64,6 +87,7 @@ export function mainResult(key: MainResult): MainFacts {
       like,
       felt: null,
       measured: { what: found.what, unit, places, from },
+      lasting: null,
     };
   }
   const at = key.lastIndexOf(':');
@@ -77,8 +101,12 @@ export function mainResult(key: MainResult): MainFacts {
     like: LIKE[quality] ?? 'softness',
     felt: { quality, wanted, word, atSteps: !(stages as readonly string[]).includes('wear') },
     measured: null,
+    lasting: null,
   };
 }
+
+/** What check-ins are rated by for a main result: the outcome whose good days are counted, else the result itself. */
+export const ratedBy = (key: MainResult): MainResult => mainResult(key).lasting ?? key;
 
 /** How near a word comes to the wanted one, on the scale of the ratings: 10 for the word itself, 2.5 less for each beside it. */
 export const nearness = (value: number, wanted: number): number =>
@@ -95,4 +123,5 @@ export const MAIN_RESULTS: readonly MainResult[] = [
   ...(Object.keys(OUTCOMES) as Outcome[]),
   ...PROMISABLE.flatMap((key) => FELT[key].words.map((_, word) => `${key}:${word as Word}` as const)),
   ...MEASURED_RESULTS,
+  ...(Object.keys(OUTCOMES) as Outcome[]).map((key) => `lasting:${key}` as const),
 ];

@@ -6,6 +6,7 @@ import { firstLookAfter, LOOKS, lastAlpha, type Reach, reach } from '../inferenc
 import { type Reference, referenceOf } from '../inference/reference-set.ts';
 import { designOf, isCompared, isTested } from '../trial/designs.ts';
 import { type Contrast, codesOf, dayNumbers, stands } from './contrast.ts';
+import { type LastingMain, lastingReference } from './lasting-main.ts';
 import { mainResult } from './main-result.ts';
 import { type Noise, noiseOf } from './noise.ts';
 import { PROMISES, type TrialRecord } from './trial-record.ts';
@@ -19,6 +20,7 @@ export type Why =
   | 'left out'
   | 'changed'
   | 'run again'
+  | 'cut short'
   | 'plan'
   | 'first look'
   | Exclude<Standing, 'decided' | 'open'>;
@@ -82,8 +84,16 @@ export function referenceOfRecord({ promise }: TrialRecord): Reference | null {
   return referenceOf(design, arms.length, plannedWashDays);
 }
 
-/** What the main result says of the arms, by the trial's own lot. Source: methods.md 3. */
-export function primaryOf(record: TrialRecord, first: Contrast, reference: Reference | null): Primary {
+/**
+ * What the main result says of the arms, by the trial's own lot; `lasting` where it is how long the hair stayed good.
+ * Source: methods.md 3 and 6.
+ */
+export function primaryOf(
+  record: TrialRecord,
+  first: Contrast,
+  reference: Reference | null,
+  lasting: LastingMain | null = null,
+): Primary {
   const { promise } = record;
   const { design, looks } = promise;
   const arms = promise.arms.length;
@@ -114,18 +124,21 @@ export function primaryOf(record: TrialRecord, first: Contrast, reference: Refer
   if (record.changed.some((what) => PROMISES[what].decides)) return describes('changed');
   if (record.abandoned.some(({ revealed }) => revealed)) return describes('run again');
   if (!able.decides) return describes('plan');
+  if (lasting && lasting.cutShort.length > 0) return describes('cut short');
   const upTo = look ? firstLookAfter(promise.plannedWashDays) : promise.plannedWashDays;
   const { better } = mainResult(promise.primary);
-  const decision = deciderOf(design, arms, reference, better)(
-    layOut(design, [codesOf(record)]),
-    dayNumbers(record, first.byWashDay),
-    upTo,
-    alpha,
-  );
+  const used = lasting ? lastingReference(record) : reference;
+  const decision = deciderOf(
+    design,
+    arms,
+    used,
+    better,
+    lasting?.reckoning,
+  )(layOut(design, [codesOf(record)]), dayNumbers(record, first.byWashDay), upTo, alpha);
   const { tested, standing, p } = decision;
   const more = {
     tested: tested && { named: tested.named, over: tested.over, apart: Math.abs(tested.value) },
-    test: p === null ? null : { p, looked: reference.count, exact: reference.exact },
+    test: p === null ? null : { p, looked: used.count, exact: used.exact },
   };
   if (standing === 'decided') return { ...base, ...more, state: 'decided' };
   if (standing !== 'open') return describes(standing, more);

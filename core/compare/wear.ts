@@ -3,7 +3,7 @@ import { mean } from '../middle.ts';
 import { WEAR_ENDS } from '../outcomes/events.ts';
 import { type DayValue, type GoodDays, goodDays } from '../outcomes/good-days.ts';
 import { type CostGap, gapsOnce } from '../shelf/wash-cost.ts';
-import { type MainResult, mainResult } from './main-result.ts';
+import { type MainResult, mainResult, ratedBy } from './main-result.ts';
 import type { TrialPromise, TrialRecord } from './trial-record.ts';
 import { outcomeByDay, type WashDayRecord } from './wash-day-record.ts';
 
@@ -70,9 +70,10 @@ export function curvesOf(record: TrialRecord, outcome: MainResult): Curve[] {
 
 /** How each wear went, on the promised outcome and the wearer's limit. */
 export function wearsOf({ promise, washDays }: TrialRecord): Wear[] {
-  const { better } = mainResult(promise.primary);
+  const rated = ratedBy(promise.primary);
+  const { better } = mainResult(rated);
   return washDays.map((day) => {
-    const days = outcomeByDay({ checkIns: day.worn }, promise.primary, weightsOf(promise, day));
+    const days = outcomeByDay({ checkIns: day.worn }, rated, weightsOf(promise, day));
     const forLooks = day.wearEnd !== null && WEAR_ENDS[day.wearEnd].event;
     const washedOn = forLooks ? (day.wearEndDay ?? (days.at(-1)?.day ?? 0) + 1) : null;
     return {

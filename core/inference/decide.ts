@@ -113,11 +113,18 @@ function leastReachable(
  * Gives the look at a trial's numbers: enough looks an arm, the randomisation test on the trial's own set at `alpha`, the arm
  * of the tested effect, and what the missing days could do to it. The verdict and the simulation of power are this
  * same function. `own` is the drawn sequence, `upTo` the days that were due by this look (those after it have no number
- * yet and do not count as missing). With `simulated`, p is only told from α and not counted out.
+ * yet and do not count as missing). `reckoning` is the statistic where it is not the design's usual one. With `simulated`, p is only told from α and not counted out.
  * Source: methods.md 3 (tests; missing days).
  */
-export function deciderOf(design: Design, arms: number, reference: Reference, better: 'higher' | 'lower') {
-  const reckoning = reckoningOf(design, arms);
+export function deciderOf(
+  design: Design,
+  arms: number,
+  reference: Reference,
+  better: 'higher' | 'lower',
+  reckoning: Reckoning = reckoningOf(design, arms),
+) {
+  // What missing days could do is reckoned with a number a day, whatever the statistic.
+  const plain = reckoningOf(design, arms);
   const contrasts = contrastsOf(design, arms);
   return (own: Sides, numbers: DayNumbers, upTo: number, alpha: number, simulated = false): Decision => {
     const units = unitsOf(numbers);
@@ -144,13 +151,13 @@ export function deciderOf(design: Design, arms: number, reference: Reference, be
     const at = { p, tested, looks, due };
     const complete = looks.every((n, arm) => n === due[arm]);
     if (extreme > most) {
-      if (!simulated && !complete && leastReachable(reckoning, units, own, reference, arms, design) > alpha)
+      if (!simulated && !complete && leastReachable(plain, units, own, reference, arms, design) > alpha)
         return { ...at, p: null, standing: 'out of reach' };
       return { ...at, standing: 'open' };
     }
     if (
       !complete &&
-      !holdsAtWorst(reckoning, contrasts[contrast]!, sign, tested.named, numbers, own, upTo, better)
+      !holdsAtWorst(plain, contrasts[contrast]!, sign, tested.named, numbers, own, upTo, better)
     )
       return { ...at, p: null, standing: 'missing days could turn it' };
     return { ...at, standing: 'decided' };

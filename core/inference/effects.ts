@@ -55,6 +55,8 @@ export interface Reckoning {
   effects(values: ArrayLike<number>, sides: Sides, s: number): Float64Array;
   /** The test statistic: the largest |contrast|; NaN where an arm cannot be told. */
   statistic(values: ArrayLike<number>, sides: Sides, s: number): number;
+  /** With two arms: what the distance of their means is multiplied with to give the statistic. */
+  ofMeans: number | null;
 }
 
 /**
@@ -143,7 +145,8 @@ export function reckoningOf(design: Design, arms: number): Reckoning {
     }
     return most - least;
   }
-  return { effects: of, statistic };
+  const ofMeans = arms !== 2 || factors ? null : halves ? 1 / 2 : 1;
+  return { effects: of, statistic, ofMeans };
 }
 
 /** Numbers with null for a missing one, as the reckoning reads them. */

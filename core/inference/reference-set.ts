@@ -1,6 +1,7 @@
 import { seededRandom } from '../random.ts';
 import { type Design, schemeOf } from '../trial/designs.ts';
 import { layOut, type Reckoning, type Sides } from './effects.ts';
+import { apartAtLeast, packedArms } from './two-arms.ts';
 
 /** The sequences a design's lot could have drawn, or a sample of them, laid out. */
 export interface Reference extends Sides {
@@ -63,6 +64,8 @@ export function extremes(
   most = Number.POSITIVE_INFINITY,
 ): number {
   const bound = observed - TIES;
+  if (reckoning.ofMeans !== null)
+    return apartAtLeast(values, packedArms(reference), bound / reckoning.ofMeans, most);
   let found = 0;
   for (let s = 0; s < reference.count; s++)
     if (!(reckoning.statistic(values, reference, s) < bound) && ++found > most) break;

@@ -18,7 +18,8 @@ async function beginRecord(db: Db): Promise<void> {
   await db.query("insert into schemaversion values (0, '', '', now())");
 }
 
-async function takeOn(db: Db, version: number, sql: string, recorded = true): Promise<void> {
+/** Runs one migration, and records it unless a kill came between the two. */
+export async function takeOn(db: Db, version: number, sql: string, recorded = true): Promise<void> {
   await db.query(sql);
   if (recorded)
     await db.query('insert into schemaversion values ($1, $2, $3, now())', [

@@ -18,7 +18,16 @@ export interface LearnedNoise {
 }
 
 /** What earlier trials of a wearer say of the noise of an outcome: half-heads for halves, whole heads for wash days. */
-export function useNoise(wearer: Wearer | undefined, design: Design, outcome: MainResult, onDay: number) {
+export function useNoise(
+  wearer: Wearer | undefined,
+  design: Design,
+  {
+    primary: outcome,
+    onDay = 1,
+    line,
+    wearDays,
+  }: { primary: MainResult; onDay?: number | undefined; line: number; wearDays: number },
+) {
   const trials = useTrials();
   const { halves } = DESIGNS[design];
   const like = (trial: Trial) =>
@@ -31,7 +40,9 @@ export function useNoise(wearer: Wearer | undefined, design: Design, outcome: Ma
   const whole = useTrialsWhole(found.map(({ id }) => id));
   return useWorked(
     'noise',
-    wearer && trials.data && whole.data ? [wearer, halves, outcome, onDay, ...whole.data] : null,
+    wearer && trials.data && whole.data
+      ? [wearer, halves, outcome, onDay, line, wearDays, ...whole.data]
+      : null,
     async (): Promise<LearnedNoise[]> => {
       const learned = await Promise.all(
         whole.data!.map(async (trial) => {
@@ -39,7 +50,11 @@ export function useNoise(wearer: Wearer | undefined, design: Design, outcome: Ma
           const record = toTrialRecord({ ...trial, primary: outcome }, [], wearer!);
           const { primary } = await compareInWorker({
             ...record,
-            promise: { ...record.promise, primary: outcome, onDay },
+            promise: {
+              ...record.promise,
+              ...{ primary: outcome, onDay, line },
+              wearDays: Math.min(wearDays, record.promise.wearDays),
+            },
           });
           const { noise } = primary;
           return noise === null ? [] : [{ trialId: id, question, ...noise }];

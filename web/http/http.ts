@@ -18,6 +18,9 @@ export class Refused extends Error {
 
 const OFFLINE = 'Sabor’s server does not answer. Is it still running? What you typed is still here.';
 
+/** What this page has asked the server for and got an answer to. */
+export const heard = new Set<string>();
+
 /** Small changes outlive the page that sent them, should it be reloaded or closed on the way. */
 const small = (body: unknown) => body !== undefined && JSON.stringify(body).length < 30_000;
 
@@ -57,6 +60,7 @@ async function send<T>(
   } catch {
     throw new Refused({ status: 0, detail: OFFLINE });
   }
+  if (response.ok && method === 'GET') heard.add(path);
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   const problem = (await response.json().catch(() => null)) as Problem | null;
   throw new Refused(problem ?? { status: response.status, detail: OFFLINE });

@@ -2,7 +2,7 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { Comparison } from '@sabor/core/compare/comparison';
-import { isOutcome, type MainResult, mainResult } from '@sabor/core/compare/main-result';
+import { isOutcome, type MainResult, mainResult, ratedBy } from '@sabor/core/compare/main-result';
 import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import type { RunPlan } from '@sabor/core/fairness/run';
 import { brokenDays, type SlipItem, slipOfTrial } from '@sabor/core/fairness/slip';
@@ -164,7 +164,8 @@ function ComparisonSheet({
   without: { record: TrialRecord; comparison: Comparison } | undefined;
   leftOut: readonly number[];
 }) {
-  const [shown, setShown] = useState<MainResult>(trial.primary);
+  const rated = ratedBy(trial.primary);
+  const [shown, setShown] = useState<MainResult>(rated);
   const { arms } = record.promise;
   const asksForMore = comparison.primary.state === 'cannot tell';
   const needed = useWorked('days needed', asksForMore ? [record, comparison] : null, () =>
@@ -280,9 +281,7 @@ function ComparisonSheet({
               value={shown}
               onChange={setShown}
               options={[
-                ...(isOutcome(trial.primary)
-                  ? []
-                  : [[trial.primary, mainResult(trial.primary).label] as const]),
+                ...(isOutcome(rated) ? [] : [[rated, mainResult(rated).label] as const]),
                 ...keysOf(OUTCOMES).map((key) => [key, OUTCOMES[key].label] as const),
               ]}
             />
@@ -293,8 +292,8 @@ function ComparisonSheet({
             ))}
             <span className="text-soft">
               heavy: mean · thin: each wash day
-              {shown === trial.primary &&
-                ` · dotted: good enough ${mainResult(trial.primary).better === 'higher' ? 'from' : 'up to'} ${`${trial.line} ${mainResult(trial.primary).measured?.unit ?? ''}`.trimEnd()}`}
+              {shown === rated &&
+                ` · dotted: good enough ${mainResult(rated).better === 'higher' ? 'from' : 'up to'} ${`${trial.line} ${mainResult(rated).measured?.unit ?? ''}`.trimEnd()}`}
             </span>
           </p>
           <WhenSeen className="min-h-96">
@@ -303,7 +302,7 @@ function ComparisonSheet({
               arms={arms}
               outcome={mainResult(shown).label}
               scale={mainResult(shown).measured ? numbersOf(shown) : null}
-              line={shown === trial.primary ? trial.line : null}
+              line={shown === rated ? trial.line : null}
               nights={nightMarks(trial, wearer)}
               air={airMarks(trial, wearer)}
             />
@@ -359,8 +358,8 @@ function Blinding({ trial }: { trial: TrialDetail }) {
   if (!trial.blind)
     return (
       <>
-        Not blind: whoever {mainResult(trial.primary).measured ? 'styled and measured' : 'rated'} knew which
-        option it was, and expectation can explain part of a difference.
+        Not blind: whoever {mainResult(ratedBy(trial.primary)).measured ? 'styled and measured' : 'rated'}{' '}
+        knew which option it was, and expectation can explain part of a difference.
       </>
     );
   if (trial.masked)

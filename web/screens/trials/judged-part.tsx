@@ -6,6 +6,7 @@ import {
   type MainResult,
   mainResult,
   POINTS_A_WORD,
+  ratedBy,
 } from '@sabor/core/compare/main-result';
 import { measuredFacts, measuredIn } from '@sabor/core/compare/measured-result';
 import { hourInWords } from '@sabor/words/dates';
@@ -27,7 +28,8 @@ function judgedBy(plan: TrialInput, primary: MainResult): TrialInput {
     const { line, matters } = measuredFacts(found.what);
     return { ...plan, primary, line, matters };
   }
-  const [was, now] = [plan.primary, primary].map(isOutcome);
+  // Good days are counted by ratings: their limit is on the same scale.
+  const [was, now] = [plan.primary, primary].map((key) => isOutcome(ratedBy(key)));
   if (was === now && !measuredIn(plan.primary)) return { ...plan, primary };
   return now
     ? { ...plan, primary, line: 6, matters: 1 }
@@ -43,7 +45,8 @@ const FOLDED = ['line', 'matters', 'onDay', 'judgedFrom', 'judgedTo', 'weights']
 
 /** The numbers of a plan in a sentence, for whoever keeps them as they are. */
 function numbersInWords(value: TrialInput): string {
-  const { better, measured } = mainResult(value.primary);
+  const { better, measured } = mainResult(ratedBy(value.primary));
+  const { lasting } = mainResult(value.primary);
   const hours =
     value.judgedFrom == null && value.judgedTo == null
       ? ''
@@ -51,7 +54,7 @@ function numbersInWords(value: TrialInput): string {
   return [
     `good enough ${better === 'higher' ? 'from' : 'up to'} ${value.line}${measured?.unit ? ` ${measured.unit}` : ''}`,
     `${promisedInWords(value.primary, value.matters)} worth switching for`,
-    `judged on day ${value.onDay ?? 1}${hours}`,
+    lasting ? `counted to day ${value.wearDays}` : `judged on day ${value.onDay ?? 1}${hours}`,
     counted(value.weights.length, 'zone'),
   ].join(' · ');
 }
@@ -69,6 +72,7 @@ export function JudgedPart({
 }) {
   const wishes = useHairFile(value.wearerId).data?.wishes;
   const outcome = mainResult(value.primary);
+  const rated = mainResult(ratedBy(value.primary));
   return (
     <section className="space-y-2" aria-labelledby="judged">
       <h2 id="judged" className="text-xl">
@@ -102,7 +106,7 @@ export function JudgedPart({
         <div className="grid gap-4 sm:grid-cols-3">
           <NumberField
             label="Good enough"
-            unit={[outcome.measured?.unit, outcome.better === 'higher' ? 'at least' : 'at most']
+            unit={[rated.measured?.unit, rated.better === 'higher' ? 'at least' : 'at most']
               .filter(Boolean)
               .join(', ')}
             hint={
@@ -123,7 +127,11 @@ export function JudgedPart({
           />
           <NumberField
             label="Judged on day"
-            hint="Day 1 is the finished hair."
+            hint={
+              outcome.lasting
+                ? 'Good days are counted over all days worn; the other outcomes are set side by side on this one.'
+                : 'Day 1 is the finished hair.'
+            }
             value={value.onDay ?? 1}
             onChange={(x) => set('onDay')(x as number)}
             error={problem('onDay')}

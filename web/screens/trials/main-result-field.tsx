@@ -20,6 +20,8 @@ const HOW = {
   clock:
     'From the wash day itself, conducted step by step; one that is told afterwards has no clock to go by. Pauses are taken out.',
 } as const;
+/** The choice that counts the good days of an outcome. */
+const LASTING = 'lasting';
 const MEASURES = (Object.keys(MEASURED) as Measured[]).map((key) => {
   const { label, from } = measuredFacts(key);
   return {
@@ -27,11 +29,8 @@ const MEASURES = (Object.keys(MEASURED) as Measured[]).map((key) => {
     label: `${label}, ${FROM[from]}`,
   };
 });
-const KINDS = [
-  ...Object.entries(OUTCOMES).map(([key, { label }]) => ({ key, label })),
-  ...MEASURES,
-  ...READINGS,
-];
+const RATED = Object.entries(OUTCOMES).map(([key, { label }]) => ({ key, label }));
+const KINDS = [...RATED, { key: LASTING, label: 'How many days it stays good' }, ...MEASURES, ...READINGS];
 const WAYS = [
   { key: 'less', label: 'less of it' },
   { key: 'more', label: 'more of it' },
@@ -54,9 +53,14 @@ export function MainResultField({
   /** Words the wearer wishes for, which a reading begins with. */
   wished?: Partial<Record<Felt, number>>;
 }) {
-  const { felt, measured, better } = mainResult(value);
+  const { felt, measured, lasting, better } = mainResult(value);
+  const what = measured && measured.what !== 'days' ? measured.what : null;
   const choose = (key: string | null) => {
     if (key === null) return;
+    if (key === LASTING) {
+      onChange(`lasting:${isOutcome(value) ? value : 'definition'}`);
+      return;
+    }
     if (Object.hasOwn(MEASURED, key)) {
       onChange(`${key as Measured}:${measuredFacts(key as Measured).usual}`);
       return;
@@ -73,17 +77,26 @@ export function MainResultField({
         label={label}
         hint={hint}
         options={KINDS}
-        value={isOutcome(value) ? value : (measured?.what ?? felt!.quality)}
+        value={isOutcome(value) ? value : lasting ? LASTING : (measured?.what ?? felt!.quality)}
         onChange={choose}
         error={error}
       />
-      {measured && (
+      {lasting && (
+        <ChoiceField
+          label="Good by which outcome"
+          hint="Counted from the finished hair to the last day it is good enough; a wear that is cut short counts for what was seen of it. Check in on every day worn."
+          options={RATED}
+          value={lasting}
+          onChange={(outcome) => outcome !== null && onChange(`lasting:${outcome as Outcome}`)}
+        />
+      )}
+      {what && (
         <ChoiceField
           label="What is wanted"
-          hint={HOW[measured.from]}
+          hint={HOW[measuredFacts(what).from]}
           options={WAYS}
           value={better === 'higher' ? 'more' : 'less'}
-          onChange={(way) => way !== null && onChange(`${measured.what}:${way}`)}
+          onChange={(way) => way !== null && onChange(`${what}:${way}`)}
         />
       )}
       {felt && (

@@ -42,7 +42,7 @@ export function PowerPart({
   products: readonly Product[];
 }) {
   const design = value.design ?? 'complete';
-  const learned = useNoise(wearer, design, value.primary, value.onDay ?? 1);
+  const learned = useNoise(wearer, design, value);
   const [source, setSource] = useState<string | null>(null);
   const [assumed, setAssumed] = useState<number | null>(null);
   const [missing, setMissing] = useState<number | null>(5);
@@ -56,7 +56,7 @@ export function PowerPart({
   useEffect(() => () => running.current?.(), []);
   if (!isTested(design)) return null;
   const { halves } = DESIGNS[design];
-  const { better, felt, measured } = mainResult(value.primary);
+  const { better, felt, measured, lasting } = mainResult(value.primary);
   const say = numbersOf(value.primary);
   const units = measured ? (measured.unit === '' ? '' : ` ${measured.unit}`) : ' points';
   const known = learned.data ?? [];
@@ -201,8 +201,9 @@ export function PowerPart({
           </>
         ) : (
           <p className="mt-1 text-sm text-soft">
-            It allows for missed wash days. What is measured has no steps and no ends; the picture’s own error
-            is part of the noise.
+            {lasting
+              ? 'It allows for missed wash days, not for wears that are cut short: those make it take longer.'
+              : 'It allows for missed wash days. What is measured has no steps and no ends; the picture’s own error is part of the noise.'}
           </p>
         )}
       </Fold>

@@ -1,7 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
-import { mainResult } from '@sabor/core/compare/main-result';
+import { mainResult, ratedBy } from '@sabor/core/compare/main-result';
 import { dayNumber } from '@sabor/core/outcomes/day-number';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { PARTS_OF_DAY, stageLabel } from '@sabor/core/outcomes/stages';
@@ -44,6 +44,7 @@ export function Looks({
         .map((part): Look => ({ stage: 'wear', day: n, part })),
     ),
   ];
+  const rated = ratedBy(trial.primary);
   const weights = new Map(trial.weights.map(({ zoneId, weight }) => [zoneId, weight]));
   const isDue = (look: Look) =>
     look.stage === 'wear'
@@ -71,7 +72,7 @@ export function Looks({
             ? dayNumber(
                 withNearness(day, trial.primary)
                   .checkIns.find(({ id }) => id === taken.id)!
-                  .ratings.filter(({ outcome }) => outcome === trial.primary),
+                  .ratings.filter(({ outcome }) => outcome === rated),
                 weights,
               )
             : null;
@@ -86,7 +87,7 @@ export function Looks({
               <span className="w-36 font-semibold">{label}</span>
               <span className="flex-1 text-soft">
                 {taken
-                  ? `${counted(taken.ratings.length, 'rating')}${taken.felt.length ? `, ${taken.felt.length} in words` : ''}${taken.curls.length ? `, ${taken.curls.length} curls` : ''}${primary === null ? '' : ` · ${mainResult(trial.primary).label.toLowerCase()} ${primary.toFixed(1)}`}`
+                  ? `${counted(taken.ratings.length, 'rating')}${taken.felt.length ? `, ${taken.felt.length} in words` : ''}${taken.curls.length ? `, ${taken.curls.length} curls` : ''}${primary === null ? '' : ` · ${mainResult(rated).label.toLowerCase()} ${primary.toFixed(1)}`}`
                   : look.stage === 'wear' && look.day! > reached
                     ? day.revealAt === null
                       ? 'once the hair is finished'
