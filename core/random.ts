@@ -44,3 +44,10 @@ export function normals(random: Random): () => number {
     return radius * Math.cos(angle);
   };
 }
+
+/** A number of the χ² distribution with a whole number of degrees of freedom. */
+export function chiSquareOf(normal: () => number, freedom: number): number {
+  let sum = 0;
+  for (let i = 0; i < freedom; i++) sum += normal() ** 2;
+  return sum;
+}

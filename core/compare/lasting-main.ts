@@ -51,7 +51,7 @@ export function lastingMain(
     counted.map(({ end }) => end),
     wearDays,
   );
-  const valueOf = new Map(counted.map(({ day }, i) => [day, values[i]!]));
+  const worthOf = new Map(counted.map(({ day }, i) => [day, values[i]!]));
   const at = (half: WashDayRecord['half']) =>
     Array.from(
       { length: plannedWashDays },
@@ -67,7 +67,7 @@ export function lastingMain(
   const means = own.map((ends, arm) =>
     ends.length === 0 || cutShort.includes(arm) ? null : meanGoodDays(ends, wearDays),
   );
-  const contrast = contrastOfRecord(record, reference, (day) => valueOf.get(day) ?? null);
+  const contrast = contrastOfRecord(record, reference, (day) => worthOf.get(day) ?? null);
   return {
     contrast: {
       ...contrast,

@@ -1,4 +1,4 @@
-import { normals, type Random, seededRandom } from '../random.ts';
+import { chiSquareOf, normals, type Random, seededRandom } from '../random.ts';
 import { DESIGNS, type Design, oneActs, schemeOf } from '../trial/designs.ts';
 import { type DayNumbers, deciderOf } from './decide.ts';
 import { layOut } from './effects.ts';
@@ -77,12 +77,6 @@ const USUAL_LIMITS: SetLimits = { exactUpTo: 5000, samples: 1999 };
 const effectsOf = ({ design, arms }: PowerPlan, difference: number): number[] =>
   oneActs(design, arms).map((acts) => acts * difference);
 
-function chiSquare(normal: () => number, freedom: number): number {
-  let sum = 0;
-  for (let i = 0; i < freedom; i++) sum += normal() ** 2;
-  return sum;
-}
-
 /** A number a day as the tester's ratings would give it: each zone rounded to the scale's steps and cut at its ends. */
 function rater(scale: RatedScale | null, normal: () => number): (latent: number) => number {
   if (scale === null) return (latent) => latent;
@@ -125,7 +119,7 @@ function simulator(
     const spread =
       noise.freedom === null
         ? noise.sd
-        : noise.sd * Math.sqrt(noise.freedom / chiSquare(normal, noise.freedom));
+        : noise.sd * Math.sqrt(noise.freedom / chiSquareOf(normal, noise.freedom));
     const sd = Math.sqrt(Math.max(0, spread ** 2 - zoneVariance) + (halves ? 0 : plan.weatherSd ** 2));
     let luck = sd * normal();
     for (let day = 0; day < days; day++) {

@@ -1,7 +1,7 @@
 import { logGamma } from './chi-square.ts';
 
 /** Regularised incomplete beta I_x(a, b) by its continued fraction (modified Lentz); `y` is 1 − x, given for its digits. */
-function incompleteBeta(x: number, y: number, a: number, b: number): number {
+export function incompleteBeta(x: number, y: number, a: number, b: number): number {
   if (x <= 0) return 0;
   if (y <= 0) return 1;
   if (x > (a + 1) / (a + b + 2)) return 1 - incompleteBeta(y, x, b, a);

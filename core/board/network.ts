@@ -1,0 +1,317 @@
+import { type EigenvalueDecomposition as Eigen, EigenvalueDecomposition, Matrix } from 'ml-matrix';
+import { fTail } from '../inference/f-tail.ts';
+import { studentQuantile } from '../inference/student-t.ts';
+
+/** A wash day's number, or one half's, of a trial; null where it has none. */
+export interface NetworkDay {
+  position: number;
+  half: 'left' | 'right' | null;
+  /** What was tested there, by its key. */
+  node: string;
+  value: number | null;
+}
+
+/** One trial as the network reads it. */
+export interface NetworkTrial {
+  id: string;
+  halves: boolean;
+  /** Wash days that were drawn as a block of their own; null where all of them are one. */
+  block: number | null;
+  days: readonly NetworkDay[];
+}
+
+/** The spread between wash days, learned within trials, whatever the products. */
+export interface Spread {
+  /** Variance between wash days of one option; in half-heads of left less right. */
+  variance: number;
+  freedom: number;
+}
+
+export interface Effect {
+  /** How much the one lies over the other. */
+  value: number;
+  se: number;
+  freedom: number;
+  /** 95 % interval, this one alone; null under four degrees of freedom. */
+  interval: { low: number; high: number } | null;
+}
+
+/** A row of the linear model with its nuisance taken out: what each node adds to a number, and the number. */
+interface Row {
+  trial: number;
+  whole: boolean;
+  x: Float64Array;
+  y: number;
+}
+
+export interface Network {
+  nodes: readonly string[];
+  /** For each node the island it lies on: nodes of one island are joined by trials, those of two by none. */
+  island: readonly number[];
+  whole: Spread | null;
+  half: Spread | null;
+  /** Whether the trials of an island agree, by island. */
+  agreement: readonly Agreement[];
+  /** Wash days (of half-heads: with both sides) and trials a node rests on. */
+  days: readonly number[];
+  trials: readonly number[];
+  /** One node less another; null across islands or where nothing is known of the spread. */
+  between: (node: string, from: string) => Effect | null;
+  /** One node less the mean of its island. */
+  overIsland: (node: string) => Effect | null;
+  /** Parts of the estimates' covariance, to draw from: that of whole heads and that of half-heads. */
+  parts: { estimate: Float64Array; whole: Matrix; half: Matrix };
+}
+
+export interface Agreement {
+  /** Q over its degrees of freedom; null where no two ways lead to one answer. */
+  ratio: number | null;
+  df: number;
+  p: number | null;
+  /** What standard errors of the island are multiplied by: 1, or more where its trials disagree. */
+  inflation: number;
+}
+
+/** Under so many degrees of freedom no interval is given. Source: methods.md 7. */
+const FEWEST_FREEDOM = 4;
+
+const islandsOf = (count: number, joined: readonly (readonly number[])[]): number[] => {
+  const of = Array.from({ length: count }, (_, i) => i);
+  const root = (i: number): number => (of[i] === i ? i : root(of[i]!));
+  for (const [first, ...others] of joined) for (const other of others) of[root(other)] = root(first!);
+  const roots = [...new Set(of.map((_, i) => root(i)))];
+  return of.map((_, i) => roots.indexOf(root(i)));
+};
+
+/** Rows of a trial: on whole heads a day about its block's mean, in half-heads left less right about the trial's mean. */
+function rowsOf(trial: NetworkTrial, t: number, index: ReadonlyMap<string, number>): Row[] {
+  const n = index.size;
+  const told = trial.days.filter((day): day is NetworkDay & { value: number } => day.value !== null);
+  const plain: { group: number; x: Float64Array; y: number }[] = [];
+  if (trial.halves)
+    for (const left of told) {
+      const right = told.find(({ position, half }) => position === left.position && half === 'right');
+      if (left.half !== 'left' || !right) continue;
+      const x = new Float64Array(n);
+      x[index.get(left.node)!]! += 1;
+      x[index.get(right.node)!]! -= 1;
+      plain.push({ group: 0, x, y: left.value - right.value });
+    }
+  else
+    for (const { position, node, value } of told) {
+      const x = new Float64Array(n);
+      x[index.get(node)!] = 1;
+      plain.push({ group: trial.block === null ? 0 : Math.floor(position / trial.block), x, y: value });
+    }
+  return [...new Set(plain.map(({ group }) => group))].flatMap((group) => {
+    const own = plain.filter((row) => row.group === group);
+    const middle = new Float64Array(n);
+    for (const { x } of own) for (let j = 0; j < n; j++) middle[j]! += x[j]! / own.length;
+    const level = own.reduce((sum, { y }) => sum + y, 0) / own.length;
+    return own.map(({ x, y }) => ({
+      trial: t,
+      whole: !trial.halves,
+      x: x.map((value, j) => value - middle[j]!),
+      y: y - level,
+    }));
+  });
+}
+
+/** XᵀX and Xᵀy of rows. */
+function normal(rows: readonly Row[], n: number): { m: Matrix; b: Float64Array } {
+  const m = Matrix.zeros(n, n);
+  const b = new Float64Array(n);
+  for (const { x, y } of rows)
+    for (let i = 0; i < n; i++) {
+      if (x[i] === 0) continue;
+      b[i]! += x[i]! * y;
+      for (let j = 0; j < n; j++) m.set(i, j, m.get(i, j) + x[i]! * x[j]!);
+    }
+  return { m, b };
+}
+
+/** The inverse of a symmetric matrix where it can be inverted, and its rank. */
+function inverted(m: Matrix): { inverse: Matrix; rank: number } {
+  const eigen: Eigen = new EigenvalueDecomposition(m, { assumeSymmetric: true });
+  const values = eigen.realEigenvalues;
+  const V = eigen.eigenvectorMatrix;
+  const least = 1e-9 * Math.max(...values.map(Math.abs), 1e-12);
+  const rank = values.filter((value) => value > least).length;
+  const scaled = Matrix.diag(values.map((value) => (value > least ? 1 / value : 0)));
+  return { inverse: V.mmul(scaled).mmul(V.transpose()), rank };
+}
+
+const quadratic = (m: Matrix, a: ArrayLike<number>): number => {
+  let sum = 0;
+  for (let i = 0; i < a.length; i++) for (let j = 0; j < a.length; j++) sum += a[i]! * m.get(i, j) * a[j]!;
+  return sum;
+};
+const times = (m: Matrix, a: ArrayLike<number>): Float64Array =>
+  Float64Array.from({ length: m.rows }, (_, i) => {
+    let sum = 0;
+    for (let j = 0; j < a.length; j++) sum += m.get(i, j) * a[j]!;
+    return sum;
+  });
+const residual = (rows: readonly Row[], estimate: ArrayLike<number>): number =>
+  rows.reduce((sum, { x, y }) => {
+    let left = y;
+    for (let j = 0; j < x.length; j++) left -= x[j]! * estimate[j]!;
+    return sum + left * left;
+  }, 0);
+
+/** The spread within trials, each with effects of its own for what it tested; and how many contrasts each tells. */
+function within(
+  rows: readonly Row[],
+  trials: readonly NetworkTrial[],
+  n: number,
+  whole: boolean,
+): { spread: Spread | null; squares: number; contrasts: number } {
+  let [squares, freedom, contrasts] = [0, 0, 0];
+  for (const [t, { halves, block }] of trials.entries()) {
+    if (halves === whole) continue;
+    const own = rows.filter(({ trial }) => trial === t);
+    if (own.length === 0) continue;
+    const { m, b } = normal(own, n);
+    const { inverse, rank } = inverted(m);
+    const groups =
+      halves || block === null
+        ? 1
+        : new Set(
+            trials[t]!.days.flatMap(({ position, value }) =>
+              value === null ? [] : [Math.floor(position / block)],
+            ),
+          ).size;
+    squares += residual(own, times(inverse, b));
+    freedom += own.length - groups - rank;
+    contrasts += rank;
+  }
+  return { spread: freedom > 0 ? { variance: squares / freedom, freedom } : null, squares, contrasts };
+}
+
+/**
+ * All trials of one head and role in one outcome, put together: an intercept a whole-head trial (or block), a side's own bias a
+ * half-head trial and an intercept each of its wash days, one effect a node. The spread is learned within trials, apart
+ * for whole and half-heads; where trials of an island disagree by more than it, its standard errors grow by √(Q/df).
+ * Source: methods.md 7; checked against R's lm.
+ */
+export function networkOf(trials: readonly NetworkTrial[]): Network {
+  const nodes = [
+    ...new Set(trials.flatMap(({ days }) => days.flatMap(({ node, value }) => (value === null ? [] : node)))),
+  ].sort();
+  const index = new Map(nodes.map((node, i) => [node, i]));
+  const n = nodes.length;
+  const rows = trials.flatMap((trial, t) => rowsOf(trial, t, index));
+  const kinds = { whole: within(rows, trials, n, true), half: within(rows, trials, n, false) };
+  const island = islandsOf(
+    n,
+    trials.flatMap((_, t) => {
+      const own = rows.filter(({ trial }) => trial === t);
+      const seen = nodes.flatMap((_, j) => (own.some(({ x }) => Math.abs(x[j]!) > 1e-12) ? [j] : []));
+      return seen.length > 1 ? [seen] : [];
+    }),
+  );
+  // A kind of trial whose spread is not known cannot be weighed, and stays out.
+  const weightOf = (whole: boolean) => {
+    const spread = whole ? kinds.whole.spread : kinds.half.spread;
+    return spread === null || spread.variance <= 0 ? 0 : 1 / spread.variance;
+  };
+  const [w, h] = [weightOf(true), weightOf(false)];
+  const ofKind = (whole: boolean) => rows.filter((row) => row.whole === whole);
+  const [wholeRows, halfRows] = [ofKind(true), ofKind(false)];
+  const [one, other] = [normal(wholeRows, n), normal(halfRows, n)];
+  const [mw, mh] = [Matrix.mul(one.m, w), Matrix.mul(other.m, h)];
+  const { inverse } = n > 0 ? inverted(Matrix.add(mw, mh)) : { inverse: Matrix.zeros(0, 0) };
+  const estimate = times(
+    inverse,
+    one.b.map((value, j) => w * value + h * other.b[j]!),
+  );
+
+  const agreement = [...new Set(island)].map((at): Agreement => {
+    const here = (row: Row) => row.x.some((value, j) => Math.abs(value) > 1e-12 && island[j] === at);
+    const parts = ([true, false] as const).map((whole) => {
+      const weight = whole ? w : h;
+      const own = (whole ? wholeRows : halfRows).filter(here);
+      const mine = trials.map((trial, t) =>
+        own.some((row) => row.trial === t) ? trial : { ...trial, days: [] },
+      );
+      const { squares, contrasts } = within(own, mine, n, whole);
+      return weight === 0
+        ? { q: 0, contrasts: 0, freedom: 0 }
+        : {
+            q: weight * Math.max(0, residual(own, estimate) - squares),
+            contrasts,
+            freedom: (whole ? kinds.whole : kinds.half).spread!.freedom,
+          };
+    });
+    const q = parts.reduce((sum, part) => sum + part.q, 0);
+    const told = parts.reduce((sum, { contrasts }) => sum + contrasts, 0);
+    const df = told - (island.filter((other) => other === at).length - 1);
+    if (df <= 0) return { ratio: null, df: 0, p: null, inflation: 1 };
+    // By how much each kind adds: the freedom of a weighed sum of two variances.
+    const freedom =
+      told ** 2 /
+      parts.reduce((sum, part) => sum + (part.freedom > 0 ? part.contrasts ** 2 / part.freedom : 0), 0);
+    const ratio = q / df;
+    return { ratio, df, p: fTail(ratio, df, freedom), inflation: Math.max(1, Math.sqrt(ratio)) };
+  });
+
+  const effectOf = (c: Float64Array, at: number): Effect | null => {
+    const a = times(inverse, c);
+    const [vw, vh] = [quadratic(mw, a), quadratic(mh, a)];
+    const variance = vw + vh;
+    if (!(variance > 0)) return null;
+    const [fw, fh] = [kinds.whole.spread?.freedom ?? 0, kinds.half.spread?.freedom ?? 0];
+    const freedom = variance ** 2 / ((fw > 0 ? vw ** 2 / fw : 0) + (fh > 0 ? vh ** 2 / fh : 0));
+    const value = c.reduce((sum, weight, j) => sum + weight * estimate[j]!, 0);
+    const se = Math.sqrt(variance) * agreement[at]!.inflation;
+    const reach = freedom >= FEWEST_FREEDOM ? studentQuantile(0.975, freedom) * se : null;
+    return {
+      value,
+      se,
+      freedom,
+      interval: reach === null ? null : { low: value - reach, high: value + reach },
+    };
+  };
+  return {
+    nodes,
+    island,
+    whole: kinds.whole.spread,
+    half: kinds.half.spread,
+    agreement,
+    days: nodes.map((node) =>
+      trials.reduce(
+        (sum, { days }) =>
+          sum +
+          new Set(days.flatMap((day) => (day.node === node && day.value !== null ? day.position : []))).size,
+        0,
+      ),
+    ),
+    trials: nodes.map(
+      (node) =>
+        trials.filter(({ days }) => days.some((day) => day.node === node && day.value !== null)).length,
+    ),
+    between: (node, from) => {
+      const [i, j] = [index.get(node), index.get(from)];
+      if (i === undefined || j === undefined || i === j || island[i] !== island[j]) return null;
+      const c = new Float64Array(n);
+      c[i] = 1;
+      c[j] = -1;
+      return effectOf(c, island[i]!);
+    },
+    overIsland: (node) => {
+      const i = index.get(node);
+      if (i === undefined) return null;
+      const mates = island.flatMap((at, j) => (at === island[i] ? [j] : []));
+      if (mates.length < 2) return null;
+      const c = new Float64Array(n);
+      for (const j of mates) c[j] = -1 / mates.length;
+      c[i]! += 1;
+      return effectOf(c, island[i]!);
+    },
+    parts: {
+      estimate,
+      whole: inverse.mmul(mw).mmul(inverse),
+      half: inverse.mmul(mh).mmul(inverse),
+    },
+  };
+}
