@@ -202,6 +202,62 @@ const BRAMBLE: HairTruth = {
   },
 };
 
+/** As the only hold: soft, a little frizz, no grip. */
+const BRAMBLE_HOLD: HairTruth = {
+  start: { definition: 5.4, frizz: 4.2, volume: 6.0, shine: 6.6, softness: 7.6, hold: 3.9, scalp: 8.5 },
+  perDay: {
+    definition: -0.9,
+    frizz: 0.9,
+    volume: -0.1,
+    shine: -0.2,
+    softness: -0.1,
+    hold: -0.9,
+    scalp: -0.1,
+  },
+};
+/** Last summer's foam: the same can, in drier air, held longer. A product × season effect, set on purpose. */
+const FOAM_IN_SUMMER: HairTruth = {
+  start: { definition: 8.6, frizz: 2.4, volume: 6.8, shine: 5.6, softness: 6.7, hold: 7.6, scalp: 8.4 },
+  perDay: {
+    definition: -0.5,
+    frizz: 0.5,
+    volume: -0.2,
+    shine: -0.2,
+    softness: -0.1,
+    hold: -0.5,
+    scalp: -0.1,
+  },
+};
+
+/** An earlier trial of one hold against another on Ines: eight whole heads, nothing departed. */
+const earlier = (
+  key: string,
+  question: string,
+  seed: number,
+  firstDaysAgo: number,
+  arms: readonly DemoArm[],
+): DemoTrial => ({
+  key,
+  wearer: 'ines',
+  question,
+  washDaysAgo: Array.from({ length: 8 }, (_, i) => firstDaysAgo - 4 * i),
+  planned: 8,
+  wearDays: 3,
+  seed,
+  line: 6,
+  design: 'complete',
+  primary: 'definition',
+  onDay: 1,
+  blind: false,
+  steady: true,
+  arms,
+  tested: 'hold',
+  leaveOut: [],
+  departures: {},
+  abandoned: null,
+  endings: 'washed-schedule',
+});
+
 export const TRIALS: readonly DemoTrial[] = [
   {
     key: 'gels',
@@ -333,4 +389,16 @@ export const TRIALS: readonly DemoTrial[] = [
     abandoned: null,
     endings: 'washed-schedule',
   },
+  earlier('gel-foam', 'Gel or foam for Ines in the dry months?', 3301, 232, [
+    { key: 'kelp', product: 'kelp-fold', truth: KELP },
+    { key: 'foam', product: 'brine-foam', truth: FOAM_IN_SUMMER },
+  ]),
+  earlier('jelly-anvil', 'Does a jelly hold Ines’s curls as a gel does?', 3402, 160, [
+    { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
+    { key: 'anvil', product: 'anvil', truth: ANVIL },
+  ]),
+  earlier('cream-jelly', 'Is a cream hold enough for Ines?', 3503, 128, [
+    { key: 'bramble', product: 'bramble-cream', truth: BRAMBLE_HOLD },
+    { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
+  ]),
 ];

@@ -35,6 +35,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
       ingredients: leaf('hair', 'shelf', 'step', 'time'),
       felt: leaf('outcomes', 'step'),
       fairness: leaf('basin', 'climate', 'felt', 'outcomes', 'shelf', 'step', 'time'),
+      board: leaf('compare', 'doses', 'inference', 'outcomes', 'step', 'trial'),
       compare: leaf(
         'basin',
         'felt',

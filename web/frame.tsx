@@ -15,6 +15,7 @@ const PLACES = [
   { to: '/screen', label: 'Screen', key: 'c' },
   { to: '/routines', label: 'Routines', key: 'r' },
   { to: '/trials', label: 'Trials', key: 'l' },
+  { to: '/board', label: 'Board', key: 'o' },
   { to: '/data', label: 'Data', key: 'd' },
 ] as const;
 
@@ -56,7 +57,7 @@ function Ribbon({ className }: { className: string }) {
   const home = /^\/(wash-days|panels|side-by-side)/.test(pathname) ? '/trials' : null;
   return (
     <nav aria-label="Bench" className={className}>
-      <ul className="ribbon grid w-full grid-cols-4">
+      <ul className="ribbon grid w-full grid-cols-5">
         {PLACES.map(({ to, label }) => (
           <li key={to}>
             <NavLink

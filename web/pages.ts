@@ -96,6 +96,11 @@ export const PAGES: readonly Page[] = [
     async () => (await import('./screens/photographs/screen.tsx')).PhotographsScreen,
     ['/wash-days/:id'],
   ),
+  page('board', async () => (await import('./screens/board/screen.tsx')).BoardScreen, [
+    '/wearers',
+    '/trials',
+    '/shelf',
+  ]),
   page('panels/:id', async () => (await import('./screens/panel/screen.tsx')).PanelScreen),
   page('side-by-side', async () => (await import('./screens/side-by-side/screen.tsx')).SideBySideScreen),
   page('trials/:id/codes', async () => (await import('./screens/trials/codes.tsx')).CodesScreen),

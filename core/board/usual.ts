@@ -52,7 +52,9 @@ export function usualOf(
     // Harmonic: what the product means' own errors rest on.
     const each = k / groups.reduce((sum, { length }) => sum + 1 / length, 0);
     const [a, b] = [between * (1 + 1 / k), within * (1 - 1 / each)];
-    const nu = (a + b) ** 2 / (a ** 2 / (k - 1) + (b > 0 && freedom > 0 ? b ** 2 / freedom : 0));
+    // Numbers that never differed have no spread to be uncertain of.
+    const nu =
+      a + b === 0 ? k - 1 : (a + b) ** 2 / (a ** 2 / (k - 1) + (b > 0 && freedom > 0 ? b ** 2 / freedom : 0));
     return { known: 'band', ...band(middle, a + b, nu), products: k, days };
   }
   const most = groups.reduce((best, values, i) => (values.length > groups[best]!.length ? i : best), 0);

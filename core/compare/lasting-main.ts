@@ -25,9 +25,10 @@ const SAMPLES = 1999;
 export const lastingReference = ({ promise }: TrialRecord): Reference =>
   referenceOf(promise.design, promise.arms.length, promise.plannedWashDays, EXACT_UP_TO, SAMPLES);
 
-/** When a wear stopped being good; null while it may still go on, or where nothing was rated. */
-function endOf({ wearEnd }: WashDayRecord, { seen }: Wear, upTo: number): Between | null {
-  if (!seen || (wearEnd === null && seen.to === null && seen.from < upTo)) return null;
+/** When a wear stopped being good; null while it may still go on, or where nothing was rated. One that was spoiled is cut there. */
+function endOf({ wearEnd, spoiled }: WashDayRecord, { seen }: Wear, upTo: number): Between | null {
+  const over = wearEnd !== null || spoiled !== null;
+  if (!seen || (!over && seen.to === null && seen.from < upTo)) return null;
   return { low: seen.from, high: seen.to ?? Number.POSITIVE_INFINITY };
 }
 

@@ -9,7 +9,7 @@ import { useHairFile, useLedger, useOwnIngredients, useSettings, useShelf, useWe
 import { useWorked } from './worked.ts';
 
 /** What a head carried when each of its wash days began, by local date, from the build-up ledger. */
-function useGround(wearerId: string) {
+export function useGround(wearerId: string) {
   const shelf = useShelf();
   const own = useOwnIngredients();
   const { market } = useSettings();

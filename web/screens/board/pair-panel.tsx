@@ -1,0 +1,103 @@
+import type { Board, BoardAsk, BoardTrial, ColumnKey } from '@sabor/core/board/board';
+import { columnInWords, waysInWords } from '@sabor/words/board';
+import { useEffect, useRef } from 'react';
+import { Link } from 'react-router';
+import { useWorked } from '../../api/worked.ts';
+import { Button, ButtonLink } from '../../ui/button.tsx';
+import { Loading } from '../../ui/states.tsx';
+import { disagreementsInWorker, pairInWorker } from '../../workers/board.ts';
+
+/** Things on the shortest way from one to another by trials that held two of them; empty where there is none, or they met. */
+export function wayBetween({ met }: Pick<Board, 'met'>, from: string, to: string): string[] {
+  const beside = (node: string) => met.flatMap(({ a, b }) => (a === node ? [b] : b === node ? [a] : []));
+  const ways: string[][] = [[from]];
+  const seen = new Set([from]);
+  for (let way = ways.shift(); way; way = ways.shift()) {
+    const last = way.at(-1)!;
+    if (last === to) return way.slice(1, -1);
+    for (const next of beside(last)) {
+      if (seen.has(next)) continue;
+      seen.add(next);
+      ways.push([...way, next]);
+    }
+  }
+  return [];
+}
+
+/** Two things by each way they are known. */
+export function PairPanel({
+  ask,
+  column,
+  pair,
+  board,
+  nameOf,
+  trials,
+  wearerId,
+  close,
+}: {
+  ask: BoardAsk;
+  column: ColumnKey;
+  pair: readonly [string, string];
+  board: Board;
+  nameOf: (node: string) => string;
+  trials: readonly BoardTrial[];
+  wearerId: string;
+  close: () => void;
+}) {
+  const [a, b] = pair;
+  const ways = useWorked('pair', [ask, column, a, b], () => pairInWorker(ask, column, a, b));
+  const apart = useWorked('ways apart', [ask, column], () => disagreementsInWorker(ask, column));
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    heading.current?.scrollIntoView({ block: 'nearest' });
+    heading.current?.focus({ preventScroll: true });
+  }, [a, b]);
+  const products = board.nodes.flatMap(({ node, productId }) =>
+    pair.includes(node) && productId ? productId : [],
+  );
+  const through = wayBetween(board, a, b).map(nameOf);
+  const disagree =
+    apart.data?.found.some((one) => [one.a, one.b].every((node) => pair.includes(node))) ?? false;
+  return (
+    <section aria-labelledby="pair" className="max-w-4xl border-l-4 border-leaf pl-5">
+      <h2 id="pair" ref={heading} tabIndex={-1} className="text-xl">
+        {nameOf(a)} against {nameOf(b)}
+      </h2>
+      <p className="text-soft">{columnInWords(column)}, this pair alone.</p>
+      {ways.data && apart.data ? (
+        <>
+          <ul className="my-2 space-y-1">
+            {waysInWords(column, ways.data, [nameOf(a), nameOf(b)], through, disagree).map((sentence) => (
+              <li key={sentence} className={sentence.startsWith('The two ways disagree') ? 'text-brick' : ''}>
+                {sentence}
+              </li>
+            ))}
+          </ul>
+          {ways.data.direct.trials.length > 0 && (
+            <ul className="text-sm">
+              {ways.data.direct.trials.map((id) => (
+                <li key={id}>
+                  <Link className="underline underline-offset-4" to={`/trials/${id}/compare`}>
+                    {trials.find((trial) => trial.id === id)?.question}
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          )}
+        </>
+      ) : (
+        <Loading what="how they are known" />
+      )}
+      <p className="no-print mt-3 flex flex-wrap gap-3">
+        {products.length === 2 && (
+          <ButtonLink to={`/trials/new/plan?wearer=${wearerId}&products=${products.join(',')}`}>
+            Plan the trial that sets them side by side
+          </ButtonLink>
+        )}
+        <Button look="quiet" onClick={close}>
+          Close
+        </Button>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,326 @@
+import type { Wearer } from '@sabor/contract/wearer';
+import {
+  type BoardAsk,
+  type BoardTrial,
+  COLUMNS,
+  type ColumnKey,
+  type WishKey,
+  type WishWeights,
+} from '@sabor/core/board/board';
+import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
+import { SLOTS, type Slot } from '@sabor/core/step/slots';
+import { useMemo, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { type OwnBoard, useBoardTrials } from '../../api/board.ts';
+import { useHairFile, useShelf, useWearers } from '../../api/queries.ts';
+import { useWorked } from '../../api/worked.ts';
+import { ButtonLink } from '../../ui/button.tsx';
+import { InlineChoice } from '../../ui/inline-choice.tsx';
+import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
+import { boardInWorker } from '../../workers/board.ts';
+import { EvidenceMap } from './evidence-map.tsx';
+import { InAir } from './in-air.tsx';
+import { Matrix } from './matrix.tsx';
+import { namesOn } from './names.ts';
+import { PairPanel } from './pair-panel.tsx';
+import { Standings } from './standings.tsx';
+import { Weights } from './weights.tsx';
+
+const roleLabel = (role: Slot | 'line') => (role === 'line' ? 'Whole lines' : SLOTS[role].label);
+
+/** The board: whose, of which step. */
+export function BoardScreen() {
+  const [search, setSearch] = useSearchParams();
+  const wearers = useWearers();
+  const wearerId = search.get('head') ?? wearers.data?.[0]?.id ?? '';
+  const wearer = wearers.data?.find(({ id }) => id === wearerId);
+  const own = useBoardTrials(wearer ? wearerId : '');
+  if (wearers.isError) return <Failed error={wearers.error} retry={wearers.refetch} />;
+  if (wearers.isPending) return <Loading what="the board" />;
+  if (!wearer)
+    return (
+      <>
+        <Heading kicker="Board" title="Products against products" />
+        <Nothing
+          title="Nobody’s hair is tested yet"
+          action={
+            <ButtonLink look="main" to="/heads/new">
+              Add a wearer
+            </ButtonLink>
+          }
+        >
+          The board sets a head’s finished trials side by side.
+        </Nothing>
+      </>
+    );
+  const set = (to: Record<string, string | null>) =>
+    setSearch(
+      (old) => {
+        const next = new URLSearchParams(old);
+        for (const [key, value] of Object.entries(to))
+          if (value === null) next.delete(key);
+          else next.set(key, value);
+        return next;
+      },
+      { replace: true, preventScrollReset: true },
+    );
+  return (
+    <>
+      <Heading kicker="Board" title={`Products against products on ${wearer.name}`}>
+        Everything this head’s finished trials say of one step, put together. A trial alone decides its own
+        question; across trials the board says how sure the order is.
+      </Heading>
+      <div className="no-print mb-6 flex flex-wrap gap-x-5 gap-y-2">
+        <InlineChoice
+          label="Head"
+          value={wearerId}
+          onChange={(head) => set({ head, role: null, pair: null, against: null })}
+          options={wearers.data.map(({ id, name }) => [id, name] as const)}
+        />
+        {own.data && <OfRole own={own.data} set={set} search={search} />}
+      </div>
+      {own.error ? (
+        <Failed error={own.error} retry={own.retry} />
+      ) : own.data ? (
+        <OwnBoardPage key={wearerId} own={own.data} wearer={wearer} search={search} set={set} />
+      ) : (
+        <Loading what="the trials" />
+      )}
+    </>
+  );
+}
+
+type Set = (to: Record<string, string | null>) => void;
+
+/** The steps that trials of this head tested, the most tested first. */
+function rolesOf(trials: readonly BoardTrial[]): { role: Slot | 'line'; count: number }[] {
+  const roles = trials.map(({ arms }) => arms[0]!.role);
+  return [...new Set(roles)]
+    .map((role) => ({ role, count: roles.filter((one) => one === role).length }))
+    .toSorted((a, b) => b.count - a.count);
+}
+const roleOf = (own: OwnBoard, search: URLSearchParams) => {
+  const roles = rolesOf(own.trials);
+  return roles.find(({ role }) => role === search.get('role'))?.role ?? roles[0]?.role ?? null;
+};
+
+function OfRole({ own, set, search }: { own: OwnBoard; set: Set; search: URLSearchParams }) {
+  const role = roleOf(own, search);
+  if (role === null) return null;
+  return (
+    <InlineChoice
+      label="Step"
+      value={role}
+      onChange={(to) => set({ role: to, pair: null, against: null })}
+      options={rolesOf(own.trials).map(
+        (one) =>
+          [
+            one.role,
+            `${roleLabel(one.role)} (${one.count} ${one.count === 1 ? 'trial' : 'trials'})`,
+          ] as const,
+      )}
+    />
+  );
+}
+
+const WAITING: Record<OwnBoard['waiting'][number]['why'], string> = {
+  running: 'not over yet',
+  blind: 'still blind',
+  unopened: 'its fairness check is still to be judged',
+  'compares nothing': 'it compares no two things',
+};
+
+/** A wearer's wishes as weights of the board; nothing weighed is an even weight of definition and lasting. */
+const weightsOf = (wishes: readonly { wish: string; weight: number }[]): WishWeights =>
+  Object.fromEntries(wishes.map(({ wish, weight }) => [wish as WishKey, weight]));
+
+function OwnBoardPage({
+  own,
+  wearer,
+  search,
+  set,
+}: {
+  own: OwnBoard;
+  wearer: Wearer;
+  search: URLSearchParams;
+  set: Set;
+}) {
+  const role = roleOf(own, search);
+  const wishes = useHairFile(wearer.id).data?.wishes;
+  const shelf = useShelf();
+  const [weights, setWeights] = useState<WishWeights | null>(null);
+  const wished = useMemo(() => weightsOf(wishes?.weights ?? []), [wishes]);
+  const used = weights ?? wished;
+  const onDay = Math.max(1, Number(search.get('day') ?? 1) || 1);
+  const lasting = (search.get('good') ?? 'definition') as Outcome;
+  const weakened = search.get('weakened') !== 'out';
+  const against = search.get('against');
+  const ask = useMemo(
+    (): BoardAsk | null =>
+      role && {
+        trials: own.trials,
+        role,
+        onDay,
+        lasting: Object.hasOwn(OUTCOMES, lasting) ? lasting : 'definition',
+        line: wishes?.line ?? 6,
+        weakened,
+        weights: used,
+        against,
+      },
+    [own.trials, role, onDay, lasting, wishes?.line, weakened, used, against],
+  );
+  const board = useWorked('board', ask ? [ask] : null, () => boardInWorker(ask!), `${wearer.id} ${role}`);
+  const waiting = own.waiting.length > 0 && (
+    <section aria-labelledby="waiting" className="mt-8">
+      <h2 id="waiting" className="text-lg">
+        Not on the board
+      </h2>
+      <ul className="text-soft">
+        {own.waiting.map(({ id, question, why }) => (
+          <li key={id}>
+            <Link className="underline underline-offset-4" to={`/trials/${id}`}>
+              {question}
+            </Link>
+            : {WAITING[why]}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+  if (!ask)
+    return (
+      <>
+        <Nothing
+          title="No finished trial yet"
+          action={
+            <ButtonLink look="main" to={`/trials/new/plan?wearer=${wearer.id}`}>
+              Plan a trial
+            </ButtonLink>
+          }
+        >
+          A trial stands here once it is over and its outcomes have been shown.
+        </Nothing>
+        {waiting}
+      </>
+    );
+  if (board.isError)
+    return <Failed error={new Error('The board could not be computed.')} retry={board.refetch} />;
+  if (!board.data || !shelf.data) return <Loading what="the board" />;
+  const { data } = board;
+  const products = shelf.data.products;
+  const nameOf = namesOn(data.nodes, products);
+  const days = Math.max(1, ...own.trials.map(({ wearDays }) => wearDays));
+  const asked = search.get('by') as ColumnKey | null;
+  const by =
+    data.columns.find(({ key }) => key === asked) ??
+    data.columns.find(({ key }) => key === 'wish') ??
+    data.columns[0]!;
+  const pair = search.get('pair')?.split('|') ?? null;
+  const open = (a: string, b: string) => set({ pair: `${a}|${b}` });
+  return (
+    <>
+      <div className="no-print mb-5 flex flex-wrap gap-x-5 gap-y-2">
+        <InlineChoice
+          label="Order by"
+          value={by.key}
+          onChange={(key) => set({ by: key })}
+          options={data.columns.map(({ key }) => [key, COLUMNS[key].label] as const)}
+        />
+        <InlineChoice
+          label="Read on day"
+          value={String(onDay)}
+          onChange={(day) => set({ day })}
+          options={Array.from({ length: days }, (_, i) => [String(i + 1), String(i + 1)] as const)}
+        />
+        <InlineChoice
+          label="Good days by"
+          value={ask.lasting}
+          onChange={(good) => set({ good })}
+          options={(Object.keys(OUTCOMES) as Outcome[]).map((key) => [key, OUTCOMES[key].label] as const)}
+        />
+        {(data.weakened.length > 0 || !weakened) && (
+          <label className="flex min-h-11 items-center gap-2 text-sm">
+            <input
+              type="checkbox"
+              className="size-4 accent-ink"
+              checked={weakened}
+              onChange={(event) => set({ weakened: event.target.checked ? null : 'out' })}
+            />
+            Count weakened trials ({data.weakened.length})
+          </label>
+        )}
+      </div>
+      <div className="grid *:min-w-0 gap-x-12 gap-y-10 lg:grid-cols-[1.3fr_1fr]">
+        <Standings
+          board={data}
+          column={by}
+          nameOf={nameOf}
+          products={products}
+          role={ask.role}
+          wearerId={wearer.id}
+          open={open}
+        />
+        <div className="space-y-10">
+          <Weights
+            weights={used}
+            wished={wished}
+            change={setWeights}
+            ask={ask}
+            leader={by.key === 'wish' ? (by.leaders[0]?.node ?? null) : null}
+            nameOf={nameOf}
+            wearer={wearer}
+          />
+          <EvidenceMap board={data} nameOf={nameOf} open={open} />
+        </div>
+        {pair?.length === 2 && data.nodes.some(({ node }) => node === pair[0]) && (
+          <div className="lg:col-span-2">
+            <PairPanel
+              ask={ask}
+              column={by.key}
+              pair={[pair[0]!, pair[1]!]}
+              board={data}
+              nameOf={nameOf}
+              trials={own.trials}
+              wearerId={wearer.id}
+              close={() => set({ pair: null })}
+            />
+          </div>
+        )}
+        <div className="lg:col-span-2">
+          <Matrix
+            board={data}
+            nameOf={nameOf}
+            against={against}
+            setAgainst={(node) => set({ against: node })}
+            open={open}
+          />
+        </div>
+        <div className="lg:col-span-2">
+          <InAir
+            board={data}
+            nameOf={nameOf}
+            by={data.columns.some(({ key }) => key === 'wish') ? 'wish' : by.key}
+          />
+        </div>
+      </div>
+      {data.out.length > 0 && (
+        <section aria-labelledby="out" className="mt-8">
+          <h2 id="out" className="text-lg">
+            Left out
+          </h2>
+          <ul className="text-soft">
+            {data.out.map(({ id, question, why }) => (
+              <li key={id}>
+                <Link className="underline underline-offset-4" to={`/trials/${id}/compare`}>
+                  {question}
+                </Link>
+                : {why === 'broken' ? 'its fairness check found it broken' : 'weakened'}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {waiting}
+    </>
+  );
+}

@@ -1,0 +1,144 @@
+import type { Product } from '@sabor/contract/shelf';
+import type { Board, BoardColumn, BoardNode } from '@sabor/core/board/board';
+import { COLUMNS } from '@sabor/core/board/board';
+import { suitsSlot } from '@sabor/core/shelf/products';
+import type { Slot } from '@sabor/core/step/slots';
+import { standingInWords } from '@sabor/words/board';
+import { doseInWords } from '@sabor/words/dose';
+import { counted } from '@sabor/words/numbers';
+import { Link } from 'react-router';
+import { ButtonLink } from '../../ui/button.tsx';
+import { showDate, showMoney } from '../../ui/show.ts';
+
+/** The board in a line a product: where it stands, how sure that is, and what it rests on. */
+export function Standings({
+  board,
+  column,
+  nameOf,
+  products,
+  role,
+  wearerId,
+  open,
+}: {
+  board: Board;
+  column: BoardColumn;
+  nameOf: (node: string) => string;
+  products: readonly Product[];
+  role: Slot | 'line';
+  wearerId: string;
+  open: (a: string, b: string) => void;
+}) {
+  const islands = [...new Set(board.nodes.map(({ island }) => island))].sort((a, b) => a - b);
+  const untried = products.filter(
+    ({ id, roles, archivedAt }) =>
+      role !== 'line' &&
+      archivedAt === null &&
+      suitsSlot(roles, role) &&
+      !board.nodes.some(({ productId }) => productId === id),
+  );
+  const first = (node: BoardNode) => column.first[node.node] ?? -1;
+  return (
+    <section aria-labelledby="standings">
+      <h2 id="standings" className="text-xl">
+        Who is first
+      </h2>
+      <p className="mb-3 text-soft">
+        {column.key === 'wish' ? 'As the wishes weigh it' : COLUMNS[column.key].label}
+        {', '}
+        {COLUMNS[column.key].wanted === 'higher' ? 'more is wanted' : 'less is wanted'}. “First in 82 of 100”:
+        if these trials were all there is to know, it would truly be first that often.
+      </p>
+      {islands.map((island) => (
+        <div key={island}>
+          {islands.length > 1 && (
+            <h3 className="mt-4 text-base">
+              {island === islands[0]
+                ? 'These met in trials, directly or through each other'
+                : 'These met none of the above: compared only with each other'}
+            </h3>
+          )}
+          <ol className="border-t border-rule">
+            {board.nodes
+              .filter((node) => node.island === island)
+              .toSorted((a, b) => first(b) - first(a) || (nameOf(a.node) < nameOf(b.node) ? -1 : 1))
+              .map((node) => {
+                const leader = column.leaders.find((one) => one.island === island);
+                const other = leader && (leader.node === node.node ? leader.next : leader.node);
+                return (
+                  <li key={node.node} className="border-b border-rule py-3">
+                    <p className="flex flex-wrap items-baseline justify-between gap-x-4">
+                      <span className="figure text-lg">
+                        {node.kind === 'product' && node.productId ? (
+                          <Link
+                            className="underline-offset-4 hover:underline"
+                            to={`/shelf/${node.productId}`}
+                          >
+                            {nameOf(node.node)}
+                          </Link>
+                        ) : (
+                          nameOf(node.node)
+                        )}
+                      </span>
+                      {other && (
+                        <button
+                          type="button"
+                          className="min-h-8 text-sm underline underline-offset-4"
+                          onClick={() => open(node.node, other)}
+                        >
+                          against {nameOf(other)}
+                        </button>
+                      )}
+                    </p>
+                    <p className={leader?.node === node.node ? 'font-semibold' : ''}>
+                      {standingInWords(column, node.node, island, nameOf)}
+                    </p>
+                    <p className="text-sm text-soft">
+                      {[
+                        `${counted(node.trials.length, 'trial')}, ${counted(node.washDays, 'wash day')}`,
+                        node.dose && !node.byAmount ? `at ${doseInWords(node.dose)}` : null,
+                        node.costPerGoodDay !== null && node.currency
+                          ? `${showMoney(node.costPerGoodDay, node.currency)} a good day`
+                          : null,
+                        node.lastOn ? `last worn in a trial ${showDate(node.lastOn)}` : null,
+                        node.trials.some((id) => board.weakened.includes(id))
+                          ? 'one of its trials is weakened'
+                          : null,
+                      ]
+                        .filter(Boolean)
+                        .join(' · ')}
+                    </p>
+                  </li>
+                );
+              })}
+          </ol>
+        </div>
+      ))}
+      {untried.length > 0 && (
+        <>
+          <h3 className="mt-5 text-base">Not tried on this head</h3>
+          <ul>
+            {untried.map(({ id, name }) => (
+              <li
+                key={id}
+                className="flex flex-wrap items-center justify-between gap-3 border-b border-rule py-1"
+              >
+                {name}
+                <ButtonLink look="quiet" to={planPath(wearerId, id, board, column)}>
+                  Plan a trial
+                </ButtonLink>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** A plan that sets a product against the one that leads. */
+export function planPath(wearerId: string, productId: string, board: Board, column: BoardColumn): string {
+  const leader = column.leaders[0]?.node;
+  const best = board.nodes.find(({ node }) => node === leader)?.productId;
+  const products = [productId, best].filter((id) => id && id !== null);
+  return `/trials/new/plan?wearer=${wearerId}&products=${[...new Set(products)].join(',')}`;
+}

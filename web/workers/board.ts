@@ -1,0 +1,26 @@
+import type { Board, BoardAsk, ColumnKey, Disagreement, PairWays, Turn } from '@sabor/core/board/board';
+import { type Remote, wrap } from 'comlink';
+import type { BoardWorker } from './board.worker.ts';
+
+let standing: Remote<BoardWorker> | null = null;
+
+/** One worker for the board, kept: a wish that is turned is answered again and again. */
+function boardWorker(): Remote<BoardWorker> {
+  standing ??= wrap<BoardWorker>(
+    new Worker(new URL('./board.worker.ts', import.meta.url), { type: 'module' }),
+  );
+  return standing;
+}
+
+export const boardInWorker = (ask: BoardAsk): Promise<Board> => boardWorker().boardOf(ask);
+
+export const pairInWorker = (ask: BoardAsk, key: ColumnKey, a: string, b: string): Promise<PairWays> =>
+  boardWorker().pairWays(ask, key, a, b);
+
+export const turnsInWorker = (ask: BoardAsk, leader: string): Promise<Turn[]> =>
+  boardWorker().turnsOf(ask, leader);
+
+export const disagreementsInWorker = (
+  ask: BoardAsk,
+  key: ColumnKey,
+): Promise<{ found: Disagreement[]; checked: number }> => boardWorker().disagreements(ask, key);

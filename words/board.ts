@@ -1,0 +1,144 @@
+import type { BoardColumn, ColumnKey, PairWays, Turn, WishKey } from '@sabor/core/board/board';
+import { COLUMNS } from '@sabor/core/board/board';
+import type { JointPair } from '@sabor/core/board/draws';
+import type { Effect } from '@sabor/core/board/network';
+import type { Usual } from '@sabor/core/board/usual';
+import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { counted } from './numbers.ts';
+
+/** A column's number as it is said: "6.4", "38 %", "42 min". */
+export function sizeInWords(key: ColumnKey, value: number): string {
+  const { places, unit } = COLUMNS[key];
+  const size = (Math.round(value * 10 ** places) / 10 ** places).toFixed(places);
+  return unit === 'points' ? size : `${size} ${unit}`;
+}
+
+const plainSize = (key: ColumnKey, value: number) => Math.abs(value).toFixed(COLUMNS[key].places);
+/** A difference with its sign. */
+export function signedInWords(key: ColumnKey, value: number): string {
+  const size = plainSize(key, value);
+  return Number(size) === 0 ? size : `${value > 0 ? '+' : '−'}${size}`;
+}
+
+/** An effect with the interval it has alone: "+1.2 (0.3 to 2.1)"; without one it says so. */
+export function effectInWords(key: ColumnKey, { value, interval }: Effect): string {
+  return interval
+    ? `${signedInWords(key, value)} (${signedInWords(key, interval.low)} to ${signedInWords(key, interval.high)})`
+    : `${signedInWords(key, value)} (too few wash days for an interval)`;
+}
+
+export const WISH_LABELS: Readonly<Record<WishKey, string>> = {
+  ...(Object.fromEntries(
+    Object.entries(OUTCOMES).map(([key, { label, better }]) => [
+      key,
+      better === 'lower' ? `Little ${label.toLowerCase()}` : label,
+    ]),
+  ) as Record<keyof typeof OUTCOMES, string>),
+  length: 'Length',
+  lasting: 'Lasting long',
+};
+
+/** What a column is about, after "In": "In definition"; as wished stands by itself. */
+export const columnInWords = (key: ColumnKey): string =>
+  key === 'wish' ? 'As the wishes weigh it' : `In ${COLUMNS[key].label.toLowerCase()}`;
+
+/** How often something comes first: "first in 82 of 100", never quite none or all of them. */
+export function firstInWords(share: number): string {
+  const times = Math.round(100 * share);
+  if (times >= 100) return 'first in over 99 of 100';
+  return times < 1 ? 'first in under 1 of 100' : `first in ${times} of 100`;
+}
+
+/** Where a thing stands on its island in a column, as far as the data carry it. */
+export function standingInWords(
+  column: Pick<BoardColumn, 'key' | 'joint' | 'first' | 'leaders'>,
+  node: string,
+  island: number,
+  nameOf: (node: string) => string,
+): string {
+  const leader = column.leaders.find((one) => one.island === island);
+  if (!leader) return 'nothing to compare it with yet';
+  const share = firstInWords(column.first[node] ?? 0);
+  if (leader.node === node) {
+    const firm = { firm: 'firmly first', leaning: 'leaning', open: 'still open' }[leader.firmness];
+    return leader.heldBack
+      ? `${share}: leaning, because the trials that held it and ${nameOf(leader.next)} cannot tell the two apart`
+      : `${share}: ${firm}`;
+  }
+  const behind = column.joint.find(
+    (pair) =>
+      (pair.node === node && pair.from === leader.node) || (pair.from === node && pair.node === leader.node),
+  );
+  if (!behind) return `${share}; too few wash days to say how far from ${nameOf(leader.node)}`;
+  const clear = behind.low > 0 || behind.high < 0;
+  return clear
+    ? `${share}; behind ${nameOf(leader.node)} by ${plainSize(column.key, behind.value)} (${rangeOf(column.key, behind)})`
+    : `${share}; no clear difference from ${nameOf(leader.node)}`;
+}
+
+/** A joint interval without its sign: how far apart, from the near end to the far one. */
+function rangeOf(key: ColumnKey, { low, high }: JointPair): string {
+  const ends = [Math.abs(low), Math.abs(high)].toSorted((a, b) => a - b);
+  return `${plainSize(key, ends[0]!)} to ${plainSize(key, ends[1]!)}`;
+}
+
+/** Which things a column says are better than which, all holding together; each as a sentence. */
+export function betterInWords(
+  { key, joint }: Pick<BoardColumn, 'key' | 'joint'>,
+  nameOf: (node: string) => string,
+): string[] {
+  const { wanted, label } = COLUMNS[key];
+  return joint.flatMap((pair) => {
+    if (pair.low <= 0 && pair.high >= 0) return [];
+    const over = pair.low > 0 === (wanted === 'higher');
+    const [better, worse] = over ? [pair.node, pair.from] : [pair.from, pair.node];
+    return [
+      `${nameOf(better)} is better than ${nameOf(worse)} in ${label.toLowerCase()}, by ${rangeOf(key, pair)}.`,
+    ];
+  });
+}
+
+/** Where a number of this head usually lies: "usual 5.2 to 8.1". */
+export function usualInWords(key: ColumnKey, usual: Usual, nameOf: (node: string) => string): string {
+  if (usual.known === 'too few') return 'too few wash days to say what is usual';
+  const whole = Object.hasOwn(OUTCOMES, key) && usual.low <= 0 && usual.high >= 10;
+  if (whole) return 'differs too much to say what is usual';
+  const range = `${sizeInWords(key, usual.low)} to ${sizeInWords(key, usual.high)}`;
+  return usual.known === 'band' ? `usual ${range}` : `usual with ${nameOf(usual.product)} ${range}`;
+}
+
+/** How two things are known of each other, way by way. */
+export function waysInWords(
+  key: ColumnKey,
+  { both, direct, others, apart }: PairWays,
+  [a, b]: readonly [string, string],
+  through: readonly string[],
+  /** Whether the ways disagree beyond luck, over all pairs that can be checked. */
+  disagree: boolean,
+): string[] {
+  const say = (effect: Effect) => `${a} ${effectInWords(key, effect)} against ${b}`;
+  return [
+    both
+      ? `Over all: ${say(both)}.`
+      : `Nothing joins ${a} and ${b}: no trial held both, and none leads from one to the other.`,
+    direct.trials.length === 0
+      ? `No trial held both${through.length > 0 ? `; they are known through ${through.join(', ')}` : ''}.`
+      : direct.effect
+        ? `Side by side in ${counted(direct.trials.length, 'trial')}, ${counted(direct.washDays, 'wash day')}: ${say(direct.effect)}.`
+        : `Side by side in ${counted(direct.trials.length, 'trial')}, with too few numbers to say.`,
+    ...(others.effect && direct.trials.length > 0
+      ? [`Through others alone, in ${counted(others.trials.length, 'trial')}: ${say(others.effect)}.`]
+      : []),
+    ...(apart
+      ? [
+          disagree
+            ? `The two ways disagree, by ${signedInWords(key, apart.value)} (${signedInWords(key, apart.low)} to ${signedInWords(key, apart.high)}): look for what differed between these trials before trusting either.`
+            : `The two ways agree as far as they can tell: ${signedInWords(key, apart.value)} apart (${signedInWords(key, apart.low)} to ${signedInWords(key, apart.high)}).`,
+        ]
+      : []),
+  ];
+}
+
+/** What change of a wish would turn the order. */
+export const turnInWords = ({ wish, now, at, node }: Turn, nameOf: (node: string) => string): string =>
+  `${WISH_LABELS[wish]} at ${Math.round(100 * at)} % of all weight instead of ${Math.round(100 * now)} %: ${nameOf(node)} would be first.`;
