@@ -36,7 +36,15 @@ interface Placed {
   half: 'left' | 'right' | null;
 }
 
-function steps(day: Day, calendar: Calendar, reached: number): Row[] {
+/** Hours a step of a wash day begins and is done at; what comes after the drying waits for it. */
+function hoursOf(position: number, dryAt: { position: number; hour: number } | null): [number, number] {
+  if (dryAt === null || position < dryAt.position) return [9 + position * 0.1, 9.05 + position * 0.1];
+  if (position === dryAt.position) return [9 + position * 0.1, dryAt.hour];
+  const after = dryAt.hour + (position - dryAt.position) * 0.03;
+  return [after, after + 0.02];
+}
+
+function steps(day: Day, calendar: Calendar, reached: number, dryHour: number | null = null): Row[] {
   const { trial } = day;
   const rows = planOf(trial).flatMap((planned, place): Placed[] => {
     const split = planned.key === trial.tested && DESIGNS[trial.design].halves;
@@ -44,7 +52,10 @@ function steps(day: Day, calendar: Calendar, reached: number): Row[] {
       ? (['left', 'right'] as const).map((half, i) => ({ planned, position: place + i / 2, half }))
       : [{ planned, position: place, half: null }];
   });
+  const drying = rows.find(({ planned }) => planned.slot === 'dry');
+  const dryAt = drying && dryHour !== null ? { position: drying.position, hour: dryHour } : null;
   return rows.map(({ planned, position, half }) => {
+    const [begun, over] = hoursOf(position, dryAt);
     const today = trial.departures[day.index];
     const own = today?.[half ? `${planned.key} ${half}` : planned.key] ?? today?.[planned.key];
     const arm = half === 'right' ? day.right : day.left;
@@ -69,8 +80,8 @@ function steps(day: Day, calendar: Calendar, reached: number): Row[] {
         skipped: false,
       },
       note: own?.note ?? '',
-      started_at: done ? calendar.at(day.daysAgo, 9 + position * 0.1) : null,
-      done_at: done ? calendar.at(day.daysAgo, 9.05 + position * 0.1) : null,
+      started_at: done ? calendar.at(day.daysAgo, begun) : null,
+      done_at: done ? calendar.at(day.daysAgo, over) : null,
     };
   });
 }
@@ -355,7 +366,7 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
       wear_end_kind: trial.endings,
       wear_ended_at: calendar.at(daysAgo - trial.wearDays, 7.5),
     });
-    const done = steps(day, calendar, 99);
+    const done = steps(day, calendar, 99, 9.2 + drying);
     rows.wash_step = [...(rows.wash_step ?? []), ...done];
     toldOfSteps(rows, done, trial.seed * 37 + index);
     wear(rows, day, calendar, lots);

@@ -142,3 +142,10 @@ export function waysInWords(
 /** What change of a wish would turn the order. */
 export const turnInWords = ({ wish, now, at, node }: Turn, nameOf: (node: string) => string): string =>
   `${WISH_LABELS[wish]} at ${Math.round(100 * at)} % of all weight instead of ${Math.round(100 * now)} %: ${nameOf(node)} would be first.`;
+
+/** How many of a thing's trials their fairness check weakens; null where none is. */
+export function weakenedInWords(trials: number, weakened: number): string | null {
+  if (weakened === 0) return null;
+  if (trials === weakened) return trials === 1 ? 'its trial is weakened' : 'its trials are weakened';
+  return weakened === 1 ? 'one of its trials is weakened' : `${weakened} of its trials are weakened`;
+}

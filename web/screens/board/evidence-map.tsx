@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 
-const SIZE = { width: 420, height: 300, radius: 108 };
+const SIZE = { width: 480, height: 300, radius: 104 };
 
 /** Which things met in which trials: a thread between two that stood side by side, the thicker the more wash days. */
 export function EvidenceMap({
@@ -41,7 +41,11 @@ export function EvidenceMap({
         {met.length} of {counted(pairs, 'pair')} stood side by side in a trial; the others are known through
         them, more loosely, or not at all.
       </p>
-      <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} className="w-full max-w-lg" aria-hidden="true">
+      <svg
+        viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+        className="w-full max-w-lg overflow-visible"
+        aria-hidden="true"
+      >
         {met.map(({ a, b, washDays }) => (
           <line
             key={`${a} ${b}`}

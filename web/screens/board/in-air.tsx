@@ -56,7 +56,7 @@ export function InAir({
       </p>
       <svg
         viewBox={`0 0 ${BOX.width} ${BOX.height}`}
-        className="w-full max-w-2xl"
+        className="w-full max-w-2xl overflow-visible"
         role="img"
         aria-label={`${nameOf(node.node)}: ${days.length} wash days between ${showTemperature(Math.min(...days.map(({ dewPointC }) => dewPointC)), settings)} and ${showTemperature(Math.max(...days.map(({ dewPointC }) => dewPointC)), settings)}`}
       >

@@ -6,7 +6,7 @@ import {
   type ColumnKey,
 } from '@sabor/core/board/board';
 import { effectInWords, signedInWords, sizeInWords, usualInWords } from '@sabor/words/board';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { showMoney } from '../../ui/show.ts';
 
@@ -48,7 +48,7 @@ export function Matrix({
   const head = (key: typeof sort, label: string, says: string) => (
     <th
       scope="col"
-      className="min-w-32 px-2 py-1 align-bottom"
+      className="min-w-36 px-2 py-1 align-bottom"
       aria-sort={sort === key ? 'ascending' : undefined}
     >
       <button
@@ -87,9 +87,9 @@ export function Matrix({
             <tr className="border-b border-rule">
               {head('name', 'Thing', `${board.nodes.length} of them`)}
               {told.map(({ key, usual }) => (
-                <HeadCell key={key}>
+                <Fragment key={key}>
                   {head(key, COLUMNS[key].label, usualInWords(key, usual, nameOf))}
-                </HeadCell>
+                </Fragment>
               ))}
               {head('cost', 'A wash', 'all products')}
             </tr>
@@ -123,8 +123,6 @@ export function Matrix({
     </details>
   );
 }
-
-const HeadCell = ({ children }: { children: React.ReactNode }) => <>{children}</>;
 
 /** How far a column's drawing reaches to either side of nothing: what its widest interval needs. */
 const reachOf = (column: BoardColumn) =>

@@ -3,7 +3,7 @@ import type { Board, BoardColumn, BoardNode } from '@sabor/core/board/board';
 import { COLUMNS } from '@sabor/core/board/board';
 import { suitsSlot } from '@sabor/core/shelf/products';
 import type { Slot } from '@sabor/core/step/slots';
-import { standingInWords } from '@sabor/words/board';
+import { standingInWords, weakenedInWords } from '@sabor/words/board';
 import { doseInWords } from '@sabor/words/dose';
 import { counted } from '@sabor/words/numbers';
 import { Link } from 'react-router';
@@ -97,12 +97,13 @@ export function Standings({
                         `${counted(node.trials.length, 'trial')}, ${counted(node.washDays, 'wash day')}`,
                         node.dose && !node.byAmount ? `at ${doseInWords(node.dose)}` : null,
                         node.costPerGoodDay !== null && node.currency
-                          ? `${showMoney(node.costPerGoodDay, node.currency)} a good day`
+                          ? `${showMoney(node.costPerGoodDay, node.currency)} a good day, counted to day ${board.countedTo}`
                           : null,
                         node.lastOn ? `last worn in a trial ${showDate(node.lastOn)}` : null,
-                        node.trials.some((id) => board.weakened.includes(id))
-                          ? 'one of its trials is weakened'
-                          : null,
+                        weakenedInWords(
+                          node.trials.length,
+                          node.trials.filter((id) => board.weakened.includes(id)).length,
+                        ),
                       ]
                         .filter(Boolean)
                         .join(' · ')}
