@@ -99,6 +99,7 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     ['/help', /^What the words mean$/],
     ['/photo-bench', /^Print a card$/],
     ['/light-table', /^Photographs$/],
+    ['/board', /^Who is first$/],
     ['/data', /^Data$/],
   ];
 }
@@ -262,6 +263,7 @@ test('axe finds nothing on an empty Sabor', async ({ page }) => {
       '/trials/new/plan',
       '/wash-days',
       '/calendar',
+      '/board',
       '/data',
     ]) {
       await page.goto(`${empty}${path}`);

@@ -1,0 +1,360 @@
+import { describe, expect, it } from 'vitest';
+import type { Outcome } from '../outcomes/outcomes.ts';
+import { normals, seededRandom } from '../random.ts';
+import {
+  type BoardAsk,
+  type BoardDay,
+  type BoardTrial,
+  boardOf,
+  disagreements,
+  pairWays,
+  turnsOf,
+  wishValue,
+} from './board.ts';
+import { amountsOf, type Tested, testedBy } from './tested.ts';
+
+const product = (key: string): Tested & { name: string } => ({
+  kind: 'product',
+  role: 'hold',
+  key,
+  productId: key,
+  dose: { kind: 'exact', amount: 10, measure: 'g', per: 'head' },
+  name: key,
+});
+
+/** What a product truly gives, and how many days of it are good. */
+interface Truth {
+  definition: number;
+  frizz: number;
+  /** Points of definition lost a day. */
+  fade?: number;
+}
+
+/** A finished trial of two products in eight whole heads (or halves), by the truth and a seed. */
+function madeUp(
+  id: string,
+  [a, b]: readonly [string, string],
+  truth: Readonly<Record<string, Truth>>,
+  seed: number,
+  to: Partial<BoardTrial> & { noise?: number; wearDays?: number; level?: number } = {},
+): BoardTrial {
+  const normal = normals(seededRandom(seed));
+  const { noise = 0.3, wearDays = 5, halves = false } = to;
+  const level = to.level ?? normal();
+  const of = (position: number, half: BoardDay['half'], arm: number): BoardDay => {
+    const { definition, frizz, fade = 0.8 } = truth[arm === 0 ? a : b]!;
+    const luck = noise * normal();
+    const rated: Partial<Record<Outcome, { day: number; value: number }[]>> = {
+      definition: Array.from({ length: wearDays }, (_, i) => ({
+        day: i + 1,
+        value: definition + level + luck - fade * i,
+      })),
+      frizz: Array.from({ length: wearDays }, (_, i) => ({
+        day: i + 1,
+        value: frizz + level - luck + 0.3 * i,
+      })),
+    };
+    return {
+      washDayId: `${id} ${position}`,
+      position,
+      half,
+      arm,
+      on: `2026-0${1 + (seed % 9)}-1${position % 10}`,
+      dewPointC: 3 * position,
+      rated,
+      worn: rated,
+      washedOn: null,
+      over: true,
+      shrinkage: [{ day: 1, value: 40 }],
+      minutesToDry: null,
+      handsOn: half === null ? 30 + arm : null,
+      costPerWash: arm === 0 ? 2 : 1,
+      currency: 'EUR',
+    };
+  };
+  return {
+    id,
+    question: `${a} or ${b}?`,
+    wearerId: 'w',
+    halves,
+    block: null,
+    fair: 'clean',
+    wearDays,
+    endedOn: '2026-05-01',
+    arms: [product(a), product(b)],
+    days: Array.from({ length: 8 }, (_, position) => position).flatMap((position) =>
+      halves
+        ? [of(position, 'left', position % 2), of(position, 'right', 1 - (position % 2))]
+        : [of(position, null, [0, 1, 1, 0, 1, 0, 0, 1][position]!)],
+    ),
+    ...to,
+  };
+}
+const TRUTH = {
+  anvil: { definition: 5, frizz: 4 },
+  kelp: { definition: 7.5, frizz: 3 },
+  foam: { definition: 6, frizz: 5 },
+};
+const asked = (trials: readonly BoardTrial[], to: Partial<BoardAsk> = {}): BoardAsk => ({
+  trials,
+  role: 'hold',
+  onDay: 1,
+  lasting: 'definition',
+  line: 5,
+  weakened: true,
+  weights: {},
+  against: null,
+  ...to,
+});
+const two = [madeUp('one', ['anvil', 'kelp'], TRUTH, 1), madeUp('two', ['foam', 'anvil'], TRUTH, 2)];
+const column = (ask: BoardAsk, key = 'definition') => boardOf(ask).columns.find((one) => one.key === key)!;
+
+describe('the board', () => {
+  it('names the best first, knows a pair that never met through a third, and swaps with its sides', () => {
+    const { leaders, joint, cells } = column(asked(two));
+    expect(leaders).toMatchObject([{ node: 'kelp', next: 'foam', firmness: 'firm', heldBack: false }]);
+    const of = (node: string, from: string) => {
+      const pair = joint.find((one) => [one.node, one.from].every((key) => [node, from].includes(key)))!;
+      return pair.node === node ? pair : { ...pair, low: -pair.high, high: -pair.low, value: -pair.value };
+    };
+    expect(of('kelp', 'anvil').low).toBeGreaterThan(0);
+    expect(cells.map(({ node, days }) => [node, days])).toEqual([
+      ['anvil', 8],
+      ['foam', 4],
+      ['kelp', 4],
+    ]);
+    const swapped = two.map((trial) => ({
+      ...trial,
+      arms: trial.arms.toReversed(),
+      days: trial.days.map((day) => ({ ...day, arm: 1 - day.arm })),
+    }));
+    const turned = column(asked(swapped));
+    expect(turned.leaders[0]!.node).toBe('kelp');
+    expect(turned.joint).toEqual(joint);
+    // Less frizz is wanted, whoever has more of it.
+    expect(column(asked(two), 'frizz').leaders[0]!.node).toBe('kelp');
+    const ways = pairWays(asked(two), 'definition', 'kelp', 'foam');
+    expect(ways.direct).toEqual({ effect: null, trials: [], washDays: 0 });
+    expect(ways.both!.value).toBeCloseTo(of('kelp', 'foam').value, 10);
+    expect(ways.apart).toBeNull();
+  });
+
+  it('leaves broken trials out, weakened ones where that is asked, and says which', () => {
+    const [one, other] = two as [BoardTrial, BoardTrial];
+    const broken = boardOf(asked([one, { ...other, fair: 'broken' }]));
+    expect(broken.nodes.map(({ node }) => node)).toEqual(['anvil', 'kelp']);
+    expect(broken.out).toEqual([{ id: 'two', question: 'foam or anvil?', why: 'broken' }]);
+    const weak = [one, { ...other, fair: 'weakened' as const }];
+    expect(boardOf(asked(weak)).weakened).toEqual(['two']);
+    expect(boardOf(asked(weak, { weakened: false })).out[0]!.why).toBe('weakened');
+    expect(boardOf(asked([{ ...one, fair: 'broken' }]))).toMatchObject({ nodes: [], met: [] });
+  });
+
+  it('keeps islands apart, one product alone has nothing to be compared with', () => {
+    const board = boardOf(
+      asked([two[0]!, madeUp('three', ['jelly', 'cream'], { jelly: TRUTH.foam, cream: TRUTH.anvil }, 3)]),
+    );
+    expect(new Set(board.nodes.map(({ island }) => island)).size).toBe(2);
+    expect(
+      column(
+        asked([two[0]!, madeUp('three', ['jelly', 'cream'], { jelly: TRUTH.foam, cream: TRUTH.anvil }, 3)]),
+      ).leaders,
+    ).toHaveLength(2);
+    expect(board.columns[0]!.joint.some(({ node, from }) => node === 'kelp' && from === 'jelly')).toBe(false);
+    const alone = column(asked([{ ...two[0]!, arms: [product('kelp'), product('kelp')] }]));
+    expect(alone.leaders).toEqual([]);
+    expect(alone.cells[0]!.effect).toBeNull();
+  });
+
+  it('counts good days to the last day that every trial planned for, and says nothing of one mostly cut short', () => {
+    const long = madeUp('long', ['anvil', 'kelp'], TRUTH, 4, { wearDays: 7, level: 0 });
+    const board = boardOf(asked([long, two[1]!]));
+    expect(board.countedTo).toBe(5);
+    const good = board.columns.find(({ key }) => key === 'good-days')!;
+    for (const { mean } of good.cells) expect(mean).toBeLessThanOrEqual(5 + 1e-9);
+    expect(good.cells.find(({ node }) => node === 'kelp')!.mean).toBeGreaterThan(
+      good.cells.find(({ node }) => node === 'anvil')!.mean!,
+    );
+    // Looked at on the first day alone and then washed for sport: nothing is known of how long.
+    const cut = two.map((trial) => ({
+      ...trial,
+      days: trial.days.map((day) => ({ ...day, worn: { definition: [{ day: 1, value: 9 }] } })),
+    }));
+    expect(column(asked(cut), 'good-days').cells.every(({ days }) => days === 0)).toBe(true);
+    // A trial without a single look, or with numbers that are none, takes nothing down with it.
+    const blank = two.map((trial, t) =>
+      t === 1 ? trial : { ...trial, days: trial.days.map((day) => ({ ...day, rated: {}, worn: {} })) },
+    );
+    expect(column(asked(blank)).cells.find(({ node }) => node === 'kelp')!.days).toBe(0);
+    const spoiled = two.map((trial) => ({
+      ...trial,
+      days: trial.days.map((day, i) =>
+        i === 0 ? { ...day, rated: { definition: [{ day: 1, value: Number.NaN }] } } : day,
+      ),
+    }));
+    expect(column(asked(spoiled)).cells.every(({ mean }) => mean === null || Number.isFinite(mean))).toBe(
+      true,
+    );
+  });
+
+  it('is never firm where the trials that held both cannot tell', () => {
+    // Anvil and kelp hardly differ in their own noisy trial; through foam, by quiet ones, kelp is far ahead.
+    const quiet = { noise: 0.05 };
+    const apart = {
+      anvil: { definition: 5, frizz: 4 },
+      kelp: { definition: 6, frizz: 4 },
+      foam: { definition: 4, frizz: 4 },
+    };
+    const trials = [
+      madeUp('own', ['anvil', 'kelp'], { ...apart, kelp: { definition: 5.1, frizz: 4 } }, 5, { noise: 0.3 }),
+      madeUp('a', ['anvil', 'foam'], apart, 6, quiet),
+      madeUp('b', ['kelp', 'foam'], apart, 7, quiet),
+      madeUp('c', ['kelp', 'foam'], apart, 8, quiet),
+      madeUp('d', ['anvil', 'foam'], apart, 9, quiet),
+    ];
+    const { leaders } = column(asked(trials));
+    expect(leaders[0]).toMatchObject({ node: 'kelp', next: 'anvil' });
+    expect(leaders[0]!.firmness).not.toBe('firm');
+  });
+
+  it('tells ways that disagree, and not those that agree', () => {
+    const agree = [...two, madeUp('three', ['kelp', 'foam'], TRUTH, 3)];
+    expect(disagreements(asked(agree), 'definition')).toMatchObject({ found: [], checked: 3 });
+    const season = { ...TRUTH, foam: { definition: 9.5, frizz: 2 } };
+    const apart = disagreements(asked([...two, madeUp('three', ['kelp', 'foam'], season, 3)]), 'definition');
+    expect(apart.checked).toBe(3);
+    expect(apart.found.length).toBeGreaterThan(0);
+    const board = boardOf(asked([...two, madeUp('three', ['kelp', 'foam'], season, 3)]));
+    expect(board.columns[0]!.agreement[0]!.inflation).toBeGreaterThan(2);
+  });
+
+  it('reads half-heads beside whole ones, each by its own spread', () => {
+    const halves = madeUp('halves', ['foam', 'kelp'], TRUTH, 11, { halves: true });
+    const { joint } = column(asked([...two, halves]));
+    expect(joint).toHaveLength(3);
+    // Minutes are of a whole head.
+    expect(column(asked([...two, halves]), 'hands-on').cells.find(({ node }) => node === 'kelp')!.days).toBe(
+      4,
+    );
+  });
+});
+
+describe('wishes', () => {
+  it('weigh between fixed ends, and give no value where a number is missing', () => {
+    expect(wishValue({ definition: 1, frizz: 1 }, { definition: 8, frizz: 2 })).toBeCloseTo(8, 12);
+    expect(wishValue({ definition: 3, frizz: 1 }, { definition: 8, frizz: 4 })).toBeCloseTo(7.5, 12);
+    expect(wishValue({ lasting: 2 }, { lasting: 3.5 })).toBeCloseTo(5, 12);
+    expect(wishValue({ length: 1 }, { length: 30 })).toBeCloseTo(7, 12);
+    expect(wishValue({ definition: 1, frizz: 1 }, { definition: 8 })).toBeNull();
+    expect(wishValue({ definition: 1, frizz: 0 }, { definition: 8 })).toBeCloseTo(8, 12);
+    expect(wishValue({}, { definition: 8 })).toBeNull();
+    expect(wishValue({ definition: 0 }, { definition: 8 })).toBeNull();
+  });
+
+  it('turn the order, and the board says at which weight', () => {
+    // Kelp is better defined, foam less frizzy.
+    const trials = [
+      madeUp(
+        'one',
+        ['kelp', 'foam'],
+        { kelp: { definition: 8, frizz: 6 }, foam: { definition: 6, frizz: 3 } },
+        1,
+        {
+          noise: 0.1,
+        },
+      ),
+    ];
+    const ask = asked(trials, { weights: { definition: 3, frizz: 1 } });
+    expect(column(ask, 'wish').leaders[0]!.node).toBe('kelp');
+    const turns = turnsOf(ask, 'kelp');
+    expect(turns.map(({ wish, node }) => [wish, node])).toEqual([
+      ['definition', 'foam'],
+      ['frizz', 'foam'],
+    ]);
+    // Two points of definition against three of frizz: at 60 % of definition they are equal.
+    expect(turns[0]!.at).toBeCloseTo(0.6, 1);
+    expect(turns[1]!.at).toBeCloseTo(0.4, 1);
+    const turned = asked(trials, { weights: { definition: 0.5, frizz: 0.5 } });
+    expect(column(turned, 'wish').leaders[0]!.node).toBe('foam');
+    expect(boardOf(asked(trials)).columns.some(({ key }) => key === 'wish')).toBe(false);
+    expect(turnsOf(asked(trials, { weights: { definition: 1 } }), 'kelp')).toEqual([]);
+  });
+});
+
+describe('what an arm stands for', () => {
+  const step = (id: string, slot: string, productId: string | null, part: 'held' | 'tested') =>
+    ({ id, slot, part, productId, dose: null, extra: {} }) as never;
+  const arm = (name: string, steps: readonly Record<string, unknown>[]) =>
+    ({ name, steps: steps.map((one) => ({ dose: null, ...one })) }) as never;
+
+  it('is the product in the one step that differs, or the step left out', () => {
+    const plan = [step('a', 'condition', 'slack', 'held'), step('b', 'hold', null, 'tested')];
+    expect(
+      testedBy(plan, [
+        arm('Kelp', [{ stepId: 'b', productId: 'kelp' }]),
+        arm('None', [{ stepId: 'b', productId: null, skipped: true }]),
+      ]),
+    ).toMatchObject([
+      { kind: 'product', role: 'hold', key: 'kelp', productId: 'kelp' },
+      { kind: 'without', role: 'hold', key: 'without' },
+    ]);
+    expect(
+      testedBy(plan, [
+        arm('A', [{ stepId: 'b', productId: 'kelp' }]),
+        arm('B', [{ stepId: 'b', productId: 'kelp' }]),
+      ]),
+    ).toBeNull();
+    expect(testedBy(plan, [arm('A', []), arm('B', [])])).toBeNull();
+  });
+
+  it('is another way of one product where a setting differs, and a line where several steps do', () => {
+    const plan = [step('a', 'condition', null, 'tested'), step('b', 'hold', 'kelp', 'tested')];
+    const ways = testedBy(plan, [
+      arm('Rake', [{ stepId: 'b', productId: null, settings: { technique: 'rake' } }]),
+      arm('Scrunch', [{ stepId: 'b', productId: null, settings: { technique: 'scrunch' } }]),
+    ])!;
+    expect(ways.map(({ kind, productId }) => [kind, productId])).toEqual([
+      ['way', 'kelp'],
+      ['way', 'kelp'],
+    ]);
+    expect(new Set(ways.map(({ key }) => key)).size).toBe(2);
+    const lines = testedBy(plan, [
+      arm('Tidewrack', [
+        { stepId: 'a', productId: 'slack' },
+        { stepId: 'b', productId: 'kelp' },
+      ]),
+      arm('Marrowby', [
+        { stepId: 'a', productId: 'fallow' },
+        { stepId: 'b', productId: 'anvil' },
+      ]),
+    ])!;
+    expect(lines.map(({ kind, role }) => [kind, role])).toEqual([
+      ['line', 'line'],
+      ['line', 'line'],
+    ]);
+  });
+
+  it('is one thing at amounts that count as the same, several at others', () => {
+    const grams = (amount: number) => ({ kind: 'exact', amount, measure: 'g', per: 'head' }) as const;
+    expect(amountsOf([grams(10), grams(11), null, grams(20), grams(10)])).toEqual({
+      amounts: [grams(10), grams(20)],
+      of: [0, 0, 0, 1, 0],
+    });
+    expect(
+      amountsOf([grams(10), { kind: 'exact', amount: 10, measure: 'pump', per: 'head' }]).amounts,
+    ).toHaveLength(2);
+    expect(amountsOf([])).toEqual({ amounts: [], of: [] });
+  });
+
+  it('stands twice on the board where it was tested at two amounts', () => {
+    const half = { kind: 'exact', amount: 5, measure: 'g', per: 'head' } as const;
+    const trial = { ...two[0]!, arms: [product('kelp'), { ...product('kelp'), dose: half, name: 'half' }] };
+    const { nodes } = boardOf(asked([trial]));
+    expect(
+      nodes.map(({ key, byAmount, dose }) => [key, byAmount, dose?.kind === 'exact' && dose.amount]),
+    ).toEqual([
+      ['kelp', true, 10],
+      ['kelp', true, 5],
+    ]);
+  });
+});

@@ -1,0 +1,156 @@
+import type { BoardColumn, PairWays } from '@sabor/core/board/board';
+import { describe, expect, it } from 'vitest';
+import {
+  betterInWords,
+  effectInWords,
+  firstInWords,
+  standingInWords,
+  turnInWords,
+  usualInWords,
+  waysInWords,
+  weakenedInWords,
+} from './board.ts';
+
+const nameOf = (node: string) => `${node[0]!.toUpperCase()}${node.slice(1)}`;
+const effect = (value: number, low: number, high: number) => ({
+  value,
+  se: 0.3,
+  freedom: 12,
+  interval: { low, high },
+});
+const column = (to: Partial<BoardColumn> = {}): BoardColumn => ({
+  key: 'definition',
+  cells: [],
+  joint: [
+    { node: 'anvil', from: 'kelp', value: -2, low: -3, high: -1 },
+    { node: 'foam', from: 'kelp', value: -0.5, low: -1.5, high: 0.5 },
+  ],
+  first: { kelp: 0.82, foam: 0.178, anvil: 0.002, jelly: 0 },
+  leaders: [{ island: 0, node: 'kelp', next: 'foam', share: 0.82, firmness: 'leaning', heldBack: false }],
+  agreement: [],
+  usual: { known: 'too few', days: 2 },
+  ...to,
+});
+
+describe('where a thing stands', () => {
+  it('is first so often, behind by what holds together, or not clearly apart', () => {
+    const say = (node: string, of = column()) => standingInWords(of, node, 0, nameOf);
+    expect(say('kelp')).toBe('first in 82 of 100: leaning');
+    expect(say('anvil')).toBe('first in under 1 of 100; behind Kelp by 2.0 (1.0 to 3.0)');
+    expect(say('foam')).toBe('first in 18 of 100; no clear difference from Kelp');
+    expect(say('jelly')).toBe('first in under 1 of 100; too few wash days to say how far from Kelp');
+    // The same pair told from its other side.
+    const turned = column({ joint: [{ node: 'kelp', from: 'anvil', value: 2, low: 1, high: 3 }] });
+    expect(say('anvil', turned)).toBe(say('anvil'));
+    expect(standingInWords(column({ leaders: [] }), 'kelp', 0, nameOf)).toBe(
+      'nothing to compare it with yet',
+    );
+  });
+
+  it('is firm only where nothing holds it back, and says what does', () => {
+    const of = (firmness: 'firm' | 'leaning' | 'open', heldBack: boolean) =>
+      standingInWords(
+        column({
+          first: { kelp: 0.99 },
+          leaders: [{ island: 0, node: 'kelp', next: 'foam', share: 0.99, firmness, heldBack }],
+        }),
+        'kelp',
+        0,
+        nameOf,
+      );
+    expect(of('firm', false)).toBe('first in 99 of 100: firmly first');
+    expect(of('leaning', true)).toBe(
+      'first in 99 of 100: leaning, because the trials that held it and Foam cannot tell the two apart',
+    );
+    expect(of('open', false)).toBe('first in 99 of 100: still open');
+    expect([firstInWords(1), firstInWords(0.9999), firstInWords(0.001)]).toEqual([
+      'first in over 99 of 100',
+      'first in over 99 of 100',
+      'first in under 1 of 100',
+    ]);
+  });
+
+  it('is better only by what leaves nothing out, whichever way the scale runs', () => {
+    expect(betterInWords(column(), nameOf)).toEqual([
+      'Kelp is better than Anvil in definition, by 1.0 to 3.0.',
+    ]);
+    expect(betterInWords(column({ key: 'frizz' }), nameOf)).toEqual([
+      'Anvil is better than Kelp in frizz, by 1.0 to 3.0.',
+    ]);
+  });
+});
+
+describe('numbers of the board', () => {
+  it('carry signs, units and their own interval, or say that there is none', () => {
+    expect(effectInWords('definition', effect(1.24, 0.3, 2.1))).toBe('+1.2 (+0.3 to +2.1)');
+    expect(effectInWords('shrinkage', effect(-4.4, -9, 0.4))).toBe('−4 (−9 to 0)');
+    expect(effectInWords('hold', { ...effect(1, 0, 0), interval: null })).toBe(
+      '+1.0 (too few wash days for an interval)',
+    );
+  });
+
+  it('are usual within a band, with one product, or not yet', () => {
+    expect(
+      usualInWords(
+        'definition',
+        { known: 'band', low: 5.2, high: 8.1, middle: 6.6, products: 4, days: 30 },
+        nameOf,
+      ),
+    ).toBe('usual 5.2 to 8.1');
+    expect(
+      usualInWords(
+        'minutes-to-dry',
+        { known: 'one product', product: 'kelp', low: 40, high: 71, middle: 55, days: 8 },
+        nameOf,
+      ),
+    ).toBe('usual with Kelp 40 min to 71 min');
+    expect(usualInWords('hold', { known: 'too few', days: 3 }, nameOf)).toContain('too few');
+    expect(
+      usualInWords('hold', { known: 'band', low: 0, high: 10, middle: 5, products: 3, days: 9 }, nameOf),
+    ).toBe('differs too much to say what is usual');
+  });
+});
+
+describe('how two things are known of each other', () => {
+  const ways = (to: Partial<PairWays>): PairWays => ({
+    both: effect(1, 0.2, 1.8),
+    direct: { effect: effect(1, 0.2, 1.8), trials: ['a'], washDays: 8 },
+    others: { effect: null, trials: [] },
+    apart: null,
+    ...to,
+  });
+  const say = (to: Partial<PairWays>, through: string[] = [], disagree = false) =>
+    waysInWords('definition', ways(to), ['Kelp', 'Anvil'], through, disagree);
+
+  it('is told way by way', () => {
+    expect(say({})).toEqual([
+      'Over all: Kelp +1.0 (+0.2 to +1.8) against Anvil.',
+      'Side by side in 1 trial, 8 wash days: Kelp +1.0 (+0.2 to +1.8) against Anvil.',
+    ]);
+    expect(say({ direct: { effect: null, trials: [], washDays: 0 } }, ['Foam'])[1]).toBe(
+      'No trial held both; they are known through Foam.',
+    );
+    expect(say({ both: null, direct: { effect: null, trials: [], washDays: 0 } })[0]).toContain(
+      'Nothing joins',
+    );
+  });
+
+  it('says that ways disagree only where they do beyond luck', () => {
+    const apart = { value: -2, low: -3, high: -1, p: 0.001 };
+    const both = { others: { effect: effect(3, 2, 4), trials: ['b', 'c'] }, apart };
+    expect(say(both, [], true).at(-1)).toMatch(/^The two ways disagree, by −2\.0/);
+    expect(say(both, [], false).at(-1)).toMatch(/^The two ways agree as far as they can tell/);
+  });
+
+  it('names the wish that would turn it, and how many trials are weakened', () => {
+    expect(turnInWords({ wish: 'frizz', now: 0.25, at: 0.4, node: 'foam' }, nameOf)).toBe(
+      'Little frizz at 40 % of all weight instead of 25 %: Foam would be first.',
+    );
+    expect([
+      weakenedInWords(1, 0),
+      weakenedInWords(1, 1),
+      weakenedInWords(2, 1),
+      weakenedInWords(3, 3),
+    ]).toEqual([null, 'its trial is weakened', 'one of its trials is weakened', 'its trials are weakened']);
+  });
+});
