@@ -21,6 +21,7 @@ import { Product, Shelf } from './shelf.ts';
 import { TapsHeard } from './taps.ts';
 import { Today } from './today.ts';
 import { DoseRun, KeyEntry, Trial, TrialDetail } from './trial-record.ts';
+import { UsualOfZone } from './usual.ts';
 import { WashDay } from './wash-day.ts';
 import { Wearer } from './wearer.ts';
 import { MetarReport, Place, PlaceWeather, Weather } from './weather.ts';
@@ -64,6 +65,7 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'GET /own-ingredients': v.array(OwnIngredientInput),
   'GET /wearers/:id/ledger': v.array(LedgerWashDay),
   'GET /search': v.array(Found),
+  'GET /wearers/:id/usual': v.array(UsualOfZone),
   'GET /settings': Settings,
   'PATCH /settings': Settings,
   'GET /shelf': Shelf,

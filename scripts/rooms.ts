@@ -72,6 +72,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           recipes: leaf('routines'),
           screening: leaf(),
           search: leaf(),
+          usual: leaf(),
           'patch-tests': leaf('routines'),
           'hair-files': leaf('patch-tests'),
           calendar: leaf('hair-files', 'patch-tests', 'shelf'),
@@ -102,6 +103,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
         rooms: {
           worn: leaf('weather'),
           'check-in': leaf('worn'),
+          board: leaf(),
           compare: leaf(),
           data: leaf(),
           patches: leaf(),

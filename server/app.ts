@@ -31,6 +31,7 @@ import { productPictureRoutes } from './resources/shelf/pictures.ts';
 import { shelfRoutes } from './resources/shelf/routes.ts';
 import { todayRoutes } from './resources/today/routes.ts';
 import { trialRoutes } from './resources/trials/routes.ts';
+import { usualRoutes } from './resources/usual/routes.ts';
 import { checkInRoutes } from './resources/wash-days/check-in-routes.ts';
 import { washDayRoutes } from './resources/wash-days/routes.ts';
 import { wearerRoutes } from './resources/wearers/routes.ts';
@@ -157,6 +158,7 @@ export function createApp({
     weatherRoutes,
     screeningRoutes,
     searchRoutes,
+    usualRoutes,
     settingsRoutes,
   ])
     app.use('/api', routes(db));

@@ -1,5 +1,6 @@
-import type { BoardColumn, ColumnKey, PairWays, Turn, WishKey } from '@sabor/core/board/board';
-import { COLUMNS } from '@sabor/core/board/board';
+import type { BoardColumn, PairWays, Turn } from '@sabor/core/board/board';
+import type { ColumnKey, WishKey } from '@sabor/core/board/columns';
+import { COLUMNS } from '@sabor/core/board/columns';
 import type { JointPair } from '@sabor/core/board/draws';
 import type { Effect } from '@sabor/core/board/network';
 import type { Usual } from '@sabor/core/board/usual';

@@ -1,4 +1,5 @@
 import type { Comparison } from '@sabor/core/compare/comparison';
+import { mainResult } from '@sabor/core/compare/main-result';
 import type { Factor, Why } from '@sabor/core/compare/primary';
 import { PROMISES, type TrialRecord } from '@sabor/core/compare/trial-record';
 import type { DaysNeeded } from '@sabor/core/inference/days-needed';
@@ -138,6 +139,27 @@ function differences(record: TrialRecord, comparison: Comparison): string[] {
           promise.arms.length > 2,
           say,
         ),
+  );
+}
+
+/** How much longer one option stayed good than another, each difference described with its interval; the main result says its own. */
+export function longerInWords({ promise }: TrialRecord, { goodDays }: Comparison): string[] {
+  if (mainResult(promise.primary).lasting) return [];
+  const say = numbersOf('lasting:definition');
+  return goodDays.differences.flatMap(({ arm, from, difference, interval }) =>
+    difference === null
+      ? []
+      : [
+          scored(
+            promise.arms[arm]!,
+            promise.arms[from]!,
+            difference,
+            interval,
+            `by day ${promise.wearDays}`,
+            promise.arms.length > 2,
+            say,
+          ),
+        ],
   );
 }
 

@@ -11,6 +11,7 @@ import {
   turnsOf,
   wishValue,
 } from './board.ts';
+import type { ColumnKey } from './columns.ts';
 import { amountsOf, type Tested, testedBy } from './tested.ts';
 
 const product = (key: string): Tested & { name: string } => ({
@@ -104,10 +105,13 @@ const asked = (trials: readonly BoardTrial[], to: Partial<BoardAsk> = {}): Board
   weakened: true,
   weights: {},
   against: null,
+  by: null,
+  pooled: false,
   ...to,
 });
 const two = [madeUp('one', ['anvil', 'kelp'], TRUTH, 1), madeUp('two', ['foam', 'anvil'], TRUTH, 2)];
-const column = (ask: BoardAsk, key = 'definition') => boardOf(ask).columns.find((one) => one.key === key)!;
+const column = (ask: BoardAsk, key: ColumnKey = 'definition') =>
+  boardOf({ ...ask, by: key }).columns.find((one) => one.key === key)!;
 
 describe('the board', () => {
   it('names the best first, knows a pair that never met through a third, and swaps with its sides', () => {

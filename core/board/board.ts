@@ -7,9 +7,10 @@ import { type DayValue, goodDays } from '../outcomes/good-days.ts';
 import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
 import type { Slot } from '../step/slots.ts';
 import { airSlope, type Slope } from './air-slope.ts';
+import { COLUMNS, type ColumnKey, FEWEST_POOLED, type WishKey, type WishWeights } from './columns.ts';
 import { drawsOf, type Firmness, firmness, type JointPair, jointPairs, sharesFirst } from './draws.ts';
 import { type Agreement, type Effect, type Network, type NetworkTrial, networkOf } from './network.ts';
-import { FEWEST_POOLED, towardsMiddle } from './shrunken.ts';
+import { towardsMiddle } from './shrunken.ts';
 import { amountsOf, type Tested } from './tested.ts';
 import { type Usual, usualOf } from './usual.ts';
 
@@ -53,31 +54,6 @@ export interface BoardTrial {
   days: readonly BoardDay[];
 }
 
-/** What a column of the board reads. */
-export type ColumnKey = Outcome | 'good-days' | 'shrinkage' | 'minutes-to-dry' | 'hands-on' | 'wish';
-
-/** The columns that are read as they are; the wish is made of them. */
-export const COLUMNS = {
-  ...(Object.fromEntries(
-    (Object.keys(OUTCOMES) as Outcome[]).map((key) => [
-      key,
-      { label: OUTCOMES[key].label, wanted: OUTCOMES[key].better, unit: 'points', places: 1 },
-    ]),
-  ) as Record<Outcome, { label: string; wanted: 'higher' | 'lower'; unit: string; places: number }>),
-  'good-days': { label: 'Good days', wanted: 'higher', unit: 'days', places: 1 },
-  shrinkage: { label: 'Shrinkage', wanted: 'lower', unit: '%', places: 0 },
-  'minutes-to-dry': { label: 'Minutes to dry', wanted: 'lower', unit: 'min', places: 0 },
-  'hands-on': { label: 'Hands-on minutes', wanted: 'lower', unit: 'min', places: 0 },
-  wish: { label: 'As wished', wanted: 'higher', unit: 'points', places: 1 },
-} as const satisfies Record<
-  ColumnKey,
-  { label: string; wanted: 'higher' | 'lower'; unit: string; places: number }
->;
-
-/** What may be weighed in a wish. */
-export type WishKey = Outcome | 'length' | 'lasting';
-export type WishWeights = Partial<Record<WishKey, number>>;
-
 /** How a board is asked for. */
 export interface BoardAsk {
   trials: readonly BoardTrial[];
@@ -92,6 +68,10 @@ export interface BoardAsk {
   weights: WishWeights;
   /** The thing all others are set against; null for the island's mean. */
   against: string | null;
+  /** The column that orders: who is first is drawn for it alone. Null is as wished, or the first column where nothing is. */
+  by: ColumnKey | null;
+  /** Effects drawn towards the middle are wanted too. */
+  pooled: boolean;
 }
 
 /** One row of the board. */
@@ -138,9 +118,9 @@ export interface Leader {
 export interface BoardColumn {
   key: ColumnKey;
   cells: BoardCell[];
-  /** Pairs that hold together over all rows. */
+  /** Pairs that hold together over all rows; of the column that orders. */
   joint: JointPair[];
-  /** Share of the draws in which it is first on its island. */
+  /** Share of the draws in which it is first on its island; of the column that orders. */
   first: Record<string, number>;
   /** Who is first on each island, and how firmly; none on an island of one. */
   leaders: Leader[];
@@ -159,6 +139,8 @@ export interface PairWays {
 }
 
 export interface Board {
+  /** The column that orders. */
+  by: ColumnKey;
   /** Day of wear that good days are counted to. */
   countedTo: number;
   nodes: BoardNode[];
@@ -444,6 +426,7 @@ export function boardOf(ask: BoardAsk): Board {
     return { key, numbers, network };
   });
   const main = columns.find(({ key }) => key === 'wish') ?? columns[0]!;
+  const by = columns.find(({ key }) => key === ask.by) ?? main;
   const keys = [
     ...new Set(counted.flatMap((trial) => trial.arms.map((_, arm) => placeOf(trial, arm).node))),
   ].sort();
@@ -507,12 +490,15 @@ export function boardOf(ask: BoardAsk): Board {
   });
   const upTo = countedTo(ask);
   return {
+    by: by.key,
     countedTo: upTo,
     nodes,
     columns: columns.map(({ key, numbers, network }): BoardColumn => {
-      const draws = drawsOf(network);
-      const first = sharesFirst(draws, network.nodes, COLUMNS[key].wanted);
-      const pooled = network.agreement.map((_, island) => pooledOn(network, island));
+      const draws = key === by.key ? drawsOf(network) : null;
+      const first = draws
+        ? sharesFirst(draws, network.nodes, COLUMNS[key].wanted)
+        : new Map<string, number>();
+      const pooled = ask.pooled ? network.agreement.map((_, island) => pooledOn(network, island)) : [];
       const told = counted.flatMap((trial, t) =>
         trial.days.flatMap((day, i) => {
           const value = numbers[t]![i] ?? null;
@@ -532,13 +518,15 @@ export function boardOf(ask: BoardAsk): Board {
             pooled: (island === undefined ? undefined : pooled[island]?.get(node)) ?? null,
           };
         }),
-        joint: jointPairs(draws, network.nodes),
+        joint: draws ? jointPairs(draws, network.nodes) : [],
         first: Object.fromEntries(first),
-        leaders: leadersOf(
-          network,
-          counted.map((trial, t) => networkTrial(trial, numbers[t]!, places)),
-          first,
-        ),
+        leaders: draws
+          ? leadersOf(
+              network,
+              counted.map((trial, t) => networkTrial(trial, numbers[t]!, places)),
+              first,
+            )
+          : [],
         agreement: [...network.agreement],
         usual: usualOf(told, scaleOf(key, upTo)),
       };

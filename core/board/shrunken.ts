@@ -1,7 +1,6 @@
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
+import { FEWEST_POOLED } from './columns.ts';
 
-/** Fewest products that are pooled. Source: methods.md 7. */
-export const FEWEST_POOLED = 5;
 /** Points of the grid over the spread between products, and how far it goes, in spreads of the estimates. */
 const GRID = 200;
 const FARTHEST = 5;

@@ -37,6 +37,8 @@ export interface Comparison {
   wear: Wear[];
   /** Mean good days of each arm up to the planned days of wear. */
   lasting: (Lasting | null)[];
+  /** The same set side by side, with the interval of its difference. */
+  goodDays: Contrast;
   /** Wash days whose number on the judged day rests on fewer zones than promised, with how many were left unrated. */
   partial: { position: number; unrated: number }[];
   /** Share of each arm's ratings of the main result, on the judged day, that sit at an end of the scale. */
@@ -98,7 +100,8 @@ export function compareTrial(record: TrialRecord): Comparison {
   const { primary } = promise;
   const rated = ratedBy(primary);
   const wear = wearsOf(record);
-  const good: LastingMain | null = mainResult(primary).lasting ? lastingMain(record, reference, wear) : null;
+  const goodDays = lastingMain(record, reference, wear);
+  const good: LastingMain | null = mainResult(primary).lasting ? goodDays : null;
   const main = good?.contrast ?? (isOutcome(primary) ? outcomes[primary] : contrastOf(primary));
   const lasting = promise.arms.map((_, arm) => lastingOf(wear, arm, promise.wearDays));
   return {
@@ -110,6 +113,7 @@ export function compareTrial(record: TrialRecord): Comparison {
     curves,
     wear,
     lasting,
+    goodDays: goodDays.contrast,
     partial: record.washDays.flatMap((day) => {
       // How long it stayed good is read from all days, not from one.
       if (good) return [];

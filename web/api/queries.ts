@@ -13,6 +13,7 @@ import type { Settings } from '@sabor/contract/settings';
 import type { Shelf } from '@sabor/contract/shelf';
 import type { Today } from '@sabor/contract/today';
 import type { DoseRun, KeyEntry, Trial, TrialDetail } from '@sabor/contract/trial-record';
+import type { UsualOfZone } from '@sabor/contract/usual';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { PlaceWeather, Weather } from '@sabor/contract/weather';
@@ -133,6 +134,14 @@ export const useFound = (q: string) =>
     enabled: q.length > 1,
     placeholderData: (before: Found[] | undefined) => (q.length > 1 ? before : undefined),
   });
+
+/** Where a head's ratings usually lie at a stage or day worn, one trial left out. */
+export const useUsual = (wearerId: string, stage: string, day: number | null, without: string) =>
+  useQuery(
+    resource<UsualOfZone[]>(
+      `/wearers/${wearerId}/usual?stage=${stage}${day === null ? '' : `&day=${day}`}&without=${without}`,
+    ),
+  );
 
 export const useBackups = () => useQuery(resource<BackupState>('/backups'));
 

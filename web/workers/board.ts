@@ -1,4 +1,5 @@
-import type { Board, BoardAsk, ColumnKey, Disagreement, PairWays, Turn } from '@sabor/core/board/board';
+import type { Board, BoardAsk, Disagreement, PairWays, Turn } from '@sabor/core/board/board';
+import type { ColumnKey } from '@sabor/core/board/columns';
 import { type Remote, wrap } from 'comlink';
 import type { BoardWorker } from './board.worker.ts';
 

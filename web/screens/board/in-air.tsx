@@ -1,4 +1,5 @@
-import { type Board, COLUMNS, type ColumnKey } from '@sabor/core/board/board';
+import type { Board } from '@sabor/core/board/board';
+import { COLUMNS, type ColumnKey } from '@sabor/core/board/columns';
 import { useState } from 'react';
 import { useSettings } from '../../api/queries.ts';
 import { InlineChoice } from '../../ui/inline-choice.tsx';

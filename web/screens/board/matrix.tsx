@@ -1,10 +1,5 @@
-import {
-  type Board,
-  type BoardCell,
-  type BoardColumn,
-  COLUMNS,
-  type ColumnKey,
-} from '@sabor/core/board/board';
+import type { Board, BoardCell, BoardColumn } from '@sabor/core/board/board';
+import { COLUMNS, type ColumnKey, FEWEST_POOLED } from '@sabor/core/board/columns';
 import { effectInWords, signedInWords, sizeInWords, usualInWords } from '@sabor/words/board';
 import { Fragment, useState } from 'react';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
@@ -22,18 +17,22 @@ export function Matrix({
   nameOf,
   against,
   setAgainst,
+  pooled,
+  setPooled,
   open,
 }: {
   board: Board;
   nameOf: (node: string) => string;
   against: string | null;
   setAgainst: (node: string | null) => void;
+  /** Effects are shown drawn towards the middle. */
+  pooled: boolean;
+  setPooled: (to: boolean) => void;
   open: (a: string, b: string) => void;
 }) {
-  const [put, setPut] = useState<(typeof PUT)[number][0]>('plain');
+  const put = pooled ? 'pooled' : 'plain';
   const [sort, setSort] = useState<ColumnKey | 'name' | 'cost'>('name');
   const told = board.columns.filter(({ cells }) => cells.some(({ days }) => days > 0));
-  const pooled = told.some(({ cells }) => cells.some((cell) => cell.pooled));
   const sorted = board.nodes.toSorted((a, b) => {
     if (sort === 'name') return nameOf(a.node) < nameOf(b.node) ? -1 : 1;
     if (sort === 'cost') return (a.costPerWash ?? Infinity) - (b.costPerWash ?? Infinity);
@@ -74,7 +73,9 @@ export function Matrix({
             ...board.nodes.map(({ node }) => [node, nameOf(node)] as const),
           ]}
         />
-        {pooled && <InlineChoice label="Put" value={put} onChange={setPut} options={PUT} />}
+        {board.nodes.length >= FEWEST_POOLED && (
+          <InlineChoice label="Put" value={put} onChange={(to) => setPooled(to === 'pooled')} options={PUT} />
+        )}
       </div>
       <p className="mb-2 max-w-3xl text-sm text-soft">
         {put === 'plain'

@@ -1,4 +1,5 @@
-import type { Board, BoardAsk, BoardTrial, ColumnKey } from '@sabor/core/board/board';
+import type { Board, BoardAsk, BoardTrial } from '@sabor/core/board/board';
+import type { ColumnKey } from '@sabor/core/board/columns';
 import { columnInWords, waysInWords } from '@sabor/words/board';
 import { useEffect, useRef } from 'react';
 import { Link } from 'react-router';

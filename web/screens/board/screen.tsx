@@ -1,12 +1,6 @@
 import type { Wearer } from '@sabor/contract/wearer';
-import {
-  type BoardAsk,
-  type BoardTrial,
-  COLUMNS,
-  type ColumnKey,
-  type WishKey,
-  type WishWeights,
-} from '@sabor/core/board/board';
+import type { BoardAsk, BoardTrial } from '@sabor/core/board/board';
+import { COLUMNS, type ColumnKey, type WishKey, type WishWeights } from '@sabor/core/board/columns';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { useMemo, useState } from 'react';
@@ -155,6 +149,8 @@ function OwnBoardPage({
   const lasting = (search.get('good') ?? 'definition') as Outcome;
   const weakened = search.get('weakened') !== 'out';
   const against = search.get('against');
+  const asked = search.get('by') as ColumnKey | null;
+  const pooled = search.get('put') === 'pooled';
   const ask = useMemo(
     (): BoardAsk | null =>
       role && {
@@ -166,8 +162,10 @@ function OwnBoardPage({
         weakened,
         weights: used,
         against,
+        by: asked && Object.hasOwn(COLUMNS, asked) ? asked : null,
+        pooled,
       },
-    [own.trials, role, onDay, lasting, wishes?.line, weakened, used, against],
+    [own.trials, role, onDay, lasting, wishes?.line, weakened, used, against, asked, pooled],
   );
   const board = useWorked('board', ask ? [ask] : null, () => boardInWorker(ask!), `${wearer.id} ${role}`);
   const waiting = own.waiting.length > 0 && (
@@ -210,11 +208,7 @@ function OwnBoardPage({
   const products = shelf.data.products;
   const nameOf = namesOn(data.nodes, products);
   const days = Math.max(1, ...own.trials.map(({ wearDays }) => wearDays));
-  const asked = search.get('by') as ColumnKey | null;
-  const by =
-    data.columns.find(({ key }) => key === asked) ??
-    data.columns.find(({ key }) => key === 'wish') ??
-    data.columns[0]!;
+  const by = data.columns.find(({ key }) => key === data.by)!;
   const pair = search.get('pair')?.split('|') ?? null;
   const open = (a: string, b: string) => set({ pair: `${a}|${b}` });
   return (
@@ -292,6 +286,8 @@ function OwnBoardPage({
             nameOf={nameOf}
             against={against}
             setAgainst={(node) => set({ against: node })}
+            pooled={pooled}
+            setPooled={(to) => set({ put: to ? 'pooled' : null })}
             open={open}
           />
         </div>

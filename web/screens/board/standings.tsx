@@ -1,6 +1,6 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { Board, BoardColumn, BoardNode } from '@sabor/core/board/board';
-import { COLUMNS } from '@sabor/core/board/board';
+import { COLUMNS } from '@sabor/core/board/columns';
 import { suitsSlot } from '@sabor/core/shelf/products';
 import type { Slot } from '@sabor/core/step/slots';
 import { standingInWords, weakenedInWords } from '@sabor/words/board';

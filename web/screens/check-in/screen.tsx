@@ -32,6 +32,7 @@ import { CURLS, OutcomeTabs, type Turn, turnLabel } from './outcome-tabs.tsx';
 import { RatingPad } from './rating-pad.tsx';
 import { sidesOf } from './sides.ts';
 import { useTypedNumber } from './typed-number.ts';
+import { UsualLine } from './usual-line.tsx';
 import { ZonesPart } from './zones-part.tsx';
 
 export function CheckInScreen() {
@@ -241,6 +242,16 @@ function CheckInSheet({
               rateSide={rateSide}
               goesOn={goesOn}
               setGoesOn={setGoesOn}
+            />
+            <UsualLine
+              wearerId={wearer.id}
+              trialId={trial.id}
+              stage={stage}
+              day={n}
+              outcome={outcome}
+              zones={wearer.zones}
+              chosen={chosen}
+              ratingOf={ratingOf}
             />
             <div className="mt-3 flex flex-wrap gap-3">
               <button

@@ -1,3 +1,4 @@
+import type { UsualOfZone } from '@sabor/contract/usual';
 import type { Comparison } from '@sabor/core/compare/comparison';
 import type { Contrast, PairDifference } from '@sabor/core/compare/contrast';
 import { type MainResult, mainResult } from '@sabor/core/compare/main-result';
@@ -44,7 +45,22 @@ const share = {
 const end = (x: number, show: (x: number) => string) => (Number.isFinite(x) ? show(x) : 'open');
 
 /** Every outcome on the judged day: each wash day a mark, where each arm stands, the differences with their intervals. */
-export function OutcomeTable({ record, comparison }: { record: TrialRecord; comparison: Comparison }) {
+export function OutcomeTable({
+  record,
+  comparison,
+  usual = [],
+}: {
+  record: TrialRecord;
+  comparison: Comparison;
+  /** Where this head's numbers of that day usually lie, from its other trials. */
+  usual?: readonly UsualOfZone[] | undefined;
+}) {
+  const usualOf = (key: string) => {
+    const found = usual.find(({ outcome, zoneId }) => outcome === key && zoneId === null)?.usual;
+    return found?.known === 'band' && !(found.low <= 0 && found.high >= 10)
+      ? `usual on this head ${found.low.toFixed(1)} to ${found.high.toFixed(1)}`
+      : null;
+  };
   const { arms, primary } = record.promise;
   const others = (Object.keys(OUTCOMES) as Outcome[]).filter((key) => key !== primary);
   const rows: Row[] = [
@@ -102,6 +118,7 @@ export function OutcomeTable({ record, comparison }: { record: TrialRecord; comp
                     : better === 'higher'
                       ? 'more is wanted'
                       : 'less is wanted'}
+                  {usualOf(key) && <span className="block">{usualOf(key)}</span>}
                 </span>
               </th>
               <td>

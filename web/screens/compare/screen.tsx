@@ -20,7 +20,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useNotAtDose } from '../../api/doses.ts';
 import { useRuns } from '../../api/fairness.ts';
-import { useShelf, useTrial, useWearer } from '../../api/queries.ts';
+import { useShelf, useTrial, useUsual, useWearer } from '../../api/queries.ts';
 import { useVoice } from '../../api/voice.ts';
 import { useWorked } from '../../api/worked.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
@@ -165,6 +165,7 @@ function ComparisonSheet({
   leftOut: readonly number[];
 }) {
   const rated = ratedBy(trial.primary);
+  const usual = useUsual(wearer.id, 'wear', trial.onDay, trial.id);
   const [shown, setShown] = useState<MainResult>(rated);
   const { arms } = record.promise;
   const asksForMore = comparison.primary.state === 'cannot tell';
@@ -253,7 +254,7 @@ function ComparisonSheet({
               ? `Only ${mainInWords(trial.primary).word} is tested; the rest is described.`
               : 'Described only.'}
           </p>
-          <OutcomeTable record={record} comparison={comparison} />
+          <OutcomeTable record={record} comparison={comparison} usual={usual.data} />
           {comparison.spoiled.length > 0 && (
             <ul className="mt-2 text-sm text-mango-deep" aria-label="Left out because it was spoiled">
               {comparison.spoiled.map((one) => (

@@ -5,9 +5,14 @@ import type { Lasting, Wear } from '@sabor/core/compare/wear';
 import { gapsOnce } from '@sabor/core/shelf/wash-cost';
 import { costGapInWords } from '@sabor/words/cost';
 import { goodEnoughInWords } from '@sabor/words/main-result';
+import { longerInWords } from '@sabor/words/verdict';
+import { lazy, Suspense } from 'react';
 import { ArmName } from '../../drawings/arm-name.tsx';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { showMoney } from '../../ui/show.ts';
+import { WhenSeen } from '../../ui/when-seen.tsx';
+
+const LastingCurve = lazy(async () => ({ default: (await import('./lasting-curve.tsx')).LastingCurve }));
 
 /** How a wear went, whichever way the scale runs. */
 function wearWords({ seen }: Wear, planned: number): string {
@@ -57,6 +62,11 @@ export function WearAndMoney({
         Good enough: {goodEnoughInWords(primary, line)}. Counted from the finished hair, day 1, to day{' '}
         {promised} at the most.
       </p>
+      <WhenSeen className="min-h-64">
+        <Suspense fallback={<p className="text-soft">Drawing …</p>}>
+          <LastingCurve comparison={comparison} arms={arms} upTo={promised} />
+        </Suspense>
+      </WhenSeen>
       <ul className="space-y-1">
         {comparison.wear
           .toSorted((a, b) => a.arm - b.arm || a.position - b.position)
@@ -152,6 +162,11 @@ export function WearAndMoney({
           </tbody>
         </table>
       </div>
+      <ul className="mt-2" aria-label="How much longer">
+        {longerInWords(record, comparison).map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
       {comparison.money.some(({ gaps }) => gaps.length > 0) && (
         <ul className="mt-2 text-sm text-mango-deep">
           {gapsOnce(comparison.money.flatMap(({ gaps }) => gaps))

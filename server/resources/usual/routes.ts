@@ -1,0 +1,20 @@
+import { UsualInput } from '@sabor/contract/usual';
+import { Router } from 'express';
+import type { Db } from '../../db/pool.ts';
+import { parse } from '../../http/problems.ts';
+import { pathId } from '../../http/with-id.ts';
+import { readUsual } from './store.ts';
+
+export function usualRoutes(db: Db): Router {
+  const router = Router();
+  router.get('/wearers/:id/usual', async (request, response) => {
+    const { stage, day, without } = request.query;
+    const asked = parse(UsualInput, {
+      stage,
+      day: day === undefined ? null : Number(day),
+      without: without ?? null,
+    });
+    response.json(await readUsual(db, pathId(request, 'wearer'), asked));
+  });
+  return router;
+}

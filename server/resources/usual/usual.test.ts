@@ -1,0 +1,71 @@
+import type { Trial } from '@sabor/contract/trial-record';
+import type { UsualOfZone } from '@sabor/contract/usual';
+import type { Wearer } from '@sabor/contract/wearer';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demoSource } from '../../../scripts/start/demo.ts';
+import { openBench, type TestBench } from '../../testing/bench.ts';
+import { loadBackup } from '../backup/load.ts';
+
+let bench: TestBench;
+let ines: Wearer;
+beforeAll(async () => {
+  bench = await openBench();
+  await loadBackup(bench.db, demoSource(new Date()));
+  ines = (await bench.ask<Wearer[]>('GET', '/api/wearers')).body.find(({ name }) => name.startsWith('Ines'))!;
+});
+afterAll(() => bench.close());
+
+const ask = (query: string, head = ines.id) =>
+  bench.ask<UsualOfZone[]>('GET', `/api/wearers/${head}/usual?${query}`);
+
+describe('what is usual on a head', () => {
+  it('is told outcome by outcome, zone by zone and over the zones, from all its finished trials', async () => {
+    const { status, body } = await ask('stage=wear&day=1');
+    expect(status).toBe(200);
+    const over = body.filter(({ zoneId }) => zoneId === null);
+    expect(over.map(({ outcome }) => outcome).sort()).toEqual(
+      ['definition', 'frizz', 'hold', 'scalp', 'shine', 'softness', 'volume'].sort(),
+    );
+    const scalp = over.find(({ outcome }) => outcome === 'scalp')!.usual;
+    expect(scalp).toMatchObject({ known: 'band', products: 5 });
+    if (scalp.known !== 'band') throw new Error();
+    // Eight wash days of each of four whole-head trials, six of two products each in the half-heads.
+    expect(scalp.days).toBe(4 * 8 + 6 * 2);
+    expect(scalp.low).toBeGreaterThan(5);
+    expect(scalp.high).toBeLessThanOrEqual(10);
+    const zones = new Set(body.flatMap(({ zoneId }) => zoneId ?? []));
+    expect(zones.size).toBe(8);
+    // A zone varies more than the mean over the zones.
+    const crown = body.find(({ outcome, zoneId }) => outcome === 'scalp' && zoneId !== null)!.usual;
+    expect(crown.known).toBe('band');
+  });
+
+  it('leaves the trial at hand out, and reads each stage and day for itself', async () => {
+    const [gels] = (await bench.ask<Trial[]>('GET', '/api/trials')).body.filter(({ question }) =>
+      question.includes('stage doors'),
+    );
+    const days = (body: UsualOfZone[]) =>
+      body.find(({ zoneId, outcome }) => zoneId === null && outcome === 'hold')!.usual.days;
+    expect(days((await ask(`stage=wear&day=1&without=${gels!.id}`)).body)).toBe(3 * 8 + 6 * 2);
+    // Only the trial left out looked on day 7.
+    expect((await ask(`stage=wear&day=7&without=${gels!.id}`)).body).toEqual([]);
+    expect((await ask('stage=cast')).body.map(({ outcome }) => outcome)).not.toContain('hold');
+  });
+
+  it('is too little to say on a head that was hardly looked at, and refuses nonsense in words', async () => {
+    const pip = (await bench.ask<Wearer[]>('GET', '/api/wearers')).body.find(({ name }) =>
+      name.startsWith('Pip'),
+    )!;
+    expect((await ask('stage=wear&day=1', pip.id)).body).toEqual([]);
+    for (const query of [
+      '',
+      'stage=wear',
+      'stage=cast&day=2',
+      'stage=wear&day=x',
+      'stage=nowhere',
+      'stage=cast&without=me',
+    ])
+      expect((await ask(query)).status, query).toBe(422);
+    expect((await ask('stage=cast', 'nobody')).status).toBe(404);
+  });
+});
