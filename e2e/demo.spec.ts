@@ -15,11 +15,18 @@ test('a newcomer reads the demo trial’s comparison from the first screen', asy
   await expect(
     page.getByText('It rests on these wash days: 4 of Anvil Gel and 4 of Kelp Fold Gel.'),
   ).toBeVisible();
+  await page.getByRole('heading', { name: 'How long it lasts, and what it costs' }).scrollIntoViewIfNeeded();
   await expect(page.getByText('still good on day 6, no longer on day 7').first()).toBeVisible();
+  const good = page.getByRole('region', { name: 'Wash days still good, day by day' });
+  await expect(good.getByRole('row', { name: /Kelp Fold Gel/ })).toContainText(/\d of 4/);
+  await expect(page.getByRole('list', { name: 'How much longer' })).toContainText(
+    /Kelp Fold Gel stayed good \d\.\d days longer than Anvil Gel by day 7 \(9\d/,
+  );
   await expect(page.getByText(/To declare: Kelp Fold Gel \(gift\)/)).toBeVisible();
   await expect(page.getByRole('img', { name: /^Definition by day/ })).toBeVisible();
   const volume = page.getByRole('row', { name: /^Volume/ });
   await expect(volume.getByText(/^−\d\.\d$/).first()).toBeVisible();
+  await page.getByRole('heading', { name: 'The wash days as they were run' }).scrollIntoViewIfNeeded();
   await expect(page.getByRole('listitem').filter({ hasText: 'dry: 41 min instead of 30.' })).toBeVisible();
   await expect(
     page.getByRole('table', { name: 'Actual wash days, aligned step by step' }).getByRole('row'),

@@ -81,6 +81,7 @@ test('what day 2 told in nine taps stands by option in the comparison, in the fa
   await page.request.post(`/api/trials/${trial}/end`, { data: { reason: 'Enough seen.' } });
   await page.request.post(`/api/trials/${trial}/outcomes`);
   await page.goto(`/trials/${trial}/compare`);
+  await page.getByRole('heading', { name: 'How long it lasts, and what it costs' }).scrollIntoViewIfNeeded();
   const table = page.getByRole('region', { name: 'Readings in words', exact: true });
   await expect(
     table.getByRole('row', { name: /^Cast, day 2 wished: light light 1 wash day light 1 wash day$/ }),

@@ -3,7 +3,7 @@ import { endedBy, goodOn } from '@sabor/core/compare/wear';
 import { ArmName } from '../../drawings/arm-name.tsx';
 import { armStyle } from '../../drawings/arm-style.ts';
 
-const BOX = { width: 520, height: 190, left: 40, right: 12, top: 10, low: 28 };
+const BOX = { width: 520, height: 190, left: 46, right: 12, top: 10, low: 28 };
 
 /**
  * How many of each option's wears were still good, day by day: a line where the check-ins tell, shaded where the end lies

@@ -25,7 +25,6 @@ import { useVoice } from '../../api/voice.ts';
 import { useWorked } from '../../api/worked.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
-import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
 import { ButtonLink } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { showDate } from '../../ui/show.ts';
@@ -36,11 +35,16 @@ import { airMarks } from './air-marks.ts';
 import { nightMarks } from './night-marks.ts';
 import { OutcomeTable } from './outcome-table.tsx';
 import { SlipPart, StandingTag } from './slip-part.tsx';
-import { ToldByArm } from './told-by-arm.tsx';
-import { WearAndMoney } from './wear-and-money.tsx';
 
 const BeforeOutcomes = lazy(async () => ({
   default: (await import('./before-outcomes.tsx')).BeforeOutcomes,
+}));
+const WearAndMoney = lazy(async () => ({
+  default: (await import('./wear-and-money.tsx')).WearAndMoney,
+}));
+const ToldByArm = lazy(async () => ({ default: (await import('./told-by-arm.tsx')).ToldByArm }));
+const RibbonStack = lazy(async () => ({
+  default: (await import('../../drawings/ribbon-stack.tsx')).RibbonStack,
 }));
 const LeftOut = lazy(async () => ({ default: (await import('./left-out.tsx')).LeftOut }));
 const InPictures = lazy(async () => ({ default: (await import('./in-pictures.tsx')).InPictures }));
@@ -309,7 +313,14 @@ function ComparisonSheet({
             />
           </WhenSeen>
         </section>
-        <WearAndMoney trial={trial} record={record} comparison={comparison} />
+        <section aria-labelledby="wear">
+          <h2 id="wear" className="text-xl">
+            How long it lasts, and what it costs
+          </h2>
+          <WhenSeen className="min-h-96">
+            <WearAndMoney trial={trial} record={record} comparison={comparison} />
+          </WhenSeen>
+        </section>
         {trial.washDayRecords.some(({ photographs }) => photographs.length > 0) && !sample && (
           <div className="lg:col-span-2">
             <WhenSeen className="min-h-96">
@@ -317,7 +328,17 @@ function ComparisonSheet({
             </WhenSeen>
           </div>
         )}
-        <ToldByArm trial={trial} arms={arms} wearer={wearer} products={products} comparison={comparison} />
+        <div className="lg:col-span-2">
+          <WhenSeen className="min-h-24">
+            <ToldByArm
+              trial={trial}
+              arms={arms}
+              wearer={wearer}
+              products={products}
+              comparison={comparison}
+            />
+          </WhenSeen>
+        </div>
         <WhenSeen className="min-h-96">
           <ZoneDifference trial={trial} wearer={wearer} outcome={mainResult(shown).like} />
         </WhenSeen>
@@ -335,7 +356,9 @@ function ComparisonSheet({
         <h2 id="actual" className="mb-2 text-xl">
           The wash days as they were run
         </h2>
-        <RibbonStack caption="Actual wash days, aligned step by step" columns={columns} rows={rows} />
+        <WhenSeen className="min-h-96">
+          <RibbonStack caption="Actual wash days, aligned step by step" columns={columns} rows={rows} />
+        </WhenSeen>
       </section>
       {!sample && (
         <p className="mt-8">

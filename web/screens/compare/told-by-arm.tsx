@@ -61,13 +61,13 @@ export function ToldByArm({
   products: readonly Product[];
   comparison: Comparison;
 }) {
+  const wished = useHairFile(wearer.id).data?.wishes.words ?? {};
   const holds = holdByLabel(trial, products, outcomes.hold.means);
   if (felt.length + upkeep.length + holdTooLow.length + holds.length === 0) return null;
-  const wished = useHairFile(wearer.id).data?.wishes.words ?? {};
   const near = felt.filter(isNear(trial));
   const far = felt.filter((row) => !near.includes(row));
   return (
-    <section aria-labelledby="told" className="lg:col-span-2">
+    <section aria-labelledby="told">
       <h2 id="told" className="text-xl">
         In words, option by option
       </h2>

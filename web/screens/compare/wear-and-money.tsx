@@ -6,13 +6,10 @@ import { gapsOnce } from '@sabor/core/shelf/wash-cost';
 import { costGapInWords } from '@sabor/words/cost';
 import { goodEnoughInWords } from '@sabor/words/main-result';
 import { longerInWords } from '@sabor/words/verdict';
-import { lazy, Suspense } from 'react';
 import { ArmName } from '../../drawings/arm-name.tsx';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { showMoney } from '../../ui/show.ts';
-import { WhenSeen } from '../../ui/when-seen.tsx';
-
-const LastingCurve = lazy(async () => ({ default: (await import('./lasting-curve.tsx')).LastingCurve }));
+import { LastingCurve } from './lasting-curve.tsx';
 
 /** How a wear went, whichever way the scale runs. */
 function wearWords({ seen }: Wear, planned: number): string {
@@ -54,19 +51,12 @@ export function WearAndMoney({
     ...comparison.wear.map(({ seen }) => seen?.to ?? seen?.from ?? 0),
   );
   return (
-    <section aria-labelledby="wear">
-      <h2 id="wear" className="text-xl">
-        How long it lasts, and what it costs
-      </h2>
+    <>
       <p className="mb-3 text-soft">
         Good enough: {goodEnoughInWords(primary, line)}. Counted from the finished hair, day 1, to day{' '}
         {promised} at the most.
       </p>
-      <WhenSeen className="min-h-64">
-        <Suspense fallback={<p className="text-soft">Drawing …</p>}>
-          <LastingCurve comparison={comparison} arms={arms} upTo={promised} />
-        </Suspense>
-      </WhenSeen>
+      <LastingCurve comparison={comparison} arms={arms} upTo={promised} />
       <ul className="space-y-1">
         {comparison.wear
           .toSorted((a, b) => a.arm - b.arm || a.position - b.position)
@@ -182,6 +172,6 @@ export function WearAndMoney({
         lies between two check-ins and stays open. A wash day cut short counts up to where it was seen; with
         over half of an option’s wash days cut short, no mean is given.
       </p>
-    </section>
+    </>
   );
 }
