@@ -307,10 +307,11 @@ function networkTrial(
 function pooledOn(network: Network, island: number): Map<string, { value: number; sd: number }> {
   const own = network.nodes.flatMap((_, i) => (network.island[i] === island ? [i] : []));
   if (own.length < FEWEST_POOLED) return new Map();
-  const { parts, agreement } = network;
+  const { estimate, agreement } = network;
+  const parts = network.parts();
   const wider = agreement[island]!.inflation ** 2;
   const covariance = Matrix.add(parts.whole, parts.half).selection(own, own).mul(wider);
-  const estimates = own.map((i) => parts.estimate[i]!);
+  const estimates = own.map((i) => estimate[i]!);
   const found = towardsMiddle(estimates, pseudoInverse(covariance));
   if (!found) return new Map();
   const middle = mean([...found.values])!;
@@ -385,7 +386,7 @@ export function turnsOf(ask: BoardAsk, leader: string): Turn[] {
     );
     const at = network.island[network.nodes.indexOf(leader)];
     const own = network.nodes.flatMap((node, i) =>
-      network.island[i] === at ? [{ node, value: network.parts.estimate[i]! }] : [],
+      network.island[i] === at ? [{ node, value: network.estimate[i]! }] : [],
     );
     return own.toSorted((a, b) => b.value - a.value)[0]?.node ?? null;
   };

@@ -27,8 +27,9 @@ function factorOf(m: Matrix): Matrix {
  * uncertain spread, both wider where the trials of an island disagree. Source: methods.md 7 and 9.
  */
 export function drawsOf(network: Network, seed = 1, count = DRAWS): Draws {
-  const { nodes, parts, agreement, island } = network;
+  const { nodes, estimate, agreement, island } = network;
   const n = nodes.length;
+  const parts = network.parts();
   const random = seededRandom(seed);
   const normal = normals(random);
   const values = new Float64Array(count * n);
@@ -43,10 +44,10 @@ export function drawsOf(network: Network, seed = 1, count = DRAWS): Draws {
   const z = new Float64Array(n);
   for (let d = 0; d < count; d++) {
     const from = d * n;
-    values.set(parts.estimate, from);
+    values.set(estimate, from);
     for (const { rows, freedom } of kinds) {
       for (let j = 0; j < n; j++) z[j] = normal();
-      const by = Math.sqrt(freedom / chiSquareOf(normal, freedom));
+      const by = Math.sqrt(freedom / chiSquareOf(normal, freedom, random.unit));
       for (let i = 0; i < n; i++) {
         const row = rows[i]!;
         let sum = 0;
@@ -73,7 +74,7 @@ export interface JointPair {
  * there is none. Source: methods.md 7.
  */
 export function jointPairs({ network, count, values }: Draws, shown: readonly string[]): JointPair[] {
-  const { nodes, parts } = network;
+  const { nodes, estimate } = network;
   const n = nodes.length;
   const pairs = shown.flatMap((node, a) =>
     shown.slice(a + 1).flatMap((from) => {
@@ -89,7 +90,7 @@ export function jointPairs({ network, count, values }: Draws, shown: readonly st
     const from = d * n;
     let largest = 0;
     for (const { i, j, se } of pairs) {
-      const off = values[from + i]! - parts.estimate[i]! - values[from + j]! + parts.estimate[j]!;
+      const off = values[from + i]! - estimate[i]! - values[from + j]! + estimate[j]!;
       const t = Math.abs(off) / se;
       if (t > largest) largest = t;
     }

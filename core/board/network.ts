@@ -42,6 +42,8 @@ interface Row {
   whole: boolean;
   x: Float64Array;
   y: number;
+  /** The places in x that its trial touches. */
+  at: readonly number[];
 }
 
 export interface Network {
@@ -59,8 +61,10 @@ export interface Network {
   between: (node: string, from: string) => Effect | null;
   /** One node less the mean of its island. */
   overIsland: (node: string) => Effect | null;
+  /** What each node adds, of its island's own level. */
+  estimate: Float64Array;
   /** Parts of the estimates' covariance, to draw from: that of whole heads and that of half-heads. */
-  parts: { estimate: Float64Array; whole: Matrix; half: Matrix };
+  parts: () => { whole: Matrix; half: Matrix };
 }
 
 export interface Agreement {
@@ -87,6 +91,7 @@ const islandsOf = (count: number, joined: readonly (readonly number[])[]): numbe
 function rowsOf(trial: NetworkTrial, t: number, index: ReadonlyMap<string, number>): Row[] {
   const n = index.size;
   const told = trial.days.filter((day): day is NetworkDay & { value: number } => day.value !== null);
+  const at = [...new Set(told.map(({ node }) => index.get(node)!))];
   const plain: { group: number; x: Float64Array; y: number }[] = [];
   if (trial.halves)
     for (const left of told) {
@@ -113,6 +118,7 @@ function rowsOf(trial: NetworkTrial, t: number, index: ReadonlyMap<string, numbe
       whole: !trial.halves,
       x: x.map((value, j) => value - middle[j]!),
       y: y - level,
+      at,
     }));
   });
 }
@@ -121,11 +127,10 @@ function rowsOf(trial: NetworkTrial, t: number, index: ReadonlyMap<string, numbe
 function normal(rows: readonly Row[], n: number): { m: Matrix; b: Float64Array } {
   const m = Matrix.zeros(n, n);
   const b = new Float64Array(n);
-  for (const { x, y } of rows)
-    for (let i = 0; i < n; i++) {
-      if (x[i] === 0) continue;
+  for (const { x, y, at } of rows)
+    for (const i of at) {
       b[i]! += x[i]! * y;
-      for (let j = 0; j < n; j++) m.set(i, j, m.get(i, j) + x[i]! * x[j]!);
+      for (const j of at) m.set(i, j, m.get(i, j) + x[i]! * x[j]!);
     }
   return { m, b };
 }
@@ -153,39 +158,56 @@ const times = (m: Matrix, a: ArrayLike<number>): Float64Array =>
     return sum;
   });
 const residual = (rows: readonly Row[], estimate: ArrayLike<number>): number =>
-  rows.reduce((sum, { x, y }) => {
+  rows.reduce((sum, { x, y, at }) => {
     let left = y;
-    for (let j = 0; j < x.length; j++) left -= x[j]! * estimate[j]!;
+    for (const j of at) left -= x[j]! * estimate[j]!;
     return sum + left * left;
   }, 0);
 
-/** The spread within trials, each with effects of its own for what it tested; and how many contrasts each tells. */
-function within(
-  rows: readonly Row[],
-  trials: readonly NetworkTrial[],
-  n: number,
-  whole: boolean,
-): { spread: Spread | null; squares: number; contrasts: number } {
-  let [squares, freedom, contrasts] = [0, 0, 0];
-  for (const [t, { halves, block }] of trials.entries()) {
-    if (halves === whole) continue;
-    const own = rows.filter(({ trial }) => trial === t);
-    if (own.length === 0) continue;
-    const { m, b } = normal(own, n);
-    const { inverse, rank } = inverted(m);
-    const groups =
-      halves || block === null
-        ? 1
-        : new Set(
-            trials[t]!.days.flatMap(({ position, value }) =>
-              value === null ? [] : [Math.floor(position / block)],
-            ),
-          ).size;
-    squares += residual(own, times(inverse, b));
-    freedom += own.length - groups - rank;
-    contrasts += rank;
-  }
-  return { spread: freedom > 0 ? { variance: squares / freedom, freedom } : null, squares, contrasts };
+/** What one trial tells by itself: its squares about effects of its own, their freedom, and how many contrasts it tells. */
+interface Alone {
+  squares: number;
+  freedom: number;
+  contrasts: number;
+}
+
+function aloneOf({ halves, block, days }: NetworkTrial, rows: readonly Row[]): Alone {
+  const [first] = rows;
+  if (!first) return { squares: 0, freedom: 0, contrasts: 0 };
+  // In the few places it touches, not in all of the board's.
+  const own = rows.map((row) => ({
+    ...row,
+    x: Float64Array.from(row.at, (j) => row.x[j]!),
+    at: row.at.map((_, k) => k),
+  }));
+  const { m, b } = normal(own, first.at.length);
+  const { inverse, rank } = inverted(m);
+  const groups =
+    halves || block === null
+      ? 1
+      : new Set(days.flatMap(({ position, value }) => (value === null ? [] : [Math.floor(position / block)])))
+          .size;
+  return {
+    squares: residual(own, times(inverse, b)),
+    freedom: own.length - groups - rank,
+    contrasts: rank,
+  };
+}
+
+const totalOf = (all: readonly Alone[]): Alone =>
+  all.reduce(
+    (sum, one) => ({
+      squares: sum.squares + one.squares,
+      freedom: sum.freedom + one.freedom,
+      contrasts: sum.contrasts + one.contrasts,
+    }),
+    { squares: 0, freedom: 0, contrasts: 0 },
+  );
+
+/** The spread that trials of one kind show; null without a degree of freedom. */
+function spreadOf(all: readonly Alone[]): Spread | null {
+  const { squares, freedom } = totalOf(all);
+  return freedom > 0 ? { variance: squares / freedom, freedom } : null;
 }
 
 /**
@@ -201,18 +223,22 @@ export function networkOf(trials: readonly NetworkTrial[]): Network {
   const index = new Map(nodes.map((node, i) => [node, i]));
   const n = nodes.length;
   const rows = trials.flatMap((trial, t) => rowsOf(trial, t, index));
-  const kinds = { whole: within(rows, trials, n, true), half: within(rows, trials, n, false) };
+  const rowsBy = trials.map((_, t) => rows.filter(({ trial }) => trial === t));
+  const alone = trials.map((trial, t) => aloneOf(trial, rowsBy[t]!));
+  const spreads = {
+    whole: spreadOf(alone.filter((_, t) => !trials[t]!.halves)),
+    half: spreadOf(alone.filter((_, t) => trials[t]!.halves)),
+  };
   const island = islandsOf(
     n,
-    trials.flatMap((_, t) => {
-      const own = rows.filter(({ trial }) => trial === t);
-      const seen = nodes.flatMap((_, j) => (own.some(({ x }) => Math.abs(x[j]!) > 1e-12) ? [j] : []));
+    rowsBy.flatMap((own) => {
+      const seen = (own[0]?.at ?? []).filter((j) => own.some(({ x }) => Math.abs(x[j]!) > 1e-12));
       return seen.length > 1 ? [seen] : [];
     }),
   );
   // A kind of trial whose spread is not known cannot be weighed, and stays out.
   const weightOf = (whole: boolean) => {
-    const spread = whole ? kinds.whole.spread : kinds.half.spread;
+    const spread = whole ? spreads.whole : spreads.half;
     return spread === null || spread.variance <= 0 ? 0 : 1 / spread.variance;
   };
   const [w, h] = [weightOf(true), weightOf(false)];
@@ -227,20 +253,31 @@ export function networkOf(trials: readonly NetworkTrial[]): Network {
   );
 
   const agreement = [...new Set(island)].map((at): Agreement => {
-    const here = (row: Row) => row.x.some((value, j) => Math.abs(value) > 1e-12 && island[j] === at);
     const parts = ([true, false] as const).map((whole) => {
       const weight = whole ? w : h;
-      const own = (whole ? wholeRows : halfRows).filter(here);
-      const mine = trials.map((trial, t) =>
-        own.some((row) => row.trial === t) ? trial : { ...trial, days: [] },
+      const mine = trials.flatMap((trial, t) =>
+        trial.halves !== whole &&
+        rowsBy[t]!.some(({ x, at: places }) =>
+          places.some((j) => island[j] === at && Math.abs(x[j]!) > 1e-12),
+        )
+          ? [t]
+          : [],
       );
-      const { squares, contrasts } = within(own, mine, n, whole);
+      const { squares, contrasts } = totalOf(mine.map((t) => alone[t]!));
       return weight === 0
         ? { q: 0, contrasts: 0, freedom: 0 }
         : {
-            q: weight * Math.max(0, residual(own, estimate) - squares),
+            q:
+              weight *
+              Math.max(
+                0,
+                residual(
+                  mine.flatMap((t) => rowsBy[t]!),
+                  estimate,
+                ) - squares,
+              ),
             contrasts,
-            freedom: (whole ? kinds.whole : kinds.half).spread!.freedom,
+            freedom: (whole ? spreads.whole : spreads.half)!.freedom,
           };
     });
     const q = parts.reduce((sum, part) => sum + part.q, 0);
@@ -260,7 +297,7 @@ export function networkOf(trials: readonly NetworkTrial[]): Network {
     const [vw, vh] = [quadratic(mw, a), quadratic(mh, a)];
     const variance = vw + vh;
     if (!(variance > 0)) return null;
-    const [fw, fh] = [kinds.whole.spread?.freedom ?? 0, kinds.half.spread?.freedom ?? 0];
+    const [fw, fh] = [spreads.whole?.freedom ?? 0, spreads.half?.freedom ?? 0];
     const freedom = variance ** 2 / ((fw > 0 ? vw ** 2 / fw : 0) + (fh > 0 ? vh ** 2 / fh : 0));
     const value = c.reduce((sum, weight, j) => sum + weight * estimate[j]!, 0);
     const se = Math.sqrt(variance) * agreement[at]!.inflation;
@@ -275,8 +312,8 @@ export function networkOf(trials: readonly NetworkTrial[]): Network {
   return {
     nodes,
     island,
-    whole: kinds.whole.spread,
-    half: kinds.half.spread,
+    whole: spreads.whole,
+    half: spreads.half,
     agreement,
     days: nodes.map((node) =>
       trials.reduce(
@@ -308,10 +345,7 @@ export function networkOf(trials: readonly NetworkTrial[]): Network {
       c[i]! += 1;
       return effectOf(c, island[i]!);
     },
-    parts: {
-      estimate,
-      whole: inverse.mmul(mw).mmul(inverse),
-      half: inverse.mmul(mh).mmul(inverse),
-    },
+    estimate,
+    parts: () => ({ whole: inverse.mmul(mw).mmul(inverse), half: inverse.mmul(mh).mmul(inverse) }),
   };
 }

@@ -1,7 +1,7 @@
 import { Matrix } from 'ml-matrix';
 import { describe, expect, it } from 'vitest';
 import { studentCdf } from '../inference/student-t.ts';
-import { normals, seededRandom } from '../random.ts';
+import { chiSquareOf, normals, seededRandom } from '../random.ts';
 import { airSlope } from './air-slope.ts';
 import { drawsOf, firmness, jointPairs, sharesFirst } from './draws.ts';
 import { type NetworkTrial, networkOf } from './network.ts';
@@ -127,6 +127,19 @@ describe('what is usual on a head', () => {
       if (band.known === 'band' && next >= band.low && next <= band.high) held++;
     }
     expect(held / 2000).toBeGreaterThan(0.981);
+  });
+});
+
+describe('numbers of χ²', () => {
+  // Mean n and variance 2n; the share under R's qchisq(c(.05, .95), 60) = 43.18796, 79.08194. Error of 20,000: .006.
+  it('are as they should be however many degrees of freedom', () => {
+    const random = seededRandom(3);
+    const normal = normals(random);
+    const all = Array.from({ length: 20_000 }, () => chiSquareOf(normal, 60, random.unit));
+    const mean = all.reduce((a, b) => a + b, 0) / all.length;
+    expect(Math.abs(mean - 60)).toBeLessThan(0.4);
+    expect(Math.abs(all.filter((x) => x < 43.18796).length / 20_000 - 0.05)).toBeLessThan(0.007);
+    expect(Math.abs(all.filter((x) => x < 79.08194).length / 20_000 - 0.95)).toBeLessThan(0.007);
   });
 });
 
