@@ -229,16 +229,23 @@ const FOAM_IN_SUMMER: HairTruth = {
   },
 };
 
-/** An earlier trial of one hold against another on Ines: eight whole heads, nothing departed. */
+/** The strong gel on coils: more hold, little more definition. */
+const KELP_ON_COILS: HairTruth = {
+  ...KELP,
+  start: { ...KELP.start, definition: 7.2, frizz: 3.0, softness: 4.9 },
+};
+
+/** An earlier trial of one hold against another: eight whole heads, nothing departed. */
 const earlier = (
   key: string,
   question: string,
   seed: number,
   firstDaysAgo: number,
   arms: readonly DemoArm[],
+  wearer = 'ines',
 ): DemoTrial => ({
   key,
-  wearer: 'ines',
+  wearer,
   question,
   washDaysAgo: Array.from({ length: 8 }, (_, i) => firstDaysAgo - 4 * i),
   planned: 8,
@@ -397,6 +404,17 @@ export const TRIALS: readonly DemoTrial[] = [
     { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
     { key: 'anvil', product: 'anvil', truth: ANVIL },
   ]),
+  earlier(
+    'coil-gels',
+    'The gels once more, on Tomasz’s coils: does the stronger one pay?',
+    3604,
+    128,
+    [
+      { key: 'kelp', product: 'kelp-fold', truth: KELP_ON_COILS },
+      { key: 'anvil', product: 'anvil', truth: ANVIL },
+    ],
+    'tomasz',
+  ),
   earlier('cream-jelly', 'Is a cream hold enough for Ines?', 3503, 128, [
     { key: 'bramble', product: 'bramble-cream', truth: BRAMBLE_HOLD },
     { key: 'jelly', product: 'sedge-jelly', truth: JELLY },

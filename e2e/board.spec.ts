@@ -23,6 +23,18 @@ test('a tester reads which hold is first, opens a pair that never met, and turns
   await pair.getByRole('button', { name: 'Close' }).click();
   await expect(pair).toHaveCount(0);
 
+  // The two gels were tried on another head as well.
+  await page.getByLabel('How is').selectOption({ label: 'Kelp Fold Gel' });
+  await page.getByLabel('known against').selectOption({ label: 'Anvil Gel' });
+  await page.getByRole('button', { name: 'Open the pair' }).click();
+  const gels = page.getByRole('region', { name: 'Kelp Fold Gel against Anvil Gel' });
+  await expect(gels).toContainText('Side by side in 1 trial, 8 wash days');
+  await gels.getByText('On other heads').click();
+  await expect(gels.getByRole('row', { name: /^Tomasz.*4A.*\(.* to .*1 trial$/ })).toBeVisible();
+  await expect(gels.getByRole('row', { name: /^Pip.*not known on this head$/ })).toBeVisible();
+  await expect(gels).toContainText('Two heads are listed, not averaged');
+  await gels.getByRole('button', { name: 'Close' }).click();
+
   // Softness alone: the cream, which loses everywhere else.
   await expect(rows.first()).not.toContainText('Bramble Cream');
   for (const wish of ['Definition', 'Little frizz', 'Hold', 'Length'])
@@ -39,7 +51,8 @@ test('a tester reads which hold is first, opens a pair that never met, and turns
   await table.getByRole('button', { name: 'Hold', exact: true }).click();
   await expect(table.getByRole('row').nth(1)).toContainText('Kelp Fold Gel');
   // Without the weakened trials the foam is known by nothing any more.
-  await page.getByLabel(/Count weakened trials/).uncheck();
+  await page.getByLabel(/Count weakened trials/).click();
+  await expect(page.getByLabel(/Count weakened trials/)).not.toBeChecked();
   await expect(rows.filter({ hasText: 'Brine Foam' })).toHaveCount(1);
   await expect(standings).toContainText('Not tried on this head');
 });

@@ -4,6 +4,7 @@ import {
   betterInWords,
   effectInWords,
   firstInWords,
+  overHeadsInWords,
   standingInWords,
   turnInWords,
   usualInWords,
@@ -140,6 +141,21 @@ describe('how two things are known of each other', () => {
     const both = { others: { effect: effect(3, 2, 4), trials: ['b', 'c'] }, apart };
     expect(say(both, [], true).at(-1)).toMatch(/^The two ways disagree, by −2\.0/);
     expect(say(both, [], false).at(-1)).toMatch(/^The two ways agree as far as they can tell/);
+  });
+
+  it('over heads is listed with two, a mean with three, and a prediction with five', () => {
+    const heads = (n: number, to: object) =>
+      overHeadsInWords('definition', { mean: null, next: null, tau2: 0, heads: n, ...to }, ['Kelp', 'Anvil']);
+    const mean = { value: 1.2, se: 0.3, low: 0.4, high: 2 };
+    expect(heads(1, {})).toEqual(['No other head’s trials join Kelp and Anvil.']);
+    expect(heads(2, {})).toEqual(['Two heads are listed, not averaged: a mean takes three.']);
+    expect(heads(3, { mean })).toEqual([
+      'Over 3 heads: Kelp +1.2 (+0.4 to +2.0) against Anvil.',
+      'What to expect on the next head takes five of them.',
+    ]);
+    expect(heads(5, { mean, next: { low: -0.5, high: 2.9 } })[1]).toBe(
+      'On the next such head it may lie anywhere from −0.5 to +2.9.',
+    );
   });
 
   it('names the wish that would turn it, and how many trials are weakened', () => {

@@ -3,6 +3,7 @@ import type { ColumnKey, WishKey } from '@sabor/core/board/columns';
 import { COLUMNS } from '@sabor/core/board/columns';
 import type { JointPair } from '@sabor/core/board/draws';
 import type { Effect } from '@sabor/core/board/network';
+import type { OverHeads } from '@sabor/core/board/over-heads';
 import type { Usual } from '@sabor/core/board/usual';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { counted } from './numbers.ts';
@@ -149,4 +150,22 @@ export function weakenedInWords(trials: number, weakened: number): string | null
   if (weakened === 0) return null;
   if (trials === weakened) return trials === 1 ? 'its trial is weakened' : 'its trials are weakened';
   return weakened === 1 ? 'one of its trials is weakened' : `${weakened} of its trials are weakened`;
+}
+
+/** One comparison over heads, in words: what the mean is, and where the next such head may lie. */
+export function overHeadsInWords(
+  key: ColumnKey,
+  { mean, next, heads }: OverHeads,
+  [a, b]: readonly [string, string],
+): string[] {
+  if (heads < 2) return [`No other head’s trials join ${a} and ${b}.`];
+  if (!mean) return ['Two heads are listed, not averaged: a mean takes three.'];
+  const say = ({ low, high }: { low: number; high: number }) =>
+    `${signedInWords(key, low)} to ${signedInWords(key, high)}`;
+  return [
+    `Over ${heads} heads: ${a} ${signedInWords(key, mean.value)} (${say(mean)}) against ${b}.`,
+    next
+      ? `On the next such head it may lie anywhere from ${say(next)}.`
+      : 'What to expect on the next head takes five of them.',
+  ];
 }

@@ -1,12 +1,13 @@
 import type { Board, BoardAsk, BoardTrial } from '@sabor/core/board/board';
 import type { ColumnKey } from '@sabor/core/board/columns';
 import { columnInWords, waysInWords } from '@sabor/words/board';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useWorked } from '../../api/worked.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { Loading } from '../../ui/states.tsx';
 import { disagreementsInWorker, pairInWorker } from '../../workers/board.ts';
+import { OtherHeads } from './other-heads.tsx';
 
 /** Things on the shortest way from one to another by trials that held two of them; empty where there is none, or they met. */
 export function wayBetween({ met }: Pick<Board, 'met'>, from: string, to: string): string[] {
@@ -48,6 +49,7 @@ export function PairPanel({
   const [a, b] = pair;
   const ways = useWorked('pair', [ask, column, a, b], () => pairInWorker(ask, column, a, b));
   const apart = useWorked('ways apart', [ask, column], () => disagreementsInWorker(ask, column));
+  const [heads, setHeads] = useState(false);
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
     heading.current?.scrollIntoView({ block: 'nearest' });
@@ -89,6 +91,10 @@ export function PairPanel({
       ) : (
         <Loading what="how they are known" />
       )}
+      <details className="mt-3" onToggle={(event) => setHeads(event.currentTarget.open)}>
+        <summary className="min-h-10 cursor-pointer py-2 font-semibold">On other heads</summary>
+        {heads && <OtherHeads ask={ask} column={column} pair={pair} nodes={board.nodes} nameOf={nameOf} />}
+      </details>
       <p className="no-print mt-3 flex flex-wrap gap-3">
         {products.length === 2 && (
           <ButtonLink to={`/trials/new/plan?wearer=${wearerId}&products=${products.join(',')}`}>

@@ -295,7 +295,7 @@ function OwnBoardPage({
           <InAir
             board={data}
             nameOf={nameOf}
-            by={data.columns.some(({ key }) => key === 'wish') ? 'wish' : by.key}
+            by={data.columns.some(({ key }) => key === 'wish') ? 'wish' : data.columns[0]!.key}
           />
         </div>
       </div>

@@ -1,0 +1,119 @@
+import type { Wearer } from '@sabor/contract/wearer';
+import type { BoardAsk, BoardNode } from '@sabor/core/board/board';
+import { COLUMNS, type ColumnKey } from '@sabor/core/board/columns';
+import { type OnHead, overHeads } from '@sabor/core/board/over-heads';
+import { TRAITS, type TraitName } from '@sabor/core/hair/traits';
+import { effectInWords, overHeadsInWords } from '@sabor/words/board';
+import { counted } from '@sabor/words/numbers';
+import { useEffect, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { useBoardTrials } from '../../api/board.ts';
+import { useWearers } from '../../api/queries.ts';
+import { useWorked } from '../../api/worked.ts';
+import { pairInWorker } from '../../workers/board.ts';
+
+/** A head's traits in a line: "4A, low porosity, coarse strand, medium density". */
+function traitsOf(wearer: Wearer): string {
+  const told = (Object.keys(TRAITS) as TraitName[]).flatMap((name) => {
+    const value = wearer[name];
+    if (value === null || name === 'damage') return [];
+    const { options, label } = TRAITS[name];
+    const says = (options as Record<string, { label: string }>)[value]?.label ?? value;
+    return [name === 'pattern' ? says : `${says} ${label.toLowerCase()}`];
+  });
+  return told.join(', ') || 'nothing told of it';
+}
+
+/** One head's own answer to a comparison, as a row; tells its number to whoever adds them up. */
+function HeadRow({
+  wearer,
+  ask,
+  column,
+  pair,
+  found,
+}: {
+  wearer: Wearer;
+  ask: BoardAsk;
+  column: ColumnKey;
+  pair: readonly [string, string];
+  found: (wearerId: string, one: OnHead | null) => void;
+}) {
+  const own = useBoardTrials(wearer.id);
+  const asked = useMemo(() => own.data && { ...ask, trials: own.data.trials }, [own.data, ask]);
+  const [a, b] = pair;
+  const ways = useWorked('pair', asked ? [asked, column, a, b] : null, () =>
+    pairInWorker(asked!, column, a, b),
+  );
+  const both = ways.data?.both ?? null;
+  useEffect(() => {
+    if (ways.data) found(wearer.id, both);
+  }, [ways.data, both, found, wearer.id]);
+  const direct = ways.data?.direct.trials.length ?? 0;
+  return (
+    <tr className="border-b border-rule">
+      <th scope="row" className="py-1 pr-3 font-semibold">
+        <Link className="underline-offset-4 hover:underline" to={`/heads/${wearer.id}`}>
+          {wearer.name}
+        </Link>
+        <span className="block text-sm font-normal text-soft">{traitsOf(wearer)}</span>
+      </th>
+      <td>
+        {own.error
+          ? own.error.message
+          : !ways.data
+            ? 'Reading …'
+            : both
+              ? `${effectInWords(column, both)}, ${direct > 0 ? counted(direct, 'trial') : 'through others'}`
+              : 'not known on this head'}
+      </td>
+    </tr>
+  );
+}
+
+/** One comparison on every head, each by its own trials, with what holds over them. */
+export function OtherHeads({
+  ask,
+  column,
+  pair,
+  nodes,
+  nameOf,
+}: {
+  ask: BoardAsk;
+  column: ColumnKey;
+  pair: readonly [string, string];
+  nodes: readonly BoardNode[];
+  nameOf: (node: string) => string;
+}) {
+  const wearers = useWearers();
+  const [all, setAll] = useState<Readonly<Record<string, OnHead | null>>>({});
+  const found = useMemo(
+    () => (wearerId: string, one: OnHead | null) => setAll((old) => ({ ...old, [wearerId]: one })),
+    [],
+  );
+  if (pair.some((node) => nodes.find((one) => one.node === node)?.byAmount))
+    return (
+      <p className="text-soft">
+        One of them was tested at several amounts here: heads are compared by products, not by amounts.
+      </p>
+    );
+  const told = Object.values(all).flatMap((one) => one ?? []);
+  return (
+    <>
+      <table className="w-full max-w-3xl text-left">
+        <caption className="sr-only">
+          {nameOf(pair[0])} against {nameOf(pair[1])} in {COLUMNS[column].label.toLowerCase()}, head by head
+        </caption>
+        <tbody>
+          {(wearers.data ?? []).map((wearer) => (
+            <HeadRow key={wearer.id} wearer={wearer} ask={ask} column={column} pair={pair} found={found} />
+          ))}
+        </tbody>
+      </table>
+      <ul className="mt-2">
+        {overHeadsInWords(column, overHeads(told), [nameOf(pair[0]), nameOf(pair[1])]).map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </ul>
+    </>
+  );
+}
