@@ -6,6 +6,7 @@ import {
   firstInWords,
   overHeadsInWords,
   standingInWords,
+  toTellInWords,
   turnInWords,
   usualInWords,
   waysInWords,
@@ -141,6 +142,15 @@ describe('how two things are known of each other', () => {
     const both = { others: { effect: effect(3, 2, 4), trials: ['b', 'c'] }, apart };
     expect(say(both, [], true).at(-1)).toMatch(/^The two ways disagree, by −2\.0/);
     expect(say(both, [], false).at(-1)).toMatch(/^The two ways agree as far as they can tell/);
+  });
+
+  it('says what a trial of the two would take', () => {
+    expect(toTellInWords('definition', { design: 'complete', sd: 0.62, freedom: 24, days: 10 })).toBe(
+      'On whole heads the noise is 0.6 (SD, 24 degrees of freedom): 10 wash days find a difference of 1.0 four times in five.',
+    );
+    expect(toTellInWords('good-days', { design: 'half', sd: 3, freedom: 1, days: null })).toBe(
+      'On two halves the noise is 3.0 days (SD, 1 degree of freedom): a difference of 1.0 days takes more wash days than a plan here holds.',
+    );
   });
 
   it('over heads is listed with two, a mean with three, and a prediction with five', () => {

@@ -1,4 +1,4 @@
-import type { BoardColumn, PairWays, Turn } from '@sabor/core/board/board';
+import type { BoardColumn, PairWays, TrialToTell, Turn } from '@sabor/core/board/board';
 import type { ColumnKey, WishKey } from '@sabor/core/board/columns';
 import { COLUMNS } from '@sabor/core/board/columns';
 import type { JointPair } from '@sabor/core/board/draws';
@@ -150,6 +150,16 @@ export function weakenedInWords(trials: number, weakened: number): string | null
   if (weakened === 0) return null;
   if (trials === weakened) return trials === 1 ? 'its trial is weakened' : 'its trials are weakened';
   return weakened === 1 ? 'one of its trials is weakened' : `${weakened} of its trials are weakened`;
+}
+
+/** What a trial of two things would take, in words. */
+export function toTellInWords(key: ColumnKey, { design, sd, freedom, days }: TrialToTell): string {
+  const what = design === 'half' ? 'On two halves' : 'On whole heads';
+  const noise = `the noise is ${sizeInWords(key, sd)} (SD, ${counted(freedom, 'degree')} of freedom)`;
+  const difference = `a difference of ${sizeInWords(key, COLUMNS[key].matters)}`;
+  return days === null
+    ? `${what} ${noise}: ${difference} takes more wash days than a plan here holds.`
+    : `${what} ${noise}: ${counted(days, 'wash day')} find ${difference} four times in five.`;
 }
 
 /** One comparison over heads, in words: what the mean is, and where the next such head may lie. */

@@ -8,9 +8,11 @@ import {
   boardOf,
   disagreements,
   pairWays,
+  trialsToTell,
   turnsOf,
   wishValue,
 } from './board.ts';
+import { lastingByClass } from './by-class.ts';
 import type { ColumnKey } from './columns.ts';
 import { amountsOf, type Tested, testedBy } from './tested.ts';
 
@@ -240,6 +242,34 @@ describe('the board', () => {
     expect(column(asked([...two, halves]), 'hands-on').cells.find(({ node }) => node === 'kelp')!.days).toBe(
       4,
     );
+  });
+});
+
+describe('beside the board', () => {
+  it('good days are told by kind, from all wash days, broken trials too', () => {
+    const kinds = { anvil: 'gel', kelp: 'gel', foam: 'foam' };
+    const level = [
+      madeUp('one', ['anvil', 'kelp'], TRUTH, 1, { level: 0 }),
+      madeUp('two', ['foam', 'anvil'], TRUTH, 2, { level: 0, fair: 'broken' }),
+    ];
+    const found = lastingByClass(asked(level), kinds);
+    expect(found.upTo).toBe(5);
+    expect(found.kinds.map(({ kind, products, wears, cut }) => [kind, products, wears, cut])).toEqual([
+      ['foam', ['foam'], 4, 0],
+      ['gel', ['anvil', 'kelp'], 12, 0],
+    ]);
+    for (const { lasting } of found.kinds) expect(lasting!.middle).toBeLessThanOrEqual(5);
+    // Another product's kind is not known, another role's trials are another table.
+    expect(lastingByClass(asked(level), {}).kinds).toEqual([]);
+    expect(lastingByClass(asked(level, { role: 'cleanse' }), kinds)).toEqual({ upTo: 0, kinds: [] });
+  });
+
+  it('a trial to tell takes more wash days the noisier the head is', () => {
+    const days = (noise: number) =>
+      trialsToTell(asked([madeUp('one', ['anvil', 'kelp'], TRUTH, 1, { noise })]), 'definition')[0]!;
+    expect(days(0.2)).toMatchObject({ design: 'complete', freedom: 6, days: 8 });
+    expect(days(0.9).days ?? 99).toBeGreaterThan(8);
+    expect(trialsToTell(asked([]), 'definition')).toEqual([]);
   });
 });
 

@@ -1,7 +1,10 @@
 import { Matrix, pseudoInverse } from 'ml-matrix';
 import type { Dose } from '../doses/dose.ts';
+import { daysNeeded } from '../inference/days-needed.ts';
 import { pseudoDays } from '../inference/lasting.ts';
+import { NOISE_ALONE } from '../inference/power.ts';
 import { studentCdf, studentQuantile } from '../inference/student-t.ts';
+import type { Between } from '../inference/turnbull.ts';
 import { mean } from '../middle.ts';
 import { type DayValue, goodDays } from '../outcomes/good-days.ts';
 import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
@@ -183,25 +186,30 @@ const onDay = (days: readonly DayValue[] | undefined, wanted: number) => {
   return value === undefined || Number.isNaN(value) ? null : value;
 };
 
-/** Good days of every wash day of a trial by pseudo-values of its own pooled curve, in the order of its days. */
-function lastingOf(
+/** When each wear of a trial stopped being good, in the order of its days; null while it may go on, or without a look. */
+export function endsOf(
   { days }: BoardTrial,
   outcome: Outcome,
   line: number,
-  wearDays: number,
-): (number | null)[] {
+  upTo: number,
+): (Between | null)[] {
   const { better } = OUTCOMES[outcome];
-  const ends = days.map(({ worn, washedOn, over }) => {
+  return days.map(({ worn, washedOn, over }) => {
     const values = (worn[outcome] ?? []).filter(({ value }) => !Number.isNaN(value));
     if (values.length === 0) return null;
     const seen = goodDays(values, line, better, washedOn);
-    if (!over && seen.to === null && seen.from < wearDays) return null;
+    if (!over && seen.to === null && seen.from < upTo) return null;
     return { low: seen.from, high: seen.to ?? Number.POSITIVE_INFINITY };
   });
+}
+
+/** Good days of every wash day of a trial by pseudo-values of its own pooled curve, in the order of its days. */
+function lastingOf(trial: BoardTrial, outcome: Outcome, line: number, wearDays: number): (number | null)[] {
+  const ends = endsOf(trial, outcome, line, wearDays);
   const counted = ends.flatMap((end) => end ?? []);
   // Of a trial most of whose wears were cut short nothing is said. Source: methods.md 6.
   const cut = counted.filter(({ low, high }) => high === Number.POSITIVE_INFINITY && low < wearDays).length;
-  if (counted.length === 0 || cut * 2 > counted.length) return days.map(() => null);
+  if (counted.length === 0 || cut * 2 > counted.length) return ends.map(() => null);
   const values = pseudoDays(counted, wearDays);
   let at = 0;
   return ends.map((end) => (end === null ? null : values[at++]!));
@@ -644,4 +652,39 @@ function boardPairs(ask: BoardAsk): [string, string][] {
       for (const b of nodes.slice(i + 1)) found.set(JSON.stringify([a, b]), [a, b]);
   }
   return [...found.values()];
+}
+
+/** What a trial of two things would take on this head: by the noise its trials showed, whole heads and half-heads apart. */
+export interface TrialToTell {
+  design: 'complete' | 'half';
+  sd: number;
+  freedom: number;
+  /** Fewest wash days that find what matters four times in five; null over what a plan holds. */
+  days: number | null;
+}
+
+/** What a trial of any two things of the board would take in a column, with the noise as uncertain as it is: {@link daysNeeded}. */
+export function trialsToTell(ask: BoardAsk, key: ColumnKey): TrialToTell[] {
+  const { counted, places } = countedTrials(ask);
+  const { whole, half } = networkOf(
+    counted.map((trial) => networkTrial(trial, numbersOf(trial, key, ask), places)),
+  );
+  return (
+    [
+      ['complete', whole],
+      ['half', half],
+    ] as const
+  ).flatMap(([design, spread]) => {
+    if (spread === null || spread.variance <= 0) return [];
+    const sd = Math.sqrt(spread.variance);
+    const { usual } = daysNeeded(
+      {
+        ...NOISE_ALONE,
+        ...{ design, arms: 2, looks: 1, alpha: ALPHA, better: COLUMNS[key].wanted },
+        noise: { sd, freedom: spread.freedom },
+      },
+      COLUMNS[key].matters,
+    );
+    return [{ design, sd, freedom: spread.freedom, days: usual }];
+  });
 }

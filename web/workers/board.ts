@@ -1,4 +1,5 @@
-import type { Board, BoardAsk, Disagreement, PairWays, Turn } from '@sabor/core/board/board';
+import type { Board, BoardAsk, Disagreement, PairWays, TrialToTell, Turn } from '@sabor/core/board/board';
+import type { ClassLasting } from '@sabor/core/board/by-class';
 import type { ColumnKey } from '@sabor/core/board/columns';
 import { type Remote, wrap } from 'comlink';
 import type { BoardWorker } from './board.worker.ts';
@@ -25,3 +26,11 @@ export const disagreementsInWorker = (
   ask: BoardAsk,
   key: ColumnKey,
 ): Promise<{ found: Disagreement[]; checked: number }> => boardWorker().disagreements(ask, key);
+
+export const trialsToTellInWorker = (ask: BoardAsk, key: ColumnKey): Promise<TrialToTell[]> =>
+  boardWorker().trialsToTell(ask, key);
+
+export const lastingByClassInWorker = (
+  ask: BoardAsk,
+  kindOf: Readonly<Record<string, string>>,
+): Promise<{ upTo: number; kinds: ClassLasting[] }> => boardWorker().lastingByClass(ask, kindOf);

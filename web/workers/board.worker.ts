@@ -1,7 +1,8 @@
-import { boardOf, disagreements, pairWays, turnsOf } from '@sabor/core/board/board';
+import { boardOf, disagreements, pairWays, trialsToTell, turnsOf } from '@sabor/core/board/board';
+import { lastingByClass } from '@sabor/core/board/by-class';
 import { expose } from 'comlink';
 
-const api = { boardOf, disagreements, pairWays, turnsOf };
+const api = { boardOf, lastingByClass, disagreements, pairWays, trialsToTell, turnsOf };
 export type BoardWorker = typeof api;
 
 expose(api);

@@ -1,12 +1,12 @@
 import type { Board, BoardAsk, BoardTrial } from '@sabor/core/board/board';
 import type { ColumnKey } from '@sabor/core/board/columns';
-import { columnInWords, waysInWords } from '@sabor/words/board';
+import { columnInWords, toTellInWords, waysInWords } from '@sabor/words/board';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useWorked } from '../../api/worked.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { Loading } from '../../ui/states.tsx';
-import { disagreementsInWorker, pairInWorker } from '../../workers/board.ts';
+import { disagreementsInWorker, pairInWorker, trialsToTellInWorker } from '../../workers/board.ts';
 import { OtherHeads } from './other-heads.tsx';
 
 /** Things on the shortest way from one to another by trials that held two of them; empty where there is none, or they met. */
@@ -49,6 +49,7 @@ export function PairPanel({
   const [a, b] = pair;
   const ways = useWorked('pair', [ask, column, a, b], () => pairInWorker(ask, column, a, b));
   const apart = useWorked('ways apart', [ask, column], () => disagreementsInWorker(ask, column));
+  const needed = useWorked('trials to tell', [ask, column], () => trialsToTellInWorker(ask, column));
   const [heads, setHeads] = useState(false);
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
@@ -95,6 +96,16 @@ export function PairPanel({
         <summary className="min-h-10 cursor-pointer py-2 font-semibold">On other heads</summary>
         {heads && <OtherHeads ask={ask} column={column} pair={pair} nodes={board.nodes} nameOf={nameOf} />}
       </details>
+      {needed.data && needed.data.length > 0 && products.length === 2 && (
+        <div className="mt-3">
+          <h3 className="text-base">What a trial of the two would take</h3>
+          <ul>
+            {needed.data.map((one) => (
+              <li key={one.design}>{toTellInWords(column, one)}</li>
+            ))}
+          </ul>
+        </div>
+      )}
       <p className="no-print mt-3 flex flex-wrap gap-3">
         {products.length === 2 && (
           <ButtonLink to={`/trials/new/plan?wearer=${wearerId}&products=${products.join(',')}`}>

@@ -12,6 +12,7 @@ import { ButtonLink } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { boardInWorker } from '../../workers/board.ts';
+import { ByKind } from './by-kind.tsx';
 import { EvidenceMap } from './evidence-map.tsx';
 import { InAir } from './in-air.tsx';
 import { Matrix } from './matrix.tsx';
@@ -290,6 +291,9 @@ function OwnBoardPage({
             setPooled={(to) => set({ put: to ? 'pooled' : null })}
             open={open}
           />
+        </div>
+        <div className="lg:col-span-2">
+          <ByKind ask={ask} products={products} />
         </div>
         <div className="lg:col-span-2">
           <InAir
