@@ -14,7 +14,11 @@ import { UndoProvider } from './ui/undo.tsx';
 
 /** Lets the worker hear what the page has heard already; the page itself has no use for it. */
 async function keepWhatWasHeard(): Promise<void> {
-  for (const path of heard) await fetch(`/api${path}`).catch(() => {});
+  // Read to its end: an answer that nobody takes must not hold its connection.
+  for (const path of heard)
+    await fetch(`/api${path}`)
+      .then((answer) => answer.arrayBuffer())
+      .catch(() => {});
 }
 
 /** Opens the application; `build` is the address of the script that began it, another for every build. */

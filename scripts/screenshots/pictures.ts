@@ -62,7 +62,14 @@ async function startRunning(page: Page, base: string): Promise<void> {
 const PICTURES: readonly Picture[] = [
   { name: 'today', size: BENCH, go: open('/') },
   { name: 'shelf', size: BENCH, go: open('/shelf') },
-  { name: 'heads', size: BENCH, go: open('/heads') },
+  {
+    name: 'board',
+    size: BENCH,
+    go: async (page, base) => {
+      await page.goto(`${base}/board`);
+      await page.getByRole('heading', { name: 'What would turn it' }).waitFor();
+    },
+  },
   {
     name: 'hair-file',
     size: BENCH,
@@ -154,7 +161,14 @@ const PICTURES: readonly Picture[] = [
     go: async (page, base) => {
       await page.goto(`${base}/trials/${await trialId(page, base, 'finished', 'Which gel')}/compare`);
       // What is fetched once it is nearly in view.
-      await page.getByRole('heading', { name: 'In words, option by option' }).scrollIntoViewIfNeeded();
+      await page.getByRole('heading', { name: 'How long it lasts, and what it costs' }).waitFor();
+      await page.evaluate(`(async () => {
+        for (let y = 0; y < document.body.scrollHeight; y += 400) {
+          scrollTo(0, y);
+          await new Promise((next) => setTimeout(next, 200));
+        }
+      })()`);
+      await page.getByRole('heading', { name: 'In words, option by option' }).waitFor();
       await page.getByRole('row', { name: /^frizz halo, from behind/ }).waitFor();
       await page.getByRole('heading', { level: 1 }).scrollIntoViewIfNeeded();
     },
