@@ -77,6 +77,8 @@ const { benchScreening } = await asShipped<typeof import('./screening.ts')>('ben
 await benchScreening();
 const { benchTrials } = await asShipped<typeof import('./trials.ts')>('bench/trials.ts');
 benchTrials();
+const { benchBoard } = await asShipped<typeof import('./board.ts')>('bench/board.ts');
+benchBoard();
 const { benchPhoto } = await asShipped<typeof import('./photo.ts')>('bench/photo.ts');
 await benchPhoto();
 await benchStore();

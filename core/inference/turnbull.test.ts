@@ -76,9 +76,8 @@ describe('the maximum-likelihood curve', () => {
 
   it('of exact moments is their shares, and of censored ones Kaplan and Meier’s', () => {
     const exact = (at: number) => ({ low: at, high: at });
-    expect(turnbull([exact(2), exact(2), exact(5), exact(7)]).map(({ mass }) => mass)).toEqual([
-      0.5, 0.25, 0.25,
-    ]);
+    for (const [i, { mass }] of turnbull([exact(2), exact(2), exact(5), exact(7)]).entries())
+      expect(mass).toBeCloseTo([0.5, 0.25, 0.25][i]!, 12);
     // By hand: ends at 1 and 3, cut after 2: S = 2/3 after 1, 0 after 3.
     const curve = turnbull([exact(1), { low: 2, high: never }, exact(3)]);
     expect(curve[0]!.mass).toBeCloseTo(1 / 3, 5);

@@ -14,6 +14,10 @@ export interface Mass extends Between {
 /** Largest gradient at which the likelihood counts as at its maximum. Source: methods.md 6. */
 const GRADIENT = 1 + 1e-6;
 const ROUNDS = 500;
+/** Rounds of self-consistency before the first step: they empty most of what will be empty. */
+const WARM = 12;
+/** Mass that is none. */
+const LEAST = 1e-7;
 
 /** The innermost intervals: a beginning with no other end or beginning before the end that follows it. */
 function innermost(seen: readonly Between[]): Between[] {
@@ -59,32 +63,63 @@ export function turnbull(seen: readonly Between[]): Mass[] {
   const kinds = alike(seen);
   const support = innermost(kinds);
   const m = support.length;
-  const within = kinds.map((one) => support.map((inner) => (holds(one, inner) ? 1 : 0)));
+  // What a kind holds of the support are neighbours: from first to before end.
+  const first = kinds.map((one) => support.findIndex((inner) => holds(one, inner)));
+  const end = kinds.map((one, i) => {
+    let at = first[i]!;
+    while (at < m && holds(one, support[at]!)) at++;
+    return at;
+  });
   /** Each kind's probability. */
-  const chances = (mass: ArrayLike<number>) =>
-    within.map((own) => own.reduce((sum: number, x, j) => (x ? sum + mass[j]! : sum), 0));
-  const logLikelihood = (all: readonly number[]) =>
-    all.reduce((sum, chance, i) => sum + kinds[i]!.share * Math.log(chance), 0);
+  const chances = (mass: Float64Array): Float64Array => {
+    const upTo = new Float64Array(m + 1);
+    for (let j = 0; j < m; j++) upTo[j + 1] = upTo[j]! + mass[j]!;
+    return Float64Array.from(kinds, (_, i) => upTo[end[i]!]! - upTo[first[i]!]!);
+  };
+  const gradientAt = (all: Float64Array): Float64Array => {
+    const steps = new Float64Array(m + 1);
+    for (const [i, { share }] of kinds.entries()) {
+      steps[first[i]!]! += share / all[i]!;
+      steps[end[i]!]! -= share / all[i]!;
+    }
+    const gradient = new Float64Array(m);
+    let sum = 0;
+    for (let j = 0; j < m; j++) gradient[j] = sum += steps[j]!;
+    return gradient;
+  };
+  const logLikelihood = (all: Float64Array) =>
+    kinds.reduce((sum, { share }, i) => sum + share * Math.log(all[i]!), 0);
+  const consistent = (mass: Float64Array, gradient: Float64Array) => mass.map((p, j) => p * gradient[j]!);
+
   let mass = new Float64Array(m).fill(1 / m);
   let all = chances(mass);
+  for (let round = 0; round < WARM; round++) {
+    mass = consistent(mass, gradientAt(all));
+    all = chances(mass);
+  }
   for (let round = 0; round < ROUNDS; round++) {
-    const gradient = support.map((_, j) =>
-      kinds.reduce((sum, { share }, i) => (within[i]![j] ? sum + share / all[i]! : sum), 0),
-    );
+    const gradient = gradientAt(all);
     if (!(Math.max(...gradient) > GRADIENT)) break;
+    const places = worthFreeing(mass, gradient);
+    const k = places.length;
     // With masses adding up to one, the quadratic is the sum of squares of S·q − 2, S being within over chance.
-    const gram = new Float64Array(m * m).fill(1);
+    const gram = new Float64Array(k * k).fill(1);
     for (const [i, { share }] of kinds.entries()) {
-      const row = within[i]!.map((x) => x / all[i]! - 2);
-      for (let j = 0; j < m; j++) for (let k = 0; k < m; k++) gram[j * m + k]! += share * row[j]! * row[k]!;
+      const row = places.map((j) => (j >= first[i]! && j < end[i]! ? 1 / all[i]! : 0) - 2);
+      for (let a = 0; a < k; a++) {
+        const by = share * row[a]!;
+        for (let b = 0; b < k; b++) gram[a * k + b]! += by * row[b]!;
+      }
     }
-    const next = nonNegative(gram, new Float64Array(m).fill(1), m);
+    const next = nonNegative(gram, new Float64Array(k).fill(1), k);
     const sum = next.reduce((a, b) => a + b, 0);
-    const [before, way] = [logLikelihood(all), next.map((q, j) => q / sum - mass[j]!)];
+    const way = mass.map((p) => -p);
+    for (const [a, j] of places.entries()) way[j]! += next[a]! / sum;
+    const before = logLikelihood(all);
     const rise = way.reduce((total, d, j) => total + d * gradient[j]!, 0);
     let step = 1;
     for (; step > 1e-6; step /= 2) {
-      const tried = mass.map((p, j) => p + step * way[j]!);
+      const tried = mass.map((p, j) => Math.max(0, p + step * way[j]!));
       const then = chances(tried);
       if (!(logLikelihood(then) >= before + (step * rise) / 3)) continue;
       [mass, all] = [tried, then];
@@ -92,15 +127,30 @@ export function turnbull(seen: readonly Between[]): Mass[] {
     }
     if (step <= 1e-6) {
       // Self-consistency never falls.
-      mass = mass.map((p, j) => p * gradient[j]!);
+      mass = consistent(mass, gradient);
       all = chances(mass);
     }
   }
   // Self-consistency once more: what is known exactly has just its share.
-  mass = mass.map((p, j) =>
-    kinds.reduce((sum, { share }, i) => (within[i]![j] ? sum + (share * p) / all[i]! : sum), 0),
-  );
+  mass = consistent(mass, gradientAt(all));
   return support.flatMap((inner, j) => (mass[j]! > 1e-9 ? [{ ...inner, mass: mass[j]! }] : []));
+}
+
+/** Places that a next step may give mass: those that have some, and between any two of them the one that promises most. */
+function worthFreeing(mass: Float64Array, gradient: Float64Array): number[] {
+  const found: number[] = [];
+  let best = -1;
+  const gap = () => {
+    if (best >= 0 && gradient[best]! > 1) found.push(best);
+    best = -1;
+  };
+  for (let j = 0; j < mass.length; j++)
+    if (mass[j]! > LEAST) {
+      gap();
+      found.push(j);
+    } else if (best < 0 || gradient[j]! > gradient[best]!) best = j;
+  gap();
+  return found;
 }
 
 /**
