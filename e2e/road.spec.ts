@@ -103,7 +103,10 @@ test('a tester takes an own two-arm trial from shelf to comparison', async ({ pa
   await expect(definition).toContainText('5.0');
   await expect(definition).toContainText('8.0');
   await expect(definition).toContainText('+3.0');
-  await expect(page.getByRole('row', { name: /^▲? ?Dune Gel/ })).toContainText('EUR 1.00');
+  await page.getByRole('heading', { name: 'How long it lasts, and what it costs' }).scrollIntoViewIfNeeded();
+  await expect(
+    page.getByRole('region', { name: 'Good days and cost' }).getByRole('row', { name: /^▲? ?Dune Gel/ }),
+  ).toContainText('EUR 1.00');
   await expect(
     page.getByText('This plan could not settle it: an option has fewer than 3 wash days.'),
   ).toBeVisible();

@@ -283,7 +283,9 @@ test('a trial judged by a reading in words names the option that came nearer to 
       name: 'Anvil Gel came nearer to the wanted clump size (medium) than Kelp Fold Gel.',
     }),
   ).toBeVisible();
-  await expect(page.getByText('Only nearness to the wanted clump size (medium) is tested')).toBeVisible();
+  await expect(
+    page.getByText('The test is of nearness to the wanted clump size (medium) alone'),
+  ).toBeVisible();
   const table = page.getByRole('region', { name: 'Outcomes, option by option' });
   await expect(table.getByRole('row', { name: /^Clump size: medium main · more is wanted/ })).toBeVisible();
 });

@@ -1,6 +1,5 @@
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
-import { minutesOfDay } from '@sabor/core/basin/minutes';
 import type { BoardDay, BoardTrial } from '@sabor/core/board/board';
 import { testedBy } from '@sabor/core/board/tested';
 import { mainResult } from '@sabor/core/compare/main-result';
@@ -85,7 +84,6 @@ function dayOf(
 ): BoardDay {
   const weights = weightsOf(promise, record);
   const forLooks = record.wearEnd !== null && WEAR_ENDS[record.wearEnd].event;
-  const clock = record.half === null && !kept.enteredLater ? minutesOfDay(kept.steps, kept.startedAt) : null;
   const cost = record.cost.cost?.usual ?? null;
   return {
     washDayId: kept.id,
@@ -99,8 +97,8 @@ function dayOf(
     washedOn: forLooks ? record.wearEndDay : null,
     over: record.wearEnd !== null || record.spoiled !== null,
     shrinkage: shrinkageByDay(record).map(({ day, value }) => ({ day, value: 100 * value })),
-    minutesToDry: clock?.dry ?? null,
-    handsOn: clock?.handsOn ?? null,
+    minutesToDry: record.minutes.dry,
+    handsOn: record.minutes.handsOn,
     costPerWash: cost,
     currency: cost === null ? null : record.cost.currency,
   };

@@ -2,6 +2,7 @@ import type { Product } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
+import { minutesOfDay } from '@sabor/core/basin/minutes';
 import { PROMISES, type Promised, type TrialRecord } from '@sabor/core/compare/trial-record';
 import type { WashDayRecord } from '@sabor/core/compare/wash-day-record';
 import type { Dose } from '@sabor/core/doses/dose';
@@ -102,6 +103,11 @@ export function toTrialRecord(
           half,
           ...withMain(looksOf(withNearness(day, trial.primary), trial, wearer, half), told, trial),
           ...told,
+          // A wash day told afterwards has nobody's clock.
+          minutes:
+            half === null && !day.enteredLater
+              ? minutesOfDay(day.steps, day.startedAt)
+              : { dry: null, handsOn: null },
           cost: washCost(uses(day, products, weighed, half)),
           testedCost: washCost(uses(day, products, weighed, half, tested)),
         };

@@ -76,6 +76,7 @@ export function madeUpRatings(
         wearEnd: 'washed-schedule',
         wearEndDay: null,
         cost: price,
+        minutes: { dry: null, handsOn: null },
         testedCost: price,
       });
     }

@@ -32,6 +32,8 @@ export interface Comparison {
   main: Contrast;
   outcomes: Record<Outcome, Contrast>;
   shrinkage: Contrast;
+  /** Minutes by the steps' clocks, of whole heads. */
+  minutes: { dry: Contrast; handsOn: Contrast };
   mainCurves: Curve[];
   curves: Record<Outcome, Curve[]>;
   wear: Wear[];
@@ -109,6 +111,10 @@ export function compareTrial(record: TrialRecord): Comparison {
     main,
     outcomes,
     shrinkage: contrastOfRecord(record, reference, (day) => onDay(shrinkageByDay(day), promise.onDay)),
+    minutes: {
+      dry: contrastOfRecord(record, reference, ({ minutes }) => minutes.dry),
+      handsOn: contrastOfRecord(record, reference, ({ minutes }) => minutes.handsOn),
+    },
     mainCurves: isOutcome(rated) ? curves[rated] : curvesOf(record, rated),
     curves,
     wear,

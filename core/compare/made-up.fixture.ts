@@ -35,6 +35,7 @@ export function wornDay(
     spoiled: null,
     wearEnd: 'washed-schedule',
     wearEndDay: null,
+    minutes: { dry: null, handsOn: null },
     cost: price(2),
     testedCost: price(1),
     ...to,

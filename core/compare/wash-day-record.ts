@@ -50,6 +50,8 @@ export interface WashDayRecord {
   wearEnd: WearEnd | null;
   /** Day of wear on which it ended, 1 is the reveal's own date; null while it is worn. */
   wearEndDay: number | null;
+  /** Minutes of a whole head's wash day by its steps' clocks: of drying, and of all that hands did; null where no clock went. */
+  minutes: { dry: number | null; handsOn: number | null };
   cost: WashCost;
   testedCost: WashCost;
 }

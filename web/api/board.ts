@@ -18,7 +18,7 @@ export function useBoardTrials(wearerId: string): {
   retry: () => unknown;
 } {
   const list = useTrials();
-  const wearer = useWearer(wearerId);
+  const wearer = useWearer(wearerId || 'new');
   const file = useHairFile(wearerId);
   const shelf = useShelf();
   const ground = useGround(wearerId);

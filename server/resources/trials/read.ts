@@ -129,7 +129,7 @@ export async function readTrials(
 ): Promise<Trial[]> {
   const { rows } = await db.query<ListRow>(
     `${LIST} where ($1::timestamptz is null or t.ended_at is null or t.ended_at >= $1) and ($2 or not t.logged)
-     order by t.created_at desc`,
+     order by t.created_at desc, t.id`,
     [endedAfter ?? null, logged],
   );
   return rows.map(listed);

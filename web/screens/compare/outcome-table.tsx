@@ -78,6 +78,12 @@ export function OutcomeTable({
       scale: points,
     })),
     { key: 'shrinkage', label: 'Shrinkage', better: null, contrast: comparison.shrinkage, scale: share },
+    ...(['minutes-to-dry:less', 'hands-on:less'] as const).flatMap((key, i) => {
+      const contrast = i === 0 ? comparison.minutes.dry : comparison.minutes.handsOn;
+      return key === primary || contrast.means.every((mean) => mean === null)
+        ? []
+        : [{ key, ...mainResult(key), contrast, scale: measuredScale(key, contrast) }];
+    }),
   ];
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Outcomes, option by option">

@@ -255,7 +255,7 @@ function ComparisonSheet({
           <p className="mb-3 text-soft">
             One number a wash day: {oneNumberInWords(trial.primary, trial.weights.length)}.{' '}
             {compares
-              ? `Only ${mainInWords(trial.primary).word} is tested; the rest is described.`
+              ? `The test is of ${mainInWords(trial.primary).word} alone; the rest is described.`
               : 'Described only.'}
           </p>
           <OutcomeTable record={record} comparison={comparison} usual={usual.data} />
