@@ -131,6 +131,11 @@ describe('what is said of the interval', () => {
     expect(cut.because[0]).toBe(
       'Over half of the wears of Kelp were cut short while still good, so nothing is said of how long it lasts.',
     );
+    expect(cut.because).toContain(
+      'Cut short while still good: 0 of 4 of Anvil and 3 of 4 of Kelp. Where the option itself was the reason, this says too much of how long it lasts.',
+    );
+    // Cut alike, nothing is said of it.
+    expect(read(lasting(LONGER)).because.some((one) => one.startsWith('Cut short'))).toBe(false);
     // Cut here and there, it is read; a cut wear counts for what was seen of it.
     expect(read(lasting([2, [4], 4, 1, 4, 2, 1, 4])).headline).toBe(
       'Kelp kept definition good for longer than Anvil.',

@@ -187,6 +187,26 @@ function onTheWay({ abandoned, changed, openedEarly }: TrialRecord): string[] {
   return told;
 }
 
+/** Shares of wears cut short that differ by so much between two options are said. Model assumption. */
+const CUT_APART = 0.25;
+
+/** Wears cut short on one option more than on another, which that option may have caused. Source: methods.md 6. */
+function cutUnevenly({ promise }: TrialRecord, { lasting, wear }: Comparison): string[] {
+  if (!mainResult(promise.primary).lasting) return [];
+  const cuts = promise.arms.map((name, arm) => {
+    const seen = wear.filter((one) => one.arm === arm && one.seen !== null);
+    const cut =
+      lasting[arm]?.cut ??
+      seen.filter(({ seen: one }) => one!.to === null && one!.from < promise.wearDays).length;
+    return { name, cut, of: seen.length };
+  });
+  const shares = cuts.flatMap(({ cut, of }) => (of > 0 ? cut / of : []));
+  if (Math.max(...shares) - Math.min(...shares) < CUT_APART) return [];
+  return [
+    `Cut short while still good: ${list(cuts.map(({ name, cut, of }) => `${cut} of ${of} of ${name}`))}. Where the option itself was the reason, this says too much of how long it lasts.`,
+  ];
+}
+
 /** Where ratings sat at an end of the scale, so that nothing more could be given. */
 function scaleRanOut({ promise }: TrialRecord, { atEnds }: Comparison): string[] {
   return promise.arms.flatMap((name, arm) => {
@@ -295,6 +315,7 @@ export function readPrimary(
   because.push(...onTheWay(record));
   if (contrast.differences.some(({ interval }) => interval) || primary.test)
     because.push(...scaleRanOut(record, comparison));
+  because.push(...cutUnevenly(record, comparison));
   if (DESIGNS[promise.design].halves && primary.noise?.bias)
     because.push(
       say.did === 'stayed good'
