@@ -1,4 +1,6 @@
-import { type BoardAsk, type BoardDay, type BoardTrial, boardOf, pairWays } from '../core/board/board.ts';
+import { boardOf } from '../core/board/board.ts';
+import { pairWays } from '../core/board/pair.ts';
+import type { BoardAsk, BoardDay, BoardTrial } from '../core/board/read.ts';
 import { deciderOf } from '../core/inference/decide.ts';
 import { layOut } from '../core/inference/effects.ts';
 import { lastingReckoning } from '../core/inference/lasting.ts';

@@ -1,6 +1,6 @@
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
-import type { BoardDay, BoardTrial } from '@sabor/core/board/board';
+import type { BoardDay, BoardTrial } from '@sabor/core/board/read';
 import { testedBy } from '@sabor/core/board/tested';
 import { mainResult } from '@sabor/core/compare/main-result';
 import { outcomeByDay, shrinkageByDay, type WashDayRecord } from '@sabor/core/compare/wash-day-record';

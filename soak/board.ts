@@ -1,4 +1,5 @@
-import { type BoardAsk, type BoardDay, type BoardTrial, boardOf } from '../core/board/board.ts';
+import { boardOf } from '../core/board/board.ts';
+import type { BoardAsk, BoardDay, BoardTrial } from '../core/board/read.ts';
 import { normals, seededRandom } from '../core/random.ts';
 import { schemeOf } from '../core/trial/designs.ts';
 import { type HairTruth, type Rated, rate, washDayLuck } from '../demo/readings.ts';

@@ -1,4 +1,5 @@
-import type { BoardColumn, PairWays } from '@sabor/core/board/board';
+import type { BoardColumn } from '@sabor/core/board/board';
+import type { PairWays } from '@sabor/core/board/pair';
 import { describe, expect, it } from 'vitest';
 import {
   betterInWords,

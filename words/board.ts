@@ -1,9 +1,11 @@
-import type { BoardColumn, PairWays, TrialToTell, Turn } from '@sabor/core/board/board';
+import type { BoardColumn } from '@sabor/core/board/board';
 import type { ColumnKey, WishKey } from '@sabor/core/board/columns';
 import { COLUMNS } from '@sabor/core/board/columns';
 import type { JointPair } from '@sabor/core/board/draws';
 import type { Effect } from '@sabor/core/board/network';
 import type { OverHeads } from '@sabor/core/board/over-heads';
+import type { PairWays, TrialToTell } from '@sabor/core/board/pair';
+import type { Turn } from '@sabor/core/board/turns';
 import type { Usual } from '@sabor/core/board/usual';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { counted } from './numbers.ts';

@@ -1,20 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import type { Outcome } from '../outcomes/outcomes.ts';
 import { normals, seededRandom } from '../random.ts';
-import {
-  type BoardAsk,
-  type BoardDay,
-  type BoardTrial,
-  boardOf,
-  disagreements,
-  pairWays,
-  trialsToTell,
-  turnsOf,
-  wishValue,
-} from './board.ts';
+import { boardOf } from './board.ts';
 import { lastingByClass } from './by-class.ts';
 import type { ColumnKey } from './columns.ts';
+import { disagreements, pairWays, trialsToTell } from './pair.ts';
+import { type BoardAsk, type BoardDay, type BoardTrial, wishValue } from './read.ts';
 import { amountsOf, type Tested, testedBy } from './tested.ts';
+import { turnsOf } from './turns.ts';
 
 const product = (key: string): Tested & { name: string } => ({
   kind: 'product',

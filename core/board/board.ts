@@ -1,81 +1,21 @@
 import { Matrix, pseudoInverse } from 'ml-matrix';
-import type { Dose } from '../doses/dose.ts';
-import { daysNeeded } from '../inference/days-needed.ts';
-import { pseudoDays } from '../inference/lasting.ts';
-import { NOISE_ALONE } from '../inference/power.ts';
-import { studentCdf, studentQuantile } from '../inference/student-t.ts';
-import type { Between } from '../inference/turnbull.ts';
 import { mean } from '../middle.ts';
-import { type DayValue, goodDays } from '../outcomes/good-days.ts';
-import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
-import type { Slot } from '../step/slots.ts';
 import { airSlope, type Slope } from './air-slope.ts';
-import { COLUMNS, type ColumnKey, FEWEST_POOLED, type WishKey, type WishWeights } from './columns.ts';
+import { COLUMNS, type ColumnKey, FEWEST_POOLED } from './columns.ts';
 import { drawsOf, type Firmness, firmness, type JointPair, jointPairs, sharesFirst } from './draws.ts';
 import { type Agreement, type Effect, type Network, type NetworkTrial, networkOf } from './network.ts';
+import {
+  type BoardAsk,
+  type BoardTrial,
+  countedTo,
+  countedTrials,
+  networkTrial,
+  numbersOf,
+  scaleOf,
+} from './read.ts';
 import { towardsMiddle } from './shrunken.ts';
-import { amountsOf, type Tested } from './tested.ts';
+import type { Tested } from './tested.ts';
 import { type Usual, usualOf } from './usual.ts';
-
-/** A wash day, or one half of it, as the board reads it. */
-export interface BoardDay {
-  washDayId: string;
-  position: number;
-  half: 'left' | 'right' | null;
-  arm: number;
-  /** Its date on the wearer's own calendar. */
-  on: string;
-  dewPointC: number | null;
-  /** Each outcome's number by day of wear. */
-  rated: Partial<Record<Outcome, readonly DayValue[]>>;
-  /** The same for longevity, which a spoiled other half does not shorten. */
-  worn: Partial<Record<Outcome, readonly DayValue[]>>;
-  /** Day of wear it was washed or restyled for its looks; null where it ended otherwise. */
-  washedOn: number | null;
-  /** Its wear is through. */
-  over: boolean;
-  /** Shrinkage in percent by day of wear. */
-  shrinkage: readonly DayValue[];
-  minutesToDry: number | null;
-  handsOn: number | null;
-  costPerWash: number | null;
-  currency: string | null;
-}
-
-/** A finished trial as the board reads it. */
-export interface BoardTrial {
-  id: string;
-  question: string;
-  wearerId: string;
-  halves: boolean;
-  block: number | null;
-  /** What its fairness check came to for its main result. */
-  fair: 'clean' | 'weakened' | 'broken';
-  wearDays: number;
-  endedOn: string;
-  arms: readonly (Tested & { name: string })[];
-  days: readonly BoardDay[];
-}
-
-/** How a board is asked for. */
-export interface BoardAsk {
-  trials: readonly BoardTrial[];
-  role: Slot | 'line';
-  /** Day of wear the outcomes are read on. */
-  onDay: number;
-  /** Good days are counted by this outcome, from (or up to) this value, to the last day that every trial planned for. */
-  lasting: Outcome;
-  line: number;
-  /** Trials that their fairness check weakens count. */
-  weakened: boolean;
-  weights: WishWeights;
-  /** The thing all others are set against; null for the island's mean. */
-  against: string | null;
-  /** The column that orders: who is first is drawn for it alone. Null is as wished, or the first column where nothing is. */
-  by: ColumnKey | null;
-  /** Effects drawn towards the middle are wanted too. */
-  pooled: boolean;
-}
 
 /** One row of the board. */
 export interface BoardNode extends Tested {
@@ -132,15 +72,6 @@ export interface BoardColumn {
   usual: Usual;
 }
 
-/** Two trials' things set side by side, by every way they are known. */
-export interface PairWays {
-  both: Effect | null;
-  direct: { effect: Effect | null; trials: string[]; washDays: number };
-  others: { effect: Effect | null; trials: string[] };
-  /** How far the direct way lies over the other. */
-  apart: { value: number; low: number; high: number; p: number } | null;
-}
-
 export interface Board {
   /** The column that orders. */
   by: ColumnKey;
@@ -154,161 +85,6 @@ export interface Board {
   weakened: string[];
   /** Which things met in which trials. */
   met: { a: string; b: string; trials: string[]; washDays: number }[];
-}
-
-/** Good days and shrinkage are weighed between these fixed ends, never the range at hand. Model assumption. */
-const ENDS = { lasting: [0, 7], length: [100, 0] } as const;
-
-/** A wash day's value by the wearer's weights, 0 to 10; null where something that is weighed has no number. Source: methods.md 9. */
-export function wishValue(
-  weights: WishWeights,
-  numbers: Partial<Record<WishKey, number | null>>,
-): number | null {
-  let [sum, all] = [0, 0];
-  for (const [key, weight] of Object.entries(weights) as [WishKey, number][]) {
-    if (!(weight > 0)) continue;
-    const value = numbers[key];
-    if (value == null || Number.isNaN(value)) return null;
-    const [from, to] =
-      key === 'lasting' || key === 'length'
-        ? ENDS[key]
-        : OUTCOMES[key].better === 'higher'
-          ? ([0, 10] as const)
-          : ([10, 0] as const);
-    sum += weight * 10 * ((value - from) / (to - from));
-    all += weight;
-  }
-  return all > 0 ? sum / all : null;
-}
-
-const onDay = (days: readonly DayValue[] | undefined, wanted: number) => {
-  const value = days?.find(({ day }) => day === wanted)?.value;
-  return value === undefined || Number.isNaN(value) ? null : value;
-};
-
-/** When each wear of a trial stopped being good, in the order of its days; null while it may go on, or without a look. */
-export function endsOf(
-  { days }: BoardTrial,
-  outcome: Outcome,
-  line: number,
-  upTo: number,
-): (Between | null)[] {
-  const { better } = OUTCOMES[outcome];
-  return days.map(({ worn, washedOn, over }) => {
-    const values = (worn[outcome] ?? []).filter(({ value }) => !Number.isNaN(value));
-    if (values.length === 0) return null;
-    const seen = goodDays(values, line, better, washedOn);
-    if (!over && seen.to === null && seen.from < upTo) return null;
-    return { low: seen.from, high: seen.to ?? Number.POSITIVE_INFINITY };
-  });
-}
-
-/** Good days of every wash day of a trial by pseudo-values of its own pooled curve, in the order of its days. */
-function lastingOf(trial: BoardTrial, outcome: Outcome, line: number, wearDays: number): (number | null)[] {
-  const ends = endsOf(trial, outcome, line, wearDays);
-  const counted = ends.flatMap((end) => end ?? []);
-  // Of a trial most of whose wears were cut short nothing is said. Source: methods.md 6.
-  const cut = counted.filter(({ low, high }) => high === Number.POSITIVE_INFINITY && low < wearDays).length;
-  if (counted.length === 0 || cut * 2 > counted.length) return ends.map(() => null);
-  const values = pseudoDays(counted, wearDays);
-  let at = 0;
-  return ends.map((end) => (end === null ? null : values[at++]!));
-}
-
-/**
- * The day of wear that good days are counted to on a board: the fewest that a trial of it planned, because three days of wear
- * cannot be set beside seven.
- */
-export const countedTo = (ask: BoardAsk): number => {
-  const { counted } = countedTrials(ask);
-  return Math.min(...counted.map(({ wearDays }) => wearDays));
-};
-
-/** The scale a column's numbers lie on: its least step, and its ends. */
-function scaleOf(key: ColumnKey, upTo: number): { step?: number; ends: readonly [number, number] } {
-  if (Object.hasOwn(OUTCOMES, key)) return { step: 0.5, ends: [0, 10] };
-  if (key === 'good-days') return { ends: [0, upTo] };
-  if (key === 'shrinkage') return { ends: [0, 100] };
-  return { ends: [0, key === 'wish' ? 10 : Number.POSITIVE_INFINITY] };
-}
-
-/** Every wash day's number for a column, trial by trial. */
-function numbersOf(trial: BoardTrial, key: ColumnKey, ask: BoardAsk): (number | null)[] {
-  const good = () => lastingOf(trial, ask.lasting, ask.line, countedTo(ask));
-  if (key === 'good-days') return good();
-  if (key === 'wish') {
-    const lasting = (ask.weights.lasting ?? 0) > 0 ? good() : [];
-    return trial.days.map((day, i) =>
-      wishValue(ask.weights, {
-        ...Object.fromEntries(
-          (Object.keys(OUTCOMES) as Outcome[]).map((outcome) => [
-            outcome,
-            onDay(day.rated[outcome], ask.onDay),
-          ]),
-        ),
-        length: onDay(day.shrinkage, ask.onDay),
-        lasting: lasting[i] ?? null,
-      }),
-    );
-  }
-  return trial.days.map((day) => {
-    switch (key) {
-      case 'shrinkage':
-        return onDay(day.shrinkage, ask.onDay);
-      case 'minutes-to-dry':
-        return day.half === null ? day.minutesToDry : null;
-      case 'hands-on':
-        return day.half === null ? day.handsOn : null;
-      default:
-        return onDay(day.rated[key], ask.onDay);
-    }
-  });
-}
-
-/** Each arm's place on the board, with amounts of one thing as things of their own where there are several. */
-function placed(
-  trials: readonly BoardTrial[],
-): Map<string, { node: string; byAmount: boolean; dose: Dose | null }> {
-  const arms = trials.flatMap((trial) => trial.arms.map((arm, at) => ({ id: `${trial.id} ${at}`, arm })));
-  const found = new Map<string, { node: string; byAmount: boolean; dose: Dose | null }>();
-  for (const key of new Set(arms.map(({ arm }) => arm.key))) {
-    const own = arms.filter(({ arm }) => arm.key === key);
-    const { amounts, of } = amountsOf(own.map(({ arm }) => arm.dose));
-    for (const [i, { id }] of own.entries())
-      found.set(id, {
-        node: amounts.length > 1 ? `${key} amount ${of[i]}` : key,
-        byAmount: amounts.length > 1,
-        dose: amounts[of[i]!] ?? null,
-      });
-  }
-  return found;
-}
-
-const inRole = (role: BoardAsk['role']) => (trial: BoardTrial) => trial.arms.some((arm) => arm.role === role);
-
-/** The trials that count on a board, and what each of their days stands for. */
-export function countedTrials({ trials, role, weakened }: BoardAsk) {
-  const all = trials.filter(inRole(role));
-  const counted = all.filter(({ fair }) => fair === 'clean' || (fair === 'weakened' && weakened));
-  return { all, counted, places: placed(all) };
-}
-
-function networkTrial(
-  trial: BoardTrial,
-  values: readonly (number | null)[],
-  places: ReturnType<typeof placed>,
-): NetworkTrial {
-  return {
-    id: trial.id,
-    halves: trial.halves,
-    block: trial.block,
-    days: trial.days.map(({ position, half, arm }, i) => ({
-      position,
-      half,
-      node: places.get(`${trial.id} ${arm}`)!.node,
-      value: values[i]!,
-    })),
-  };
 }
 
 /** What is known of each thing on an island, drawn towards the middle; empty under five. */
@@ -361,61 +137,6 @@ function leadersOf(
         heldBack,
       },
     ];
-  });
-}
-
-/** By which share of the weights one wish, the others in proportion, would turn who is first. */
-export interface Turn {
-  wish: WishKey;
-  /** Its share of all weights now, and where the order turns. */
-  now: number;
-  at: number;
-  /** Who would be first then. */
-  node: string;
-}
-
-/**
- * Which wish would turn the order of a board, the others kept in proportion: for each that is weighed the nearest share of all
- * weights at which another thing has the highest estimate on the leader's island. Source: methods.md 9.
- */
-export function turnsOf(ask: BoardAsk, leader: string): Turn[] {
-  const { counted, places } = countedTrials(ask);
-  const weighed = (Object.entries(ask.weights) as [WishKey, number][]).filter(([, weight]) => weight > 0);
-  const all = weighed.reduce((sum, [, weight]) => sum + weight, 0);
-  if (weighed.length < 2) return [];
-  const firstAt = (wish: WishKey, share: number): string | null => {
-    const others = all - ask.weights[wish]!;
-    const weights = Object.fromEntries(
-      weighed.map(([key, weight]) => [key, key === wish ? share : ((1 - share) * weight) / others]),
-    );
-    const to = { ...ask, weights };
-    const network = networkOf(
-      counted.map((trial) => networkTrial(trial, numbersOf(trial, 'wish', to), places)),
-    );
-    const at = network.island[network.nodes.indexOf(leader)];
-    const own = network.nodes.flatMap((node, i) =>
-      network.island[i] === at ? [{ node, value: network.estimate[i]! }] : [],
-    );
-    return own.toSorted((a, b) => b.value - a.value)[0]?.node ?? null;
-  };
-  return weighed.flatMap(([wish, weight]): Turn[] => {
-    const now = weight / all;
-    // Never quite nothing: what is not weighed may be missing.
-    const ends = [0.001, 0.999].flatMap((end) => {
-      const node = firstAt(wish, end);
-      return node === null || node === leader ? [] : [{ end, node }];
-    });
-    const turned = ends.map(({ end }) => {
-      let [same, other] = [now, end];
-      for (let i = 0; i < 8; i++) {
-        const middle = (same + other) / 2;
-        if (firstAt(wish, middle) === leader) same = middle;
-        else other = middle;
-      }
-      return { at: other, node: firstAt(wish, other)! };
-    });
-    const [nearest] = turned.toSorted((a, b) => Math.abs(a.at - now) - Math.abs(b.at - now));
-    return nearest ? [{ wish, now, ...nearest }] : [];
   });
 }
 
@@ -574,117 +295,4 @@ export function boardOf(ask: BoardAsk): Board {
       }),
     ),
   };
-}
-
-/**
- * Two things of a board by each way they are known in a column: in trials that held both, through others in trials that did
- * not, and over all. Source: methods.md 7.
- */
-export function pairWays(ask: BoardAsk, key: ColumnKey, a: string, b: string): PairWays {
-  const { counted, places } = countedTrials(ask);
-  const trials = counted.map((trial) => networkTrial(trial, numbersOf(trial, key, ask), places));
-  const holds = ({ days }: NetworkTrial, node: string) =>
-    days.some((day) => day.node === node && day.value !== null);
-  const direct = trials.filter((trial) => holds(trial, a) && holds(trial, b));
-  const others = trials.filter((trial) => !(holds(trial, a) && holds(trial, b)));
-  const [all, one, other] = [trials, direct, others].map((of) => networkOf(of).between(a, b)) as [
-    Effect | null,
-    Effect | null,
-    Effect | null,
-  ];
-  return {
-    both: all,
-    direct: {
-      effect: one,
-      trials: direct.map(({ id }) => id),
-      washDays: direct.reduce((sum, { days }) => sum + new Set(days.map(({ position }) => position)).size, 0),
-    },
-    others: { effect: other, trials: other ? others.map(({ id }) => id) : [] },
-    apart: one && other ? apartOf(one, other) : null,
-  };
-}
-
-/** How far one way of knowing lies over another, with its interval and the chance of as much by luck (two-sided t). */
-function apartOf(one: Effect, other: Effect): PairWays['apart'] {
-  const variance = one.se ** 2 + other.se ** 2;
-  const freedom = variance ** 2 / (one.se ** 4 / one.freedom + other.se ** 4 / other.freedom);
-  const value = one.value - other.value;
-  const reach = studentQuantile(0.975, freedom) * Math.sqrt(variance);
-  return {
-    value,
-    low: value - reach,
-    high: value + reach,
-    p: 2 * (1 - studentCdf(Math.abs(value) / Math.sqrt(variance), freedom)),
-  };
-}
-
-/** Two things whose direct way and way through others disagree, by how much. */
-export interface Disagreement {
-  a: string;
-  b: string;
-  apart: NonNullable<PairWays['apart']>;
-}
-
-/** Chance of calling any pair in disagreement that is none. */
-const ALPHA = 0.05;
-
-/**
- * Pairs of a column whose ways disagree beyond luck, over all pairs that can be checked (Holm 1979), and how many those are.
- * Source: methods.md 7.
- */
-export function disagreements(ask: BoardAsk, key: ColumnKey): { found: Disagreement[]; checked: number } {
-  const checked = boardPairs(ask).flatMap(([a, b]) => {
-    const { apart } = pairWays(ask, key, a, b);
-    return apart ? [{ a, b, apart }] : [];
-  });
-  const sorted = checked.toSorted((x, y) => x.apart.p - y.apart.p);
-  const end = sorted.findIndex(({ apart }, i) => apart.p > ALPHA / (sorted.length - i));
-  return { found: end < 0 ? sorted : sorted.slice(0, end), checked: checked.length };
-}
-
-/** Things that met in a trial of the board, pair by pair. */
-function boardPairs(ask: BoardAsk): [string, string][] {
-  const { counted, places } = countedTrials(ask);
-  const found = new Map<string, [string, string]>();
-  for (const trial of counted) {
-    const nodes = [...new Set(trial.arms.map((_, arm) => places.get(`${trial.id} ${arm}`)!.node))].sort();
-    for (const [i, a] of nodes.entries())
-      for (const b of nodes.slice(i + 1)) found.set(JSON.stringify([a, b]), [a, b]);
-  }
-  return [...found.values()];
-}
-
-/** What a trial of two things would take on this head: by the noise its trials showed, whole heads and half-heads apart. */
-export interface TrialToTell {
-  design: 'complete' | 'half';
-  sd: number;
-  freedom: number;
-  /** Fewest wash days that find what matters four times in five; null over what a plan holds. */
-  days: number | null;
-}
-
-/** What a trial of any two things of the board would take in a column, with the noise as uncertain as it is: {@link daysNeeded}. */
-export function trialsToTell(ask: BoardAsk, key: ColumnKey): TrialToTell[] {
-  const { counted, places } = countedTrials(ask);
-  const { whole, half } = networkOf(
-    counted.map((trial) => networkTrial(trial, numbersOf(trial, key, ask), places)),
-  );
-  return (
-    [
-      ['complete', whole],
-      ['half', half],
-    ] as const
-  ).flatMap(([design, spread]) => {
-    if (spread === null || spread.variance <= 0) return [];
-    const sd = Math.sqrt(spread.variance);
-    const { usual } = daysNeeded(
-      {
-        ...NOISE_ALONE,
-        ...{ design, arms: 2, looks: 1, alpha: ALPHA, better: COLUMNS[key].wanted },
-        noise: { sd, freedom: spread.freedom },
-      },
-      COLUMNS[key].matters,
-    );
-    return [{ design, sd, freedom: spread.freedom, days: usual }];
-  });
 }

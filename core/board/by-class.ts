@@ -1,5 +1,5 @@
 import { restrictedMean, turnbull } from '../inference/turnbull.ts';
-import { type BoardAsk, type BoardTrial, endsOf } from './board.ts';
+import { type BoardAsk, type BoardTrial, endsOf } from './read.ts';
 
 /** How long one kind of product stays good, over all wash days that tested it: not a trial. */
 export interface ClassLasting {

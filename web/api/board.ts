@@ -1,4 +1,4 @@
-import type { BoardTrial } from '@sabor/core/board/board';
+import type { BoardTrial } from '@sabor/core/board/read';
 import { type ForBoard, forBoard } from '@sabor/reading/board-of';
 import { useMemo } from 'react';
 import { useGround } from './fairness.ts';

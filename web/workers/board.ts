@@ -1,6 +1,9 @@
-import type { Board, BoardAsk, Disagreement, PairWays, TrialToTell, Turn } from '@sabor/core/board/board';
+import type { Board } from '@sabor/core/board/board';
 import type { ClassLasting } from '@sabor/core/board/by-class';
 import type { ColumnKey } from '@sabor/core/board/columns';
+import type { Disagreement, PairWays, TrialToTell } from '@sabor/core/board/pair';
+import type { BoardAsk } from '@sabor/core/board/read';
+import type { Turn } from '@sabor/core/board/turns';
 import { type Remote, wrap } from 'comlink';
 import type { BoardWorker } from './board.worker.ts';
 

@@ -1,5 +1,7 @@
-import { boardOf, disagreements, pairWays, trialsToTell, turnsOf } from '@sabor/core/board/board';
+import { boardOf } from '@sabor/core/board/board';
 import { lastingByClass } from '@sabor/core/board/by-class';
+import { disagreements, pairWays, trialsToTell } from '@sabor/core/board/pair';
+import { turnsOf } from '@sabor/core/board/turns';
 import { expose } from 'comlink';
 
 const api = { boardOf, lastingByClass, disagreements, pairWays, trialsToTell, turnsOf };

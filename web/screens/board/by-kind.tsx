@@ -1,5 +1,5 @@
 import type { Product } from '@sabor/contract/shelf';
-import type { BoardAsk } from '@sabor/core/board/board';
+import type { BoardAsk } from '@sabor/core/board/read';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { ROLES } from '@sabor/core/shelf/products';
 import { capital, counted } from '@sabor/words/numbers';

@@ -1,7 +1,8 @@
 import type { Wearer } from '@sabor/contract/wearer';
-import type { BoardAsk, BoardNode } from '@sabor/core/board/board';
+import type { BoardNode } from '@sabor/core/board/board';
 import { COLUMNS, type ColumnKey } from '@sabor/core/board/columns';
 import { type OnHead, overHeads } from '@sabor/core/board/over-heads';
+import type { BoardAsk } from '@sabor/core/board/read';
 import { TRAITS, type TraitName } from '@sabor/core/hair/traits';
 import { effectInWords, overHeadsInWords } from '@sabor/words/board';
 import { counted } from '@sabor/words/numbers';

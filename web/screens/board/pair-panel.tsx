@@ -1,5 +1,6 @@
-import type { Board, BoardAsk, BoardTrial } from '@sabor/core/board/board';
+import type { Board } from '@sabor/core/board/board';
 import type { ColumnKey } from '@sabor/core/board/columns';
+import type { BoardAsk, BoardTrial } from '@sabor/core/board/read';
 import { columnInWords, toTellInWords, waysInWords } from '@sabor/words/board';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';

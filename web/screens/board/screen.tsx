@@ -1,6 +1,6 @@
 import type { Wearer } from '@sabor/contract/wearer';
-import type { BoardAsk, BoardTrial } from '@sabor/core/board/board';
 import { COLUMNS, type ColumnKey, type WishKey, type WishWeights } from '@sabor/core/board/columns';
+import type { BoardAsk, BoardTrial } from '@sabor/core/board/read';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { useMemo, useState } from 'react';

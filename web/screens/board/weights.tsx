@@ -1,6 +1,6 @@
 import type { Wearer } from '@sabor/contract/wearer';
-import type { BoardAsk } from '@sabor/core/board/board';
 import type { WishKey, WishWeights } from '@sabor/core/board/columns';
+import type { BoardAsk } from '@sabor/core/board/read';
 import { turnInWords, WISH_LABELS } from '@sabor/words/board';
 import { Link } from 'react-router';
 import { useWorked } from '../../api/worked.ts';

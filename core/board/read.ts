@@ -1,0 +1,224 @@
+import type { Dose } from '../doses/dose.ts';
+import { pseudoDays } from '../inference/lasting.ts';
+import type { Between } from '../inference/turnbull.ts';
+import { type DayValue, goodDays } from '../outcomes/good-days.ts';
+import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
+import type { Slot } from '../step/slots.ts';
+import type { ColumnKey, WishKey, WishWeights } from './columns.ts';
+import type { NetworkTrial } from './network.ts';
+import { amountsOf, type Tested } from './tested.ts';
+
+/** A wash day, or one half of it, as the board reads it. */
+export interface BoardDay {
+  washDayId: string;
+  position: number;
+  half: 'left' | 'right' | null;
+  arm: number;
+  /** Its date on the wearer's own calendar. */
+  on: string;
+  dewPointC: number | null;
+  /** Each outcome's number by day of wear. */
+  rated: Partial<Record<Outcome, readonly DayValue[]>>;
+  /** The same for longevity, which a spoiled other half does not shorten. */
+  worn: Partial<Record<Outcome, readonly DayValue[]>>;
+  /** Day of wear it was washed or restyled for its looks; null where it ended otherwise. */
+  washedOn: number | null;
+  /** Its wear is through. */
+  over: boolean;
+  /** Shrinkage in percent by day of wear. */
+  shrinkage: readonly DayValue[];
+  minutesToDry: number | null;
+  handsOn: number | null;
+  costPerWash: number | null;
+  currency: string | null;
+}
+
+/** A finished trial as the board reads it. */
+export interface BoardTrial {
+  id: string;
+  question: string;
+  wearerId: string;
+  halves: boolean;
+  block: number | null;
+  /** What its fairness check came to for its main result. */
+  fair: 'clean' | 'weakened' | 'broken';
+  wearDays: number;
+  endedOn: string;
+  arms: readonly (Tested & { name: string })[];
+  days: readonly BoardDay[];
+}
+
+/** How a board is asked for. */
+export interface BoardAsk {
+  trials: readonly BoardTrial[];
+  role: Slot | 'line';
+  /** Day of wear the outcomes are read on. */
+  onDay: number;
+  /** Good days are counted by this outcome, from (or up to) this value, to the last day that every trial planned for. */
+  lasting: Outcome;
+  line: number;
+  /** Trials that their fairness check weakens count. */
+  weakened: boolean;
+  weights: WishWeights;
+  /** The thing all others are set against; null for the island's mean. */
+  against: string | null;
+  /** The column that orders: who is first is drawn for it alone. Null is as wished, or the first column where nothing is. */
+  by: ColumnKey | null;
+  /** Effects drawn towards the middle are wanted too. */
+  pooled: boolean;
+}
+
+/** Good days and shrinkage are weighed between these fixed ends, never the range at hand. Model assumption. */
+const ENDS = { lasting: [0, 7], length: [100, 0] } as const;
+
+/** A wash day's value by the wearer's weights, 0 to 10; null where something that is weighed has no number. Source: methods.md 9. */
+export function wishValue(
+  weights: WishWeights,
+  numbers: Partial<Record<WishKey, number | null>>,
+): number | null {
+  let [sum, all] = [0, 0];
+  for (const [key, weight] of Object.entries(weights) as [WishKey, number][]) {
+    if (!(weight > 0)) continue;
+    const value = numbers[key];
+    if (value == null || Number.isNaN(value)) return null;
+    const [from, to] =
+      key === 'lasting' || key === 'length'
+        ? ENDS[key]
+        : OUTCOMES[key].better === 'higher'
+          ? ([0, 10] as const)
+          : ([10, 0] as const);
+    sum += weight * 10 * ((value - from) / (to - from));
+    all += weight;
+  }
+  return all > 0 ? sum / all : null;
+}
+
+const onDay = (days: readonly DayValue[] | undefined, wanted: number) => {
+  const value = days?.find(({ day }) => day === wanted)?.value;
+  return value === undefined || Number.isNaN(value) ? null : value;
+};
+
+/** When each wear of a trial stopped being good, in the order of its days; null while it may go on, or without a look. */
+export function endsOf(
+  { days }: BoardTrial,
+  outcome: Outcome,
+  line: number,
+  upTo: number,
+): (Between | null)[] {
+  const { better } = OUTCOMES[outcome];
+  return days.map(({ worn, washedOn, over }) => {
+    const values = (worn[outcome] ?? []).filter(({ value }) => !Number.isNaN(value));
+    if (values.length === 0) return null;
+    const seen = goodDays(values, line, better, washedOn);
+    if (!over && seen.to === null && seen.from < upTo) return null;
+    return { low: seen.from, high: seen.to ?? Number.POSITIVE_INFINITY };
+  });
+}
+
+/** Good days of every wash day of a trial by pseudo-values of its own pooled curve, in the order of its days. */
+function lastingOf(trial: BoardTrial, outcome: Outcome, line: number, wearDays: number): (number | null)[] {
+  const ends = endsOf(trial, outcome, line, wearDays);
+  const counted = ends.flatMap((end) => end ?? []);
+  // Of a trial most of whose wears were cut short nothing is said. Source: methods.md 6.
+  const cut = counted.filter(({ low, high }) => high === Number.POSITIVE_INFINITY && low < wearDays).length;
+  if (counted.length === 0 || cut * 2 > counted.length) return ends.map(() => null);
+  const values = pseudoDays(counted, wearDays);
+  let at = 0;
+  return ends.map((end) => (end === null ? null : values[at++]!));
+}
+
+/**
+ * The day of wear that good days are counted to on a board: the fewest that a trial of it planned, because three days of wear
+ * cannot be set beside seven.
+ */
+export const countedTo = (ask: BoardAsk): number => {
+  const { counted } = countedTrials(ask);
+  return Math.min(...counted.map(({ wearDays }) => wearDays));
+};
+
+/** The scale a column's numbers lie on: its least step, and its ends. */
+export function scaleOf(key: ColumnKey, upTo: number): { step?: number; ends: readonly [number, number] } {
+  if (Object.hasOwn(OUTCOMES, key)) return { step: 0.5, ends: [0, 10] };
+  if (key === 'good-days') return { ends: [0, upTo] };
+  if (key === 'shrinkage') return { ends: [0, 100] };
+  return { ends: [0, key === 'wish' ? 10 : Number.POSITIVE_INFINITY] };
+}
+
+/** Every wash day's number for a column, trial by trial. */
+export function numbersOf(trial: BoardTrial, key: ColumnKey, ask: BoardAsk): (number | null)[] {
+  const good = () => lastingOf(trial, ask.lasting, ask.line, countedTo(ask));
+  if (key === 'good-days') return good();
+  if (key === 'wish') {
+    const lasting = (ask.weights.lasting ?? 0) > 0 ? good() : [];
+    return trial.days.map((day, i) =>
+      wishValue(ask.weights, {
+        ...Object.fromEntries(
+          (Object.keys(OUTCOMES) as Outcome[]).map((outcome) => [
+            outcome,
+            onDay(day.rated[outcome], ask.onDay),
+          ]),
+        ),
+        length: onDay(day.shrinkage, ask.onDay),
+        lasting: lasting[i] ?? null,
+      }),
+    );
+  }
+  return trial.days.map((day) => {
+    switch (key) {
+      case 'shrinkage':
+        return onDay(day.shrinkage, ask.onDay);
+      case 'minutes-to-dry':
+        return day.half === null ? day.minutesToDry : null;
+      case 'hands-on':
+        return day.half === null ? day.handsOn : null;
+      default:
+        return onDay(day.rated[key], ask.onDay);
+    }
+  });
+}
+
+/** Each arm's place on the board, with amounts of one thing as things of their own where there are several. */
+function placed(
+  trials: readonly BoardTrial[],
+): Map<string, { node: string; byAmount: boolean; dose: Dose | null }> {
+  const arms = trials.flatMap((trial) => trial.arms.map((arm, at) => ({ id: `${trial.id} ${at}`, arm })));
+  const found = new Map<string, { node: string; byAmount: boolean; dose: Dose | null }>();
+  for (const key of new Set(arms.map(({ arm }) => arm.key))) {
+    const own = arms.filter(({ arm }) => arm.key === key);
+    const { amounts, of } = amountsOf(own.map(({ arm }) => arm.dose));
+    for (const [i, { id }] of own.entries())
+      found.set(id, {
+        node: amounts.length > 1 ? `${key} amount ${of[i]}` : key,
+        byAmount: amounts.length > 1,
+        dose: amounts[of[i]!] ?? null,
+      });
+  }
+  return found;
+}
+
+const inRole = (role: BoardAsk['role']) => (trial: BoardTrial) => trial.arms.some((arm) => arm.role === role);
+
+/** The trials that count on a board, and what each of their days stands for. */
+export function countedTrials({ trials, role, weakened }: BoardAsk) {
+  const all = trials.filter(inRole(role));
+  const counted = all.filter(({ fair }) => fair === 'clean' || (fair === 'weakened' && weakened));
+  return { all, counted, places: placed(all) };
+}
+
+export function networkTrial(
+  trial: BoardTrial,
+  values: readonly (number | null)[],
+  places: ReturnType<typeof placed>,
+): NetworkTrial {
+  return {
+    id: trial.id,
+    halves: trial.halves,
+    block: trial.block,
+    days: trial.days.map(({ position, half, arm }, i) => ({
+      position,
+      half,
+      node: places.get(`${trial.id} ${arm}`)!.node,
+      value: values[i]!,
+    })),
+  };
+}

@@ -1,0 +1,58 @@
+import type { WishKey } from './columns.ts';
+import { networkOf } from './network.ts';
+import { type BoardAsk, countedTrials, networkTrial, numbersOf } from './read.ts';
+
+/** By which share of the weights one wish, the others in proportion, would turn who is first. */
+export interface Turn {
+  wish: WishKey;
+  /** Its share of all weights now, and where the order turns. */
+  now: number;
+  at: number;
+  /** Who would be first then. */
+  node: string;
+}
+
+/**
+ * Which wish would turn the order of a board, the others kept in proportion: for each that is weighed the nearest share of all
+ * weights at which another thing has the highest estimate on the leader's island. Source: methods.md 9.
+ */
+export function turnsOf(ask: BoardAsk, leader: string): Turn[] {
+  const { counted, places } = countedTrials(ask);
+  const weighed = (Object.entries(ask.weights) as [WishKey, number][]).filter(([, weight]) => weight > 0);
+  const all = weighed.reduce((sum, [, weight]) => sum + weight, 0);
+  if (weighed.length < 2) return [];
+  const firstAt = (wish: WishKey, share: number): string | null => {
+    const others = all - ask.weights[wish]!;
+    const weights = Object.fromEntries(
+      weighed.map(([key, weight]) => [key, key === wish ? share : ((1 - share) * weight) / others]),
+    );
+    const to = { ...ask, weights };
+    const network = networkOf(
+      counted.map((trial) => networkTrial(trial, numbersOf(trial, 'wish', to), places)),
+    );
+    const at = network.island[network.nodes.indexOf(leader)];
+    const own = network.nodes.flatMap((node, i) =>
+      network.island[i] === at ? [{ node, value: network.estimate[i]! }] : [],
+    );
+    return own.toSorted((a, b) => b.value - a.value)[0]?.node ?? null;
+  };
+  return weighed.flatMap(([wish, weight]): Turn[] => {
+    const now = weight / all;
+    // Never quite nothing: what is not weighed may be missing.
+    const ends = [0.001, 0.999].flatMap((end) => {
+      const node = firstAt(wish, end);
+      return node === null || node === leader ? [] : [{ end, node }];
+    });
+    const turned = ends.map(({ end }) => {
+      let [same, other] = [now, end];
+      for (let i = 0; i < 8; i++) {
+        const middle = (same + other) / 2;
+        if (firstAt(wish, middle) === leader) same = middle;
+        else other = middle;
+      }
+      return { at: other, node: firstAt(wish, other)! };
+    });
+    const [nearest] = turned.toSorted((a, b) => Math.abs(a.at - now) - Math.abs(b.at - now));
+    return nearest ? [{ wish, now, ...nearest }] : [];
+  });
+}
