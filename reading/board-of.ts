@@ -10,7 +10,7 @@ import { WEAR_ENDS } from '@sabor/core/outcomes/events';
 import type { DayValue } from '@sabor/core/outcomes/good-days';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { DESIGNS, designOf, isCompared } from '@sabor/core/trial/designs';
-import { type FairnessSources, runsOfDay, runsOfTrial } from './fairness-runs.ts';
+import { type FairnessSources, runsOfTrial } from './fairness-runs.ts';
 import { toTrialRecord } from './trial-record.ts';
 
 /** What a trial came to for the board: it is in, or why it is not. */
@@ -48,12 +48,9 @@ export function forBoard(sources: FairnessSources & { wearer: Wearer }): ForBoar
   const tested = testedBy(trial.plan, trial.arms);
   if (!tested) return none('compares nothing');
   const record = toTrialRecord(trial, shelf, wearer);
-  const items = slipOfTrial(
-    runsOfTrial(sources),
-    trial.arms,
-    mainResult(trial.primary).like,
-    trial.overrules,
-  );
+  const runs = runsOfTrial(sources);
+  const dewPoints = new Map(runs.map(({ run }) => [run.washDayId, run.dewPointC]));
+  const items = slipOfTrial(runs, trial.arms, mainResult(trial.primary).like, trial.overrules);
   const has = (gravity: 'breaks' | 'weakens') => items.some((item) => item.gravity === gravity);
   // One given up before it does not stand for a position.
   const kept = new Map(
@@ -71,7 +68,10 @@ export function forBoard(sources: FairnessSources & { wearer: Wearer }): ForBoar
       wearDays: trial.wearDays,
       endedOn: trial.endedAt,
       arms: trial.arms.map(({ name }, i) => ({ ...tested[i]!, name })),
-      days: record.washDays.map((day) => dayOf(day, kept.get(day.position)!, record.promise, sources)),
+      days: record.washDays.map((day) => {
+        const own = kept.get(day.position)!;
+        return dayOf(day, own, record.promise, dewPoints.get(own.id) ?? null);
+      }),
     },
   };
 }
@@ -80,7 +80,7 @@ function dayOf(
   record: WashDayRecord,
   kept: WashDay,
   promise: Parameters<typeof weightsOf>[0],
-  sources: FairnessSources,
+  dewPointC: number | null,
 ): BoardDay {
   const weights = weightsOf(promise, record);
   const forLooks = record.wearEnd !== null && WEAR_ENDS[record.wearEnd].event;
@@ -91,7 +91,7 @@ function dayOf(
     half: record.half,
     arm: record.arm,
     on: kept.localDate,
-    dewPointC: runsOfDay(sources, kept)[0]?.run.dewPointC ?? null,
+    dewPointC,
     rated: ratedOf(record.checkIns, weights),
     worn: ratedOf(record.worn, weights),
     washedOn: forLooks ? record.wearEndDay : null,

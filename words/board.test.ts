@@ -2,6 +2,8 @@ import type { BoardColumn } from '@sabor/core/board/board';
 import type { PairWays } from '@sabor/core/board/pair';
 import { describe, expect, it } from 'vitest';
 import {
+  agreementInWords,
+  apartInWords,
   betterInWords,
   effectInWords,
   firstInWords,
@@ -29,7 +31,7 @@ const column = (to: Partial<BoardColumn> = {}): BoardColumn => ({
     { node: 'foam', from: 'kelp', value: -0.5, low: -1.5, high: 0.5 },
   ],
   first: { kelp: 0.82, foam: 0.178, anvil: 0.002, jelly: 0 },
-  leaders: [{ island: 0, node: 'kelp', next: 'foam', share: 0.82, firmness: 'leaning', heldBack: false }],
+  leaders: [{ island: 0, node: 'kelp', next: 'foam', share: 0.82, firmness: 'leaning', heldBack: null }],
   agreement: [],
   usual: { known: 'too few', days: 2 },
   ...to,
@@ -51,7 +53,7 @@ describe('where a thing stands', () => {
   });
 
   it('is firm only where nothing holds it back, and says what does', () => {
-    const of = (firmness: 'firm' | 'leaning' | 'open', heldBack: boolean) =>
+    const of = (firmness: 'firm' | 'leaning' | 'open', heldBack: 'own trial' | 'together' | null) =>
       standingInWords(
         column({
           first: { kelp: 0.99 },
@@ -61,11 +63,14 @@ describe('where a thing stands', () => {
         0,
         nameOf,
       );
-    expect(of('firm', false)).toBe('first in 99 of 100: firmly first');
-    expect(of('leaning', true)).toBe(
+    expect(of('firm', null)).toBe('first in 99 of 100: firmly first');
+    expect(of('leaning', 'own trial')).toBe(
       'first in 99 of 100: leaning, because the trials that held it and Foam cannot tell the two apart',
     );
-    expect(of('open', false)).toBe('first in 99 of 100: still open');
+    expect(of('leaning', 'together')).toBe(
+      'first in 99 of 100: leaning, because its lead is not clear over all of them together',
+    );
+    expect(of('open', null)).toBe('first in 99 of 100: still open');
     expect([firstInWords(1), firstInWords(0.9999), firstInWords(0.001)]).toEqual([
       'first in over 99 of 100',
       'first in over 99 of 100',
@@ -122,8 +127,8 @@ describe('how two things are known of each other', () => {
     apart: null,
     ...to,
   });
-  const say = (to: Partial<PairWays>, through: string[] = [], disagree = false) =>
-    waysInWords('definition', ways(to), ['Kelp', 'Anvil'], through, disagree);
+  const say = (to: Partial<PairWays>, through: string[] = []) =>
+    waysInWords('definition', ways(to), ['Kelp', 'Anvil'], through);
 
   it('is told way by way', () => {
     expect(say({})).toEqual([
@@ -140,9 +145,15 @@ describe('how two things are known of each other', () => {
 
   it('says that ways disagree only where they do beyond luck', () => {
     const apart = { value: -2, low: -3, high: -1, p: 0.001 };
-    const both = { others: { effect: effect(3, 2, 4), trials: ['b', 'c'] }, apart };
-    expect(say(both, [], true).at(-1)).toMatch(/^The two ways disagree, by −2\.0/);
-    expect(say(both, [], false).at(-1)).toMatch(/^The two ways agree as far as they can tell/);
+    expect(apartInWords('definition', apart, true)).toMatch(/^The two ways disagree, by −2\.0/);
+    expect(apartInWords('definition', apart, false)).toMatch(/^The two ways agree as far as they can tell/);
+    expect(say({ others: { effect: effect(3, 2, 4), trials: ['b', 'c'] } }).at(-1)).toMatch(
+      /^Through others alone, in 2 trials/,
+    );
+    const agreement = { ratio: 1, df: 2, inflation: 1 };
+    expect(agreementInWords({ ...agreement, p: 0.4 })).toContain('they agree');
+    expect(agreementInWords({ ...agreement, p: 0.01 })).toContain('disagree by more');
+    expect(agreementInWords({ ratio: null, df: 0, p: null, inflation: 1 })).toContain('Nothing to check');
   });
 
   it('says what a trial of the two would take', () => {

@@ -2,7 +2,7 @@ import type { BoardColumn } from '@sabor/core/board/board';
 import type { ColumnKey, WishKey } from '@sabor/core/board/columns';
 import { COLUMNS } from '@sabor/core/board/columns';
 import type { JointPair } from '@sabor/core/board/draws';
-import type { Effect } from '@sabor/core/board/network';
+import type { Agreement, Effect } from '@sabor/core/board/network';
 import type { OverHeads } from '@sabor/core/board/over-heads';
 import type { PairWays, TrialToTell } from '@sabor/core/board/pair';
 import type { Turn } from '@sabor/core/board/turns';
@@ -65,9 +65,11 @@ export function standingInWords(
   const share = firstInWords(column.first[node] ?? 0);
   if (leader.node === node) {
     const firm = { firm: 'firmly first', leaning: 'leaning', open: 'still open' }[leader.firmness];
-    return leader.heldBack
-      ? `${share}: leaning, because the trials that held it and ${nameOf(leader.next)} cannot tell the two apart`
-      : `${share}: ${firm}`;
+    if (leader.heldBack === 'own trial')
+      return `${share}: leaning, because the trials that held it and ${nameOf(leader.next)} cannot tell the two apart`;
+    if (leader.heldBack === 'together')
+      return `${share}: leaning, because its lead is not clear over all of them together`;
+    return `${share}: ${firm}`;
   }
   const behind = column.joint.find(
     (pair) =>
@@ -97,7 +99,7 @@ export function betterInWords(
     const over = pair.low > 0 === (wanted === 'higher');
     const [better, worse] = over ? [pair.node, pair.from] : [pair.from, pair.node];
     return [
-      `${nameOf(better)} is better than ${nameOf(worse)} in ${label.toLowerCase()}, by ${rangeOf(key, pair)}.`,
+      `${nameOf(better)} is better than ${nameOf(worse)} ${key === 'wish' ? 'as wished' : `in ${label.toLowerCase()}`}, by ${rangeOf(key, pair)}.`,
     ];
   });
 }
@@ -111,36 +113,56 @@ export function usualInWords(key: ColumnKey, usual: Usual, nameOf: (node: string
   return usual.known === 'band' ? `usual ${range}` : `usual with ${nameOf(usual.product)} ${range}`;
 }
 
-/** How two things are known of each other, way by way. */
+/** How two things are known of each other, way by way; `through` are the things between them where they never met. */
 export function waysInWords(
   key: ColumnKey,
-  { both, direct, others, apart }: PairWays,
+  { both, direct, others }: PairWays,
   [a, b]: readonly [string, string],
   through: readonly string[],
-  /** Whether the ways disagree beyond luck, over all pairs that can be checked. */
-  disagree: boolean,
 ): string[] {
   const say = (effect: Effect) => `${a} ${effectInWords(key, effect)} against ${b}`;
+  const trials = counted(direct.trials.length, 'trial');
+  if (!both)
+    return [
+      direct.trials.length > 0 || through.length > 0
+        ? `${columnInWords(key)} too little was read to set ${a} and ${b} against each other.`
+        : `Nothing joins ${a} and ${b}: no trial held both, and none leads from one to the other.`,
+    ];
   return [
-    both
-      ? `Over all: ${say(both)}.`
-      : `Nothing joins ${a} and ${b}: no trial held both, and none leads from one to the other.`,
+    `Over all: ${say(both)}.`,
     direct.trials.length === 0
-      ? `No trial held both${through.length > 0 ? `; they are known through ${through.join(', ')}` : ''}.`
+      ? `No trial held both; they are known through ${through.join(', ')}.`
       : direct.effect
-        ? `Side by side in ${counted(direct.trials.length, 'trial')}, ${counted(direct.washDays, 'wash day')}: ${say(direct.effect)}.`
-        : `Side by side in ${counted(direct.trials.length, 'trial')}, with too few numbers to say.`,
+        ? `Side by side in ${trials}, ${counted(direct.washDays, 'wash day')}: ${say(direct.effect)}.`
+        : `Side by side in ${trials}, with too few numbers to say.`,
     ...(others.effect && direct.trials.length > 0
       ? [`Through others alone, in ${counted(others.trials.length, 'trial')}: ${say(others.effect)}.`]
       : []),
-    ...(apart
-      ? [
-          disagree
-            ? `The two ways disagree, by ${signedInWords(key, apart.value)} (${signedInWords(key, apart.low)} to ${signedInWords(key, apart.high)}): look for what differed between these trials before trusting either.`
-            : `The two ways agree as far as they can tell: ${signedInWords(key, apart.value)} apart (${signedInWords(key, apart.low)} to ${signedInWords(key, apart.high)}).`,
-        ]
-      : []),
   ];
+}
+
+/** How far the direct way lies from the way through others; `disagree` where that is beyond luck, over all pairs that can be checked. */
+export function apartInWords(
+  key: ColumnKey,
+  { value, low, high }: NonNullable<PairWays['apart']>,
+  disagree: boolean,
+): string {
+  const range = `${signedInWords(key, low)} to ${signedInWords(key, high)}`;
+  return disagree
+    ? `The two ways disagree, by ${signedInWords(key, value)} (${range}): look for what differed between these trials before trusting either.`
+    : `The two ways agree as far as they can tell: ${signedInWords(key, value)} apart (${range}).`;
+}
+
+/** Chance under which the trials of an island are said to disagree. */
+const DISAGREE = 0.05;
+
+/** Whether the trials that a column's island rests on agree, in words. */
+export function agreementInWords({ p, ratio }: Agreement): string {
+  if (ratio === null || p === null)
+    return 'Nothing to check it against: no two ways lead to one answer here.';
+  return p < DISAGREE
+    ? 'These trials disagree by more than their wash days do; every interval is wider for it. Open a pair to see where.'
+    : 'Where two ways lead to one answer, they agree.';
 }
 
 /** What change of a wish would turn the order. */

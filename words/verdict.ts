@@ -2,6 +2,7 @@ import type { Comparison } from '@sabor/core/compare/comparison';
 import { mainResult } from '@sabor/core/compare/main-result';
 import type { Factor, Why } from '@sabor/core/compare/primary';
 import { PROMISES, type TrialRecord } from '@sabor/core/compare/trial-record';
+import { endedBy } from '@sabor/core/compare/worn';
 import type { DaysNeeded } from '@sabor/core/inference/days-needed';
 import { FEWEST_LOOKS } from '@sabor/core/inference/decide';
 import type { Interval } from '@sabor/core/inference/inversion-interval';
@@ -191,15 +192,13 @@ function onTheWay({ abandoned, changed, openedEarly }: TrialRecord): string[] {
 const CUT_APART = 0.25;
 
 /** Wears cut short on one option more than on another, which that option may have caused. Source: methods.md 6. */
-function cutUnevenly({ promise }: TrialRecord, { lasting, wear }: Comparison): string[] {
+function cutUnevenly({ promise }: TrialRecord, { wear }: Comparison): string[] {
   if (!mainResult(promise.primary).lasting) return [];
-  const cuts = promise.arms.map((name, arm) => {
-    const seen = wear.filter((one) => one.arm === arm && one.seen !== null);
-    const cut =
-      lasting[arm]?.cut ??
-      seen.filter(({ seen: one }) => one!.to === null && one!.from < promise.wearDays).length;
-    return { name, cut, of: seen.length };
-  });
+  const cuts = promise.arms.map((name, arm) => ({
+    name,
+    cut: endedBy(wear, arm, promise.wearDays).cut,
+    of: wear.filter((one) => one.arm === arm && one.seen !== null).length,
+  }));
   const shares = cuts.flatMap(({ cut, of }) => (of > 0 ? cut / of : []));
   if (Math.max(...shares) - Math.min(...shares) < CUT_APART) return [];
   return [

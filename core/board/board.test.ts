@@ -4,6 +4,7 @@ import { normals, seededRandom } from '../random.ts';
 import { boardOf } from './board.ts';
 import { lastingByClass } from './by-class.ts';
 import type { ColumnKey } from './columns.ts';
+import { wayBetween } from './met.ts';
 import { disagreements, pairWays, trialsToTell } from './pair.ts';
 import { type BoardAsk, type BoardDay, type BoardTrial, wishValue } from './read.ts';
 import { amountsOf, type Tested, testedBy } from './tested.ts';
@@ -111,7 +112,7 @@ const column = (ask: BoardAsk, key: ColumnKey = 'definition') =>
 describe('the board', () => {
   it('names the best first, knows a pair that never met through a third, and swaps with its sides', () => {
     const { leaders, joint, cells } = column(asked(two));
-    expect(leaders).toMatchObject([{ node: 'kelp', next: 'foam', firmness: 'firm', heldBack: false }]);
+    expect(leaders).toMatchObject([{ node: 'kelp', next: 'foam', firmness: 'firm', heldBack: null }]);
     const of = (node: string, from: string) => {
       const pair = joint.find((one) => [one.node, one.from].every((key) => [node, from].includes(key)))!;
       return pair.node === node ? pair : { ...pair, low: -pair.high, high: -pair.low, value: -pair.value };
@@ -153,7 +154,7 @@ describe('the board', () => {
     const board = boardOf(
       asked([two[0]!, madeUp('three', ['jelly', 'cream'], { jelly: TRUTH.foam, cream: TRUTH.anvil }, 3)]),
     );
-    expect(new Set(board.nodes.map(({ island }) => island)).size).toBe(2);
+    expect(new Set(board.columns[0]!.cells.map(({ island }) => island)).size).toBe(2);
     expect(
       column(
         asked([two[0]!, madeUp('three', ['jelly', 'cream'], { jelly: TRUTH.foam, cream: TRUTH.anvil }, 3)]),
@@ -163,6 +164,67 @@ describe('the board', () => {
     const alone = column(asked([{ ...two[0]!, arms: [product('kelp'), product('kelp')] }]));
     expect(alone.leaders).toEqual([]);
     expect(alone.cells[0]!.effect).toBeNull();
+  });
+
+  it('ranks a column by its own islands, where another has no numbers', () => {
+    const [one, other] = [
+      madeUp('a', ['anvil', 'kelp'], TRUTH, 1),
+      madeUp('z', ['cream', 'jelly'], { cream: TRUTH.anvil, jelly: TRUTH.kelp }, 3),
+    ];
+    // Definition was never rated in the first trial: the only island of it is the second's.
+    const unrated = { ...one, days: one.days.map((day) => ({ ...day, rated: { frizz: day.rated.frizz! } })) };
+    const { cells, leaders } = column(asked([unrated, other]));
+    expect(cells.map(({ node, island }) => [node, island])).toEqual([
+      ['anvil', null],
+      ['cream', 0],
+      ['jelly', 0],
+      ['kelp', null],
+    ]);
+    expect(leaders.map(({ island, node }) => [island, node])).toEqual([[0, 'jelly']]);
+  });
+
+  it('is never firm beside a difference that is not clear over all together', () => {
+    let [firm, back] = [0, 0];
+    for (let seed = 1; seed < 30; seed++) {
+      const truth = {
+        anvil: { definition: 5, frizz: 4 },
+        kelp: { definition: 6.8, frizz: 4 },
+        foam: { definition: 5.4, frizz: 4 },
+      };
+      const found = column(
+        asked([
+          madeUp('a', ['anvil', 'kelp'], truth, seed, { noise: 0.6 }),
+          madeUp('b', ['foam', 'anvil'], truth, seed + 50, { noise: 0.6 }),
+        ]),
+      );
+      for (const { node, firmness, heldBack } of found.leaders) {
+        if (heldBack !== null) back++;
+        if (firmness === 'firm' && ++firm)
+          for (const { node: a, from, low, high } of found.joint)
+            if ([a, from].includes(node)) expect(low > 0 || high < 0).toBe(true);
+      }
+    }
+    // Both happen, or this would hold of nothing.
+    expect(firm).toBeGreaterThan(2);
+    expect(back).toBeGreaterThan(0);
+  });
+
+  it('says nothing of how long it lasts where one option was mostly cut short', () => {
+    const cutOne = (arm: number) => ({
+      ...two[0]!,
+      days: two[0]!.days.map((day) =>
+        day.arm === arm ? { ...day, worn: { definition: [{ day: 1, value: 9 }] } } : day,
+      ),
+    });
+    for (const arm of [0, 1])
+      expect(column(asked([cutOne(arm)]), 'good-days').cells.every(({ days }) => days === 0)).toBe(true);
+  });
+
+  it('finds the shortest way between two that never met', () => {
+    const { met } = boardOf(asked(two));
+    expect(wayBetween(met, 'kelp', 'foam')).toEqual(['anvil']);
+    expect(wayBetween(met, 'kelp', 'anvil')).toEqual([]);
+    expect(wayBetween(met, 'kelp', 'jelly')).toEqual([]);
   });
 
   it('counts good days to the last day that every trial planned for, and says nothing of one mostly cut short', () => {
@@ -293,7 +355,7 @@ describe('wishes', () => {
     ];
     const ask = asked(trials, { weights: { definition: 3, frizz: 1 } });
     expect(column(ask, 'wish').leaders[0]!.node).toBe('kelp');
-    const turns = turnsOf(ask, 'kelp');
+    const turns = turnsOf(ask, 'kelp')!;
     expect(turns.map(({ wish, node }) => [wish, node])).toEqual([
       ['definition', 'foam'],
       ['frizz', 'foam'],
@@ -305,6 +367,8 @@ describe('wishes', () => {
     expect(column(turned, 'wish').leaders[0]!.node).toBe('foam');
     expect(boardOf(asked(trials)).columns.some(({ key }) => key === 'wish')).toBe(false);
     expect(turnsOf(asked(trials, { weights: { definition: 1 } }), 'kelp')).toEqual([]);
+    // Of one that is not first by these means, nothing is said.
+    expect(turnsOf(ask, 'foam')).toBeNull();
   });
 });
 

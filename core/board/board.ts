@@ -24,7 +24,6 @@ export interface BoardNode extends Tested {
   name: string;
   /** Several amounts of it stand on the board. */
   byAmount: boolean;
-  island: number;
   trials: string[];
   washDays: number;
   /** When it was last worn in a trial. */
@@ -38,6 +37,8 @@ export interface BoardNode extends Tested {
 
 export interface BoardCell {
   node: string;
+  /** The island it lies on by this column's numbers; null where it has none. */
+  island: number | null;
   /** Mean of its wash days, as they were. */
   mean: number | null;
   days: number;
@@ -54,8 +55,8 @@ export interface Leader {
   next: string;
   share: number;
   firmness: Firmness;
-  /** It would be firm, were it not that the trials that held both cannot tell them apart. */
-  heldBack: boolean;
+  /** Why it is not firm, though it comes first often enough: the trials that held both cannot tell them apart, or its lead does not hold over all together. */
+  heldBack: 'own trial' | 'together' | null;
 }
 
 export interface BoardColumn {
@@ -106,12 +107,13 @@ function pooledOn(network: Network, island: number): Map<string, { value: number
 
 /**
  * Who is first on each island of a column, by its share of the draws. Never firm where the trials that held it and the next
- * one cannot tell them apart. Source: methods.md 9.
+ * one cannot tell them apart, nor where its lead over any other does not hold over all together. Source: methods.md 7 and 9.
  */
 function leadersOf(
   network: Network,
   trials: readonly NetworkTrial[],
   first: ReadonlyMap<string, number>,
+  joint: readonly JointPair[],
 ): Leader[] {
   return [...new Set(network.island)].flatMap((island) => {
     const [best, second] = network.nodes
@@ -125,15 +127,24 @@ function leadersOf(
     const direct = held.length > 0 ? networkOf(held).between(best.node, second.node) : null;
     const cannotTell =
       held.length > 0 && (!direct?.interval || (direct.interval.low <= 0 && direct.interval.high >= 0));
+    const rivals = network.nodes.filter((node, i) => network.island[i] === island && node !== best.node);
+    const together = rivals.every((node) =>
+      joint.some(
+        (pair) =>
+          [pair.node, pair.from].includes(best.node) &&
+          [pair.node, pair.from].includes(node) &&
+          (pair.low > 0 || pair.high < 0),
+      ),
+    );
     const plain = firmness(best.share);
-    const heldBack = plain === 'firm' && cannotTell;
+    const heldBack = plain !== 'firm' ? null : cannotTell ? 'own trial' : together ? null : 'together';
     return [
       {
         island,
         node: best.node,
         next: second.node,
         share: best.share,
-        firmness: heldBack ? ('leaning' as const) : plain,
+        firmness: heldBack === null ? plain : ('leaning' as const),
         heldBack,
       },
     ];
@@ -160,16 +171,6 @@ export function boardOf(ask: BoardAsk): Board {
   const keys = [
     ...new Set(counted.flatMap((trial) => trial.arms.map((_, arm) => placeOf(trial, arm).node))),
   ].sort();
-  // Islands are of the trials themselves, whatever a column has numbers of.
-  const joined = networkOf(
-    counted.map((trial) =>
-      networkTrial(
-        trial,
-        trial.days.map(() => 0),
-        places,
-      ),
-    ),
-  );
   const nodes = keys.map((node): BoardNode => {
     const own = counted.flatMap((trial, t) =>
       trial.days.flatMap((day, i) =>
@@ -201,7 +202,6 @@ export function boardOf(ask: BoardAsk): Board {
       node,
       dose,
       byAmount,
-      island: joined.island[joined.nodes.indexOf(node)] ?? -1,
       trials: [...new Set(own.map((one) => one.trial.id))],
       washDays: new Set(own.map((one) => one.day.washDayId)).size,
       lastOn:
@@ -228,6 +228,7 @@ export function boardOf(ask: BoardAsk): Board {
       const first = draws
         ? sharesFirst(draws, network.nodes, COLUMNS[key].wanted)
         : new Map<string, number>();
+      const joint = draws ? jointPairs(draws, network.nodes) : [];
       const pooled = ask.pooled ? network.agreement.map((_, island) => pooledOn(network, island)) : [];
       const told = counted.flatMap((trial, t) =>
         trial.days.flatMap((day, i) => {
@@ -242,19 +243,21 @@ export function boardOf(ask: BoardAsk): Board {
           const island = network.island[network.nodes.indexOf(node)];
           return {
             node,
+            island: island ?? null,
             mean: mean(own),
             days: own.length,
             effect: ask.against === null ? network.overIsland(node) : network.between(node, ask.against),
             pooled: (island === undefined ? undefined : pooled[island]?.get(node)) ?? null,
           };
         }),
-        joint: draws ? jointPairs(draws, network.nodes) : [],
+        joint,
         first: Object.fromEntries(first),
         leaders: draws
           ? leadersOf(
               network,
               counted.map((trial, t) => networkTrial(trial, numbers[t]!, places)),
               first,
+              joint,
             )
           : [],
         agreement: [...network.agreement],

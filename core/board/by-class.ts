@@ -1,3 +1,4 @@
+import { cutIn, mostlyCut } from '../compare/wear.ts';
 import { restrictedMean, turnbull } from '../inference/turnbull.ts';
 import { type BoardAsk, type BoardTrial, endsOf } from './read.ts';
 
@@ -26,14 +27,14 @@ export function lastingByClass(
   const upTo = Math.min(...own.map(({ wearDays }) => wearDays));
   const worn = own.flatMap((trial) => wornIn(trial, lasting, line, upTo, kindOf));
   const kinds = [...new Set(worn.map(({ kind }) => kind))].sort().map((kind): ClassLasting => {
-    const ends = worn.filter((one) => one.kind === kind);
-    const cut = ends.filter(({ end }) => end.high === Number.POSITIVE_INFINITY && end.low < upTo).length;
+    const own = worn.filter((one) => one.kind === kind);
+    const ends = own.map(({ end }) => end);
     return {
       kind,
-      products: [...new Set(ends.map(({ productId }) => productId))],
+      products: [...new Set(own.map(({ productId }) => productId))],
       wears: ends.length,
-      cut,
-      lasting: cut * 2 > ends.length ? null : restrictedMean(turnbull(ends.map(({ end }) => end)), upTo),
+      cut: cutIn(ends, upTo),
+      lasting: mostlyCut(ends, upTo) ? null : restrictedMean(turnbull(ends), upTo),
     };
   });
   return { upTo: Number.isFinite(upTo) ? upTo : 0, kinds };

@@ -54,9 +54,6 @@ export interface Network {
   half: Spread | null;
   /** Whether the trials of an island agree, by island. */
   agreement: readonly Agreement[];
-  /** Wash days (of half-heads: with both sides) and trials a node rests on. */
-  days: readonly number[];
-  trials: readonly number[];
   /** One node less another; null across islands or where nothing is known of the spread. */
   between: (node: string, from: string) => Effect | null;
   /** One node less the mean of its island. */
@@ -315,18 +312,6 @@ export function networkOf(trials: readonly NetworkTrial[]): Network {
     whole: spreads.whole,
     half: spreads.half,
     agreement,
-    days: nodes.map((node) =>
-      trials.reduce(
-        (sum, { days }) =>
-          sum +
-          new Set(days.flatMap((day) => (day.node === node && day.value !== null ? day.position : []))).size,
-        0,
-      ),
-    ),
-    trials: nodes.map(
-      (node) =>
-        trials.filter(({ days }) => days.some((day) => day.node === node && day.value !== null)).length,
-    ),
     between: (node, from) => {
       const [i, j] = [index.get(node), index.get(from)];
       if (i === undefined || j === undefined || i === j || island[i] !== island[j]) return null;

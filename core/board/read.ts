@@ -1,3 +1,4 @@
+import { endOf, mostlyCut } from '../compare/wear.ts';
 import type { Dose } from '../doses/dose.ts';
 import { pseudoDays } from '../inference/lasting.ts';
 import type { Between } from '../inference/turnbull.ts';
@@ -108,10 +109,7 @@ export function endsOf(
   const { better } = OUTCOMES[outcome];
   return days.map(({ worn, washedOn, over }) => {
     const values = (worn[outcome] ?? []).filter(({ value }) => !Number.isNaN(value));
-    if (values.length === 0) return null;
-    const seen = goodDays(values, line, better, washedOn);
-    if (!over && seen.to === null && seen.from < upTo) return null;
-    return { low: seen.from, high: seen.to ?? Number.POSITIVE_INFINITY };
+    return endOf(values.length === 0 ? null : goodDays(values, line, better, washedOn), over, upTo);
   });
 }
 
@@ -119,9 +117,14 @@ export function endsOf(
 function lastingOf(trial: BoardTrial, outcome: Outcome, line: number, wearDays: number): (number | null)[] {
   const ends = endsOf(trial, outcome, line, wearDays);
   const counted = ends.flatMap((end) => end ?? []);
-  // Of a trial most of whose wears were cut short nothing is said. Source: methods.md 6.
-  const cut = counted.filter(({ low, high }) => high === Number.POSITIVE_INFINITY && low < wearDays).length;
-  if (counted.length === 0 || cut * 2 > counted.length) return ends.map(() => null);
+  // Where most wears of one option were cut short, the trial says nothing of how long they last.
+  const silent = trial.arms.some((_, arm) =>
+    mostlyCut(
+      ends.flatMap((end, i) => (end !== null && trial.days[i]!.arm === arm ? [end] : [])),
+      wearDays,
+    ),
+  );
+  if (counted.length === 0 || silent) return ends.map(() => null);
   const values = pseudoDays(counted, wearDays);
   let at = 0;
   return ends.map((end) => (end === null ? null : values[at++]!));

@@ -50,10 +50,10 @@ export function testedBy(
   const [only, ...more] = onArms;
   if (!only) return null;
   if (more.length > 0)
-    return arms.map(({ name }, arm) => ({
+    return arms.map((_, arm) => ({
       kind: 'line',
       role: 'line',
-      key: `line ${name} ${JSON.stringify(onArms.map(({ slot, done }) => [slot, done[arm] === 'left out' ? null : (done[arm] as StepSettings).productId]))}`,
+      key: `line ${JSON.stringify(onArms.map(({ slot, done }) => [slot, done[arm] === 'left out' ? null : (done[arm] as StepSettings).productId]))}`,
       productId: null,
       dose: null,
     }));

@@ -14,17 +14,20 @@ export interface Turn {
 
 /**
  * Which wish would turn the order of a board, the others kept in proportion: for each that is weighed the nearest share of all
- * weights at which another thing has the highest estimate on the leader's island. Source: methods.md 9.
+ * weights at which another thing has the highest estimate on the leader's island. Null where the leader's own estimate is
+ * not the highest now: it leads by draws alone, and no weight can be said to turn that. Source: methods.md 9.
  */
-export function turnsOf(ask: BoardAsk, leader: string): Turn[] {
+export function turnsOf(ask: BoardAsk, leader: string): Turn[] | null {
   const { counted, places } = countedTrials(ask);
   const weighed = (Object.entries(ask.weights) as [WishKey, number][]).filter(([, weight]) => weight > 0);
   const all = weighed.reduce((sum, [, weight]) => sum + weight, 0);
-  if (weighed.length < 2) return [];
   const firstAt = (wish: WishKey, share: number): string | null => {
     const others = all - ask.weights[wish]!;
     const weights = Object.fromEntries(
-      weighed.map(([key, weight]) => [key, key === wish ? share : ((1 - share) * weight) / others]),
+      weighed.map(([key, weight]) => [
+        key,
+        key === wish ? share : others > 0 ? ((1 - share) * weight) / others : 0,
+      ]),
     );
     const to = { ...ask, weights };
     const network = networkOf(
@@ -36,6 +39,9 @@ export function turnsOf(ask: BoardAsk, leader: string): Turn[] {
     );
     return own.toSorted((a, b) => b.value - a.value)[0]?.node ?? null;
   };
+  const [first] = weighed;
+  if (!first || firstAt(first[0], first[1] / all) !== leader) return null;
+  if (weighed.length < 2) return [];
   return weighed.flatMap(([wish, weight]): Turn[] => {
     const now = weight / all;
     // Never quite nothing: what is not weighed may be missing.

@@ -1,12 +1,11 @@
 import type { Reckoning } from '../inference/effects.ts';
 import { lastingReckoning, meanGoodDays, pseudoDays } from '../inference/lasting.ts';
 import { type Reference, referenceOf } from '../inference/reference-set.ts';
-import type { Between } from '../inference/turnbull.ts';
 import { DESIGNS } from '../trial/designs.ts';
 import { type Contrast, contrastOfRecord } from './contrast.ts';
 import type { TrialRecord } from './trial-record.ts';
 import type { WashDayRecord } from './wash-day-record.ts';
-import type { Wear } from './wear.ts';
+import { endOf, mostlyCut, type Wear } from './wear.ts';
 
 /** How long the hair stayed good, as a trial's main result. */
 export interface LastingMain {
@@ -25,13 +24,6 @@ const SAMPLES = 1999;
 export const lastingReference = ({ promise }: TrialRecord): Reference =>
   referenceOf(promise.design, promise.arms.length, promise.plannedWashDays, EXACT_UP_TO, SAMPLES);
 
-/** When a wear stopped being good; null while it may still go on, or where nothing was rated. One that was spoiled is cut there. */
-function endOf({ wearEnd, spoiled }: WashDayRecord, { seen }: Wear, upTo: number): Between | null {
-  const over = wearEnd !== null || spoiled !== null;
-  if (!seen || (!over && seen.to === null && seen.from < upTo)) return null;
-  return { low: seen.from, high: seen.to ?? Number.POSITIVE_INFINITY };
-}
-
 /**
  * How long each arm stayed good as a trial's main result, up to the planned days of wear: arm means from the
  * maximum-likelihood curve of their own wears, a number a wash day (or half) by pseudo-values of the curve of all. In
@@ -44,7 +36,11 @@ export function lastingMain(
 ): LastingMain {
   const { design, arms, plannedWashDays, wearDays } = record.promise;
   const { halves } = DESIGNS[design];
-  const ends = record.washDays.map((day, i) => ({ day, end: endOf(day, wear[i]!, wearDays) }));
+  const ends = record.washDays.map((day, i) => ({
+    day,
+    // One that was spoiled is cut there.
+    end: endOf(wear[i]!.seen, day.wearEnd !== null || day.spoiled !== null, wearDays),
+  }));
   const whole = (position: number) =>
     !halves || ends.filter(({ day, end }) => day.position === position && end !== null).length === 2;
   const counted = ends.flatMap(({ day, end }) => (end !== null && whole(day.position) ? [{ day, end }] : []));
@@ -61,10 +57,7 @@ export function lastingMain(
         null,
     );
   const own = arms.map((_, arm) => counted.flatMap(({ day, end }) => (day.arm === arm ? [end] : [])));
-  const cutShort = own.flatMap((ends, arm) => {
-    const cut = ends.filter(({ low, high }) => high === Number.POSITIVE_INFINITY && low < wearDays).length;
-    return cut * 2 > ends.length ? [arm] : [];
-  });
+  const cutShort = own.flatMap((ends, arm) => (mostlyCut(ends, wearDays) ? [arm] : []));
   const means = own.map((ends, arm) =>
     ends.length === 0 || cutShort.includes(arm) ? null : meanGoodDays(ends, wearDays),
   );

@@ -1,4 +1,4 @@
-import { type Mass, restrictedMean, turnbull } from '../inference/turnbull.ts';
+import { type Between, type Mass, restrictedMean, turnbull } from '../inference/turnbull.ts';
 import { mean } from '../middle.ts';
 import { WEAR_ENDS } from '../outcomes/events.ts';
 import { type DayValue, type GoodDays, goodDays } from '../outcomes/good-days.ts';
@@ -87,47 +87,30 @@ export function wearsOf({ promise, washDays }: TrialRecord): Wear[] {
   });
 }
 
+/** When a wear stopped being good; null while it may still go on, or where nothing was rated. `over`: its wear is through, or was spoiled. */
+export function endOf(seen: GoodDays | null, over: boolean, upTo: number): Between | null {
+  if (!seen || (!over && seen.to === null && seen.from < upTo)) return null;
+  return { low: seen.from, high: seen.to ?? Number.POSITIVE_INFINITY };
+}
+
+/** Wears that were cut short while still good, before the day that is counted to. */
+export const cutIn = (ends: readonly Between[], upTo: number): number =>
+  ends.filter(({ low, high }) => high === Number.POSITIVE_INFINITY && low < upTo).length;
+
+/** Whether over half of the wears were cut short: nothing is said of how long they last. Source: methods.md 6. */
+export const mostlyCut = (ends: readonly Between[], upTo: number): boolean =>
+  cutIn(ends, upTo) * 2 > ends.length;
+
 /**
  * Mean good days of an arm up to `upTo` from the maximum-likelihood curve of its wears; a wear cut short keeps only its
  * own. Null without a wear, or where over half of them were cut. Source: methods.md 6.
  */
 export function lastingOf(wears: readonly Wear[], arm: number, upTo: number): Lasting | null {
-  const own = wears.flatMap((wear) => (wear.arm === arm && wear.seen ? [wear.seen] : []));
-  const cut = own.filter(({ from, to }) => to === null && from < upTo).length;
-  if (own.length === 0 || cut * 2 > own.length) return null;
-  const curve = turnbull(own.map(({ from, to }) => ({ low: from, high: to ?? Number.POSITIVE_INFINITY })));
+  const own = wears.flatMap((wear) => (wear.arm === arm ? (endOf(wear.seen, true, upTo) ?? []) : []));
+  if (own.length === 0 || mostlyCut(own, upTo)) return null;
+  const cut = cutIn(own, upTo);
+  const curve = turnbull(own);
   return { ...restrictedMean(curve, upTo), wears: own.length, cut, curve };
-}
-
-/** How many of an arm's wears were still good on a day, of those of which that is known. */
-export function goodOn(wears: readonly Wear[], arm: number, day: number): { good: number; known: number } {
-  const own = wears.flatMap((wear) => (wear.arm === arm && wear.seen ? [wear.seen] : []));
-  const good = own.filter(({ from }) => from >= day).length;
-  const ended = own.filter(({ from, to }) => from < day && to !== null && to <= day).length;
-  return { good, known: good + ended };
-}
-
-/** What ended an arm's wears by `upTo`. */
-export interface Ended {
-  /** A check-in saw that it was no longer good. */
-  look: number;
-  /** It was washed or restyled for its looks or an itch. */
-  wash: number;
-  /** It was cut short while still good, for another reason. */
-  cut: number;
-  /** It was still good on the last day. */
-  lasted: number;
-}
-
-export function endedBy(wears: readonly Wear[], arm: number, upTo: number): Ended {
-  const found: Ended = { look: 0, wash: 0, cut: 0, lasted: 0 };
-  for (const { arm: own, seen } of wears) {
-    if (own !== arm || !seen) continue;
-    if (seen.from >= upTo) found.lasted++;
-    else if (seen.to === null) found.cut++;
-    else found[seen.toldBy ?? 'look']++;
-  }
-  return found;
 }
 
 /** What a wash with an arm costs, and what a good day does. */

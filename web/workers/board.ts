@@ -22,7 +22,7 @@ export const boardInWorker = (ask: BoardAsk): Promise<Board> => boardWorker().bo
 export const pairInWorker = (ask: BoardAsk, key: ColumnKey, a: string, b: string): Promise<PairWays> =>
   boardWorker().pairWays(ask, key, a, b);
 
-export const turnsInWorker = (ask: BoardAsk, leader: string): Promise<Turn[]> =>
+export const turnsInWorker = (ask: BoardAsk, leader: string): Promise<Turn[] | null> =>
   boardWorker().turnsOf(ask, leader);
 
 export const disagreementsInWorker = (

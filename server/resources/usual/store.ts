@@ -18,7 +18,7 @@ interface Row {
 
 /**
  * Where a head's ratings of a stage or day worn usually lie, zone by zone and over the zones, from its earlier finished wash
- * days; one trial left out. A wash day counts for what was tested on that side of it, without a test for what held it.
+ * days; one trial left out, and blind ones whose key is shut, because a band may name its product. A wash day counts for what was tested on that side of it, without a test for what held it.
  * Source: methods.md 8.
  */
 export async function readUsual(
@@ -35,6 +35,7 @@ export async function readUsual(
      from trial t join wash_day d on d.trial_id = t.id join check_in c on c.wash_day_id = d.id
        join reading r on r.check_in_id = c.id left join zone z on z.id = r.zone_id
      where t.wearer_id = $1 and t.id is distinct from $2 and d.wear_ended_at is not null and d.abandoned_at is null
+       and (not t.blind or t.key_opened_at is not null)
        and c.stage = $3 and c.day is not distinct from $4 and c.part = 'first' and r.obtained = 'rated'`,
     [wearerId, without, stage, day],
   );

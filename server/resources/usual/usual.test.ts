@@ -52,6 +52,26 @@ describe('what is usual on a head', () => {
     expect((await ask('stage=cast')).body.map(({ outcome }) => outcome)).not.toContain('hold');
   });
 
+  it('leaves blind trials out until their key is open: a band may name its product', async () => {
+    const tomasz = (await bench.ask<Wearer[]>('GET', '/api/wearers')).body.find(({ name }) =>
+      name.startsWith('Tomasz'),
+    )!;
+    const count = async () =>
+      (await ask('stage=wear&day=1', tomasz.id)).body.find(
+        ({ zoneId, outcome }) => zoneId === null && outcome === 'hold',
+      )!.usual.days;
+    const open = await count();
+    const shut = `update trial set key_opened_at = null where blind and wearer_id = $1 returning id`;
+    const kept = await bench.db.query('select id, key_opened_at from trial where blind and wearer_id = $1', [
+      tomasz.id,
+    ]);
+    expect((await bench.db.query(shut, [tomasz.id])).rowCount).toBe(1);
+    // Eight wash days of two halves each.
+    expect(await count()).toBe(open - 16);
+    for (const { id, key_opened_at } of kept.rows)
+      await bench.db.query('update trial set key_opened_at = $2 where id = $1', [id, key_opened_at]);
+  });
+
   it('is too little to say on a head that was hardly looked at, and refuses nonsense in words', async () => {
     const pip = (await bench.ask<Wearer[]>('GET', '/api/wearers')).body.find(({ name }) =>
       name.startsWith('Pip'),

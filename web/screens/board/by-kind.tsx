@@ -13,7 +13,7 @@ export function ByKind({ ask, products }: { ask: BoardAsk; products: readonly Pr
     () => Object.fromEntries(products.flatMap(({ id, roles }) => (roles[0] ? [[id, roles[0]]] : []))),
     [products],
   );
-  const found = useWorked('by kind', [ask, kindOf], () => lastingByClassInWorker(ask, kindOf), ask.role);
+  const found = useWorked('by kind', [ask, kindOf], () => lastingByClassInWorker(ask, kindOf));
   if (!found.data || found.data.kinds.length < 2) return null;
   const { upTo, kinds } = found.data;
   return (

@@ -64,15 +64,17 @@ export function Matrix({
     <details>
       <summary className="min-h-10 cursor-pointer py-2 text-xl font-semibold">All numbers</summary>
       <div className="no-print mb-3 flex flex-wrap gap-x-5 gap-y-2">
-        <InlineChoice
-          label="Set against"
-          value={against ?? ''}
-          onChange={(node) => setAgainst(node === '' ? null : node)}
-          options={[
-            ['', 'the mean of those that met'],
-            ...board.nodes.map(({ node }) => [node, nameOf(node)] as const),
-          ]}
-        />
+        {!pooled && (
+          <InlineChoice
+            label="Set against"
+            value={against ?? ''}
+            onChange={(node) => setAgainst(node === '' ? null : node)}
+            options={[
+              ['', 'the mean of those that met'],
+              ...board.nodes.map(({ node }) => [node, nameOf(node)] as const),
+            ]}
+          />
+        )}
         {board.nodes.length >= FEWEST_POOLED && (
           <InlineChoice label="Put" value={put} onChange={(to) => setPooled(to === 'pooled')} options={PUT} />
         )}
@@ -80,7 +82,7 @@ export function Matrix({
       <p className="mb-2 max-w-3xl text-sm text-soft">
         {put === 'plain'
           ? 'Each cell alone: the difference, and its 95 % interval drawn about nothing. Read one cell, not the best of many: what holds over all of them stands under “Who is first”.'
-          : 'Products of one step taken as alike beforehand: a difference that few wash days carry is drawn towards none. ± two standard deviations.'}
+          : 'Products of one step taken as alike beforehand: a difference that few wash days carry is drawn towards none. Told from the middle of those that met, ± two standard deviations.'}
       </p>
       <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="All numbers, thing by thing">
         <table className="w-full text-left text-[0.95rem]">

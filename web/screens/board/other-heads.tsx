@@ -50,6 +50,7 @@ function HeadRow({
     if (ways.data) found(wearer.id, both);
   }, [ways.data, both, found, wearer.id]);
   const direct = ways.data?.direct.trials.length ?? 0;
+  const held = pair.every((key) => asked?.trials.some(({ arms }) => arms.some((arm) => arm.key === key)));
   return (
     <tr className="border-b border-rule">
       <th scope="row" className="py-1 pr-3 font-semibold">
@@ -65,7 +66,9 @@ function HeadRow({
             ? 'Reading …'
             : both
               ? `${effectInWords(column, both)}, ${direct > 0 ? counted(direct, 'trial') : 'through others'}`
-              : 'not known on this head'}
+              : held
+                ? 'tested there, but not so that the two can be set against each other'
+                : 'not known on this head'}
       </td>
     </tr>
   );
@@ -98,6 +101,9 @@ export function OtherHeads({
       </p>
     );
   const told = Object.values(all).flatMap((one) => one ?? []);
+  // Each head counts to the day its own trials planned.
+  const byDays = column === 'good-days' || (column === 'wish' && (ask.weights.lasting ?? 0) > 0);
+  const names = [nameOf(pair[0]), nameOf(pair[1])] as const;
   return (
     <>
       <table className="w-full max-w-3xl text-left">
@@ -111,7 +117,10 @@ export function OtherHeads({
         </tbody>
       </table>
       <ul className="mt-2">
-        {overHeadsInWords(column, overHeads(told), [nameOf(pair[0]), nameOf(pair[1])]).map((sentence) => (
+        {(byDays
+          ? ['Good days are counted to another day on each head: they are listed, not averaged.']
+          : overHeadsInWords(column, overHeads(told), names)
+        ).map((sentence) => (
           <li key={sentence}>{sentence}</li>
         ))}
       </ul>

@@ -1,7 +1,8 @@
 import type { Board } from '@sabor/core/board/board';
 import type { ColumnKey } from '@sabor/core/board/columns';
+import { wayBetween } from '@sabor/core/board/met';
 import type { BoardAsk, BoardTrial } from '@sabor/core/board/read';
-import { columnInWords, toTellInWords, waysInWords } from '@sabor/words/board';
+import { apartInWords, columnInWords, toTellInWords, waysInWords } from '@sabor/words/board';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useWorked } from '../../api/worked.ts';
@@ -9,23 +10,6 @@ import { Button, ButtonLink } from '../../ui/button.tsx';
 import { Loading } from '../../ui/states.tsx';
 import { disagreementsInWorker, pairInWorker, trialsToTellInWorker } from '../../workers/board.ts';
 import { OtherHeads } from './other-heads.tsx';
-
-/** Things on the shortest way from one to another by trials that held two of them; empty where there is none, or they met. */
-export function wayBetween({ met }: Pick<Board, 'met'>, from: string, to: string): string[] {
-  const beside = (node: string) => met.flatMap(({ a, b }) => (a === node ? [b] : b === node ? [a] : []));
-  const ways: string[][] = [[from]];
-  const seen = new Set([from]);
-  for (let way = ways.shift(); way; way = ways.shift()) {
-    const last = way.at(-1)!;
-    if (last === to) return way.slice(1, -1);
-    for (const next of beside(last)) {
-      if (seen.has(next)) continue;
-      seen.add(next);
-      ways.push([...way, next]);
-    }
-  }
-  return [];
-}
 
 /** Two things by each way they are known. */
 export function PairPanel({
@@ -60,7 +44,7 @@ export function PairPanel({
   const products = board.nodes.flatMap(({ node, productId }) =>
     pair.includes(node) && productId ? productId : [],
   );
-  const through = wayBetween(board, a, b).map(nameOf);
+  const through = wayBetween(board.met, a, b).map(nameOf);
   const disagree =
     apart.data?.found.some((one) => [one.a, one.b].every((node) => pair.includes(node))) ?? false;
   return (
@@ -72,11 +56,14 @@ export function PairPanel({
       {ways.data && apart.data ? (
         <>
           <ul className="my-2 space-y-1">
-            {waysInWords(column, ways.data, [nameOf(a), nameOf(b)], through, disagree).map((sentence) => (
-              <li key={sentence} className={sentence.startsWith('The two ways disagree') ? 'text-brick' : ''}>
-                {sentence}
-              </li>
+            {waysInWords(column, ways.data, [nameOf(a), nameOf(b)], through).map((sentence) => (
+              <li key={sentence}>{sentence}</li>
             ))}
+            {ways.data.apart && (
+              <li className={disagree ? 'text-brick' : ''}>
+                {apartInWords(column, ways.data.apart, disagree)}
+              </li>
+            )}
           </ul>
           {ways.data.direct.trials.length > 0 && (
             <ul className="text-sm">

@@ -125,7 +125,7 @@ const WAITING: Record<OwnBoard['waiting'][number]['why'], string> = {
   'compares nothing': 'it compares no two things',
 };
 
-/** A wearer's wishes as weights of the board; nothing weighed is an even weight of definition and lasting. */
+/** A wearer's wishes as weights of the board. */
 const weightsOf = (wishes: readonly { wish: string; weight: number }[]): WishWeights =>
   Object.fromEntries(wishes.map(({ wish, weight }) => [wish as WishKey, weight]));
 
@@ -149,9 +149,10 @@ function OwnBoardPage({
   const onDay = Math.max(1, Number(search.get('day') ?? 1) || 1);
   const lasting = (search.get('good') ?? 'definition') as Outcome;
   const weakened = search.get('weakened') !== 'out';
-  const against = search.get('against');
   const asked = search.get('by') as ColumnKey | null;
   const pooled = search.get('put') === 'pooled';
+  // What is drawn towards the middle is told from the middle.
+  const against = pooled ? null : search.get('against');
   const ask = useMemo(
     (): BoardAsk | null =>
       role && {
@@ -210,6 +211,23 @@ function OwnBoardPage({
   const nameOf = namesOn(data.nodes, products);
   const days = Math.max(1, ...own.trials.map(({ wearDays }) => wearDays));
   const by = data.columns.find(({ key }) => key === data.by)!;
+  const leftOut = data.out.length > 0 && (
+    <section aria-labelledby="out" className="mt-8">
+      <h2 id="out" className="text-lg">
+        Left out
+      </h2>
+      <ul className="text-soft">
+        {data.out.map(({ id, question, why }) => (
+          <li key={id}>
+            <Link className="underline underline-offset-4" to={`/trials/${id}/compare`}>
+              {question}
+            </Link>
+            : {why === 'broken' ? 'its fairness check found it broken' : 'weakened'}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
   const pair = search.get('pair')?.split('|') ?? null;
   const open = (a: string, b: string) => set({ pair: `${a}|${b}` });
   return (
@@ -245,81 +263,71 @@ function OwnBoardPage({
           </label>
         )}
       </div>
-      <div className="grid *:min-w-0 gap-x-12 gap-y-10 lg:grid-cols-[1.3fr_1fr]">
-        <Standings
-          board={data}
-          column={by}
-          nameOf={nameOf}
-          products={products}
-          role={ask.role}
-          wearerId={wearer.id}
-          open={open}
-        />
-        <div className="space-y-10">
-          <Weights
-            weights={used}
-            wished={wished}
-            change={setWeights}
-            ask={ask}
-            leader={by.key === 'wish' ? (by.leaders[0]?.node ?? null) : null}
-            nameOf={nameOf}
-            wearer={wearer}
-          />
-          <EvidenceMap board={data} nameOf={nameOf} open={open} />
-        </div>
-        {pair?.length === 2 && data.nodes.some(({ node }) => node === pair[0]) && (
-          <div className="lg:col-span-2">
-            <PairPanel
-              ask={ask}
-              column={by.key}
-              pair={[pair[0]!, pair[1]!]}
-              board={data}
-              nameOf={nameOf}
-              trials={own.trials}
-              wearerId={wearer.id}
-              close={() => set({ pair: null })}
-            />
-          </div>
-        )}
-        <div className="lg:col-span-2">
-          <Matrix
+      {data.nodes.length === 0 ? (
+        <Nothing title="No trial of this step counts">
+          All of them are left out: run one again without what broke it, or count the weakened ones.
+        </Nothing>
+      ) : (
+        <div className="grid *:min-w-0 gap-x-12 gap-y-10 lg:grid-cols-[1.3fr_1fr]">
+          <Standings
             board={data}
+            column={by}
             nameOf={nameOf}
-            against={against}
-            setAgainst={(node) => set({ against: node })}
-            pooled={pooled}
-            setPooled={(to) => set({ put: to ? 'pooled' : null })}
+            products={products}
+            role={ask.role}
+            wearerId={wearer.id}
             open={open}
           />
+          <div className="space-y-10">
+            <Weights
+              weights={used}
+              wished={wished}
+              change={setWeights}
+              ask={ask}
+              leader={by.key === 'wish' ? (by.leaders[0]?.node ?? null) : null}
+              nameOf={nameOf}
+              wearer={wearer}
+            />
+            <EvidenceMap board={data} nameOf={nameOf} open={open} />
+          </div>
+          {pair?.length === 2 && data.nodes.some(({ node }) => node === pair[0]) && (
+            <div className="lg:col-span-2">
+              <PairPanel
+                ask={ask}
+                column={by.key}
+                pair={[pair[0]!, pair[1]!]}
+                board={data}
+                nameOf={nameOf}
+                trials={own.trials}
+                wearerId={wearer.id}
+                close={() => set({ pair: null })}
+              />
+            </div>
+          )}
+          <div className="lg:col-span-2">
+            <Matrix
+              board={data}
+              nameOf={nameOf}
+              against={against}
+              setAgainst={(node) => set({ against: node })}
+              pooled={pooled}
+              setPooled={(to) => set({ put: to ? 'pooled' : null })}
+              open={open}
+            />
+          </div>
+          <div className="lg:col-span-2">
+            <ByKind ask={ask} products={products} />
+          </div>
+          <div className="lg:col-span-2">
+            <InAir
+              board={data}
+              nameOf={nameOf}
+              by={data.columns.some(({ key }) => key === 'wish') ? 'wish' : data.columns[0]!.key}
+            />
+          </div>
         </div>
-        <div className="lg:col-span-2">
-          <ByKind ask={ask} products={products} />
-        </div>
-        <div className="lg:col-span-2">
-          <InAir
-            board={data}
-            nameOf={nameOf}
-            by={data.columns.some(({ key }) => key === 'wish') ? 'wish' : data.columns[0]!.key}
-          />
-        </div>
-      </div>
-      {data.out.length > 0 && (
-        <section aria-labelledby="out" className="mt-8">
-          <h2 id="out" className="text-lg">
-            Left out
-          </h2>
-          <ul className="text-soft">
-            {data.out.map(({ id, question, why }) => (
-              <li key={id}>
-                <Link className="underline underline-offset-4" to={`/trials/${id}/compare`}>
-                  {question}
-                </Link>
-                : {why === 'broken' ? 'its fairness check found it broken' : 'weakened'}
-              </li>
-            ))}
-          </ul>
-        </section>
       )}
+      {leftOut}
       {waiting}
     </>
   );

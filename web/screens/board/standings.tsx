@@ -3,7 +3,13 @@ import type { Board, BoardColumn, BoardNode } from '@sabor/core/board/board';
 import { COLUMNS } from '@sabor/core/board/columns';
 import { suitsSlot } from '@sabor/core/shelf/products';
 import type { Slot } from '@sabor/core/step/slots';
-import { standingInWords, weakenedInWords } from '@sabor/words/board';
+import {
+  agreementInWords,
+  betterInWords,
+  columnInWords,
+  standingInWords,
+  weakenedInWords,
+} from '@sabor/words/board';
 import { doseInWords } from '@sabor/words/dose';
 import { counted } from '@sabor/words/numbers';
 import { Link } from 'react-router';
@@ -28,7 +34,11 @@ export function Standings({
   wearerId: string;
   open: (a: string, b: string) => void;
 }) {
-  const islands = [...new Set(board.nodes.map(({ island }) => island))].sort((a, b) => a - b);
+  // By what this column has numbers of: another column may join others.
+  const islandOf = (node: string) => column.cells.find((cell) => cell.node === node)?.island ?? null;
+  const islands = [...new Set(column.cells.flatMap(({ island }) => island ?? []))].sort((a, b) => a - b);
+  const unread = board.nodes.filter(({ node }) => islandOf(node) === null);
+  const better = betterInWords(column, nameOf);
   const untried = products.filter(
     ({ id, roles, archivedAt }) =>
       role !== 'line' &&
@@ -43,7 +53,7 @@ export function Standings({
         Who is first
       </h2>
       <p className="mb-3 text-soft">
-        {column.key === 'wish' ? 'As the wishes weigh it' : COLUMNS[column.key].label}
+        {columnInWords(column.key)}
         {', '}
         {COLUMNS[column.key].wanted === 'higher' ? 'more is wanted' : 'less is wanted'}. “First in 82 of 100”:
         if these trials were all there is to know, it would truly be first that often.
@@ -59,7 +69,7 @@ export function Standings({
           )}
           <ol className="border-t border-rule">
             {board.nodes
-              .filter((node) => node.island === island)
+              .filter(({ node }) => islandOf(node) === island)
               .toSorted((a, b) => first(b) - first(a) || (nameOf(a.node) < nameOf(b.node) ? -1 : 1))
               .map((node) => {
                 const leader = column.leaders.find((one) => one.island === island);
@@ -112,8 +122,28 @@ export function Standings({
                 );
               })}
           </ol>
+          {column.agreement[island] && column.leaders.some((one) => one.island === island) && (
+            <p className="mt-1 text-sm text-soft">{agreementInWords(column.agreement[island])}</p>
+          )}
         </div>
       ))}
+      {unread.length > 0 && (
+        <p className="mt-3 text-soft">
+          Without a number here: {unread.map(({ node }) => nameOf(node)).join(', ')}.
+        </p>
+      )}
+      {better.length > 0 && (
+        <details className="mt-2">
+          <summary className="min-h-10 cursor-pointer py-2 font-semibold">
+            What is clear over all of them together ({better.length})
+          </summary>
+          <ul>
+            {better.map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        </details>
+      )}
       {untried.length > 0 && (
         <>
           <h3 className="mt-5 text-base">Not tried on this head</h3>
@@ -137,9 +167,7 @@ export function Standings({
 }
 
 /** A plan that sets a product against the one that leads. */
-export function planPath(wearerId: string, productId: string, board: Board, column: BoardColumn): string {
-  const leader = column.leaders[0]?.node;
-  const best = board.nodes.find(({ node }) => node === leader)?.productId;
-  const products = [productId, best].filter((id) => id && id !== null);
-  return `/trials/new/plan?wearer=${wearerId}&products=${[...new Set(products)].join(',')}`;
+function planPath(wearerId: string, productId: string, board: Board, column: BoardColumn): string {
+  const best = board.nodes.find(({ node }) => node === column.leaders[0]?.node)?.productId;
+  return `/trials/new/plan?wearer=${wearerId}&products=${best ? `${productId},${best}` : productId}`;
 }

@@ -33,8 +33,8 @@ export function Weights({
   const turns = useWorked(
     'turns',
     leader ? [ask, leader] : null,
+    // What would turn another order is not what would turn this one: nothing stays on show meanwhile.
     () => turnsInWorker(ask, leader!),
-    wearer.id,
   );
   const same = KEYS.every((key) => (weights[key] ?? 0) === (wished[key] ?? 0));
   return (

@@ -1,5 +1,5 @@
 import type { Comparison } from '@sabor/core/compare/comparison';
-import { endedBy, goodOn } from '@sabor/core/compare/wear';
+import { endedBy, goodOn } from '@sabor/core/compare/worn';
 import { ArmName } from '../../drawings/arm-name.tsx';
 import { armStyle } from '../../drawings/arm-style.ts';
 
