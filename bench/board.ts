@@ -1,6 +1,6 @@
 import { boardOf } from '../core/board/board.ts';
 import { pairWays } from '../core/board/pair.ts';
-import type { BoardAsk, BoardDay, BoardTrial } from '../core/board/read.ts';
+import { type BoardAsk, type BoardDay, type BoardTrial, WHOLE_VIEW } from '../core/board/read.ts';
 import { deciderOf } from '../core/inference/decide.ts';
 import { layOut } from '../core/inference/effects.ts';
 import { lastingReckoning } from '../core/inference/lasting.ts';
@@ -114,7 +114,7 @@ export function largeBoard(products: number, trials: number): BoardAsk {
     }),
     ...{ role: 'hold', onDay: 1, lasting: 'definition', line: 5, weakened: true },
     weights: { definition: 3, hold: 1, lasting: 1 },
-    ...{ against: null, by: null, pooled: false },
+    ...{ against: null, by: null, pooled: false, view: WHOLE_VIEW },
   };
 }
 

@@ -220,6 +220,21 @@ export const PRODUCTS: readonly DemoProduct[] = [
       'Aqua, Propanediol, Linum Usitatissimum Seed Extract, Hydroxypropyl Starch Phosphate, Panthenol, Xanthan Gum, Cyamopsis Tetragonoloba Gum, Sodium Benzoate, Potassium Sorbate, Citric Acid',
   },
   {
+    key: 'fenlight-foam',
+    line: 'quillet',
+    name: 'Fenlight Foam',
+    roles: ['foam'],
+    sizeMl: 300,
+    price: 7.5,
+    hold: 'light',
+    stake: 'bought',
+    opened: 200,
+    months: 12,
+    directions: 'Two handfuls through wet hair.',
+    ingredients:
+      'Aqua, Polyquaternium-11, Cocamidopropyl Betaine, Glycerin, Polysorbate 20, Althaea Officinalis Root Extract, Sodium Benzoate, Potassium Sorbate, Citric Acid, Parfum',
+  },
+  {
     key: 'heron-mist',
     line: 'quillet',
     name: 'Heron Mist',

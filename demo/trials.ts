@@ -9,11 +9,15 @@ import {
   ANVIL,
   BRAMBLE,
   BRAMBLE_HOLD,
+  FENLIGHT,
   FOAM,
   FOAM_IN_SUMMER,
   JELLY,
   KELP,
   KELP_ON_COILS,
+  KELP_ON_FINE_COILS,
+  KELP_ON_TIGHT_CURLS,
+  KELP_ON_WAVY_CURLS,
   SPINDRIFT,
 } from './truths.ts';
 
@@ -139,6 +143,11 @@ export interface DemoTrial {
 const weekly = Array.from({ length: 8 }, (_, i) => 58 - 7 * i);
 
 const WHOLE = { design: 'complete', primary: 'definition', onDay: 1, blind: false, steady: false } as const;
+
+const GELS = (kelp: HairTruth): readonly DemoArm[] => [
+  { key: 'kelp', product: 'kelp-fold', truth: kelp },
+  { key: 'anvil', product: 'anvil', truth: ANVIL },
+];
 
 /** An earlier trial of one hold against another: eight whole heads, nothing departed. */
 const earlier = (
@@ -324,4 +333,36 @@ export const TRIALS: readonly DemoTrial[] = [
     { key: 'bramble', product: 'bramble-cream', truth: BRAMBLE_HOLD },
     { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
   ]),
+  earlier('fen-foam', 'Does the cheap foam do for Ines’s matinees?', 3705, 196, [
+    { key: 'fenlight', product: 'fenlight-foam', truth: FENLIGHT },
+    { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
+  ]),
+  earlier(
+    'maren-gels',
+    'Kelp Fold or Anvil for Maren’s long evenings?',
+    3806,
+    150,
+    GELS(KELP_ON_WAVY_CURLS),
+    'maren',
+  ),
+  earlier(
+    'dario-gels',
+    'Which gel keeps Dario’s crown from swelling?',
+    3907,
+    118,
+    GELS(KELP_ON_TIGHT_CURLS),
+    'dario',
+  ),
+  earlier('oluchi-gels', 'Does Oluchi need the stronger gel?', 4008, 96, GELS(KELP_ON_FINE_COILS), 'oluchi'),
+  earlier(
+    'maren-foam',
+    'Foam instead of gel on Maren?',
+    4109,
+    84,
+    [
+      { key: 'foam', product: 'brine-foam', truth: FOAM },
+      { key: 'anvil', product: 'anvil', truth: ANVIL },
+    ],
+    'maren',
+  ),
 ];

@@ -110,3 +110,18 @@ export const KELP_ON_COILS: HairTruth = {
   ...KELP,
   start: { ...KELP.start, definition: 7.2, frizz: 3.0, softness: 4.9 },
 };
+
+/** A cheap light foam: airy, and gone by the second day. */
+export const FENLIGHT: HairTruth = {
+  start: { definition: 5.8, frizz: 3.9, volume: 7.0, shine: 5.3, softness: 6.9, hold: 4.6, scalp: 8.4 },
+  perDay: { ...FOAM.perDay, definition: -1, hold: -1 },
+};
+
+/** The gels on other heads: the stronger one gains less the tighter the curl, and nothing on fine coils. */
+const onHead = (definition: number, hold: number): HairTruth => ({
+  ...KELP,
+  start: { ...KELP.start, definition, hold },
+});
+export const KELP_ON_WAVY_CURLS = onHead(8.1, 7.6);
+export const KELP_ON_TIGHT_CURLS = onHead(7.8, 7.9);
+export const KELP_ON_FINE_COILS = onHead(6.3, 7.4);

@@ -300,6 +300,7 @@ const NAMES: Record<string, string> = {
   'kelp-fold': 'Kelp Fold Gel',
   'brine-foam': 'Brine Foam',
   'sedge-jelly': 'Sedge Jelly',
+  'fenlight-foam': 'Fenlight Foam',
 };
 
 /** One trial with all that was run of it. */

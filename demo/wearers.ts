@@ -80,6 +80,51 @@ export const WEARERS: readonly DemoWearer[] = [
     ],
     note: 'Understudy, fifteen. Short sessions, nothing near the eyes.',
   },
+  {
+    key: 'maren',
+    name: 'Maren Castell-Yoon',
+    underAge: false,
+    guardian: null,
+    lengthMm: 380,
+    traits: { porosity: 'medium', density: 'medium', strand: 'medium', pattern: '3A', damage: 'none' },
+    cut: 'layered',
+    parting: 'right',
+    places: { ends: { porosity: 'high' } },
+    curls: [
+      { key: 'crown', name: 'Crown curl', place: 'crown', side: 'right', stretchedMm: 370, restingMm: 265 },
+    ],
+    note: 'Stage manager; in the wings all evening, hair pinned back only for the get-out.',
+  },
+  {
+    key: 'dario',
+    name: 'Dario Benavent-Luce',
+    underAge: false,
+    guardian: null,
+    lengthMm: 180,
+    traits: { porosity: 'high', density: 'high', strand: 'coarse', pattern: '3C', damage: 'slight' },
+    cut: 'tapered',
+    parting: 'none',
+    places: {},
+    curls: [
+      { key: 'crown', name: 'Crown curl', place: 'crown', side: 'left', stretchedMm: 175, restingMm: 88 },
+    ],
+    note: 'Sings the second lead. Lightened for last season’s part, growing out.',
+  },
+  {
+    key: 'oluchi',
+    name: 'Oluchi Brandvold',
+    underAge: false,
+    guardian: null,
+    lengthMm: 260,
+    traits: { porosity: 'low', density: 'high', strand: 'fine', pattern: '4B', damage: 'none' },
+    cut: 'rounded',
+    parting: 'middle',
+    places: { hairline: { strand: 'fine', density: 'low' } },
+    curls: [
+      { key: 'crown', name: 'Crown curl', place: 'crown', side: 'left', stretchedMm: 255, restingMm: 98 },
+    ],
+    note: 'Wardrobe; wears a bonnet at work and nothing heavy at the hairline.',
+  },
 ];
 
 export const wearerId = (key: string): string => demoId(`wearer ${key}`);

@@ -35,6 +35,16 @@ const WISHES = [
       ['Menthol', 'banned'],
     ],
   },
+  {
+    wearer: 'maren',
+    weights: { definition: 2, frizz: 2, volume: 1 },
+    line: 6,
+    days: 3,
+    budget: 25,
+    school: 'wash-off',
+    dislikes: ['crunch'],
+    avoided: [],
+  },
 ] as const;
 
 export function wishRows() {

@@ -1,5 +1,5 @@
 import { boardOf } from '../core/board/board.ts';
-import type { BoardAsk, BoardDay, BoardTrial } from '../core/board/read.ts';
+import { type BoardAsk, type BoardDay, type BoardTrial, WHOLE_VIEW } from '../core/board/read.ts';
 import { normals, seededRandom } from '../core/random.ts';
 import { schemeOf } from '../core/trial/designs.ts';
 import { type HairTruth, type Rated, rate, washDayLuck } from '../demo/readings.ts';
@@ -113,6 +113,7 @@ for (const cut of [0, 0.15, 0.3]) {
       against: 'A',
       by: 'definition',
       pooled: false,
+      view: WHOLE_VIEW,
     };
     const { columns } = boardOf(ask);
     const definition = columns.find(({ key }) => key === 'definition')!;

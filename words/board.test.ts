@@ -2,6 +2,7 @@ import type { BoardColumn } from '@sabor/core/board/board';
 import type { PairWays } from '@sabor/core/board/pair';
 import { describe, expect, it } from 'vitest';
 import {
+  acrossInWords,
   agreementInWords,
   apartInWords,
   betterInWords,
@@ -190,5 +191,23 @@ describe('how two things are known of each other', () => {
       weakenedInWords(2, 1),
       weakenedInWords(3, 3),
     ]).toEqual([null, 'its trial is weakened', 'one of its trials is weakened', 'its trials are weakened']);
+  });
+});
+
+describe('several heads, each alone', () => {
+  it('count as ahead only where their own interval lies off nothing, on the wanted side', () => {
+    const heads = [effect(2, 1, 3), effect(1, -0.2, 2.2), effect(-1.5, -2.5, -0.5)].map((one) => ({
+      effect: one,
+    }));
+    expect(acrossInWords('definition', heads, 'Kelp', 'Anvil')).toBe(
+      'Each head alone: Kelp clearly ahead on 1 head; Anvil clearly ahead on 1 head; no clear difference on 1 head.',
+    );
+    // Less frizz is wanted: the same numbers, the other one ahead.
+    expect(acrossInWords('frizz', heads.slice(0, 1), 'Kelp', 'Anvil')).toBe(
+      'Each head alone: Anvil clearly ahead on 1 head.',
+    );
+    expect(
+      acrossInWords('definition', [{ effect: { ...effect(9, 8, 10), interval: null } }], 'Kelp', 'Anvil'),
+    ).toBe('Each head alone: no clear difference on 1 head.');
   });
 });

@@ -203,3 +203,27 @@ export function overHeadsInWords(
       : 'What to expect on the next head takes five of them.',
   ];
 }
+
+/** On how many heads the one is clearly ahead of the other, head by head, and on how many it cannot be told. */
+export function acrossInWords(
+  key: ColumnKey,
+  heads: readonly { effect: Effect }[],
+  a: string,
+  b: string,
+): string {
+  const sign = COLUMNS[key].wanted === 'higher' ? 1 : -1;
+  const clear = (of: 1 | -1) =>
+    heads.filter(({ effect: { interval } }) => {
+      if (!interval) return false;
+      return of * sign > 0 ? interval.low > 0 : interval.high < 0;
+    }).length;
+  const [ahead, behind] = [clear(1), clear(-1)];
+  const said = [
+    ...(ahead > 0 ? [`${a} clearly ahead on ${counted(ahead, 'head')}`] : []),
+    ...(behind > 0 ? [`${b} clearly ahead on ${counted(behind, 'head')}`] : []),
+    ...(ahead + behind < heads.length
+      ? [`no clear difference on ${counted(heads.length - ahead - behind, 'head')}`]
+      : []),
+  ];
+  return `Each head alone: ${said.join('; ')}.`;
+}

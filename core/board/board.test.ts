@@ -1,110 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import type { Outcome } from '../outcomes/outcomes.ts';
-import { normals, seededRandom } from '../random.ts';
 import { boardOf } from './board.ts';
 import { lastingByClass } from './by-class.ts';
 import type { ColumnKey } from './columns.ts';
+import { ALL, asked, madeUp, product, TRUTH } from './made-up-trials.ts';
 import { wayBetween } from './met.ts';
 import { disagreements, pairWays, trialsToTell } from './pair.ts';
-import { type BoardAsk, type BoardDay, type BoardTrial, wishValue } from './read.ts';
-import { amountsOf, type Tested, testedBy } from './tested.ts';
+import { type BoardAsk, type BoardTrial, type BoardView, WHOLE_VIEW, wishValue } from './read.ts';
+import { amountsOf, testedBy } from './tested.ts';
 import { turnsOf } from './turns.ts';
 
-const product = (key: string): Tested & { name: string } => ({
-  kind: 'product',
-  role: 'hold',
-  key,
-  productId: key,
-  dose: { kind: 'exact', amount: 10, measure: 'g', per: 'head' },
-  name: key,
-});
-
-/** What a product truly gives, and how many days of it are good. */
-interface Truth {
-  definition: number;
-  frizz: number;
-  /** Points of definition lost a day. */
-  fade?: number;
-}
-
-/** A finished trial of two products in eight whole heads (or halves), by the truth and a seed. */
-function madeUp(
-  id: string,
-  [a, b]: readonly [string, string],
-  truth: Readonly<Record<string, Truth>>,
-  seed: number,
-  to: Partial<BoardTrial> & { noise?: number; wearDays?: number; level?: number } = {},
-): BoardTrial {
-  const normal = normals(seededRandom(seed));
-  const { noise = 0.3, wearDays = 5, halves = false } = to;
-  const level = to.level ?? normal();
-  const of = (position: number, half: BoardDay['half'], arm: number): BoardDay => {
-    const { definition, frizz, fade = 0.8 } = truth[arm === 0 ? a : b]!;
-    const luck = noise * normal();
-    const rated: Partial<Record<Outcome, { day: number; value: number }[]>> = {
-      definition: Array.from({ length: wearDays }, (_, i) => ({
-        day: i + 1,
-        value: definition + level + luck - fade * i,
-      })),
-      frizz: Array.from({ length: wearDays }, (_, i) => ({
-        day: i + 1,
-        value: frizz + level - luck + 0.3 * i,
-      })),
-    };
-    return {
-      washDayId: `${id} ${position}`,
-      position,
-      half,
-      arm,
-      on: `2026-0${1 + (seed % 9)}-1${position % 10}`,
-      dewPointC: 3 * position,
-      rated,
-      worn: rated,
-      washedOn: null,
-      over: true,
-      shrinkage: [{ day: 1, value: 40 }],
-      minutesToDry: null,
-      handsOn: half === null ? 30 + arm : null,
-      costPerWash: arm === 0 ? 2 : 1,
-      currency: 'EUR',
-    };
-  };
-  return {
-    id,
-    question: `${a} or ${b}?`,
-    wearerId: 'w',
-    halves,
-    block: null,
-    fair: 'clean',
-    wearDays,
-    endedOn: '2026-05-01',
-    arms: [product(a), product(b)],
-    days: Array.from({ length: 8 }, (_, position) => position).flatMap((position) =>
-      halves
-        ? [of(position, 'left', position % 2), of(position, 'right', 1 - (position % 2))]
-        : [of(position, null, [0, 1, 1, 0, 1, 0, 0, 1][position]!)],
-    ),
-    ...to,
-  };
-}
-const TRUTH = {
-  anvil: { definition: 5, frizz: 4 },
-  kelp: { definition: 7.5, frizz: 3 },
-  foam: { definition: 6, frizz: 5 },
-};
-const asked = (trials: readonly BoardTrial[], to: Partial<BoardAsk> = {}): BoardAsk => ({
-  trials,
-  role: 'hold',
-  onDay: 1,
-  lasting: 'definition',
-  line: 5,
-  weakened: true,
-  weights: {},
-  against: null,
-  by: null,
-  pooled: false,
-  ...to,
-});
 const two = [madeUp('one', ['anvil', 'kelp'], TRUTH, 1), madeUp('two', ['foam', 'anvil'], TRUTH, 2)];
 const column = (ask: BoardAsk, key: ColumnKey = 'definition') =>
   boardOf({ ...ask, by: key }).columns.find((one) => one.key === key)!;
@@ -258,6 +162,50 @@ describe('the board', () => {
     );
   });
 
+  it('tells who is first among what is in view, the rest still joining them', () => {
+    const ask = asked(two, { by: 'definition' });
+    expect(column(ask).leaders.map(({ node }) => node)).toEqual(['kelp']);
+    const of = (view: Partial<BoardView>) => boardOf({ ...ask, view: { ...WHOLE_VIEW, ...view } });
+    // Kelp out of view: foam met anvil alone, and is told against it alone.
+    const some = of({ productIds: ['foam', 'anvil'] });
+    const read = some.columns.find(({ key }) => key === 'definition')!;
+    expect(some.shown).toEqual(['anvil', 'foam']);
+    expect(some.nodes.map(({ node }) => node)).toEqual(['anvil', 'foam', 'kelp']);
+    expect(read.leaders.map(({ node, next }) => [node, next])).toEqual([['foam', 'anvil']]);
+    expect(Object.keys(read.first).toSorted()).toEqual(['anvil', 'foam']);
+    expect(read.first.anvil! + read.first.foam!).toBeCloseTo(1, 10);
+    expect(read.joint.map(({ node, from }) => [node, from])).toEqual([['anvil', 'foam']]);
+    // The pair that never met is still known through the one that is out of view.
+    const through = of({ productIds: ['foam', 'kelp'] }).columns.find(({ key }) => key === 'definition')!;
+    expect(through.joint).toHaveLength(1);
+    expect(through.leaders[0]).toMatchObject({ node: 'kelp', next: 'foam' });
+    // Two intervals that hold together are wider than one alone.
+    const width = (joint: readonly { low: number; high: number }[]) => joint[0]!.high - joint[0]!.low;
+    expect(width(read.joint)).toBeLessThan(
+      width(column(ask).joint.filter(({ node, from }) => [node, from].toSorted().join() === 'anvil,foam')),
+    );
+    expect(of({ productIds: [] }).shown).toEqual([]);
+    expect(of({ since: '2999-01-01' }).shown).toEqual([]);
+    expect(turnsOf({ ...ask, weights: { definition: 1 } }, 'foam', ['foam', 'anvil'])).toEqual([]);
+  });
+
+  it('reads the wash days of one air alone, and none without weather', () => {
+    const dewy = two.map((trial) => ({
+      ...trial,
+      days: trial.days.map((day, i) => ({ ...day, dewPointC: i === 0 ? null : i % 2 ? 4 : 14 })),
+    }));
+    const days = (air: BoardView['air']) =>
+      column(asked(dewy, { view: { ...WHOLE_VIEW, air } })).cells.reduce((sum, cell) => sum + cell.days, 0);
+    const all = two.reduce((sum, trial) => sum + trial.days.length, 0);
+    expect(days(null)).toBe(all);
+    const [dry, humid] = [days({ from: -40, to: 9 }), days({ from: 9, to: 40 })];
+    expect(dry + humid).toBe(all - 2);
+    expect(dry).toBe(dewy.flatMap(({ days }) => days).filter(({ dewPointC }) => dewPointC === 4).length);
+    // The upper end belongs to the next band.
+    expect(days({ from: 4, to: 14 })).toBe(dry);
+    expect(days({ from: 20, to: 40 })).toBe(0);
+  });
+
   it('is never firm where the trials that held both cannot tell', () => {
     // Anvil and kelp hardly differ in their own noisy trial; through foam, by quiet ones, kelp is far ahead.
     const quiet = { noise: 0.05 };
@@ -355,7 +303,7 @@ describe('wishes', () => {
     ];
     const ask = asked(trials, { weights: { definition: 3, frizz: 1 } });
     expect(column(ask, 'wish').leaders[0]!.node).toBe('kelp');
-    const turns = turnsOf(ask, 'kelp')!;
+    const turns = turnsOf(ask, 'kelp', ALL)!;
     expect(turns.map(({ wish, node }) => [wish, node])).toEqual([
       ['definition', 'foam'],
       ['frizz', 'foam'],
@@ -366,9 +314,9 @@ describe('wishes', () => {
     const turned = asked(trials, { weights: { definition: 0.5, frizz: 0.5 } });
     expect(column(turned, 'wish').leaders[0]!.node).toBe('foam');
     expect(boardOf(asked(trials)).columns.some(({ key }) => key === 'wish')).toBe(false);
-    expect(turnsOf(asked(trials, { weights: { definition: 1 } }), 'kelp')).toEqual([]);
+    expect(turnsOf(asked(trials, { weights: { definition: 1 } }), 'kelp', ALL)).toEqual([]);
     // Of one that is not first by these means, nothing is said.
-    expect(turnsOf(ask, 'foam')).toBeNull();
+    expect(turnsOf(ask, 'foam', ALL)).toBeNull();
   });
 });
 

@@ -7,6 +7,7 @@ import { type Agreement, type Effect, type Network, type NetworkTrial, networkOf
 import {
   type BoardAsk,
   type BoardTrial,
+  type BoardView,
   countedTo,
   countedTrials,
   networkTrial,
@@ -74,6 +75,8 @@ export interface BoardColumn {
 }
 
 export interface Board {
+  /** The things in view, in the order of the nodes. */
+  shown: string[];
   /** The column that orders. */
   by: ColumnKey;
   /** Day of wear that good days are counted to. */
@@ -114,10 +117,11 @@ function leadersOf(
   trials: readonly NetworkTrial[],
   first: ReadonlyMap<string, number>,
   joint: readonly JointPair[],
+  shown: readonly string[],
 ): Leader[] {
   return [...new Set(network.island)].flatMap((island) => {
-    const [best, second] = network.nodes
-      .filter((_, i) => network.island[i] === island)
+    const own = network.nodes.filter((node, i) => network.island[i] === island && shown.includes(node));
+    const [best, second] = own
       .map((node) => ({ node, share: first.get(node) ?? 0 }))
       .toSorted((a, b) => b.share - a.share);
     if (!best || !second) return [];
@@ -127,15 +131,16 @@ function leadersOf(
     const direct = held.length > 0 ? networkOf(held).between(best.node, second.node) : null;
     const cannotTell =
       held.length > 0 && (!direct?.interval || (direct.interval.low <= 0 && direct.interval.high >= 0));
-    const rivals = network.nodes.filter((node, i) => network.island[i] === island && node !== best.node);
-    const together = rivals.every((node) =>
-      joint.some(
-        (pair) =>
-          [pair.node, pair.from].includes(best.node) &&
-          [pair.node, pair.from].includes(node) &&
-          (pair.low > 0 || pair.high < 0),
-      ),
-    );
+    const together = own
+      .filter((node) => node !== best.node)
+      .every((node) =>
+        joint.some(
+          (pair) =>
+            [pair.node, pair.from].includes(best.node) &&
+            [pair.node, pair.from].includes(node) &&
+            (pair.low > 0 || pair.high < 0),
+        ),
+      );
     const plain = firmness(best.share);
     const heldBack = plain !== 'firm' ? null : cannotTell ? 'own trial' : together ? null : 'together';
     return [
@@ -150,6 +155,14 @@ function leadersOf(
     ];
   });
 }
+
+/** Whether a thing of the board is looked at. */
+export const inView = (
+  { productId, lastOn }: Pick<BoardNode, 'productId' | 'lastOn'>,
+  { productIds, since }: BoardView,
+): boolean =>
+  (productIds === null || (productId !== null && productIds.includes(productId))) &&
+  (since === null || lastOn >= since);
 
 const KEYS = Object.keys(COLUMNS) as ColumnKey[];
 
@@ -219,16 +232,21 @@ export function boardOf(ask: BoardAsk): Board {
     };
   });
   const upTo = countedTo(ask);
+  const shown = nodes.filter((node) => inView(node, ask.view)).map(({ node }) => node);
   return {
+    shown,
     by: by.key,
     countedTo: upTo,
     nodes,
     columns: columns.map(({ key, numbers, network }): BoardColumn => {
       const draws = key === by.key ? drawsOf(network) : null;
-      const first = draws
-        ? sharesFirst(draws, network.nodes, COLUMNS[key].wanted)
-        : new Map<string, number>();
-      const joint = draws ? jointPairs(draws, network.nodes) : [];
+      const first = draws ? sharesFirst(draws, shown, COLUMNS[key].wanted) : new Map<string, number>();
+      const joint = draws
+        ? jointPairs(
+            draws,
+            network.nodes.filter((node) => shown.includes(node)),
+          )
+        : [];
       const pooled = ask.pooled ? network.agreement.map((_, island) => pooledOn(network, island)) : [];
       const told = counted.flatMap((trial, t) =>
         trial.days.flatMap((day, i) => {
@@ -258,6 +276,7 @@ export function boardOf(ask: BoardAsk): Board {
               counted.map((trial, t) => networkTrial(trial, numbers[t]!, places)),
               first,
               joint,
+              shown,
             )
           : [],
         agreement: [...network.agreement],

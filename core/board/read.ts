@@ -67,7 +67,21 @@ export interface BoardAsk {
   by: ColumnKey | null;
   /** Effects drawn towards the middle are wanted too. */
   pooled: boolean;
+  /** What is in view: first and better are told among these alone, though all evidence counts. */
+  view: BoardView;
 }
+
+/** What of a board is looked at. */
+export interface BoardView {
+  /** These products alone, and what is no product not at all; null for everything. */
+  productIds: readonly string[] | null;
+  /** What was worn in a trial on this date or later; null for ever. */
+  since: string | null;
+  /** Wash days whose mean dew point lies in this range alone, in °C, its upper end left out; null for any air. */
+  air: { from: number; to: number } | null;
+}
+
+export const WHOLE_VIEW: BoardView = { productIds: null, since: null, air: null };
 
 /** Good days and shrinkage are weighed between these fixed ends, never the range at hand. Model assumption. */
 const ENDS = { lasting: [0, 7], length: [100, 0] } as const;
@@ -147,8 +161,18 @@ export function scaleOf(key: ColumnKey, upTo: number): { step?: number; ends: re
   return { ends: [0, key === 'wish' ? 10 : Number.POSITIVE_INFINITY] };
 }
 
-/** Every wash day's number for a column, trial by trial. */
+/** Whether a wash day's air is looked at; one without weather is not where air is asked for. */
+const inAir = ({ dewPointC }: BoardDay, air: BoardView['air']): boolean =>
+  air === null || (dewPointC !== null && dewPointC >= air.from && dewPointC < air.to);
+
+/** Every wash day's number for a column, trial by trial; none for those out of view. */
 export function numbersOf(trial: BoardTrial, key: ColumnKey, ask: BoardAsk): (number | null)[] {
+  return allNumbersOf(trial, key, ask).map((value, i) =>
+    inAir(trial.days[i]!, ask.view.air) ? value : null,
+  );
+}
+
+function allNumbersOf(trial: BoardTrial, key: ColumnKey, ask: BoardAsk): (number | null)[] {
   const good = () => lastingOf(trial, ask.lasting, ask.line, countedTo(ask));
   if (key === 'good-days') return good();
   if (key === 'wish') {

@@ -14,10 +14,10 @@ export interface Turn {
 
 /**
  * Which wish would turn the order of a board, the others kept in proportion: for each that is weighed the nearest share of all
- * weights at which another thing has the highest estimate on the leader's island. Null where the leader's own estimate is
+ * weights at which another thing has the highest estimate of those shown on the leader's island. Null where the leader's own estimate is
  * not the highest now: it leads by draws alone, and no weight can be said to turn that. Source: methods.md 9.
  */
-export function turnsOf(ask: BoardAsk, leader: string): Turn[] | null {
+export function turnsOf(ask: BoardAsk, leader: string, shown: readonly string[]): Turn[] | null {
   const { counted, places } = countedTrials(ask);
   const weighed = (Object.entries(ask.weights) as [WishKey, number][]).filter(([, weight]) => weight > 0);
   const all = weighed.reduce((sum, [, weight]) => sum + weight, 0);
@@ -35,7 +35,7 @@ export function turnsOf(ask: BoardAsk, leader: string): Turn[] | null {
     );
     const at = network.island[network.nodes.indexOf(leader)];
     const own = network.nodes.flatMap((node, i) =>
-      network.island[i] === at ? [{ node, value: network.estimate[i]! }] : [],
+      network.island[i] === at && shown.includes(node) ? [{ node, value: network.estimate[i]! }] : [],
     );
     return own.toSorted((a, b) => b.value - a.value)[0]?.node ?? null;
   };

@@ -1,3 +1,4 @@
+import type { AcrossHeads, HeadAsk } from '@sabor/core/board/across-heads';
 import type { Board } from '@sabor/core/board/board';
 import type { ClassLasting } from '@sabor/core/board/by-class';
 import type { ColumnKey } from '@sabor/core/board/columns';
@@ -22,8 +23,11 @@ export const boardInWorker = (ask: BoardAsk): Promise<Board> => boardWorker().bo
 export const pairInWorker = (ask: BoardAsk, key: ColumnKey, a: string, b: string): Promise<PairWays> =>
   boardWorker().pairWays(ask, key, a, b);
 
-export const turnsInWorker = (ask: BoardAsk, leader: string): Promise<Turn[] | null> =>
-  boardWorker().turnsOf(ask, leader);
+export const turnsInWorker = (
+  ask: BoardAsk,
+  leader: string,
+  shown: readonly string[],
+): Promise<Turn[] | null> => boardWorker().turnsOf(ask, leader, shown);
 
 export const disagreementsInWorker = (
   ask: BoardAsk,
@@ -37,3 +41,9 @@ export const lastingByClassInWorker = (
   ask: BoardAsk,
   kindOf: Readonly<Record<string, string>>,
 ): Promise<{ upTo: number; kinds: ClassLasting[] }> => boardWorker().lastingByClass(ask, kindOf);
+
+export const acrossHeadsInWorker = (
+  heads: readonly HeadAsk[],
+  key: ColumnKey,
+  alike: boolean,
+): Promise<AcrossHeads[]> => boardWorker().acrossHeads(heads, key, alike);

@@ -33,7 +33,8 @@ export function Matrix({
   const put = pooled ? 'pooled' : 'plain';
   const [sort, setSort] = useState<ColumnKey | 'name' | 'cost'>('name');
   const told = board.columns.filter(({ cells }) => cells.some(({ days }) => days > 0));
-  const sorted = board.nodes.toSorted((a, b) => {
+  const shown = board.nodes.filter(({ node }) => board.shown.includes(node));
+  const sorted = shown.toSorted((a, b) => {
     if (sort === 'name') return nameOf(a.node) < nameOf(b.node) ? -1 : 1;
     if (sort === 'cost') return (a.costPerWash ?? Infinity) - (b.costPerWash ?? Infinity);
     const column = board.columns.find(({ key }) => key === sort)!;
@@ -88,7 +89,7 @@ export function Matrix({
         <table className="w-full text-left text-[0.95rem]">
           <thead className="text-sm text-soft">
             <tr className="border-b border-rule">
-              {head('name', 'Thing', `${board.nodes.length} of them`)}
+              {head('name', 'Thing', `${shown.length} of them`)}
               {told.map(({ key, usual }) => (
                 <Fragment key={key}>
                   {head(key, COLUMNS[key].label, usualInWords(key, usual, nameOf))}

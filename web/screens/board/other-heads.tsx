@@ -3,7 +3,6 @@ import type { BoardNode } from '@sabor/core/board/board';
 import { COLUMNS, type ColumnKey } from '@sabor/core/board/columns';
 import { type OnHead, overHeads } from '@sabor/core/board/over-heads';
 import type { BoardAsk } from '@sabor/core/board/read';
-import { TRAITS, type TraitName } from '@sabor/core/hair/traits';
 import { effectInWords, overHeadsInWords } from '@sabor/words/board';
 import { counted } from '@sabor/words/numbers';
 import { useEffect, useMemo, useState } from 'react';
@@ -12,18 +11,7 @@ import { useBoardTrials } from '../../api/board.ts';
 import { useWearers } from '../../api/queries.ts';
 import { useWorked } from '../../api/worked.ts';
 import { pairInWorker } from '../../workers/board.ts';
-
-/** A head's traits in a line: "4A, low porosity, coarse strand, medium density". */
-function traitsOf(wearer: Wearer): string {
-  const told = (Object.keys(TRAITS) as TraitName[]).flatMap((name) => {
-    const value = wearer[name];
-    if (value === null || name === 'damage') return [];
-    const { options, label } = TRAITS[name];
-    const says = (options as Record<string, { label: string }>)[value]?.label ?? value;
-    return [name === 'pattern' ? says : `${says} ${label.toLowerCase()}`];
-  });
-  return told.join(', ') || 'nothing told of it';
-}
+import { traitsOf } from './traits-of.ts';
 
 /** One head's own answer to a comparison, as a row; tells its number to whoever adds them up. */
 function HeadRow({

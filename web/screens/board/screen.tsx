@@ -15,11 +15,16 @@ import { boardInWorker } from '../../workers/board.ts';
 import { ByKind } from './by-kind.tsx';
 import { EvidenceMap } from './evidence-map.tsx';
 import { InAir } from './in-air.tsx';
+import { InView, useView } from './in-view.tsx';
 import { Matrix } from './matrix.tsx';
 import { namesOn } from './names.ts';
+import { OverHeadsPage } from './over-heads.tsx';
 import { PairPanel } from './pair-panel.tsx';
 import { Standings } from './standings.tsx';
 import { Weights } from './weights.tsx';
+
+/** Stands for all heads in the address. */
+const SEVERAL = 'several';
 
 const roleLabel = (role: Slot | 'line') => (role === 'line' ? 'Whole lines' : SLOTS[role].label);
 
@@ -27,12 +32,13 @@ const roleLabel = (role: Slot | 'line') => (role === 'line' ? 'Whole lines' : SL
 export function BoardScreen() {
   const [search, setSearch] = useSearchParams();
   const wearers = useWearers();
-  const wearerId = search.get('head') ?? wearers.data?.[0]?.id ?? '';
+  const several = search.get('head') === SEVERAL;
+  const wearerId = several ? '' : (search.get('head') ?? wearers.data?.[0]?.id ?? '');
   const wearer = wearers.data?.find(({ id }) => id === wearerId);
   const own = useBoardTrials(wearer ? wearerId : '');
   if (wearers.isError) return <Failed error={wearers.error} retry={wearers.refetch} />;
   if (wearers.isPending) return <Loading what="the board" />;
-  if (!wearer)
+  if (!wearer && !several)
     return (
       <>
         <Heading kicker="Board" title="Products against products" />
@@ -61,20 +67,29 @@ export function BoardScreen() {
     );
   return (
     <>
-      <Heading kicker="Board" title={`Products against products on ${wearer.name}`}>
-        Everything this head’s finished trials say of one step, put together. A trial alone decides its own
-        question; across trials the board says how sure the order is.
+      <Heading
+        kicker="Board"
+        title={`Products against products on ${wearer ? wearer.name : 'several heads'}`}
+      >
+        {wearer
+          ? 'Everything this head’s finished trials say of one step, put together. A trial alone decides its own question; across trials the board says how sure the order is.'
+          : 'Two products that were set against each other on more than one head, head by head.'}
       </Heading>
       <div className="no-print mb-6 flex flex-wrap gap-x-5 gap-y-2">
         <InlineChoice
           label="Head"
-          value={wearerId}
+          value={several ? SEVERAL : wearerId}
           onChange={(head) => set({ head, role: null, pair: null, against: null })}
-          options={wearers.data.map(({ id, name }) => [id, name] as const)}
+          options={[
+            ...wearers.data.map(({ id, name }) => [id, name] as const),
+            ...(wearers.data.length > 1 ? [[SEVERAL, 'Several heads'] as const] : []),
+          ]}
         />
-        {own.data && <OfRole own={own.data} set={set} search={search} />}
+        {wearer && own.data && <OfRole own={own.data} set={set} search={search} />}
       </div>
-      {own.error ? (
+      {!wearer ? (
+        <OverHeadsPage wearers={wearers.data} search={search} set={set} />
+      ) : own.error ? (
         <Failed error={own.error} retry={own.retry} />
       ) : own.data ? (
         <OwnBoardPage key={wearerId} own={own.data} wearer={wearer} search={search} set={set} />
@@ -153,9 +168,11 @@ function OwnBoardPage({
   const pooled = search.get('put') === 'pooled';
   // What is drawn towards the middle is told from the middle.
   const against = pooled ? null : search.get('against');
+  const view = useView(wearer, search);
   const ask = useMemo(
     (): BoardAsk | null =>
-      role && {
+      role &&
+      view && {
         trials: own.trials,
         role,
         onDay,
@@ -166,8 +183,9 @@ function OwnBoardPage({
         against,
         by: asked && Object.hasOwn(COLUMNS, asked) ? asked : null,
         pooled,
+        view,
       },
-    [own.trials, role, onDay, lasting, wishes?.line, weakened, used, against, asked, pooled],
+    [own.trials, role, onDay, lasting, wishes?.line, weakened, used, against, asked, pooled, view],
   );
   const board = useWorked('board', ask ? [ask] : null, () => boardInWorker(ask!), `${wearer.id} ${role}`);
   const waiting = own.waiting.length > 0 && (
@@ -187,7 +205,7 @@ function OwnBoardPage({
       </ul>
     </section>
   );
-  if (!ask)
+  if (!role)
     return (
       <>
         <Nothing
@@ -203,6 +221,7 @@ function OwnBoardPage({
         {waiting}
       </>
     );
+  if (!ask) return <Loading what="the shelf’s screening" />;
   if (board.isError)
     return <Failed error={new Error('The board could not be computed.')} retry={board.refetch} />;
   if (!board.data || !shelf.data) return <Loading what="the board" />;
@@ -263,7 +282,19 @@ function OwnBoardPage({
           </label>
         )}
       </div>
-      {data.nodes.length === 0 ? (
+      {data.nodes.length > 0 && (
+        <InView
+          wearer={wearer}
+          search={search}
+          set={set}
+          products={products.filter(({ id }) => data.nodes.some(({ productId }) => productId === id))}
+          shown={data.shown.length}
+          of={data.nodes.length}
+        />
+      )}
+      {data.nodes.length > 0 && data.shown.length === 0 ? (
+        <Nothing title="Nothing of this board is in view">Choose less narrowly what to look at.</Nothing>
+      ) : data.nodes.length === 0 ? (
         <Nothing title="No trial of this step counts">
           All of them are left out: run one again without what broke it, or count the weakened ones.
         </Nothing>
@@ -275,6 +306,7 @@ function OwnBoardPage({
             nameOf={nameOf}
             products={products}
             role={ask.role}
+            view={ask.view}
             wearerId={wearer.id}
             open={open}
           />
@@ -285,6 +317,7 @@ function OwnBoardPage({
               change={setWeights}
               ask={ask}
               leader={by.key === 'wish' ? (by.leaders[0]?.node ?? null) : null}
+              shown={data.shown}
               nameOf={nameOf}
               wearer={wearer}
             />

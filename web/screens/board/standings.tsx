@@ -1,6 +1,7 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { Board, BoardColumn, BoardNode } from '@sabor/core/board/board';
 import { COLUMNS } from '@sabor/core/board/columns';
+import type { BoardView } from '@sabor/core/board/read';
 import { suitsSlot } from '@sabor/core/shelf/products';
 import type { Slot } from '@sabor/core/step/slots';
 import {
@@ -23,6 +24,7 @@ export function Standings({
   nameOf,
   products,
   role,
+  view,
   wearerId,
   open,
 }: {
@@ -31,19 +33,22 @@ export function Standings({
   nameOf: (node: string) => string;
   products: readonly Product[];
   role: Slot | 'line';
+  view: BoardView;
   wearerId: string;
   open: (a: string, b: string) => void;
 }) {
   // By what this column has numbers of: another column may join others.
   const islandOf = (node: string) => column.cells.find((cell) => cell.node === node)?.island ?? null;
-  const islands = [...new Set(column.cells.flatMap(({ island }) => island ?? []))].sort((a, b) => a - b);
-  const unread = board.nodes.filter(({ node }) => islandOf(node) === null);
+  const shown = board.nodes.filter(({ node }) => board.shown.includes(node));
+  const islands = [...new Set(shown.flatMap(({ node }) => islandOf(node) ?? []))].sort((a, b) => a - b);
+  const unread = shown.filter(({ node }) => islandOf(node) === null);
   const better = betterInWords(column, nameOf);
   const untried = products.filter(
     ({ id, roles, archivedAt }) =>
       role !== 'line' &&
       archivedAt === null &&
       suitsSlot(roles, role) &&
+      (view.productIds === null || view.productIds.includes(id)) &&
       !board.nodes.some(({ productId }) => productId === id),
   );
   const first = (node: BoardNode) => column.first[node.node] ?? -1;
@@ -68,7 +73,7 @@ export function Standings({
             </h3>
           )}
           <ol className="border-t border-rule">
-            {board.nodes
+            {shown
               .filter(({ node }) => islandOf(node) === island)
               .toSorted((a, b) => first(b) - first(a) || (nameOf(a.node) < nameOf(b.node) ? -1 : 1))
               .map((node) => {

@@ -16,6 +16,7 @@ export function Weights({
   change,
   ask,
   leader,
+  shown,
   nameOf,
   wearer,
 }: {
@@ -26,15 +27,17 @@ export function Weights({
   ask: BoardAsk;
   /** The thing that is first by these wishes. */
   leader: string | null;
+  /** The things in view. */
+  shown: readonly string[];
   nameOf: (node: string) => string;
   wearer: Wearer;
 }) {
   const all = KEYS.reduce((sum, key) => sum + (weights[key] ?? 0), 0);
   const turns = useWorked(
     'turns',
-    leader ? [ask, leader] : null,
+    leader ? [ask, leader, shown] : null,
     // What would turn another order is not what would turn this one: nothing stays on show meanwhile.
-    () => turnsInWorker(ask, leader!),
+    () => turnsInWorker(ask, leader!, shown),
   );
   const same = KEYS.every((key) => (weights[key] ?? 0) === (wished[key] ?? 0));
   return (
