@@ -7,13 +7,13 @@ import { plusMonths } from '@sabor/core/time/dates';
 import { localToday } from '@sabor/core/time/today';
 import { useMemo } from 'react';
 import { useHairFile, useOwnIngredients, useSettings, useShelf } from '../../api/queries.ts';
+import { useWhom } from '../../api/whom.ts';
 import { useWorked } from '../../api/worked.ts';
 import { Button } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { showMoney } from '../../ui/show.ts';
 import { screeningWorker } from '../../workers/screening.ts';
 import type { ShelfScreening } from '../../workers/screening.worker.ts';
-import { useWhom } from '../screen/use-whom.ts';
 
 /** What the address says of the view, each part on its own. */
 export const VIEW_KEYS = ['line', 'kind', 'price', 'screened', 'since', 'air'] as const;

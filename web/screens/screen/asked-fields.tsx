@@ -5,9 +5,9 @@ import { SCHOOLS, type School } from '@sabor/core/hair/wishes';
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useId } from 'react';
 import { useSettings } from '../../api/queries.ts';
+import type { Asked } from '../../api/whom.ts';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import { showTemperature } from '../../ui/show.ts';
-import type { Asked } from './use-whom.ts';
 
 const STOPS = ['file', 'low', 'medium', 'high'] as const;
 

@@ -4,7 +4,7 @@ import { VERDICTS } from '@sabor/core/ingredients/judge/screen';
 import { Tag } from '../../ui/states.tsx';
 import type { LabelReading } from '../../workers/screening.worker.ts';
 import { Reasons } from './reasons.tsx';
-import { useWeigh } from './use-whom.ts';
+import { useWeigh } from './use-weigh.ts';
 
 /** What a label is for one wearer: the verdict with its reasons, and where schools differ. */
 export function Judged({

@@ -16,6 +16,7 @@ import {
   useWearers,
   useWeather,
 } from '../../api/queries.ts';
+import { type Asked, useWhom } from '../../api/whom.ts';
 import { useWorked } from '../../api/worked.ts';
 import { ShareBars } from '../../drawings/share-bars.tsx';
 import { patch, put } from '../../http/http.ts';
@@ -32,7 +33,6 @@ import { ItemEditor } from './item-editor.tsx';
 import { Judged } from './judged.tsx';
 import { dewPointAhead, placeNow } from './start-asked.ts';
 import { UnknownNames } from './unknown-names.tsx';
-import { type Asked, useWhom } from './use-whom.ts';
 
 export function LabelScreen() {
   const [search] = useSearchParams();

@@ -5,7 +5,7 @@ import { useHairFile } from '../../api/queries.ts';
 import { useWorked } from '../../api/worked.ts';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
-import { useWeigh } from './use-whom.ts';
+import { useWeigh } from './use-weigh.ts';
 
 const WEIGHTS = {
   '0': { label: 'off' },

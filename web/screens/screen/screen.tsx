@@ -8,6 +8,7 @@ import { localToday } from '@sabor/core/time/today';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useOwnIngredients, usePlaceWeather, useShelf, useWearers, useWeather } from '../../api/queries.ts';
+import { type Asked, useWhom } from '../../api/whom.ts';
 import { useWorked } from '../../api/worked.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
@@ -20,7 +21,7 @@ import { LineSummary } from './line-summary.tsx';
 import { Reasons } from './reasons.tsx';
 import { RulesTable } from './rules-table.tsx';
 import { dewPointAhead, placeNow } from './start-asked.ts';
-import { type Asked, useWeigh, useWhom } from './use-whom.ts';
+import { useWeigh } from './use-weigh.ts';
 
 export function ScreeningScreen() {
   const shelf = useShelf();

@@ -4,9 +4,7 @@ import type { School } from '@sabor/core/hair/wishes';
 import type { ScreenFor } from '@sabor/core/ingredients/judge/screen';
 import { screenFor } from '@sabor/reading/screen-for';
 import { useMemo } from 'react';
-import { useChange, useHairFile, useSettings } from '../../api/queries.ts';
-import { put } from '../../http/http.ts';
-import { useSay } from '../../ui/undo.tsx';
+import { useHairFile, useSettings } from './queries.ts';
 
 /** What is asked of the screening beside the profile. */
 export interface Asked {
@@ -28,25 +26,4 @@ export function useWhom(
     [wearer, file.data, asked, market],
   );
   return { whom, error: file.error };
-}
-
-/** Weighs a rule for a wearer, with the way back. */
-export function useWeigh(wearer: Wearer) {
-  const say = useSay();
-  const save = useChange(({ rule, weight }: { rule: string; weight: number }) =>
-    put(`/wearers/${wearer.id}/rules/${rule}`, { weight }),
-  );
-  return (rule: string, weight: number) =>
-    void save.mutateAsync({ rule, weight }).then(
-      () =>
-        say(
-          weight === 0
-            ? `Switched off for ${wearer.name}.`
-            : weight === 1
-              ? 'Back to its own weight.'
-              : `Weighs double for ${wearer.name}.`,
-          () => save.mutate({ rule, weight: 1 }),
-        ),
-      (error: Error) => say(error.message),
-    );
 }
