@@ -21,7 +21,7 @@ import { Product, Shelf } from './shelf.ts';
 import { TapsHeard } from './taps.ts';
 import { Today } from './today.ts';
 import { DoseRun, KeyEntry, Trial, TrialDetail } from './trial-record.ts';
-import { UsualOfZone } from './usual.ts';
+import { UsualDay, UsualOfZone } from './usual.ts';
 import { WashDay } from './wash-day.ts';
 import { Wearer } from './wearer.ts';
 import { MetarReport, Place, PlaceWeather, Weather } from './weather.ts';
@@ -66,6 +66,7 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'GET /wearers/:id/ledger': v.array(LedgerWashDay),
   'GET /search': v.array(Found),
   'GET /wearers/:id/usual': v.array(UsualOfZone),
+  'GET /wearers/:id/usual-day': UsualDay,
   'GET /settings': Settings,
   'PATCH /settings': Settings,
   'GET /shelf': Shelf,

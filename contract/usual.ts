@@ -1,6 +1,9 @@
 import type { Usual } from '@sabor/core/board/usual';
+import { DOSE_SCOPES } from '@sabor/core/doses/dose';
+import { MEASURES } from '@sabor/core/doses/measures';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { STAGES } from '@sabor/core/outcomes/stages';
+import { SLOTS } from '@sabor/core/step/slots';
 import * as v from 'valibot';
 import { id, oneOf, whole } from './fields.ts';
 
@@ -17,6 +20,9 @@ export const UsualInput = v.pipe(
   ),
 );
 
+/** The wash day that is left out of a head's usual minutes and amounts. */
+export const UsualDayInput = v.object({ without: v.nullable(id) });
+
 const band = { low: v.number(), high: v.number(), middle: v.number(), days: v.number() };
 export const UsualBand = v.variant('known', [
   v.strictObject({ known: v.literal('band'), ...band, products: v.number() }),
@@ -31,3 +37,21 @@ export const UsualOfZone = v.strictObject({
   usual: UsualBand,
 });
 export type UsualOfZone = v.InferOutput<typeof UsualOfZone>;
+
+/** Where a whole head's minutes, shed hairs and amounts usually lie, from its earlier wash days. */
+export const UsualDay = v.strictObject({
+  dry: UsualBand,
+  handsOn: UsualBand,
+  shed: UsualBand,
+  /** Of each product at each step, in the measure it was dosed by. */
+  doses: v.array(
+    v.strictObject({
+      productId: id,
+      slot: oneOf(SLOTS, 'a step'),
+      measure: oneOf(MEASURES, 'a measure'),
+      per: oneOf(DOSE_SCOPES, 'a scope'),
+      usual: UsualBand,
+    }),
+  ),
+});
+export type UsualDay = v.InferOutput<typeof UsualDay>;

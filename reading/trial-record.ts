@@ -108,6 +108,7 @@ export function toTrialRecord(
             half === null && !day.enteredLater
               ? minutesOfDay(day.steps, day.startedAt)
               : { dry: null, handsOn: null },
+          shed: half === null ? day.shedHairs : null,
           cost: washCost(uses(day, products, weighed, half)),
           testedCost: washCost(uses(day, products, weighed, half, tested)),
         };

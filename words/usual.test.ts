@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { besideUsual } from './usual.ts';
+import { amountOffUsual, besideUsual, wholeBesideUsual } from './usual.ts';
 
 describe('a number beside what is usual', () => {
   const band = { known: 'band', low: 5.5, high: 8, middle: 6.8, products: 4, days: 31 } as const;
@@ -21,5 +21,30 @@ describe('a number beside what is usual', () => {
         'this head',
       ),
     ).toContain('(6.0 to 9.0 with Kelp Fold Gel, 1 wash day)');
+  });
+});
+
+describe('minutes, hairs and amounts beside what is usual', () => {
+  const band = { known: 'band', low: 31.4, high: 44.2, middle: 38, products: 4, days: 31 } as const;
+  it('are usual or outside, in whole units as they are shown', () => {
+    expect(wholeBesideUsual(38, band)).toBe('usual on this head (31 to 44)');
+    // Shown as 31, so told as 31.
+    expect(wholeBesideUsual(30.6, band)).toContain('usual on this head (31');
+    expect(wholeBesideUsual(30.4, band)).toBe('outside what is usual on this head (31 to 44)');
+    expect(wholeBesideUsual(45, band)).toContain('outside');
+    expect(wholeBesideUsual(38, { known: 'too few', days: 5 })).toBeNull();
+  });
+
+  it('an amount is named only beyond both its band and what holds for a kept amount', () => {
+    const usual = { known: 'one product', product: 'x', low: 12, high: 12, middle: 12, days: 8 } as const;
+    expect(amountOffUsual('Kelp Fold Gel', 12, usual, 'g')).toBeNull();
+    expect(amountOffUsual('Kelp Fold Gel', 14.4, usual, 'g')).toBeNull();
+    expect(amountOffUsual('Kelp Fold Gel', 21, usual, 'g')).toBe(
+      'Kelp Fold Gel: 21 g, usually 12 (8 wash days)',
+    );
+    expect(amountOffUsual('Kelp Fold Gel', 9, usual, 'g')).not.toBeNull();
+    // Within a wide band nothing is odd, however far from its middle.
+    expect(amountOffUsual('Kelp Fold Gel', 21, { ...usual, high: 25 }, 'g')).toBeNull();
+    expect(amountOffUsual('Kelp Fold Gel', 21, { known: 'too few', days: 2 }, 'g')).toBeNull();
   });
 });

@@ -303,6 +303,23 @@ describe('missing looks', () => {
   });
 });
 
+describe('hairs shed', () => {
+  it('stand option by option, of whole heads on which they were told', () => {
+    const shed = (to: (position: number, arm: number) => number | null) => {
+      const record = trial(apart);
+      return compareTrial({
+        ...record,
+        washDays: record.washDays.map((day) => ({ ...day, shed: to(day.position, day.arm) })),
+      }).shed;
+    };
+    expect(shed(() => null).means).toEqual([null, null]);
+    expect(shed((_, arm) => (arm === 0 ? 90 : 60)).means).toEqual([90, 60]);
+    // Where one wash day was not counted, the others still are.
+    expect(shed((position, arm) => (position === 0 ? null : arm === 0 ? 90 : 60)).means).toEqual([90, 60]);
+    expect(shed((_, arm) => (arm === 0 ? 90 : 60)).differences[0]!.difference).toBe(-30);
+  });
+});
+
 describe('ways round the promise', () => {
   it.each(['primary', 'onDay', 'line'] as const)('a change of %s makes it a description', (what) => {
     const record = trial(apart, { changed: [what] });

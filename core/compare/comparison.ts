@@ -34,6 +34,8 @@ export interface Comparison {
   shrinkage: Contrast;
   /** Minutes by the steps' clocks, of whole heads. */
   minutes: { dry: Contrast; handsOn: Contrast };
+  /** Hairs shed, of whole heads. */
+  shed: Contrast;
   mainCurves: Curve[];
   curves: Record<Outcome, Curve[]>;
   wear: Wear[];
@@ -115,6 +117,7 @@ export function compareTrial(record: TrialRecord): Comparison {
       dry: contrastOfRecord(record, reference, ({ minutes }) => minutes.dry),
       handsOn: contrastOfRecord(record, reference, ({ minutes }) => minutes.handsOn),
     },
+    shed: contrastOfRecord(record, reference, ({ shed }) => shed),
     mainCurves: isOutcome(rated) ? curves[rated] : curvesOf(record, rated),
     curves,
     wear,

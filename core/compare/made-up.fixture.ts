@@ -36,6 +36,7 @@ export function wornDay(
     wearEnd: 'washed-schedule',
     wearEndDay: null,
     minutes: { dry: null, handsOn: null },
+    shed: null,
     cost: price(2),
     testedCost: price(1),
     ...to,

@@ -52,6 +52,8 @@ export interface WashDayRecord {
   wearEndDay: number | null;
   /** Minutes of a whole head's wash day by its steps' clocks: of drying, and of all that hands did; null where no clock went. */
   minutes: { dry: number | null; handsOn: number | null };
+  /** Hairs shed on a whole head's wash day; null where nobody counted. */
+  shed: number | null;
   cost: WashCost;
   testedCost: WashCost;
 }

@@ -13,7 +13,7 @@ import type { Settings } from '@sabor/contract/settings';
 import type { Shelf } from '@sabor/contract/shelf';
 import type { Today } from '@sabor/contract/today';
 import type { DoseRun, KeyEntry, Trial, TrialDetail } from '@sabor/contract/trial-record';
-import type { UsualOfZone } from '@sabor/contract/usual';
+import type { UsualDay, UsualOfZone } from '@sabor/contract/usual';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { PlaceWeather, Weather } from '@sabor/contract/weather';
@@ -142,6 +142,10 @@ export const useUsual = (wearerId: string, stage: string, day: number | null, wi
       `/wearers/${wearerId}/usual?stage=${stage}${day === null ? '' : `&day=${day}`}&without=${without}`,
     ),
   );
+
+/** Where a head's minutes, shed hairs and amounts usually lie, one wash day left out. */
+export const useUsualDay = (wearerId: string, without: string) =>
+  useQuery(resource<UsualDay>(`/wearers/${wearerId}/usual-day?without=${without}`));
 
 export const useBackups = () => useQuery(resource<BackupState>('/backups'));
 

@@ -1,8 +1,9 @@
-import { UsualInput } from '@sabor/contract/usual';
+import { UsualDayInput, UsualInput } from '@sabor/contract/usual';
 import { Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { parse } from '../../http/problems.ts';
 import { pathId } from '../../http/with-id.ts';
+import { readUsualDay } from './day.ts';
 import { readUsual } from './store.ts';
 
 export function usualRoutes(db: Db): Router {
@@ -15,6 +16,10 @@ export function usualRoutes(db: Db): Router {
       without: without ?? null,
     });
     response.json(await readUsual(db, pathId(request, 'wearer'), asked));
+  });
+  router.get('/wearers/:id/usual-day', async (request, response) => {
+    const { without } = parse(UsualDayInput, { without: request.query.without ?? null });
+    response.json(await readUsualDay(db, pathId(request, 'wearer'), without));
   });
   return router;
 }

@@ -1,5 +1,6 @@
+import type { Shelf } from '@sabor/contract/shelf';
 import type { Trial } from '@sabor/contract/trial-record';
-import type { UsualOfZone } from '@sabor/contract/usual';
+import type { UsualDay, UsualOfZone } from '@sabor/contract/usual';
 import type { Wearer } from '@sabor/contract/wearer';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoSource } from '../../../scripts/start/demo.ts';
@@ -27,10 +28,10 @@ describe('what is usual on a head', () => {
       ['definition', 'frizz', 'hold', 'scalp', 'shine', 'softness', 'volume'].sort(),
     );
     const scalp = over.find(({ outcome }) => outcome === 'scalp')!.usual;
-    expect(scalp).toMatchObject({ known: 'band', products: 5 });
+    expect(scalp).toMatchObject({ known: 'band', products: 6 });
     if (scalp.known !== 'band') throw new Error();
-    // Eight wash days of each of four whole-head trials, six of two products each in the half-heads.
-    expect(scalp.days).toBe(4 * 8 + 6 * 2);
+    // Eight wash days of each of five whole-head trials, six of two products each in the half-heads.
+    expect(scalp.days).toBe(5 * 8 + 6 * 2);
     expect(scalp.low).toBeGreaterThan(5);
     expect(scalp.high).toBeLessThanOrEqual(10);
     const zones = new Set(body.flatMap(({ zoneId }) => zoneId ?? []));
@@ -46,7 +47,7 @@ describe('what is usual on a head', () => {
     );
     const days = (body: UsualOfZone[]) =>
       body.find(({ zoneId, outcome }) => zoneId === null && outcome === 'hold')!.usual.days;
-    expect(days((await ask(`stage=wear&day=1&without=${gels!.id}`)).body)).toBe(3 * 8 + 6 * 2);
+    expect(days((await ask(`stage=wear&day=1&without=${gels!.id}`)).body)).toBe(4 * 8 + 6 * 2);
     // Only the trial left out looked on day 7.
     expect((await ask(`stage=wear&day=7&without=${gels!.id}`)).body).toEqual([]);
     expect((await ask('stage=cast')).body.map(({ outcome }) => outcome)).not.toContain('hold');
@@ -87,5 +88,44 @@ describe('what is usual on a head', () => {
     ])
       expect((await ask(query)).status, query).toBe(422);
     expect((await ask('stage=cast', 'nobody')).status).toBe(404);
+  });
+
+  it('is told of a whole head’s minutes, shed hairs and amounts, one wash day left out, halves never', async () => {
+    const of = async (query = '', head = ines.id) =>
+      bench.ask<UsualDay>('GET', `/api/wearers/${head}/usual-day${query}`);
+    const { status, body } = await of();
+    expect(status).toBe(200);
+    // Five whole-head trials of eight; two halves of six more do not count.
+    expect(body.dry).toMatchObject({ known: 'band', days: 40 });
+    expect(body.shed).toMatchObject({ known: 'band' });
+    if (body.dry.known !== 'band' || body.handsOn.known !== 'band') throw new Error();
+    expect(body.dry.low).toBeGreaterThan(0);
+    expect(body.dry.low).toBeLessThan(body.dry.middle);
+    expect(body.dry.middle).toBeLessThan(body.dry.high);
+    const shelf = (await bench.ask<Shelf>('GET', '/api/shelf')).body.products;
+    const amount = (name: string) =>
+      body.doses.find(
+        ({ productId, slot }) => slot === 'hold' && shelf.find(({ id }) => id === productId)!.name === name,
+      )!;
+    // The demo weighs every hold to 12 g.
+    expect(amount('Kelp Fold Gel')).toMatchObject({
+      measure: 'g',
+      per: 'head',
+      usual: { known: 'one product', low: 12, middle: 12, high: 12, days: 8 },
+    });
+    const [day] = (
+      await bench.db.query(
+        `select d.id from wash_day d join trial t on t.id = d.trial_id where t.wearer_id = $1 and t.design = 'complete' limit 1`,
+        [ines.id],
+      )
+    ).rows;
+    expect((await of(`?without=${day.id}`)).body.dry).toMatchObject({ days: 39 });
+    // One of Tomasz’s trials has halves, another is under way: what was finished of whole heads is told.
+    const tomasz = (await bench.ask<Wearer[]>('GET', '/api/wearers')).body.find(({ name }) =>
+      name.startsWith('Tomasz'),
+    )!;
+    expect((await of('', tomasz.id)).body.dry).toMatchObject({ days: 11 });
+    expect((await of('?without=me')).status).toBe(422);
+    expect((await of('', 'nobody')).status).toBe(404);
   });
 });

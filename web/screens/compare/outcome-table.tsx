@@ -12,6 +12,8 @@ interface Row {
   key: string;
   label: string;
   better: 'higher' | 'lower' | null;
+  /** What stands in place of what is wanted, where nothing is. */
+  says?: string;
   contrast: Contrast;
   scale: { lowest: number; highest: number; show: (x: number) => string; difference: (x: number) => string };
 }
@@ -34,6 +36,13 @@ function measuredScale(primary: MainResult, { byWashDay }: Contrast): Row['scale
     difference: (x) => `${x > 0 ? '+' : x < 0 ? '−' : ''}${size(Math.abs(x))}`,
   };
 }
+/** Hairs, from none to the most that were shed on a wash day. */
+const hairs = ({ byWashDay }: Contrast): Row['scale'] => ({
+  lowest: 0,
+  highest: Math.max(1, ...byWashDay.flatMap(({ value }) => value ?? [])),
+  show: (x) => String(Math.round(x)),
+  difference: (x) => signed(x, 0),
+});
 const share = {
   lowest: 0,
   highest: 1,
@@ -77,13 +86,32 @@ export function OutcomeTable({
       contrast: comparison.outcomes[key],
       scale: points,
     })),
-    { key: 'shrinkage', label: 'Shrinkage', better: null, contrast: comparison.shrinkage, scale: share },
+    {
+      key: 'shrinkage',
+      label: 'Shrinkage',
+      better: null,
+      says: 'of tagged curls',
+      contrast: comparison.shrinkage,
+      scale: share,
+    },
     ...(['minutes-to-dry:less', 'hands-on:less'] as const).flatMap((key, i) => {
       const contrast = i === 0 ? comparison.minutes.dry : comparison.minutes.handsOn;
       return key === primary || contrast.means.every((mean) => mean === null)
         ? []
         : [{ key, ...mainResult(key), contrast, scale: measuredScale(key, contrast) }];
     }),
+    ...(comparison.shed.means.every((mean) => mean === null)
+      ? []
+      : [
+          {
+            key: 'shed',
+            label: 'Hairs shed',
+            better: null,
+            says: 'since the last detangle, counted or estimated',
+            contrast: comparison.shed,
+            scale: hairs(comparison.shed),
+          },
+        ]),
   ];
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Outcomes, option by option">
@@ -110,7 +138,7 @@ export function OutcomeTable({
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ key, label, better, contrast, scale }) => (
+          {rows.map(({ key, label, better, says, contrast, scale }) => (
             <tr
               key={key}
               className={`border-b border-rule align-middle ${key === primary ? 'bg-leaf-pale/50' : ''}`}
@@ -119,11 +147,7 @@ export function OutcomeTable({
                 {label}
                 <span className="block text-sm font-normal text-soft">
                   {key === primary ? 'main · ' : ''}
-                  {better === null
-                    ? 'of tagged curls'
-                    : better === 'higher'
-                      ? 'more is wanted'
-                      : 'less is wanted'}
+                  {better === null ? says : better === 'higher' ? 'more is wanted' : 'less is wanted'}
                   {usualOf(key) && <span className="block">{usualOf(key)}</span>}
                 </span>
               </th>

@@ -1,15 +1,19 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { WashDay } from '@sabor/contract/wash-day';
 import { EFFORT, type Effort } from '@sabor/core/basin/effort';
-import { minutesByPhase, minutesSpent, PHASES, type Phase } from '@sabor/core/basin/minutes';
+import { minutesByPhase, minutesOfDay, minutesSpent, PHASES, type Phase } from '@sabor/core/basin/minutes';
+import type { Usual } from '@sabor/core/board/usual';
 import { dewPoint } from '@sabor/core/climate/dew-point';
+import { amountOf } from '@sabor/core/doses/dose';
+import { MEASURES } from '@sabor/core/doses/measures';
 import { SHED_A_DAY, SHED_VERDICTS, shedSinceDetangle } from '@sabor/core/hair/measured/shed';
 import { washCost } from '@sabor/core/shelf/wash-cost';
 import { departures } from '@sabor/core/step/departures';
 import { productsUsed } from '@sabor/core/step/mix';
 import { calibratedFor, doseGrams, weighedBy } from '@sabor/core/step/weighed';
 import { airOf } from '@sabor/reading/air-of';
-import { useSettings } from '../../api/queries.ts';
+import { amountOffUsual, wholeBesideUsual } from '@sabor/words/usual';
+import { useSettings, useUsualDay } from '../../api/queries.ts';
 import { showTemperature } from '../../ui/show.ts';
 
 const minutes = (x: number) => `${Math.round(x)} min`;
@@ -44,6 +48,7 @@ export function DayFigures({
   dark?: boolean;
 }) {
   const settings = useSettings();
+  const usual = useUsualDay(day.wearerId, day.id).data;
   const phases = minutesByPhase(day.steps, day.startedAt);
   const sum = (of: 'handsOn' | 'waiting') => Object.values(phases).reduce((all, phase) => all + phase[of], 0);
   const shelf = new Map(products.map((product) => [product.id, product]));
@@ -77,17 +82,45 @@ export function DayFigures({
   const shed =
     day.shedHairs === null || daysSince === null ? null : shedSinceDetangle(day.shedHairs, daysSince);
   const soft = dark ? 'text-paper/80' : 'text-soft';
+  // By the same clocks as the usual ones: whole heads, told as they went.
+  const apart = day.enteredLater || day.steps.some(({ half }) => half !== null);
+  const clock = apart ? null : minutesOfDay(day.steps, day.startedAt);
+  const beside = (value: number | null | undefined, band: Usual | undefined) => {
+    const said = value == null || band === undefined ? null : wholeBesideUsual(value, band);
+    return said === null ? '' : `, ${said}`;
+  };
+  const off = done.flatMap(({ slot, productId, dose, half }) => {
+    const amount = half === null ? amountOf(dose) : null;
+    if (amount === null || dose === null || dose.kind === 'unknown') return [];
+    const known = usual?.doses.find(
+      (one) =>
+        one.productId === productId &&
+        one.slot === slot &&
+        one.measure === dose.measure &&
+        one.per === dose.per,
+    );
+    const { label, plural } = MEASURES[dose.measure];
+    return known
+      ? (amountOffUsual(
+          shelf.get(productId!)?.name ?? 'A product',
+          amount,
+          known.usual,
+          amount === 1 ? label : plural,
+        ) ?? [])
+      : [];
+  });
   const rows: [string, string][] = [
-    ['Hands-on', minutes(sum('handsOn'))],
+    ['Hands-on', `${minutes(sum('handsOn'))}${beside(clock?.handsOn, usual?.handsOn)}`],
     ['Waiting', minutes(sum('waiting'))],
     ...(Object.keys(PHASES) as Phase[])
       .filter((phase) => phases[phase].handsOn + phases[phase].waiting >= 0.5)
       .map((phase): [string, string] => [
         PHASES[phase].label,
-        `${minutes(phases[phase].handsOn)} at work, ${minutes(phases[phase].waiting)} waiting`,
+        `${minutes(phases[phase].handsOn)} at work, ${minutes(phases[phase].waiting)} waiting${phase === 'dry' ? beside(clock?.dry, usual?.dry) : ''}`,
       ]),
     ...halves(day),
     ['Product', grams > 0 ? `about ${grams.toFixed(0)} g` : 'no amounts known'],
+    ...off.map((says): [string, string] => ['Other than usual', says]),
     [
       'Cost',
       cost && currency
@@ -100,7 +133,7 @@ export function DayFigures({
       : [
           [
             'Shed hairs',
-            `${day.shedCounted ? '' : 'about '}${day.shedHairs}${shed ? `, ${SHED_VERDICTS[shed.verdict].label} (${shed.expected.low}–${shed.expected.high} since the last detangle)` : ` (${SHED_A_DAY.low}–${SHED_A_DAY.high} a day are ordinary)`}`,
+            `${day.shedCounted ? '' : 'about '}${day.shedHairs}${shed ? `, ${SHED_VERDICTS[shed.verdict].label} (${shed.expected.low}–${shed.expected.high} since the last detangle)` : ` (${SHED_A_DAY.low}–${SHED_A_DAY.high} a day are ordinary)`}${beside(day.shedHairs, usual?.shed)}`,
           ] as [string, string],
         ]),
     ...(Object.keys(EFFORT) as Effort[]).flatMap((field): [string, string][] => {
