@@ -1,4 +1,5 @@
 import { boardOf } from '../core/board/board.ts';
+import { fairAlike } from '../core/board/made-up-trials.ts';
 import { pairWays } from '../core/board/pair.ts';
 import { type BoardAsk, type BoardDay, type BoardTrial, WHOLE_VIEW } from '../core/board/read.ts';
 import { deciderOf } from '../core/inference/decide.ts';
@@ -99,7 +100,7 @@ export function largeBoard(products: number, trials: number): BoardAsk {
     trials: Array.from({ length: trials }, (_, t): BoardTrial => {
       const keys = [`p${t % products}`, `p${(t + 1 + random.below(products - 1)) % products}`];
       return {
-        ...{ id: `${t}`, question: '', wearerId: '', halves: false, block: null, fair: 'clean' },
+        ...{ id: `${t}`, question: '', wearerId: '', halves: false, block: null, fair: fairAlike('clean') },
         ...{ wearDays: 5, endedOn: '2026-01-01' },
         arms: keys.map((key) => ({
           kind: 'product',
@@ -107,12 +108,13 @@ export function largeBoard(products: number, trials: number): BoardAsk {
           key,
           productId: key,
           dose: null,
+          items: null,
           name: key,
         })),
         days: Array.from({ length: 15 }, (_, position) => dayOf(t, position)),
       };
     }),
-    ...{ role: 'hold', onDay: 1, lasting: 'definition', line: 5, weakened: true },
+    ...{ role: 'hold', onDay: 1, lasting: 'definition', line: 5, upTo: null, weakened: true },
     weights: { definition: 3, hold: 1, lasting: 1 },
     ...{ against: null, by: null, pooled: false, view: WHOLE_VIEW },
   };

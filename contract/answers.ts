@@ -25,6 +25,7 @@ import { UsualDay, UsualOfZone } from './usual.ts';
 import { WashDay } from './wash-day.ts';
 import { Wearer } from './wearer.ts';
 import { MetarReport, Place, PlaceWeather, Weather } from './weather.ts';
+import { WornDay } from './worn.ts';
 
 /** What each route answers with, by method and path; every answer in JSON has its row. */
 export const ANSWERS: Record<string, v.GenericSchema> = {
@@ -67,6 +68,7 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'GET /search': v.array(Found),
   'GET /wearers/:id/usual': v.array(UsualOfZone),
   'GET /wearers/:id/usual-day': UsualDay,
+  'GET /wearers/:id/worn': v.array(WornDay),
   'GET /settings': Settings,
   'PATCH /settings': Settings,
   'GET /shelf': Shelf,

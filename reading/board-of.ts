@@ -1,8 +1,7 @@
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
-import type { BoardDay, BoardTrial } from '@sabor/core/board/read';
+import type { BoardDay, BoardTrial, Fair } from '@sabor/core/board/read';
 import { testedBy } from '@sabor/core/board/tested';
-import { mainResult } from '@sabor/core/compare/main-result';
 import { outcomeByDay, shrinkageByDay, type WashDayRecord } from '@sabor/core/compare/wash-day-record';
 import { weightsOf } from '@sabor/core/compare/wear';
 import { slipOfTrial } from '@sabor/core/fairness/slip';
@@ -50,8 +49,11 @@ export function forBoard(sources: FairnessSources & { wearer: Wearer }): ForBoar
   const record = toTrialRecord(trial, shelf, wearer);
   const runs = runsOfTrial(sources);
   const dewPoints = new Map(runs.map(({ run }) => [run.washDayId, run.dewPointC]));
-  const items = slipOfTrial(runs, trial.arms, mainResult(trial.primary).like, trial.overrules);
-  const has = (gravity: 'breaks' | 'weakens') => items.some((item) => item.gravity === gravity);
+  const fairIn = (outcome: Outcome): Fair => {
+    const items = slipOfTrial(runs, trial.arms, outcome, trial.overrules);
+    const has = (gravity: 'breaks' | 'weakens') => items.some((item) => item.gravity === gravity);
+    return has('breaks') ? 'broken' : has('weakens') ? 'weakened' : 'clean';
+  };
   // One given up before it does not stand for a position.
   const kept = new Map(
     trial.washDayRecords.flatMap((day) => (day.status === 'abandoned' ? [] : [[day.position, day]])),
@@ -64,7 +66,7 @@ export function forBoard(sources: FairnessSources & { wearer: Wearer }): ForBoar
       wearerId: trial.wearerId,
       halves: DESIGNS[trial.design].halves,
       block: designOf(trial.design).block,
-      fair: has('breaks') ? 'broken' : has('weakens') ? 'weakened' : 'clean',
+      fair: Object.fromEntries(OUTCOME_KEYS.map((key) => [key, fairIn(key)])) as Record<Outcome, Fair>,
       wearDays: trial.wearDays,
       endedOn: trial.endedAt,
       arms: trial.arms.map(({ name }, i) => ({ ...tested[i]!, name })),
@@ -76,7 +78,8 @@ export function forBoard(sources: FairnessSources & { wearer: Wearer }): ForBoar
   };
 }
 
-function dayOf(
+/** A wash day of a record, or one half of it, as the board reads it. */
+export function dayOf(
   record: WashDayRecord,
   kept: WashDay,
   promise: Parameters<typeof weightsOf>[0],

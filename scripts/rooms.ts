@@ -72,7 +72,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           recipes: leaf('routines'),
           screening: leaf(),
           search: leaf(),
-          usual: leaf(),
+          usual: leaf('shelf', 'trials', 'wash-days', 'wearers'),
           'patch-tests': leaf('routines'),
           'hair-files': leaf('patch-tests'),
           calendar: leaf('hair-files', 'patch-tests', 'shelf'),

@@ -1,4 +1,5 @@
 import { boardOf } from '../core/board/board.ts';
+import { fairAlike } from '../core/board/made-up-trials.ts';
 import { type BoardAsk, type BoardDay, type BoardTrial, WHOLE_VIEW } from '../core/board/read.ts';
 import { normals, seededRandom } from '../core/random.ts';
 import { schemeOf } from '../core/trial/designs.ts';
@@ -83,7 +84,7 @@ function trialOf([a, b, design]: (typeof TRIALS)[number], t: number, seed: numbe
     wearerId: '',
     halves: design === 'half',
     block: null,
-    fair: 'clean',
+    fair: fairAlike('clean'),
     wearDays: WEAR_DAYS,
     endedOn: '2026-01-01',
     arms: keys.map((key) => ({ kind: 'product', role: 'hold', key, productId: key, dose: null, name: key })),
@@ -108,6 +109,7 @@ for (const cut of [0, 0.15, 0.3]) {
       onDay: 1,
       lasting: 'definition',
       line: 5,
+      upTo: null,
       weakened: true,
       weights: {},
       against: 'A',

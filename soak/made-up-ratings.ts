@@ -77,7 +77,7 @@ export function madeUpRatings(
         wearEndDay: null,
         cost: price,
         minutes: { dry: null, handsOn: null },
-    shed: null,
+        shed: null,
         testedCost: price,
       });
     }

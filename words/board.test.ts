@@ -6,6 +6,7 @@ import {
   agreementInWords,
   apartInWords,
   betterInWords,
+  carriedInWords,
   effectInWords,
   firstInWords,
   overHeadsInWords,
@@ -209,5 +210,34 @@ describe('several heads, each alone', () => {
     expect(
       acrossInWords('definition', [{ effect: { ...effect(9, 8, 10), interval: null } }], 'Kelp', 'Anvil'),
     ).toBe('Each head alone: no clear difference on 1 head.');
+  });
+});
+
+describe('which item carried a line', () => {
+  const names = ['Tidewrack', 'Marrowby'] as const;
+  it('names what is clear by itself, what is not, and what nobody swapped', () => {
+    expect(
+      carriedInWords(
+        'definition',
+        [
+          { slot: 'condition', effect: effect(0.1, -0.5, 0.7) },
+          { slot: 'hold', effect: effect(1.8, 1.1, 2.5) },
+          { slot: 'cleanse', effect: null },
+        ],
+        names,
+      ),
+    ).toEqual([
+      'The condition of Tidewrack alone, all else as in the follow-up: +0.1 (−0.5 to +0.7).',
+      'The hold of Tidewrack alone, all else as in the follow-up: +1.8 (+1.1 to +2.5).',
+      'Not swapped by itself: cleanse.',
+      'Clear by itself, each alone: hold.',
+    ]);
+    expect(
+      carriedInWords('definition', [{ slot: 'hold', effect: effect(0.3, -0.2, 0.8) }], names).at(-1),
+    ).toBe('No single item is clear by itself.');
+    expect(carriedInWords('definition', [{ slot: 'hold', effect: null }], names)).toEqual([
+      'No follow-up swapped one item of Tidewrack and Marrowby at a time: which of them did it is not known.',
+    ]);
+    expect(carriedInWords('definition', [], names)).toEqual([]);
   });
 });

@@ -1,4 +1,5 @@
 import type { BoardColumn } from '@sabor/core/board/board';
+import type { ItemEffect } from '@sabor/core/board/carried';
 import type { ColumnKey, WishKey } from '@sabor/core/board/columns';
 import { COLUMNS } from '@sabor/core/board/columns';
 import type { JointPair } from '@sabor/core/board/draws';
@@ -8,6 +9,7 @@ import type { PairWays, TrialToTell } from '@sabor/core/board/pair';
 import type { Turn } from '@sabor/core/board/turns';
 import type { Usual } from '@sabor/core/board/usual';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { SLOTS } from '@sabor/core/step/slots';
 import { counted } from './numbers.ts';
 
 /** A column's number as it is said: "6.4", "38 %", "42 min". */
@@ -226,4 +228,32 @@ export function acrossInWords(
       : []),
   ];
   return `Each head alone: ${said.join('; ')}.`;
+}
+
+/** Which item carried one line against another, in words; empty where they are no two lines. */
+export function carriedInWords(
+  key: ColumnKey,
+  items: readonly ItemEffect[],
+  [a, b]: readonly [string, string],
+): string[] {
+  if (items.length === 0) return [];
+  const label = ({ slot }: ItemEffect) => SLOTS[slot].label.toLowerCase();
+  const known = items.filter(({ effect }) => effect !== null);
+  if (known.length === 0)
+    return [`No follow-up swapped one item of ${a} and ${b} at a time: which of them did it is not known.`];
+  const clear = known.filter(({ effect }) => {
+    const interval = effect!.interval;
+    return interval && (interval.low > 0 || interval.high < 0);
+  });
+  const open = items.filter(({ effect }) => effect === null);
+  return [
+    ...known.map(
+      (item) =>
+        `The ${label(item)} of ${a} alone, all else as in the follow-up: ${effectInWords(key, item.effect!)}.`,
+    ),
+    ...(open.length > 0 ? [`Not swapped by itself: ${open.map(label).join(', ')}.`] : []),
+    clear.length === 0
+      ? 'No single item is clear by itself.'
+      : `Clear by itself, each alone: ${clear.map(label).join(', ')}.`,
+  ];
 }

@@ -1,7 +1,7 @@
 import { COLUMNS, type ColumnKey } from './columns.ts';
 import { type Effect, networkOf } from './network.ts';
 import { type OverHeads, overHeads } from './over-heads.ts';
-import { type BoardAsk, countedTrials, networkTrial, numbersOf } from './read.ts';
+import { type BoardAsk, columnOf } from './read.ts';
 
 /** One head's answer to a comparison of two products. */
 export interface HeadAnswer {
@@ -31,11 +31,10 @@ export interface HeadAsk {
 
 /** Each pair of products on one head, by their keys; what was tested at several amounts there is none. */
 function pairsOn({ wearerId, ask }: HeadAsk, key: ColumnKey) {
-  const { counted, places } = countedTrials(ask);
-  const trials = counted.map((trial) => networkTrial(trial, numbersOf(trial, key, ask), places));
+  const { counted, trials, places } = columnOf(ask, key);
   const network = networkOf(trials);
-  const arms = counted.flatMap((trial, t) =>
-    trial.arms.map((arm, at) => ({ t, arm, place: places.get(`${trial.id} ${at}`)! })),
+  const arms = counted.flatMap((trial) =>
+    trial.arms.map((arm, at) => ({ arm, place: places.get(`${trial.id} ${at}`)! })),
   );
   const products = [
     ...new Set(arms.flatMap(({ arm, place }) => (arm.kind === 'product' && !place.byAmount ? arm.key : []))),

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { boardOf } from './board.ts';
 import { lastingByClass } from './by-class.ts';
 import type { ColumnKey } from './columns.ts';
-import { ALL, asked, madeUp, product, TRUTH } from './made-up-trials.ts';
+import { ALL, asked, fairAlike, madeUp, product, TRUTH } from './made-up-trials.ts';
 import { wayBetween } from './met.ts';
 import { disagreements, pairWays, trialsToTell } from './pair.ts';
 import { type BoardAsk, type BoardTrial, type BoardView, WHOLE_VIEW, wishValue } from './read.ts';
@@ -45,13 +45,13 @@ describe('the board', () => {
 
   it('leaves broken trials out, weakened ones where that is asked, and says which', () => {
     const [one, other] = two as [BoardTrial, BoardTrial];
-    const broken = boardOf(asked([one, { ...other, fair: 'broken' }]));
+    const broken = boardOf(asked([one, { ...other, fair: fairAlike('broken') }]));
     expect(broken.nodes.map(({ node }) => node)).toEqual(['anvil', 'kelp']);
     expect(broken.out).toEqual([{ id: 'two', question: 'foam or anvil?', why: 'broken' }]);
-    const weak = [one, { ...other, fair: 'weakened' as const }];
+    const weak = [one, { ...other, fair: fairAlike('weakened') }];
     expect(boardOf(asked(weak)).weakened).toEqual(['two']);
     expect(boardOf(asked(weak, { weakened: false })).out[0]!.why).toBe('weakened');
-    expect(boardOf(asked([{ ...one, fair: 'broken' }]))).toMatchObject({ nodes: [], met: [] });
+    expect(boardOf(asked([{ ...one, fair: fairAlike('broken') }]))).toMatchObject({ nodes: [], met: [] });
   });
 
   it('keeps islands apart, one product alone has nothing to be compared with', () => {
@@ -162,6 +162,52 @@ describe('the board', () => {
     );
   });
 
+  it('leaves a trial out of the columns it is broken for, and of no other', () => {
+    const [one, other] = two as [BoardTrial, BoardTrial];
+    const trials = [one, { ...other, fair: { ...other.fair, definition: 'broken' as const } }];
+    const board = boardOf(asked(trials, { by: 'definition' }));
+    expect(board.out).toEqual([{ id: 'two', question: other.question, why: 'broken' }]);
+    const cells = (key: ColumnKey, of = board) =>
+      of.columns
+        .find((one) => one.key === key)!
+        .cells.filter(({ days }) => days > 0)
+        .map(({ node }) => node);
+    expect(cells('definition')).toEqual(['anvil', 'kelp']);
+    expect(cells('frizz')).toEqual(['anvil', 'foam', 'kelp']);
+    // Days and trials are those of the column that orders.
+    expect(board.nodes.find(({ node }) => node === 'foam')).toMatchObject({ trials: [], washDays: 0 });
+    const frizz = boardOf(asked(trials, { by: 'frizz' }));
+    expect(frizz.out).toEqual([]);
+    expect(frizz.nodes.find(({ node }) => node === 'foam')).toMatchObject({ trials: ['two'], washDays: 4 });
+    // Good days follow the outcome they are counted by; a wish all that it weighs.
+    expect(cells('good-days')).not.toContain('foam');
+    expect(cells('good-days', boardOf(asked(trials, { lasting: 'frizz', line: 9 })))).toContain('foam');
+    expect(cells('wish', boardOf(asked(trials, { weights: { frizz: 1 } })))).toContain('foam');
+    expect(cells('wish', boardOf(asked(trials, { weights: { frizz: 1, definition: 1 } })))).not.toContain(
+      'foam',
+    );
+    expect(pairWays(asked(trials), 'definition', 'foam', 'anvil').both).toBeNull();
+    expect(pairWays(asked(trials), 'frizz', 'foam', 'anvil').both).not.toBeNull();
+  });
+
+  it('counts good days to a later day by the trials that planned it alone', () => {
+    const trials = [
+      madeUp('one', ['anvil', 'kelp'], TRUTH, 1, { wearDays: 3, level: 0 }),
+      madeUp('two', ['foam', 'anvil'], TRUTH, 2, { wearDays: 6, level: 0 }),
+    ];
+    const of = (upTo: number | null) => boardOf(asked(trials, { upTo, by: 'good-days' }));
+    const read = (board: ReturnType<typeof boardOf>) =>
+      board.columns
+        .find(({ key }) => key === 'good-days')!
+        .cells.filter(({ days }) => days > 0)
+        .map(({ node }) => node);
+    expect(of(null).countedTo).toBe(3);
+    expect(read(of(null))).toEqual(['anvil', 'foam', 'kelp']);
+    expect(of(6).countedTo).toBe(6);
+    expect(read(of(6))).toEqual(['anvil', 'foam']);
+    expect(read(of(9))).toEqual([]);
+  });
+
   it('tells who is first among what is in view, the rest still joining them', () => {
     const ask = asked(two, { by: 'definition' });
     expect(column(ask).leaders.map(({ node }) => node)).toEqual(['kelp']);
@@ -253,7 +299,7 @@ describe('beside the board', () => {
     const kinds = { anvil: 'gel', kelp: 'gel', foam: 'foam' };
     const level = [
       madeUp('one', ['anvil', 'kelp'], TRUTH, 1, { level: 0 }),
-      madeUp('two', ['foam', 'anvil'], TRUTH, 2, { level: 0, fair: 'broken' }),
+      madeUp('two', ['foam', 'anvil'], TRUTH, 2, { level: 0, fair: fairAlike('broken') }),
     ];
     const found = lastingByClass(asked(level), kinds);
     expect(found.upTo).toBe(5);

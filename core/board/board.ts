@@ -8,10 +8,10 @@ import {
   type BoardAsk,
   type BoardTrial,
   type BoardView,
+  columnOf,
   countedTo,
   countedTrials,
-  networkTrial,
-  numbersOf,
+  fairFor,
   scaleOf,
 } from './read.ts';
 import { towardsMiddle } from './shrunken.ts';
@@ -25,6 +25,7 @@ export interface BoardNode extends Tested {
   name: string;
   /** Several amounts of it stand on the board. */
   byAmount: boolean;
+  /** Trials and wash days of it that count in the column that orders. */
   trials: string[];
   washDays: number;
   /** When it was last worn in a trial. */
@@ -83,9 +84,9 @@ export interface Board {
   countedTo: number;
   nodes: BoardNode[];
   columns: BoardColumn[];
-  /** Trials of the role that stay out, and why. */
+  /** Trials of the role that stay out of the column that orders, and why. */
   out: { id: string; question: string; why: 'broken' | 'weakened' }[];
-  /** Trials in it that are weakened. */
+  /** Trials in that column that are weakened. */
   weakened: string[];
   /** Which things met in which trials. */
   met: { a: string; b: string; trials: string[]; washDays: number }[];
@@ -167,45 +168,41 @@ export const inView = (
 const KEYS = Object.keys(COLUMNS) as ColumnKey[];
 
 /**
- * The board of one head and role: every thing that was tested in it, each column put together over its trials. Broken trials
- * stay out, weakened ones are in unless asked otherwise. Source: methods.md 7 to 9.
+ * The board of one head and role: every thing that was tested in it, each column put together over the trials that are fair for
+ * what it reads. Those broken for it stay out, weakened ones are in unless asked otherwise. Source: methods.md 7 to 9.
  */
 export function boardOf(ask: BoardAsk): Board {
-  const { all, counted, places } = countedTrials(ask);
-  const placeOf = (trial: BoardTrial, arm: number) => places.get(`${trial.id} ${arm}`)!;
   const wanted = Object.values(ask.weights).some((weight) => weight > 0);
   const columns = KEYS.filter((key) => key !== 'wish' || wanted).map((key) => {
-    const numbers = counted.map((trial) => numbersOf(trial, key, ask));
-    const network = networkOf(counted.map((trial, t) => networkTrial(trial, numbers[t]!, places)));
-    return { key, numbers, network };
+    const column = columnOf(ask, key);
+    return { ...column, network: networkOf(column.trials) };
   });
   const main = columns.find(({ key }) => key === 'wish') ?? columns[0]!;
   const by = columns.find(({ key }) => key === ask.by) ?? main;
+  const { all, counted, places } = countedTrials(ask, by.key);
+  const placeOf = (trial: BoardTrial, arm: number) => places.get(`${trial.id} ${arm}`)!;
+  const somewhere = all.filter((trial) => columns.some((column) => column.counted.includes(trial)));
   const keys = [
-    ...new Set(counted.flatMap((trial) => trial.arms.map((_, arm) => placeOf(trial, arm).node))),
+    ...new Set(somewhere.flatMap((trial) => trial.arms.map((_, arm) => placeOf(trial, arm).node))),
   ].sort();
+  const numberOf = ({ counted: of, numbers }: (typeof columns)[number], trial: BoardTrial, i: number) =>
+    numbers[of.indexOf(trial)]?.[i] ?? null;
+  const goodDays = columns.find(({ key }) => key === 'good-days')!;
   const nodes = keys.map((node): BoardNode => {
-    const own = counted.flatMap((trial, t) =>
-      trial.days.flatMap((day, i) =>
-        placeOf(trial, day.arm).node === node
-          ? [
-              {
-                trial,
-                day,
-                wish: main.numbers[t]![i] ?? null,
-                good: columns.find(({ key }) => key === 'good-days')!.numbers[t]![i] ?? null,
-              },
-            ]
-          : [],
-      ),
+    const worn = somewhere.flatMap((trial) =>
+      trial.days.flatMap((day, i) => {
+        if (placeOf(trial, day.arm).node !== node) return [];
+        return [{ trial, day, wish: numberOf(main, trial, i), good: numberOf(goodDays, trial, i) }];
+      }),
     );
-    const trial = counted.find((one) => one.arms.some((_, arm) => placeOf(one, arm).node === node))!;
+    const own = worn.filter((one) => counted.includes(one.trial));
+    const trial = somewhere.find((one) => one.arms.some((_, arm) => placeOf(one, arm).node === node))!;
     const at = trial.arms.findIndex((_, arm) => placeOf(trial, arm).node === node);
     const { byAmount, dose } = placeOf(trial, at);
-    const currencies = new Set(own.flatMap(({ day }) => day.currency ?? []));
-    const costPerWash = currencies.size === 1 ? mean(own.flatMap(({ day }) => day.costPerWash ?? [])) : null;
-    const good = mean(own.flatMap((one) => one.good ?? []));
-    const inAir = own.flatMap(({ trial: of, day, wish }) =>
+    const currencies = new Set(worn.flatMap(({ day }) => day.currency ?? []));
+    const costPerWash = currencies.size === 1 ? mean(worn.flatMap(({ day }) => day.costPerWash ?? [])) : null;
+    const good = mean(worn.flatMap((one) => one.good ?? []));
+    const inAir = worn.flatMap(({ trial: of, day, wish }) =>
       day.dewPointC === null || wish === null
         ? []
         : [{ trial: of.id, on: day.on, dewPointC: day.dewPointC, value: wish }],
@@ -218,7 +215,7 @@ export function boardOf(ask: BoardAsk): Board {
       trials: [...new Set(own.map((one) => one.trial.id))],
       washDays: new Set(own.map((one) => one.day.washDayId)).size,
       lastOn:
-        own
+        worn
           .map(({ day }) => day.on)
           .sort()
           .at(-1) ?? '',
@@ -238,7 +235,7 @@ export function boardOf(ask: BoardAsk): Board {
     by: by.key,
     countedTo: upTo,
     nodes,
-    columns: columns.map(({ key, numbers, network }): BoardColumn => {
+    columns: columns.map(({ key, counted: of, numbers, trials, network }): BoardColumn => {
       const draws = key === by.key ? drawsOf(network) : null;
       const first = draws ? sharesFirst(draws, shown, COLUMNS[key].wanted) : new Map<string, number>();
       const joint = draws
@@ -248,7 +245,7 @@ export function boardOf(ask: BoardAsk): Board {
           )
         : [];
       const pooled = ask.pooled ? network.agreement.map((_, island) => pooledOn(network, island)) : [];
-      const told = counted.flatMap((trial, t) =>
+      const told = of.flatMap((trial, t) =>
         trial.days.flatMap((day, i) => {
           const value = numbers[t]![i] ?? null;
           return value === null ? [] : [{ product: placeOf(trial, day.arm).node, value }];
@@ -270,15 +267,7 @@ export function boardOf(ask: BoardAsk): Board {
         }),
         joint,
         first: Object.fromEntries(first),
-        leaders: draws
-          ? leadersOf(
-              network,
-              counted.map((trial, t) => networkTrial(trial, numbers[t]!, places)),
-              first,
-              joint,
-              shown,
-            )
-          : [],
+        leaders: draws ? leadersOf(network, trials, first, joint, shown) : [],
         agreement: [...network.agreement],
         usual: usualOf(told, scaleOf(key, upTo)),
       };
@@ -290,14 +279,14 @@ export function boardOf(ask: BoardAsk): Board {
             {
               id: trial.id,
               question: trial.question,
-              why: trial.fair === 'broken' ? ('broken' as const) : ('weakened' as const),
+              why: fairFor(trial, by.key, ask) === 'broken' ? ('broken' as const) : ('weakened' as const),
             },
           ],
     ),
-    weakened: counted.flatMap(({ id, fair }) => (fair === 'weakened' ? [id] : [])),
+    weakened: counted.flatMap((trial) => (fairFor(trial, by.key, ask) === 'weakened' ? [trial.id] : [])),
     met: keys.flatMap((a, i) =>
       keys.slice(i + 1).flatMap((b) => {
-        const both = counted.filter((trial) => {
+        const both = somewhere.filter((trial) => {
           const here = new Set(trial.arms.map((_, arm) => placeOf(trial, arm).node));
           return here.has(a) && here.has(b);
         });

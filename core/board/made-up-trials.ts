@@ -1,7 +1,11 @@
-import type { Outcome } from '../outcomes/outcomes.ts';
+import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
 import { normals, seededRandom } from '../random.ts';
-import { type BoardAsk, type BoardDay, type BoardTrial, WHOLE_VIEW } from './read.ts';
+import { type BoardAsk, type BoardDay, type BoardTrial, type Fair, WHOLE_VIEW } from './read.ts';
 import type { Tested } from './tested.ts';
+
+/** A fairness check that comes to the same for every outcome. */
+export const fairAlike = (fair: Fair): BoardTrial['fair'] =>
+  Object.fromEntries(Object.keys(OUTCOMES).map((key) => [key, fair])) as BoardTrial['fair'];
 
 export const product = (key: string): Tested & { name: string } => ({
   kind: 'product',
@@ -9,6 +13,7 @@ export const product = (key: string): Tested & { name: string } => ({
   key,
   productId: key,
   dose: { kind: 'exact', amount: 10, measure: 'g', per: 'head' },
+  items: null,
   name: key,
 });
 
@@ -68,7 +73,7 @@ export function madeUp(
     wearerId: 'w',
     halves,
     block: null,
-    fair: 'clean',
+    fair: fairAlike('clean'),
     wearDays,
     endedOn: '2026-05-01',
     arms: [product(a), product(b)],
@@ -92,6 +97,7 @@ export const asked = (trials: readonly BoardTrial[], to: Partial<BoardAsk> = {})
   onDay: 1,
   lasting: 'definition',
   line: 5,
+  upTo: null,
   weakened: true,
   weights: {},
   against: null,

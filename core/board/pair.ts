@@ -3,7 +3,7 @@ import { NOISE_ALONE } from '../inference/power.ts';
 import { studentCdf, studentQuantile } from '../inference/student-t.ts';
 import { COLUMNS, type ColumnKey } from './columns.ts';
 import { type Effect, type NetworkTrial, networkOf } from './network.ts';
-import { type BoardAsk, countedTrials, networkTrial, numbersOf } from './read.ts';
+import { type BoardAsk, columnOf, countedTrials } from './read.ts';
 
 /** Two trials' things set side by side, by every way they are known. */
 export interface PairWays {
@@ -19,8 +19,7 @@ export interface PairWays {
  * not, and over all. Source: methods.md 7.
  */
 export function pairWays(ask: BoardAsk, key: ColumnKey, a: string, b: string): PairWays {
-  const { counted, places } = countedTrials(ask);
-  const trials = counted.map((trial) => networkTrial(trial, numbersOf(trial, key, ask), places));
+  const { trials } = columnOf(ask, key);
   const holds = ({ days }: NetworkTrial, node: string) =>
     days.some((day) => day.node === node && day.value !== null);
   const direct = trials.filter((trial) => holds(trial, a) && holds(trial, b));
@@ -71,7 +70,7 @@ const ALPHA = 0.05;
  * Source: methods.md 7.
  */
 export function disagreements(ask: BoardAsk, key: ColumnKey): { found: Disagreement[]; checked: number } {
-  const checked = boardPairs(ask).flatMap(([a, b]) => {
+  const checked = boardPairs(ask, key).flatMap(([a, b]) => {
     const { apart } = pairWays(ask, key, a, b);
     return apart ? [{ a, b, apart }] : [];
   });
@@ -81,8 +80,8 @@ export function disagreements(ask: BoardAsk, key: ColumnKey): { found: Disagreem
 }
 
 /** Things that met in a trial of the board, pair by pair. */
-function boardPairs(ask: BoardAsk): [string, string][] {
-  const { counted, places } = countedTrials(ask);
+function boardPairs(ask: BoardAsk, key: ColumnKey): [string, string][] {
+  const { counted, places } = countedTrials(ask, key);
   const found = new Map<string, [string, string]>();
   for (const trial of counted) {
     const nodes = [...new Set(trial.arms.map((_, arm) => places.get(`${trial.id} ${arm}`)!.node))].sort();
@@ -103,10 +102,7 @@ export interface TrialToTell {
 
 /** What a trial of any two things of the board would take in a column, with the noise as uncertain as it is: {@link daysNeeded}. */
 export function trialsToTell(ask: BoardAsk, key: ColumnKey): TrialToTell[] {
-  const { counted, places } = countedTrials(ask);
-  const { whole, half } = networkOf(
-    counted.map((trial) => networkTrial(trial, numbersOf(trial, key, ask), places)),
-  );
+  const { whole, half } = networkOf(columnOf(ask, key).trials);
   return (
     [
       ['complete', whole],

@@ -1,3 +1,4 @@
+import { measuredFacts } from '../compare/measured-result.ts';
 import { endOf, mostlyCut } from '../compare/wear.ts';
 import type { Dose } from '../doses/dose.ts';
 import { pseudoDays } from '../inference/lasting.ts';
@@ -34,6 +35,10 @@ export interface BoardDay {
   currency: string | null;
 }
 
+/** What a fairness check came to. */
+export type Fair = 'clean' | 'weakened' | 'broken';
+const FAIRS: readonly Fair[] = ['clean', 'weakened', 'broken'];
+
 /** A finished trial as the board reads it. */
 export interface BoardTrial {
   id: string;
@@ -41,8 +46,8 @@ export interface BoardTrial {
   wearerId: string;
   halves: boolean;
   block: number | null;
-  /** What its fairness check came to for its main result. */
-  fair: 'clean' | 'weakened' | 'broken';
+  /** What its fairness check comes to, outcome by outcome: what spoils one may leave another as it was. */
+  fair: Readonly<Record<Outcome, Fair>>;
   wearDays: number;
   endedOn: string;
   arms: readonly (Tested & { name: string })[];
@@ -55,9 +60,11 @@ export interface BoardAsk {
   role: Slot | 'line';
   /** Day of wear the outcomes are read on. */
   onDay: number;
-  /** Good days are counted by this outcome, from (or up to) this value, to the last day that every trial planned for. */
+  /** Good days are counted by this outcome, from (or up to) this value. */
   lasting: Outcome;
   line: number;
+  /** Day of wear that they are counted to, by the trials that planned as many; null for the last that every trial planned for. */
+  upTo: number | null;
   /** Trials that their fairness check weakens count. */
   weakened: boolean;
   weights: WishWeights;
@@ -115,7 +122,7 @@ const onDay = (days: readonly DayValue[] | undefined, wanted: number) => {
 
 /** When each wear of a trial stopped being good, in the order of its days; null while it may go on, or without a look. */
 export function endsOf(
-  { days }: BoardTrial,
+  { days }: { days: readonly Pick<BoardDay, 'worn' | 'washedOn' | 'over'>[] },
   outcome: Outcome,
   line: number,
   upTo: number,
@@ -148,10 +155,8 @@ function lastingOf(trial: BoardTrial, outcome: Outcome, line: number, wearDays: 
  * The day of wear that good days are counted to on a board: the fewest that a trial of it planned, because three days of wear
  * cannot be set beside seven.
  */
-export const countedTo = (ask: BoardAsk): number => {
-  const { counted } = countedTrials(ask);
-  return Math.min(...counted.map(({ wearDays }) => wearDays));
-};
+export const countedTo = (ask: BoardAsk): number =>
+  ask.upTo ?? Math.min(...countedTrials(ask, 'good-days').counted.map(({ wearDays }) => wearDays));
 
 /** The scale a column's numbers lie on: its least step, and its ends. */
 export function scaleOf(key: ColumnKey, upTo: number): { step?: number; ends: readonly [number, number] } {
@@ -173,7 +178,10 @@ export function numbersOf(trial: BoardTrial, key: ColumnKey, ask: BoardAsk): (nu
 }
 
 function allNumbersOf(trial: BoardTrial, key: ColumnKey, ask: BoardAsk): (number | null)[] {
-  const good = () => lastingOf(trial, ask.lasting, ask.line, countedTo(ask));
+  const upTo = countedTo(ask);
+  // A wear that was planned shorter says nothing of the days after.
+  const good = () =>
+    trial.wearDays < upTo ? trial.days.map(() => null) : lastingOf(trial, ask.lasting, ask.line, upTo);
   if (key === 'good-days') return good();
   if (key === 'wish') {
     const lasting = (ask.weights.lasting ?? 0) > 0 ? good() : [];
@@ -225,11 +233,38 @@ function placed(
 
 const inRole = (role: BoardAsk['role']) => (trial: BoardTrial) => trial.arms.some((arm) => arm.role === role);
 
-/** The trials that count on a board, and what each of their days stands for. */
-export function countedTrials({ trials, role, weakened }: BoardAsk) {
-  const all = trials.filter(inRole(role));
-  const counted = all.filter(({ fair }) => fair === 'clean' || (fair === 'weakened' && weakened));
+/** The outcomes that a column speaks of, as the fairness check weighs them. */
+function speaksOf(key: ColumnKey, { lasting, weights }: BoardAsk): Outcome[] {
+  if (key === 'good-days') return [lasting];
+  if (key === 'shrinkage' || key === 'minutes-to-dry' || key === 'hands-on') return [measuredFacts(key).like];
+  if (key !== 'wish') return [key];
+  return (Object.entries(weights) as [WishKey, number][]).flatMap(([wish, weight]) => {
+    if (!(weight > 0)) return [];
+    if (wish === 'length') return [measuredFacts('shrinkage').like];
+    return wish === 'lasting' ? [lasting] : [wish];
+  });
+}
+
+/** What a trial's fairness check comes to for a column: the worst of what it speaks of. */
+export const fairFor = (trial: BoardTrial, key: ColumnKey, ask: BoardAsk): Fair =>
+  FAIRS[Math.max(0, ...speaksOf(key, ask).map((outcome) => FAIRS.indexOf(trial.fair[outcome])))]!;
+
+/** The trials that count in a column of a board, and what each of their days stands for. */
+export function countedTrials(ask: BoardAsk, key: ColumnKey) {
+  const all = ask.trials.filter(inRole(ask.role));
+  const counted = all.filter((trial) => {
+    const fair = fairFor(trial, key, ask);
+    return fair === 'clean' || (fair === 'weakened' && ask.weakened);
+  });
   return { all, counted, places: placed(all) };
+}
+
+/** A column of a board put together: its trials, their days' numbers, and what they say of each other. */
+export function columnOf(ask: BoardAsk, key: ColumnKey) {
+  const { counted, places } = countedTrials(ask, key);
+  const numbers = counted.map((trial) => numbersOf(trial, key, ask));
+  const trials = counted.map((trial, t) => networkTrial(trial, numbers[t]!, places));
+  return { key, counted, numbers, trials, places };
 }
 
 export function networkTrial(

@@ -14,6 +14,9 @@ export type TestedKind =
   /** Several steps at once: a whole line, or a routine. */
   | 'line';
 
+/** One step of a whole line: its product, none, or left out. */
+export type LineItem = readonly [slot: Slot, productId: string | null];
+
 /** What one arm of a trial tested. */
 export interface Tested {
   kind: TestedKind;
@@ -24,6 +27,8 @@ export interface Tested {
   productId: string | null;
   /** The amount it was tested at, on a whole head. */
   dose: Dose | null;
+  /** What a line is made of, step by step; null for anything else. */
+  items: readonly LineItem[] | null;
 }
 
 /** Settings that tell two arms of one step apart, product and dose aside. */
@@ -43,26 +48,35 @@ export function testedBy(
   plan: readonly (PlannedStep & { slot: Slot })[],
   arms: readonly { name: string; steps: readonly ArmStep[] }[],
 ): Tested[] | null {
-  const onArms = plan
+  const tested = plan
     .filter(({ part }) => part === 'tested')
-    .map((step) => ({ slot: step.slot, done: arms.map((arm) => stepOnArm(step, arm)) }))
-    .filter(({ done }) => new Set(done.map((one) => JSON.stringify(one))).size > 1);
-  const [only, ...more] = onArms;
+    .map((step) => ({ slot: step.slot, done: arms.map((arm) => stepOnArm(step, arm)) }));
+  const [only, ...more] = tested.filter(
+    ({ done }) => new Set(done.map((one) => JSON.stringify(one))).size > 1,
+  );
   if (!only) return null;
   if (more.length > 0)
-    return arms.map((_, arm) => ({
-      kind: 'line',
-      role: 'line',
-      key: `line ${JSON.stringify(onArms.map(({ slot, done }) => [slot, done[arm] === 'left out' ? null : (done[arm] as StepSettings).productId]))}`,
-      productId: null,
-      dose: null,
-    }));
+    return arms.map((_, arm) => {
+      // All that is tested: a follow-up that swaps one item holds the same steps, of which fewer differ.
+      const items = tested.map(({ slot, done }): LineItem => {
+        const one = done[arm]!;
+        return [slot, one === 'left out' ? null : one.productId];
+      });
+      return {
+        kind: 'line',
+        role: 'line',
+        key: `line ${JSON.stringify(items)}`,
+        productId: null,
+        dose: null,
+        items,
+      };
+    });
   const { slot, done } = only;
   const told = done.filter((one): one is StepSettings => one !== 'left out');
   const apart = otherwise(told);
   return done.map((one): Tested => {
     if (one === 'left out')
-      return { kind: 'without', role: slot, key: 'without', productId: null, dose: null };
+      return { kind: 'without', role: slot, key: 'without', productId: null, dose: null, items: null };
     const way = apart.map((key) => `${key} ${JSON.stringify(settingValue(one, key) ?? null)}`).join(', ');
     return {
       kind: way ? 'way' : 'product',
@@ -70,6 +84,7 @@ export function testedBy(
       key: `${one.productId ?? 'no product'}${way && ` ${way}`}`,
       productId: one.productId,
       dose: one.dose,
+      items: null,
     };
   });
 }

@@ -1,6 +1,6 @@
 import type { WishKey } from './columns.ts';
 import { networkOf } from './network.ts';
-import { type BoardAsk, countedTrials, networkTrial, numbersOf } from './read.ts';
+import { type BoardAsk, columnOf } from './read.ts';
 
 /** By which share of the weights one wish, the others in proportion, would turn who is first. */
 export interface Turn {
@@ -18,7 +18,6 @@ export interface Turn {
  * not the highest now: it leads by draws alone, and no weight can be said to turn that. Source: methods.md 9.
  */
 export function turnsOf(ask: BoardAsk, leader: string, shown: readonly string[]): Turn[] | null {
-  const { counted, places } = countedTrials(ask);
   const weighed = (Object.entries(ask.weights) as [WishKey, number][]).filter(([, weight]) => weight > 0);
   const all = weighed.reduce((sum, [, weight]) => sum + weight, 0);
   const firstAt = (wish: WishKey, share: number): string | null => {
@@ -30,9 +29,7 @@ export function turnsOf(ask: BoardAsk, leader: string, shown: readonly string[])
       ]),
     );
     const to = { ...ask, weights };
-    const network = networkOf(
-      counted.map((trial) => networkTrial(trial, numbersOf(trial, 'wish', to), places)),
-    );
+    const network = networkOf(columnOf(to, 'wish').trials);
     const at = network.island[network.nodes.indexOf(leader)];
     const own = network.nodes.flatMap((node, i) =>
       network.island[i] === at && shown.includes(node) ? [{ node, value: network.estimate[i]! }] : [],

@@ -17,6 +17,7 @@ import type { UsualDay, UsualOfZone } from '@sabor/contract/usual';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { PlaceWeather, Weather } from '@sabor/contract/weather';
+import type { WornDay } from '@sabor/contract/worn';
 import { applyTaps } from '@sabor/reading/apply-tap';
 import { DEFAULT_SETTINGS } from '@sabor/reading/default-settings';
 import {
@@ -146,6 +147,9 @@ export const useUsual = (wearerId: string, stage: string, day: number | null, wi
 /** Where a head's minutes, shed hairs and amounts usually lie, one wash day left out. */
 export const useUsualDay = (wearerId: string, without: string) =>
   useQuery(resource<UsualDay>(`/wearers/${wearerId}/usual-day?without=${without}`));
+
+/** A head's worn days with how they were done, of its trials and by themselves. */
+export const useWorn = (wearerId: string) => useQuery(resource<WornDay[]>(`/wearers/${wearerId}/worn`));
 
 export const useBackups = () => useQuery(resource<BackupState>('/backups'));
 

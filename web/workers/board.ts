@@ -1,6 +1,8 @@
 import type { AcrossHeads, HeadAsk } from '@sabor/core/board/across-heads';
 import type { Board } from '@sabor/core/board/board';
 import type { ClassLasting } from '@sabor/core/board/by-class';
+import type { ByWay, byWay, WayKind, WornDay } from '@sabor/core/board/by-way';
+import type { ItemEffect } from '@sabor/core/board/carried';
 import type { ColumnKey } from '@sabor/core/board/columns';
 import type { Disagreement, PairWays, TrialToTell } from '@sabor/core/board/pair';
 import type { BoardAsk } from '@sabor/core/board/read';
@@ -47,3 +49,12 @@ export const acrossHeadsInWorker = (
   key: ColumnKey,
   alike: boolean,
 ): Promise<AcrossHeads[]> => boardWorker().acrossHeads(heads, key, alike);
+
+export const byWayInWorker = (
+  days: readonly WornDay[],
+  kind: WayKind,
+  read: Parameters<typeof byWay>[2],
+): Promise<{ upTo: number; ways: ByWay[] }> => boardWorker().byWay(days, kind, read);
+
+export const carriedInWorker = (ask: BoardAsk, key: ColumnKey, a: string, b: string): Promise<ItemEffect[]> =>
+  boardWorker().carriedBy(ask, key, a, b);

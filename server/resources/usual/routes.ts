@@ -5,6 +5,7 @@ import { parse } from '../../http/problems.ts';
 import { pathId } from '../../http/with-id.ts';
 import { readUsualDay } from './day.ts';
 import { readUsual } from './store.ts';
+import { readWorn } from './worn.ts';
 
 export function usualRoutes(db: Db): Router {
   const router = Router();
@@ -20,6 +21,9 @@ export function usualRoutes(db: Db): Router {
   router.get('/wearers/:id/usual-day', async (request, response) => {
     const { without } = parse(UsualDayInput, { without: request.query.without ?? null });
     response.json(await readUsualDay(db, pathId(request, 'wearer'), without));
+  });
+  router.get('/wearers/:id/worn', async (request, response) => {
+    response.json(await readWorn(db, pathId(request, 'wearer')));
   });
   return router;
 }

@@ -2,6 +2,7 @@ import type { Shelf } from '@sabor/contract/shelf';
 import type { Trial } from '@sabor/contract/trial-record';
 import type { UsualDay, UsualOfZone } from '@sabor/contract/usual';
 import type { Wearer } from '@sabor/contract/wearer';
+import type { WornDay } from '@sabor/contract/worn';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoSource } from '../../../scripts/start/demo.ts';
 import { openBench, type TestBench } from '../../testing/bench.ts';
@@ -127,5 +128,31 @@ describe('what is usual on a head', () => {
     expect((await of('', tomasz.id)).body.dry).toMatchObject({ days: 11 });
     expect((await of('?without=me')).status).toBe(422);
     expect((await of('', 'nobody')).status).toBe(404);
+  });
+
+  it('hands out every worn day whose outcomes may be seen, with how it was done, and none of a blind trial', async () => {
+    const of = async (head: string) => (await bench.ask<WornDay[]>('GET', `/api/wearers/${head}/worn`)).body;
+    const worn = await of(ines.id);
+    // Five whole-head trials of eight wash days, six of two halves.
+    expect(worn).toHaveLength(5 * 8 + 6 * 2);
+    expect(new Set(worn.map(({ ways }) => ways.technique))).toEqual(new Set(['rake']));
+    expect(new Set(worn.map(({ ways }) => ways.drying))).toEqual(new Set(['diffuser low']));
+    expect(worn.every(({ rated }) => (rated.definition ?? []).length > 0)).toBe(true);
+    expect(worn.some(({ dewPointC }) => dewPointC !== null)).toBe(true);
+    const tomasz = (await bench.ask<Wearer[]>('GET', '/api/wearers')).body.find(({ name }) =>
+      name.startsWith('Tomasz'),
+    )!;
+    const open = await of(tomasz.id);
+    const { rows } = await bench.db.query(
+      'select id, key_opened_at from trial where blind and wearer_id = $1',
+      [tomasz.id],
+    );
+    await bench.db.query('update trial set key_opened_at = null where id = $1', [rows[0].id]);
+    expect(await of(tomasz.id)).toHaveLength(open.length - 16);
+    await bench.db.query('update trial set key_opened_at = $2 where id = $1', [
+      rows[0].id,
+      rows[0].key_opened_at,
+    ]);
+    expect((await bench.ask('GET', '/api/wearers/nobody/worn')).status).toBe(404);
   });
 });

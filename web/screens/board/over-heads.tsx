@@ -212,6 +212,7 @@ const askOf = (own: OnOneHead, role: Slot, onDay: number): BoardAsk => ({
   onDay,
   lasting: 'definition',
   line: own.line,
+  upTo: null,
   weakened: true,
   weights: {},
   against: null,

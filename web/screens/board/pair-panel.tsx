@@ -2,13 +2,18 @@ import type { Board } from '@sabor/core/board/board';
 import type { ColumnKey } from '@sabor/core/board/columns';
 import { wayBetween } from '@sabor/core/board/met';
 import type { BoardAsk, BoardTrial } from '@sabor/core/board/read';
-import { apartInWords, columnInWords, toTellInWords, waysInWords } from '@sabor/words/board';
+import { apartInWords, carriedInWords, columnInWords, toTellInWords, waysInWords } from '@sabor/words/board';
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useWorked } from '../../api/worked.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { Loading } from '../../ui/states.tsx';
-import { disagreementsInWorker, pairInWorker, trialsToTellInWorker } from '../../workers/board.ts';
+import {
+  carriedInWorker,
+  disagreementsInWorker,
+  pairInWorker,
+  trialsToTellInWorker,
+} from '../../workers/board.ts';
 import { OtherHeads } from './other-heads.tsx';
 
 /** Two things by each way they are known. */
@@ -35,6 +40,10 @@ export function PairPanel({
   const ways = useWorked('pair', [ask, column, a, b], () => pairInWorker(ask, column, a, b));
   const apart = useWorked('ways apart', [ask, column], () => disagreementsInWorker(ask, column));
   const needed = useWorked('trials to tell', [ask, column], () => trialsToTellInWorker(ask, column));
+  const lines = ask.role === 'line';
+  const carried = useWorked('carried', lines ? [ask, column, a, b] : null, () =>
+    carriedInWorker(ask, column, a, b),
+  );
   const [heads, setHeads] = useState(false);
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
@@ -79,6 +88,16 @@ export function PairPanel({
         </>
       ) : (
         <Loading what="how they are known" />
+      )}
+      {carried.data && carried.data.length > 0 && (
+        <div className="mt-3">
+          <h3 className="text-base">Which item carried it</h3>
+          <ul>
+            {carriedInWords(column, carried.data, [nameOf(a), nameOf(b)]).map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+        </div>
       )}
       <details className="mt-3" onToggle={(event) => setHeads(event.currentTarget.open)}>
         <summary className="min-h-10 cursor-pointer py-2 font-semibold">On other heads</summary>

@@ -13,6 +13,7 @@ import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { boardInWorker } from '../../workers/board.ts';
 import { ByKind } from './by-kind.tsx';
+import { ByWay } from './by-way.tsx';
 import { EvidenceMap } from './evidence-map.tsx';
 import { InAir } from './in-air.tsx';
 import { InView, useView } from './in-view.tsx';
@@ -163,6 +164,7 @@ function OwnBoardPage({
   const used = weights ?? wished;
   const onDay = Math.max(1, Number(search.get('day') ?? 1) || 1);
   const lasting = (search.get('good') ?? 'definition') as Outcome;
+  const upTo = Math.round(Number(search.get('to'))) || null;
   const weakened = search.get('weakened') !== 'out';
   const asked = search.get('by') as ColumnKey | null;
   const pooled = search.get('put') === 'pooled';
@@ -178,6 +180,7 @@ function OwnBoardPage({
         onDay,
         lasting: Object.hasOwn(OUTCOMES, lasting) ? lasting : 'definition',
         line: wishes?.line ?? 6,
+        upTo,
         weakened,
         weights: used,
         against,
@@ -185,7 +188,7 @@ function OwnBoardPage({
         pooled,
         view,
       },
-    [own.trials, role, onDay, lasting, wishes?.line, weakened, used, against, asked, pooled, view],
+    [own.trials, role, onDay, lasting, wishes?.line, upTo, weakened, used, against, asked, pooled, view],
   );
   const board = useWorked('board', ask ? [ask] : null, () => boardInWorker(ask!), `${wearer.id} ${role}`);
   const waiting = own.waiting.length > 0 && (
@@ -228,7 +231,9 @@ function OwnBoardPage({
   const { data } = board;
   const products = shelf.data.products;
   const nameOf = namesOn(data.nodes, products);
-  const days = Math.max(1, ...own.trials.map(({ wearDays }) => wearDays));
+  const ofRole = own.trials.filter(({ arms }) => arms.some((arm) => arm.role === role));
+  const days = Math.max(1, ...ofRole.map(({ wearDays }) => wearDays));
+  const planned = [...new Set(ofRole.map(({ wearDays }) => wearDays))].sort((a, b) => a - b).slice(1);
   const by = data.columns.find(({ key }) => key === data.by)!;
   const leftOut = data.out.length > 0 && (
     <section aria-labelledby="out" className="mt-8">
@@ -241,7 +246,7 @@ function OwnBoardPage({
             <Link className="underline underline-offset-4" to={`/trials/${id}/compare`}>
               {question}
             </Link>
-            : {why === 'broken' ? 'its fairness check found it broken' : 'weakened'}
+            : {why === 'broken' ? 'its fairness check found it broken for this column' : 'weakened'}
           </li>
         ))}
       </ul>
@@ -269,6 +274,15 @@ function OwnBoardPage({
           value={ask.lasting}
           onChange={(good) => set({ good })}
           options={(Object.keys(OUTCOMES) as Outcome[]).map((key) => [key, OUTCOMES[key].label] as const)}
+        />
+        <InlineChoice
+          label="counted to day"
+          value={upTo === null ? '' : String(upTo)}
+          onChange={(to) => set({ to: to || null })}
+          options={[
+            ['', upTo === null ? `${data.countedTo}, which all trials planned` : 'that all trials planned'],
+            ...planned.map((day) => [String(day), `${day}, by the trials that planned it`] as const),
+          ]}
         />
         {(data.weakened.length > 0 || !weakened) && (
           <label className="flex min-h-11 items-center gap-2 text-sm">
@@ -350,6 +364,14 @@ function OwnBoardPage({
           </div>
           <div className="lg:col-span-2">
             <ByKind ask={ask} products={products} />
+          </div>
+          <div className="lg:col-span-2">
+            <ByWay
+              wearer={wearer}
+              outcome={Object.hasOwn(OUTCOMES, by.key) ? (by.key as Outcome) : ask.lasting}
+              onDay={onDay}
+              line={ask.line}
+            />
           </div>
           <div className="lg:col-span-2">
             <InAir
