@@ -133,6 +133,8 @@ export interface DemoTrial {
   /** The tested step of the coast routine. */
   tested: Slot;
   leaveOut: readonly string[];
+  /** What of the routine was planned otherwise in this trial, by step. */
+  otherwise?: Readonly<Record<string, Partial<RoutineStep>>>;
   /** Departures by wash day (from 0): step key, with its half where it has one → what was done instead. */
   departures: Record<number, Record<string, Partial<RoutineStep> & { skipped?: boolean }>>;
   /** A wash day given up, before the one with this index. */
@@ -143,6 +145,9 @@ export interface DemoTrial {
 const weekly = Array.from({ length: 8 }, (_, i) => 58 - 7 * i);
 
 const WHOLE = { design: 'complete', primary: 'definition', onDay: 1, blind: false, steady: false } as const;
+
+/** Last summer there was time to let it dry. */
+const IN_THE_AIR = { dry: { tool: null, heat: null, minutes: 120, note: 'Outside, if it can be.' } } as const;
 
 const GELS = (kelp: HairTruth): readonly DemoArm[] => [
   { key: 'kelp', product: 'kelp-fold', truth: kelp },
@@ -157,6 +162,7 @@ const earlier = (
   firstDaysAgo: number,
   arms: readonly DemoArm[],
   wearer = 'ines',
+  otherwise: DemoTrial['otherwise'] = {},
 ): DemoTrial => ({
   key,
   wearer,
@@ -174,6 +180,7 @@ const earlier = (
   arms,
   tested: 'hold',
   leaveOut: [],
+  otherwise,
   departures: {},
   abandoned: null,
   endings: 'washed-schedule',
@@ -310,10 +317,18 @@ export const TRIALS: readonly DemoTrial[] = [
     abandoned: null,
     endings: 'washed-schedule',
   },
-  earlier('gel-foam', 'Gel or foam for Ines in the dry months?', 3301, 232, [
-    { key: 'kelp', product: 'kelp-fold', truth: KELP },
-    { key: 'foam', product: 'brine-foam', truth: FOAM_IN_SUMMER },
-  ]),
+  earlier(
+    'gel-foam',
+    'Gel or foam for Ines in the dry months?',
+    3301,
+    232,
+    [
+      { key: 'kelp', product: 'kelp-fold', truth: KELP },
+      { key: 'foam', product: 'brine-foam', truth: FOAM_IN_SUMMER },
+    ],
+    'ines',
+    IN_THE_AIR,
+  ),
   earlier('jelly-anvil', 'Does a jelly hold Ines’s curls as a gel does?', 3402, 160, [
     { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
     { key: 'anvil', product: 'anvil', truth: ANVIL },

@@ -25,7 +25,11 @@ interface Day {
   index: number;
 }
 
-const planOf = (trial: DemoTrial) => COAST_ROUTINE.filter((step) => !trial.leaveOut.includes(step.key));
+const planOf = (trial: DemoTrial) =>
+  COAST_ROUTINE.filter((step) => !trial.leaveOut.includes(step.key)).map((step) => ({
+    ...step,
+    ...trial.otherwise?.[step.key],
+  }));
 const stepId = (trial: DemoTrial, key: string) => demoId(`plan step ${trial.key} ${key}`);
 const armId = (trial: DemoTrial, arm: DemoArm) => demoId(`arm ${trial.key} ${arm.key}`);
 const testedStep = (trial: DemoTrial) => planOf(trial).find((step) => step.key === trial.tested)!;

@@ -87,7 +87,15 @@ function trialOf([a, b, design]: (typeof TRIALS)[number], t: number, seed: numbe
     fair: fairAlike('clean'),
     wearDays: WEAR_DAYS,
     endedOn: '2026-01-01',
-    arms: keys.map((key) => ({ kind: 'product', role: 'hold', key, productId: key, dose: null, name: key })),
+    arms: keys.map((key) => ({
+      kind: 'product',
+      role: 'hold',
+      key,
+      productId: key,
+      dose: null,
+      items: null,
+      name: key,
+    })),
     days: codes.flatMap((code, position) => {
       const luck = washDayLuck(lots);
       if (design === 'complete') return [of(position, null, code as 0 | 1, luck)];
