@@ -21,7 +21,7 @@ const SCHEMA = 16;
  */
 export function demoBackup(now: Date): Backup {
   const when = calendar(now);
-  const created = when.at(260, 12);
+  const created = when.at(300, 12);
   const rows: Record<string, Record<string, unknown>[]> = {};
   rows.setting = [];
   rows.line = LINES.map(({ key, name, note }) => ({
@@ -76,7 +76,7 @@ export function demoBackup(now: Date): Backup {
     scalp: wearer.underAge ? ['sensitive'] : [],
     note: wearer.note,
     archived_at: null,
-    created_at: when.at(260 - i, 12),
+    created_at: when.at(300 - i, 12),
   }));
   rows.zone = WEARERS.flatMap(zoneRows);
   rows.curl = WEARERS.flatMap((wearer) =>

@@ -135,6 +135,8 @@ export interface DemoTrial {
   leaveOut: readonly string[];
   /** What of the routine was planned otherwise in this trial, by step. */
   otherwise?: Readonly<Record<string, Partial<RoutineStep>>>;
+  /** Days it was worn where it was washed early, by wash day (from 0). */
+  cutShort?: Readonly<Record<number, number>>;
   /** Departures by wash day (from 0): step key, with its half where it has one → what was done instead. */
   departures: Record<number, Record<string, Partial<RoutineStep> & { skipped?: boolean }>>;
   /** A wash day given up, before the one with this index. */
@@ -163,6 +165,7 @@ const earlier = (
   arms: readonly DemoArm[],
   wearer = 'ines',
   otherwise: DemoTrial['otherwise'] = {},
+  cutShort: DemoTrial['cutShort'] = {},
 ): DemoTrial => ({
   key,
   wearer,
@@ -181,6 +184,7 @@ const earlier = (
   tested: 'hold',
   leaveOut: [],
   otherwise,
+  cutShort,
   departures: {},
   abandoned: null,
   endings: 'washed-schedule',
@@ -317,6 +321,10 @@ export const TRIALS: readonly DemoTrial[] = [
     abandoned: null,
     endings: 'washed-schedule',
   },
+  earlier('foam-anvil', 'Foam or the strong gel for Ines in the wet months?', 3200, 268, [
+    { key: 'foam', product: 'brine-foam', truth: FOAM },
+    { key: 'anvil', product: 'anvil', truth: ANVIL },
+  ]),
   earlier(
     'gel-foam',
     'Gel or foam for Ines in the dry months?',
@@ -329,10 +337,19 @@ export const TRIALS: readonly DemoTrial[] = [
     'ines',
     IN_THE_AIR,
   ),
-  earlier('jelly-anvil', 'Does a jelly hold Ines’s curls as a gel does?', 3402, 160, [
-    { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
-    { key: 'anvil', product: 'anvil', truth: ANVIL },
-  ]),
+  earlier(
+    'jelly-anvil',
+    'Does a jelly hold Ines’s curls as a gel does?',
+    3402,
+    160,
+    [
+      { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
+      { key: 'anvil', product: 'anvil', truth: ANVIL },
+    ],
+    'ines',
+    {},
+    { 2: 1, 5: 2 },
+  ),
   earlier(
     'coil-gels',
     'The gels once more, on Tomasz’s coils: does the stronger one pay?',
@@ -348,10 +365,18 @@ export const TRIALS: readonly DemoTrial[] = [
     { key: 'bramble', product: 'bramble-cream', truth: BRAMBLE_HOLD },
     { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
   ]),
-  earlier('fen-foam', 'Does the cheap foam do for Ines’s matinees?', 3705, 196, [
-    { key: 'fenlight', product: 'fenlight-foam', truth: FENLIGHT },
-    { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
-  ]),
+  earlier(
+    'fen-foam',
+    'Does the cheap foam do for Ines’s matinees?',
+    3705,
+    189,
+    [
+      { key: 'fenlight', product: 'fenlight-foam', truth: FENLIGHT },
+      { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
+    ],
+    'ines',
+    { hold: { technique: 'scrunch' }, protect: { tool: 'pillowcase' } },
+  ),
   earlier(
     'maren-gels',
     'Kelp Fold or Anvil for Maren’s long evenings?',

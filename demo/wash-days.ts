@@ -90,6 +90,10 @@ function steps(day: Day, calendar: Calendar, reached: number, dryHour: number | 
   });
 }
 
+/** Days a wash day was worn. */
+const wornDays = ({ trial, index }: Pick<Day, 'trial' | 'index'>) =>
+  trial.cutShort?.[index] ?? trial.wearDays;
+
 /** What the hair came out of: a bun now and then, where the trial is not the steady one. */
 const cameFrom = ({ trial, index }: Day): Row =>
   !trial.steady && index % 3 === 1
@@ -106,7 +110,7 @@ function wear(rows: Rows, day: Day, calendar: Calendar, lots: Lots): void {
   const looks = [
     { stage: 'wet', day: null, at: calendar.at(day.daysAgo, 9.8) },
     { stage: 'cast', day: null, at: calendar.at(day.daysAgo, 10.6) },
-    ...Array.from({ length: trial.wearDays }, (_, i) => ({
+    ...Array.from({ length: wornDays(day) }, (_, i) => ({
       stage: 'wear',
       day: i + 1,
       at: calendar.at(day.daysAgo - i, i === 0 ? 11 : 8.5),
@@ -180,7 +184,7 @@ function wear(rows: Rows, day: Day, calendar: Calendar, lots: Lots): void {
         day.daysAgo - night,
         RATED_PLACES.map((place) => zoneId(wearer.key, place, side)),
       );
-  for (let night = 0; night < trial.wearDays - 1; night++) {
+  for (let night = 0; night < wornDays(day) - 1; night++) {
     event(!trial.steady && random.below(9) === 0 ? 'bonnet-missed' : 'bonnet', day.daysAgo - night);
     if (trial.steady) continue;
     if (wearer.key === 'tomasz') event('workout', day.daysAgo - night);
@@ -369,14 +373,14 @@ export function trialRows(rows: Rows, trial: DemoTrial, wearer: DemoWearer, cale
       reveal_at: calendar.at(daysAgo, 10.75),
       routine_done_at: calendar.at(daysAgo, 10.8),
       wear_end_kind: trial.endings,
-      wear_ended_at: calendar.at(daysAgo - trial.wearDays, 7.5),
+      wear_ended_at: calendar.at(daysAgo - wornDays(day), 7.5),
     });
     const done = steps(day, calendar, 99, 9.2 + drying);
     rows.wash_step = [...(rows.wash_step ?? []), ...done];
     toldOfSteps(rows, done, trial.seed * 37 + index);
     wear(rows, day, calendar, lots);
     if (trial.blind) guesses(rows, day, calendar, lots.hair);
-    for (let on = 0; on < trial.wearDays; on++)
+    for (let on = 0; on < wornDays(day); on++)
       push(rows, 'day_outdoors', {
         wash_day_id: day.id,
         on_date: calendar.date(daysAgo - on),

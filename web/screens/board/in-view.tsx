@@ -5,7 +5,7 @@ import { VERDICTS, type Verdict } from '@sabor/core/ingredients/judge/screen';
 import { ROLES, type Role } from '@sabor/core/shelf/products';
 import { plusMonths } from '@sabor/core/time/dates';
 import { localToday } from '@sabor/core/time/today';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useHairFile, useOwnIngredients, useSettings, useShelf } from '../../api/queries.ts';
 import { useWhom } from '../../api/whom.ts';
 import { useWorked } from '../../api/worked.ts';
@@ -109,9 +109,10 @@ export function InView({
   const kinds = [...new Set(products.flatMap(({ roles }) => roles))];
   const change = (key: ViewKey) => (to: string) => set({ [key]: to || null, pair: null, against: null });
   const some = VIEW_KEYS.some((key) => search.get(key));
+  const [open, setOpen] = useState(some);
   const chosen = (key: ViewKey) => search.get(key) ?? '';
   return (
-    <details className="no-print mb-5" open={some || undefined}>
+    <details className="no-print mb-5" open={open} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary className="min-h-10 cursor-pointer py-2 font-semibold">
         {some ? `In view: ${shown} of ${of}` : `In view: all ${of}`}
       </summary>

@@ -321,6 +321,9 @@ function OwnBoardPage({
             products={products}
             role={ask.role}
             view={ask.view}
+            tried={
+              new Set(own.trials.flatMap(({ arms }) => arms.flatMap(({ productId }) => productId ?? [])))
+            }
             wearerId={wearer.id}
             open={open}
           />

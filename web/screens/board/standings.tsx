@@ -25,6 +25,7 @@ export function Standings({
   products,
   role,
   view,
+  tried,
   wearerId,
   open,
 }: {
@@ -34,6 +35,8 @@ export function Standings({
   products: readonly Product[];
   role: Slot | 'line';
   view: BoardView;
+  /** Products that any trial of this head held, those that are left out too. */
+  tried: ReadonlySet<string>;
   wearerId: string;
   open: (a: string, b: string) => void;
 }) {
@@ -49,7 +52,7 @@ export function Standings({
       archivedAt === null &&
       suitsSlot(roles, role) &&
       (view.productIds === null || view.productIds.includes(id)) &&
-      !board.nodes.some(({ productId }) => productId === id),
+      !tried.has(id),
   );
   const first = (node: BoardNode) => column.first[node.node] ?? -1;
   return (
