@@ -60,7 +60,11 @@ export async function benchBasin(): Promise<void> {
 
     await slow.send('Emulation.setCPUThrottlingRate', { rate: 1 });
     await page.goto(`${base}/wash-days/${id}?step=${steps[0]!.id}`);
-    await page.getByRole('button', { name: /^How it applies/ }).click();
+    await page.getByRole('button', { name: /^Notes/ }).click();
+    await page
+      .getByRole('group', { name: 'Notes on' })
+      .getByRole('button', { name: /^How it applies/ })
+      .click();
     const words = page.getByRole('group', { name: 'Slip' }).getByRole('button');
     const taps = await words.evaluateAll(async (buttons) => {
       const frames: number[] = [];

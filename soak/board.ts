@@ -123,6 +123,7 @@ for (const cut of [0, 0.15, 0.3]) {
       against: 'A',
       by: 'definition',
       pooled: false,
+      whole: false,
       view: WHOLE_VIEW,
     };
     const { columns } = boardOf(ask);

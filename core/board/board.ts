@@ -8,9 +8,11 @@ import {
   type BoardAsk,
   type BoardTrial,
   type BoardView,
+  type Column,
   columnOf,
   countedTo,
   countedTrials,
+  counts,
   fairFor,
   scaleOf,
 } from './read.ts';
@@ -78,6 +80,8 @@ export interface BoardColumn {
 export interface Board {
   /** The things in view, in the order of the nodes. */
   shown: string[];
+  /** The columns there are, of which a board that is not whole holds the one that orders alone. */
+  offered: ColumnKey[];
   /** The column that orders. */
   by: ColumnKey;
   /** Day of wear that good days are counted to. */
@@ -173,21 +177,25 @@ const KEYS = Object.keys(COLUMNS) as ColumnKey[];
  */
 export function boardOf(ask: BoardAsk): Board {
   const wanted = Object.values(ask.weights).some((weight) => weight > 0);
-  const columns = KEYS.filter((key) => key !== 'wish' || wanted).map((key) => {
-    const column = columnOf(ask, key);
+  const offered = KEYS.filter((key) => key !== 'wish' || wanted);
+  const upTo = countedTo(ask);
+  const kept = new Map<ColumnKey, Column>();
+  const read = (key: ColumnKey) => kept.get(key) ?? kept.set(key, columnOf(ask, key, upTo)).get(key)!;
+  const main = read(wanted ? 'wish' : offered[0]!);
+  const by = read(offered.find((key) => key === ask.by) ?? main.key);
+  const columns = (ask.whole ? offered : [by.key]).map((key) => {
+    const column = read(key);
     return { ...column, network: networkOf(column.trials) };
   });
-  const main = columns.find(({ key }) => key === 'wish') ?? columns[0]!;
-  const by = columns.find(({ key }) => key === ask.by) ?? main;
   const { all, counted, places } = countedTrials(ask, by.key);
   const placeOf = (trial: BoardTrial, arm: number) => places.get(`${trial.id} ${arm}`)!;
-  const somewhere = all.filter((trial) => columns.some((column) => column.counted.includes(trial)));
+  const somewhere = all.filter((trial) => offered.some((key) => counts(trial, key, ask)));
   const keys = [
     ...new Set(somewhere.flatMap((trial) => trial.arms.map((_, arm) => placeOf(trial, arm).node))),
   ].sort();
-  const numberOf = ({ counted: of, numbers }: (typeof columns)[number], trial: BoardTrial, i: number) =>
+  const numberOf = ({ counted: of, numbers }: Column, trial: BoardTrial, i: number) =>
     numbers[of.indexOf(trial)]?.[i] ?? null;
-  const goodDays = columns.find(({ key }) => key === 'good-days')!;
+  const goodDays = read('good-days');
   const nodes = keys.map((node): BoardNode => {
     const worn = somewhere.flatMap((trial) =>
       trial.days.flatMap((day, i) => {
@@ -228,10 +236,10 @@ export function boardOf(ask: BoardAsk): Board {
       },
     };
   });
-  const upTo = countedTo(ask);
   const shown = nodes.filter((node) => inView(node, ask.view)).map(({ node }) => node);
   return {
     shown,
+    offered,
     by: by.key,
     countedTo: upTo,
     nodes,

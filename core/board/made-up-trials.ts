@@ -103,6 +103,7 @@ export const asked = (trials: readonly BoardTrial[], to: Partial<BoardAsk> = {})
   against: null,
   by: null,
   pooled: false,
+  whole: true,
   view: WHOLE_VIEW,
   ...to,
 });

@@ -74,6 +74,8 @@ export interface BoardAsk {
   by: ColumnKey | null;
   /** Effects drawn towards the middle are wanted too. */
   pooled: boolean;
+  /** All columns are wanted, not the one that orders alone. */
+  whole: boolean;
   /** What is in view: first and better are told among these alone, though all evidence counts. */
   view: BoardView;
 }
@@ -156,7 +158,12 @@ function lastingOf(trial: BoardTrial, outcome: Outcome, line: number, wearDays: 
  * cannot be set beside seven.
  */
 export const countedTo = (ask: BoardAsk): number =>
-  ask.upTo ?? Math.min(...countedTrials(ask, 'good-days').counted.map(({ wearDays }) => wearDays));
+  ask.upTo ??
+  Math.min(
+    ...ask.trials.flatMap((trial) =>
+      inRole(ask.role)(trial) && counts(trial, 'good-days', ask) ? trial.wearDays : [],
+    ),
+  );
 
 /** The scale a column's numbers lie on: its least step, and its ends. */
 export function scaleOf(key: ColumnKey, upTo: number): { step?: number; ends: readonly [number, number] } {
@@ -171,14 +178,13 @@ const inAir = ({ dewPointC }: BoardDay, air: BoardView['air']): boolean =>
   air === null || (dewPointC !== null && dewPointC >= air.from && dewPointC < air.to);
 
 /** Every wash day's number for a column, trial by trial; none for those out of view. */
-export function numbersOf(trial: BoardTrial, key: ColumnKey, ask: BoardAsk): (number | null)[] {
-  return allNumbersOf(trial, key, ask).map((value, i) =>
+function numbersOf(trial: BoardTrial, key: ColumnKey, ask: BoardAsk, upTo: number): (number | null)[] {
+  return allNumbersOf(trial, key, ask, upTo).map((value, i) =>
     inAir(trial.days[i]!, ask.view.air) ? value : null,
   );
 }
 
-function allNumbersOf(trial: BoardTrial, key: ColumnKey, ask: BoardAsk): (number | null)[] {
-  const upTo = countedTo(ask);
+function allNumbersOf(trial: BoardTrial, key: ColumnKey, ask: BoardAsk, upTo: number): (number | null)[] {
   // A wear that was planned shorter says nothing of the days after.
   const good = () =>
     trial.wearDays < upTo ? trial.days.map(() => null) : lastingOf(trial, ask.lasting, ask.line, upTo);
@@ -249,23 +255,26 @@ function speaksOf(key: ColumnKey, { lasting, weights }: BoardAsk): Outcome[] {
 export const fairFor = (trial: BoardTrial, key: ColumnKey, ask: BoardAsk): Fair =>
   FAIRS[Math.max(0, ...speaksOf(key, ask).map((outcome) => FAIRS.indexOf(trial.fair[outcome])))]!;
 
+/** Whether a trial is fair enough to count in a column of a board. */
+export function counts(trial: BoardTrial, key: ColumnKey, ask: BoardAsk): boolean {
+  const fair = fairFor(trial, key, ask);
+  return fair === 'clean' || (fair === 'weakened' && ask.weakened);
+}
+
 /** The trials that count in a column of a board, and what each of their days stands for. */
 export function countedTrials(ask: BoardAsk, key: ColumnKey) {
   const all = ask.trials.filter(inRole(ask.role));
-  const counted = all.filter((trial) => {
-    const fair = fairFor(trial, key, ask);
-    return fair === 'clean' || (fair === 'weakened' && ask.weakened);
-  });
-  return { all, counted, places: placed(all) };
+  return { all, counted: all.filter((trial) => counts(trial, key, ask)), places: placed(all) };
 }
 
 /** A column of a board put together: its trials, their days' numbers, and what they say of each other. */
-export function columnOf(ask: BoardAsk, key: ColumnKey) {
+export function columnOf(ask: BoardAsk, key: ColumnKey, upTo = countedTo(ask)) {
   const { counted, places } = countedTrials(ask, key);
-  const numbers = counted.map((trial) => numbersOf(trial, key, ask));
+  const numbers = counted.map((trial) => numbersOf(trial, key, ask, upTo));
   const trials = counted.map((trial, t) => networkTrial(trial, numbers[t]!, places));
   return { key, counted, numbers, trials, places };
 }
+export type Column = ReturnType<typeof columnOf>;
 
 export function networkTrial(
   trial: BoardTrial,

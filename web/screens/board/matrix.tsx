@@ -1,9 +1,13 @@
-import type { Board, BoardCell, BoardColumn } from '@sabor/core/board/board';
+import type { Board, BoardCell, BoardColumn, BoardNode } from '@sabor/core/board/board';
 import { COLUMNS, type ColumnKey, FEWEST_POOLED } from '@sabor/core/board/columns';
+import type { BoardAsk } from '@sabor/core/board/read';
 import { effectInWords, signedInWords, sizeInWords, usualInWords } from '@sabor/words/board';
-import { Fragment, useState } from 'react';
+import { Fragment, useMemo, useState } from 'react';
+import { useWorked } from '../../api/worked.ts';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { showMoney } from '../../ui/show.ts';
+import { Failed, Loading } from '../../ui/states.tsx';
+import { boardInWorker } from '../../workers/board.ts';
 
 /** How a row's cells are put: the effects as they are, or drawn towards the middle. */
 const PUT = [
@@ -11,9 +15,11 @@ const PUT = [
   ['pooled', 'drawn towards the middle'],
 ] as const;
 
-/** All numbers: a row a thing, a column an outcome, each cell how far it lies over the mean of its row's island, or what is picked. */
+/** All numbers: a row a thing, a column an outcome; worked out when they are first opened. */
 export function Matrix({
-  board,
+  ask,
+  subject,
+  nodes,
   nameOf,
   against,
   setAgainst,
@@ -21,7 +27,11 @@ export function Matrix({
   setPooled,
   open,
 }: {
-  board: Board;
+  ask: BoardAsk;
+  /** Whose board, of which step: numbers of another never stay on show. */
+  subject: string;
+  /** All things of the board, in view or not. */
+  nodes: readonly BoardNode[];
   nameOf: (node: string) => string;
   against: string | null;
   setAgainst: (node: string | null) => void;
@@ -31,6 +41,58 @@ export function Matrix({
   open: (a: string, b: string) => void;
 }) {
   const put = pooled ? 'pooled' : 'plain';
+  const [opened, setOpened] = useState(false);
+  const whole = useMemo(() => ({ ...ask, pooled, whole: true }), [ask, pooled]);
+  const board = useWorked('all numbers', opened ? [whole] : null, () => boardInWorker(whole), subject);
+  return (
+    <details onToggle={(event) => setOpened(event.currentTarget.open)}>
+      <summary className="min-h-10 cursor-pointer py-2 text-xl font-semibold">All numbers</summary>
+      <div className="no-print mb-3 flex flex-wrap gap-x-5 gap-y-2">
+        {!pooled && (
+          <InlineChoice
+            label="Set against"
+            value={against ?? ''}
+            onChange={(node) => setAgainst(node === '' ? null : node)}
+            options={[
+              ['', 'the mean of those that met'],
+              ...nodes.map(({ node }) => [node, nameOf(node)] as const),
+            ]}
+          />
+        )}
+        {nodes.length >= FEWEST_POOLED && (
+          <InlineChoice label="Put" value={put} onChange={(to) => setPooled(to === 'pooled')} options={PUT} />
+        )}
+      </div>
+      <p className="mb-2 max-w-3xl text-sm text-soft">
+        {put === 'plain'
+          ? 'Each cell alone: the difference, and its 95 % interval drawn about nothing. Read one cell, not the best of many: what holds over all of them stands under “Who is first”.'
+          : 'Products of one step taken as alike beforehand: a difference that few wash days carry is drawn towards none. Told from the middle of those that met, ± two standard deviations.'}
+      </p>
+      {board.isError ? (
+        <Failed error={new Error('The numbers could not be computed.')} retry={board.refetch} />
+      ) : board.data ? (
+        <Cells board={board.data} nameOf={nameOf} against={against} put={put} open={open} />
+      ) : (
+        opened && <Loading what="all numbers" />
+      )}
+    </details>
+  );
+}
+
+/** The table itself: each cell how far it lies over the mean of its row's island, or what is picked. */
+function Cells({
+  board,
+  nameOf,
+  against,
+  put,
+  open,
+}: {
+  board: Board;
+  nameOf: (node: string) => string;
+  against: string | null;
+  put: 'plain' | 'pooled';
+  open: (a: string, b: string) => void;
+}) {
   const [sort, setSort] = useState<ColumnKey | 'name' | 'cost'>('name');
   const told = board.columns.filter(({ cells }) => cells.some(({ days }) => days > 0));
   const shown = board.nodes.filter(({ node }) => board.shown.includes(node));
@@ -62,69 +124,43 @@ export function Matrix({
     </th>
   );
   return (
-    <details>
-      <summary className="min-h-10 cursor-pointer py-2 text-xl font-semibold">All numbers</summary>
-      <div className="no-print mb-3 flex flex-wrap gap-x-5 gap-y-2">
-        {!pooled && (
-          <InlineChoice
-            label="Set against"
-            value={against ?? ''}
-            onChange={(node) => setAgainst(node === '' ? null : node)}
-            options={[
-              ['', 'the mean of those that met'],
-              ...board.nodes.map(({ node }) => [node, nameOf(node)] as const),
-            ]}
-          />
-        )}
-        {board.nodes.length >= FEWEST_POOLED && (
-          <InlineChoice label="Put" value={put} onChange={(to) => setPooled(to === 'pooled')} options={PUT} />
-        )}
-      </div>
-      <p className="mb-2 max-w-3xl text-sm text-soft">
-        {put === 'plain'
-          ? 'Each cell alone: the difference, and its 95 % interval drawn about nothing. Read one cell, not the best of many: what holds over all of them stands under “Who is first”.'
-          : 'Products of one step taken as alike beforehand: a difference that few wash days carry is drawn towards none. Told from the middle of those that met, ± two standard deviations.'}
-      </p>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="All numbers, thing by thing">
-        <table className="w-full text-left text-[0.95rem]">
-          <thead className="text-sm text-soft">
-            <tr className="border-b border-rule">
-              {head('name', 'Thing', `${shown.length} of them`)}
-              {told.map(({ key, usual }) => (
-                <Fragment key={key}>
-                  {head(key, COLUMNS[key].label, usualInWords(key, usual, nameOf))}
-                </Fragment>
-              ))}
-              {head('cost', 'A wash', 'all products')}
-            </tr>
-          </thead>
-          <tbody>
-            {sorted.map((node) => (
-              <tr key={node.node} className="border-b border-rule align-top">
-                <th scope="row" className="px-2 py-2 font-semibold">
-                  {nameOf(node.node)}
-                </th>
-                {told.map((column) => (
-                  <td key={column.key} className="px-2 py-2">
-                    <Cell
-                      column={column}
-                      cell={column.cells.find((cell) => cell.node === node.node)!}
-                      put={put}
-                      onOpen={against && against !== node.node ? () => open(node.node, against) : null}
-                    />
-                  </td>
-                ))}
-                <td className="figure px-2 py-2">
-                  {node.costPerWash !== null && node.currency
-                    ? showMoney(node.costPerWash, node.currency)
-                    : '–'}
-                </td>
-              </tr>
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="All numbers, thing by thing">
+      <table className="w-full text-left text-[0.95rem]">
+        <thead className="text-sm text-soft">
+          <tr className="border-b border-rule">
+            {head('name', 'Thing', `${shown.length} of them`)}
+            {told.map(({ key, usual }) => (
+              <Fragment key={key}>{head(key, COLUMNS[key].label, usualInWords(key, usual, nameOf))}</Fragment>
             ))}
-          </tbody>
-        </table>
-      </div>
-    </details>
+            {head('cost', 'A wash', 'all products')}
+          </tr>
+        </thead>
+        <tbody>
+          {sorted.map((node) => (
+            <tr key={node.node} className="border-b border-rule align-top">
+              <th scope="row" className="px-2 py-2 font-semibold">
+                {nameOf(node.node)}
+              </th>
+              {told.map((column) => (
+                <td key={column.key} className="px-2 py-2">
+                  <Cell
+                    column={column}
+                    cell={column.cells.find((cell) => cell.node === node.node)!}
+                    put={put}
+                    onOpen={against && against !== node.node ? () => open(node.node, against) : null}
+                  />
+                </td>
+              ))}
+              <td className="figure px-2 py-2">
+                {node.costPerWash !== null && node.currency
+                  ? showMoney(node.costPerWash, node.currency)
+                  : '–'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

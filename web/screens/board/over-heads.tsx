@@ -218,5 +218,6 @@ const askOf = (own: OnOneHead, role: Slot, onDay: number): BoardAsk => ({
   against: null,
   by: null,
   pooled: false,
+  whole: false,
   view: WHOLE_VIEW,
 });

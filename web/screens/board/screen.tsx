@@ -185,10 +185,11 @@ function OwnBoardPage({
         weights: used,
         against,
         by: asked && Object.hasOwn(COLUMNS, asked) ? asked : null,
-        pooled,
+        pooled: false,
+        whole: false,
         view,
       },
-    [own.trials, role, onDay, lasting, wishes?.line, upTo, weakened, used, against, asked, pooled, view],
+    [own.trials, role, onDay, lasting, wishes?.line, upTo, weakened, used, against, asked, view],
   );
   const board = useWorked('board', ask ? [ask] : null, () => boardInWorker(ask!), `${wearer.id} ${role}`);
   const waiting = own.waiting.length > 0 && (
@@ -261,7 +262,7 @@ function OwnBoardPage({
           label="Order by"
           value={by.key}
           onChange={(key) => set({ by: key })}
-          options={data.columns.map(({ key }) => [key, COLUMNS[key].label] as const)}
+          options={data.offered.map((key) => [key, COLUMNS[key].label] as const)}
         />
         <InlineChoice
           label="Read on day"
@@ -356,7 +357,9 @@ function OwnBoardPage({
           )}
           <div className="lg:col-span-2">
             <Matrix
-              board={data}
+              ask={ask}
+              subject={`${wearer.id} ${role}`}
+              nodes={data.nodes}
               nameOf={nameOf}
               against={against}
               setAgainst={(node) => set({ against: node })}
@@ -380,7 +383,7 @@ function OwnBoardPage({
             <InAir
               board={data}
               nameOf={nameOf}
-              by={data.columns.some(({ key }) => key === 'wish') ? 'wish' : data.columns[0]!.key}
+              by={data.offered.includes('wish') ? 'wish' : data.offered[0]!}
             />
           </div>
         </div>
