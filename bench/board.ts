@@ -93,14 +93,22 @@ export function largeBoard(products: number, trials: number): BoardAsk {
         minutesToDry: 60 + normal(),
         handsOn: 30 + normal(),
       },
-      ...{ costPerWash: 1, currency: 'EUR' },
+      ...{ costPerWash: 1, currency: 'EUR', felt: {} },
     };
   };
   return {
     trials: Array.from({ length: trials }, (_, t): BoardTrial => {
       const keys = [`p${t % products}`, `p${(t + 1 + random.below(products - 1)) % products}`];
       return {
-        ...{ id: `${t}`, question: '', wearerId: '', halves: false, block: null, fair: fairAlike('clean') },
+        ...{
+          id: `${t}`,
+          question: '',
+          wearerId: '',
+          blind: false,
+          halves: false,
+          block: null,
+          fair: fairAlike('clean'),
+        },
         ...{ wearDays: 5, endedOn: '2026-01-01' },
         arms: keys.map((key) => ({
           kind: 'product',

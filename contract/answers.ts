@@ -22,6 +22,7 @@ import { TapsHeard } from './taps.ts';
 import { Today } from './today.ts';
 import { DoseRun, KeyEntry, Trial, TrialDetail } from './trial-record.ts';
 import { UsualDay, UsualOfZone } from './usual.ts';
+import { Hearsay, Verdict } from './verdict.ts';
 import { WashDay } from './wash-day.ts';
 import { Wearer } from './wearer.ts';
 import { MetarReport, Place, PlaceWeather, Weather } from './weather.ts';
@@ -66,6 +67,12 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'GET /own-ingredients': v.array(OwnIngredientInput),
   'GET /wearers/:id/ledger': v.array(LedgerWashDay),
   'GET /search': v.array(Found),
+  'GET /verdicts': v.array(Verdict),
+  'GET /verdicts/:id': Verdict,
+  'PUT /verdicts/:id': Verdict,
+  'GET /products/:id/hearsay': v.array(Hearsay),
+  'PUT /hearsay/:id': v.array(Hearsay),
+  'DELETE /hearsay/:id': v.array(Hearsay),
   'GET /wearers/:id/usual': v.array(UsualOfZone),
   'GET /wearers/:id/usual-day': UsualDay,
   'GET /wearers/:id/worn': v.array(WornDay),

@@ -5,6 +5,7 @@ import { testedBy } from '@sabor/core/board/tested';
 import { outcomeByDay, shrinkageByDay, type WashDayRecord } from '@sabor/core/compare/wash-day-record';
 import { weightsOf } from '@sabor/core/compare/wear';
 import { slipOfTrial } from '@sabor/core/fairness/slip';
+import { middleWord } from '@sabor/core/felt/felt';
 import { WEAR_ENDS } from '@sabor/core/outcomes/events';
 import type { DayValue } from '@sabor/core/outcomes/good-days';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
@@ -64,6 +65,7 @@ export function forBoard(sources: FairnessSources & { wearer: Wearer }): ForBoar
       id: trial.id,
       question: trial.question,
       wearerId: trial.wearerId,
+      blind: trial.blind,
       halves: DESIGNS[trial.design].halves,
       block: designOf(trial.design).block,
       fair: Object.fromEntries(OUTCOME_KEYS.map((key) => [key, fairIn(key)])) as Record<Outcome, Fair>,
@@ -72,10 +74,29 @@ export function forBoard(sources: FairnessSources & { wearer: Wearer }): ForBoar
       arms: trial.arms.map(({ name }, i) => ({ ...tested[i]!, name })),
       days: record.washDays.map((day) => {
         const own = kept.get(day.position)!;
-        return dayOf(day, own, record.promise, dewPoints.get(own.id) ?? null);
+        return dayOf(
+          day,
+          own,
+          record.promise,
+          dewPoints.get(own.id) ?? null,
+          new Set(tested.map(({ role }) => role)),
+        );
       }),
     },
   };
+}
+
+/** What was told of the tested steps, and of the hair while worn: the middle word of each. */
+function feltOf({ felt }: WashDayRecord, slots: ReadonlySet<string>): BoardDay['felt'] {
+  const own = felt.filter(({ where }) =>
+    where.at === 'step' ? slots.has(where.slot) : where.stage !== 'before',
+  );
+  return Object.fromEntries(
+    [...new Set(own.map(({ quality }) => quality))].map((quality) => [
+      quality,
+      middleWord(own.flatMap((one) => (one.quality === quality ? one.value : [])))!,
+    ]),
+  );
 }
 
 /** A wash day of a record, or one half of it, as the board reads it. */
@@ -84,6 +105,7 @@ export function dayOf(
   kept: WashDay,
   promise: Parameters<typeof weightsOf>[0],
   dewPointC: number | null,
+  slots: ReadonlySet<string> = new Set(),
 ): BoardDay {
   const weights = weightsOf(promise, record);
   const forLooks = record.wearEnd !== null && WEAR_ENDS[record.wearEnd].event;
@@ -104,5 +126,6 @@ export function dayOf(
     handsOn: record.minutes.handsOn,
     costPerWash: cost,
     currency: cost === null ? null : record.cost.currency,
+    felt: feltOf(record, slots),
   };
 }

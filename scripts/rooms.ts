@@ -35,7 +35,8 @@ export const HOUSE: Readonly<Record<string, Room>> = {
       ingredients: leaf('hair', 'shelf', 'step', 'time'),
       felt: leaf('outcomes', 'step'),
       fairness: leaf('basin', 'climate', 'felt', 'outcomes', 'shelf', 'step', 'time'),
-      board: leaf('compare', 'doses', 'inference', 'outcomes', 'step', 'trial'),
+      board: leaf('compare', 'doses', 'felt', 'inference', 'outcomes', 'step', 'trial'),
+      verdict: leaf('board', 'doses', 'felt', 'hair', 'ingredients', 'outcomes', 'step', 'trial'),
       compare: leaf(
         'basin',
         'felt',
@@ -72,6 +73,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           recipes: leaf('routines'),
           screening: leaf(),
           search: leaf(),
+          verdicts: leaf(),
           usual: leaf('shelf', 'trials', 'wash-days', 'wearers'),
           'patch-tests': leaf('routines'),
           'hair-files': leaf('patch-tests'),

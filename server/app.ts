@@ -32,6 +32,7 @@ import { shelfRoutes } from './resources/shelf/routes.ts';
 import { todayRoutes } from './resources/today/routes.ts';
 import { trialRoutes } from './resources/trials/routes.ts';
 import { usualRoutes } from './resources/usual/routes.ts';
+import { verdictRoutes } from './resources/verdicts/routes.ts';
 import { checkInRoutes } from './resources/wash-days/check-in-routes.ts';
 import { washDayRoutes } from './resources/wash-days/routes.ts';
 import { wearerRoutes } from './resources/wearers/routes.ts';
@@ -159,6 +160,7 @@ export function createApp({
     screeningRoutes,
     searchRoutes,
     usualRoutes,
+    verdictRoutes,
     settingsRoutes,
   ])
     app.use('/api', routes(db));

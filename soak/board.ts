@@ -76,12 +76,14 @@ function trialOf([a, b, design]: (typeof TRIALS)[number], t: number, seed: numbe
       handsOn: null,
       costPerWash: null,
       currency: null,
+      felt: {},
     };
   };
   return {
     id: `${t}`,
     question: '',
     wearerId: '',
+    blind: false,
     halves: design === 'half',
     block: null,
     fair: fairAlike('clean'),

@@ -34,6 +34,8 @@ export interface BoardNode extends Tested {
   lastOn: string;
   costPerWash: number | null;
   costPerGoodDay: number | null;
+  /** Mean of its wash days' good days, to the day that they are counted to. */
+  goodDays: number | null;
   currency: string | null;
   /** How its wished-for value goes with the dew point. */
   air: { slope: Slope | null; days: { on: string; dewPointC: number; value: number }[] };
@@ -228,6 +230,7 @@ export function boardOf(ask: BoardAsk): Board {
           .sort()
           .at(-1) ?? '',
       costPerWash,
+      goodDays: good,
       costPerGoodDay: costPerWash === null || good === null || good < 0.5 ? null : costPerWash / good,
       currency: currencies.size === 1 ? [...currencies][0]! : null,
       air: {

@@ -65,12 +65,14 @@ export function madeUp(
       handsOn: half === null ? 30 + arm : null,
       costPerWash: arm === 0 ? 2 : 1,
       currency: 'EUR',
+      felt: {},
     };
   };
   return {
     id,
     question: `${a} or ${b}?`,
     wearerId: 'w',
+    blind: false,
     halves,
     block: null,
     fair: fairAlike('clean'),

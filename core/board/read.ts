@@ -1,6 +1,7 @@
 import { measuredFacts } from '../compare/measured-result.ts';
 import { endOf, mostlyCut } from '../compare/wear.ts';
 import type { Dose } from '../doses/dose.ts';
+import type { Felt } from '../felt/felt.ts';
 import { pseudoDays } from '../inference/lasting.ts';
 import type { Between } from '../inference/turnbull.ts';
 import { type DayValue, goodDays } from '../outcomes/good-days.ts';
@@ -33,6 +34,8 @@ export interface BoardDay {
   handsOn: number | null;
   costPerWash: number | null;
   currency: string | null;
+  /** What hand and eye told of it at the tested steps and while worn, the middle word of the wash day by its place among five. */
+  felt: Partial<Record<Felt, number>>;
 }
 
 /** What a fairness check came to. */
@@ -44,6 +47,8 @@ export interface BoardTrial {
   id: string;
   question: string;
   wearerId: string;
+  /** It was rated blind. */
+  blind: boolean;
   halves: boolean;
   block: number | null;
   /** What its fairness check comes to, outcome by outcome: what spoils one may leave another as it was. */

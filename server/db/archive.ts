@@ -10,6 +10,7 @@ const STATEMENTS = {
   wearer: 'update wearer set archived_at = case when $2 then now() end where id = $1',
   recipe: 'update recipe set archived_at = case when $2 then now() end where id = $1',
   routine: 'update routine set archived_at = case when $2 then now() end where id = $1 and not is_plan',
+  verdict: 'update verdict set archived_at = case when $2 then now() end where id = $1',
   trial: 'update trial set archived_at = case when $2 then now() end where id = $1',
 } as const;
 export type Archivable = keyof typeof STATEMENTS;

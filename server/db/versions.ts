@@ -11,6 +11,7 @@ const VERSIONED = {
   routine: 'id',
   trial: 'id',
   locality: 'id',
+  verdict: 'id',
 } as const;
 
 /**

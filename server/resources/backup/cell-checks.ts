@@ -1,5 +1,5 @@
 import { BackupFolder } from '@sabor/contract/backup';
-import { id, timeZone } from '@sabor/contract/fields';
+import { id, oneOf, timeZone } from '@sabor/contract/fields';
 import { WishesInput } from '@sabor/contract/hair-file';
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { cardCorners, PhotographMeasuredInput } from '@sabor/contract/photograph';
@@ -8,10 +8,12 @@ import { RecipeInput } from '@sabor/contract/recipe';
 import { STEP_PARTS, settings as stepSettings } from '@sabor/contract/routine';
 import { SettingsChange } from '@sabor/contract/settings';
 import { ArmSettings, fields as trialFields } from '@sabor/contract/trial';
+import { Beside, VerdictContent, VerdictRests } from '@sabor/contract/verdict';
 import { PHOTOGRAPH_LIMIT } from '@sabor/core/basin/photograph-size';
 import { POROSITY_TESTS } from '@sabor/core/hair/porosity/tests';
 import { GROUPS } from '@sabor/core/ingredients/facts';
 import { PHOTO_REFUSALS } from '@sabor/core/photo/refusals';
+import { STAKES } from '@sabor/core/shelf/products';
 import { SETTING_KEYS } from '@sabor/core/step/settings';
 import * as v from 'valibot';
 import type { Column, Kind } from './shapes.ts';
@@ -84,6 +86,13 @@ const CELLS: Record<string, v.GenericSchema> = {
   'hair_measure.result': HairMeasureInput.entries.result,
   'own_ingredient.group_key': v.nullable(v.picklist(Object.keys(GROUPS))),
   'recipe.parts': RecipeInput.entries.parts,
+  'verdict_said.content': VerdictContent,
+  'verdict_said.beside': v.array(Beside),
+  'verdict_said.rests': v.object({
+    figures: v.nullable(VerdictRests),
+    stake: v.nullable(oneOf(STAKES, 'a stake')),
+    edition: v.string(),
+  }),
   'wearer_wish.words': WishesInput.entries.words,
   'trial.primary_outcome': trialFields.entries.primary,
   'photograph_measured.left_out': PhotographMeasuredInput.entries.leftOut,

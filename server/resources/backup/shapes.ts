@@ -53,6 +53,7 @@ const ANY: ReadonlySet<string> = new Set([
   'setting.value',
   'amendment.changes',
   'recipe.parts',
+  'verdict_said.beside',
   'photograph_measured.left_out',
   'photograph_measured.card',
   'photograph_measured.curls',

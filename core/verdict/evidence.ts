@@ -1,0 +1,150 @@
+import type { Board } from '../board/board.ts';
+import { COLUMNS, type ColumnKey } from '../board/columns.ts';
+import type { Firmness } from '../board/draws.ts';
+import { type BoardAsk, type BoardDay, type BoardTrial, type Fair, fairFor } from '../board/read.ts';
+import type { Dose } from '../doses/dose.ts';
+import { type Felt, middleWord } from '../felt/felt.ts';
+import { mean } from '../middle.ts';
+import type { Outcome } from '../outcomes/outcomes.ts';
+
+/** How a product stands to another of its step on one head, as far as the board's trials carry it over all in view. */
+export interface Versus {
+  productId: string;
+  state: 'ahead' | 'behind' | 'cannot tell';
+  /** How far the one lies over the other in the column, whichever way is wanted; null where no interval can be given. */
+  by: { value: number; low: number; high: number } | null;
+}
+
+/** A trial that a verdict rests on, with what travels beside it. */
+export interface RestsOn {
+  trialId: string;
+  question: string;
+  blind: boolean;
+  fair: Fair;
+  washDays: number;
+  endedOn: string;
+}
+
+/** What trials of one head say of a product (or way, or line) in a step: what a verdict is prefilled from and held to. */
+export interface Evidence {
+  column: ColumnKey;
+  trials: RestsOn[];
+  washDays: number;
+  /** Last day of wear with a number. */
+  seenTo: number;
+  /** Dew points of its wash days, in °C. */
+  air: { low: number; high: number } | null;
+  dose: Dose | null;
+  costPerWash: number | null;
+  costPerGoodDay: number | null;
+  currency: string | null;
+  /** Mean good days, by the outcome that the board counts them by, and to which day. */
+  goodDays: { value: number; to: number; by: Outcome } | null;
+  handsOn: number | null;
+  minutesToDry: number | null;
+  /** Share of the draws in which it comes first, and how firm its place is where it is first. */
+  first: { share: number; firmness: Firmness | null } | null;
+  versus: Versus[];
+  /** Means of its rated outcomes on the day read. */
+  rated: Partial<Record<Outcome, { value: number; days: number }>>;
+  /** The middle and the highest word of what hand and eye told of it, by their places among five, and from how many wash days. */
+  felt: Partial<Record<Felt, { middle: number; worst: number; days: number }>>;
+}
+
+/** The days of a trial on which a thing was worn. */
+const daysOf = (trial: BoardTrial, productId: string): BoardDay[] =>
+  trial.days.filter(({ arm }) => trial.arms[arm]!.productId === productId);
+
+/**
+ * What the board of a head and step says of one product. Null where no trial that counts in the column held it. Where it stands
+ * on the board at several amounts, the one with most wash days speaks.
+ */
+export function evidenceOf(board: Board, ask: BoardAsk, productId: string): Evidence | null {
+  const column = board.columns.find(({ key }) => key === board.by)!;
+  const [node] = board.nodes
+    .filter((one) => one.productId === productId && one.kind === 'product' && one.trials.length > 0)
+    .toSorted((a, b) => b.washDays - a.washDays);
+  if (!node) return null;
+  const trials = ask.trials.filter(({ id }) => node.trials.includes(id));
+  const days = trials.flatMap((trial) => daysOf(trial, productId));
+  const seen = days.flatMap(({ rated }) =>
+    Object.values(rated).flatMap((values) => values.map(({ day }) => day)),
+  );
+  const airs = days.flatMap(({ dewPointC }) => dewPointC ?? []);
+  const leader = column.leaders.find((one) => one.node === node.node);
+  const good = node.goodDays;
+  return {
+    column: board.by,
+    trials: trials.map((trial) => ({
+      trialId: trial.id,
+      question: trial.question,
+      blind: trial.blind,
+      fair: fairFor(trial, board.by, ask),
+      washDays: new Set(daysOf(trial, productId).map(({ washDayId }) => washDayId)).size,
+      endedOn: trial.endedOn,
+    })),
+    washDays: node.washDays,
+    seenTo: Math.max(0, ...seen),
+    air: airs.length === 0 ? null : { low: Math.min(...airs), high: Math.max(...airs) },
+    dose: node.dose,
+    costPerWash: node.costPerWash,
+    costPerGoodDay: node.costPerGoodDay,
+    currency: node.currency,
+    goodDays: good === null ? null : { value: good, to: board.countedTo, by: ask.lasting },
+    handsOn: mean(days.flatMap(({ handsOn }) => handsOn ?? [])),
+    minutesToDry: mean(days.flatMap(({ minutesToDry }) => minutesToDry ?? [])),
+    first:
+      column.first[node.node] === undefined
+        ? null
+        : { share: column.first[node.node]!, firmness: leader?.firmness ?? null },
+    versus: versusOf(board, node.node),
+    rated: Object.fromEntries(
+      ratedKeys(days).map((key) => {
+        const values = days.flatMap(
+          ({ rated }) => rated[key]?.find(({ day }) => day === ask.onDay)?.value ?? [],
+        );
+        return [key, { value: mean(values) ?? Number.NaN, days: values.length }];
+      }),
+    ),
+    felt: Object.fromEntries(
+      feltKeys(days).map((key) => {
+        const values = days.flatMap(({ felt }) => felt[key] ?? []);
+        return [key, { middle: middleWord(values)!, worst: Math.max(...values), days: values.length }];
+      }),
+    ),
+  };
+}
+
+const ratedKeys = (days: readonly BoardDay[]) => [
+  ...new Set(days.flatMap(({ rated }) => Object.keys(rated) as Outcome[])),
+];
+const feltKeys = (days: readonly BoardDay[]) => [
+  ...new Set(days.flatMap(({ felt }) => Object.keys(felt) as Felt[])),
+];
+
+/** How a thing stands to every other product of its island, by what holds over all in view. */
+function versusOf(board: Board, node: string): Versus[] {
+  const column = board.columns.find(({ key }) => key === board.by)!;
+  const wanted = COLUMNS[board.by].wanted === 'higher' ? 1 : -1;
+  const island = column.cells.find((cell) => cell.node === node)?.island ?? null;
+  return board.nodes.flatMap((other): Versus[] => {
+    if (other.node === node || other.productId === null || other.kind !== 'product') return [];
+    const same = column.cells.find((cell) => cell.node === other.node)?.island === island && island !== null;
+    if (!same) return [];
+    const pair = column.joint.find(
+      (one) => [one.node, one.from].includes(node) && [one.node, one.from].includes(other.node),
+    );
+    if (!pair) return [{ productId: other.productId, state: 'cannot tell', by: null }];
+    const by =
+      pair.node === node
+        ? { value: pair.value, low: pair.low, high: pair.high }
+        : { value: -pair.value, low: -pair.high, high: -pair.low };
+    const state =
+      wanted * by.low > 0 && wanted * by.high > 0
+        ? 'ahead'
+        : wanted * by.low < 0 && wanted * by.high < 0
+          ? 'behind'
+          : 'cannot tell';
+    return [{ productId: other.productId, state, by }];
+  });
+}

@@ -1,0 +1,121 @@
+import { amountOf, DOSE_TOLERANCE, type Dose } from '../doses/dose.ts';
+import type { Evidence } from './evidence.ts';
+import { saidIn } from './said.ts';
+import type { Against, ClaimState, ClaimVerdict, ForWhom, Suits } from './words-of-verdict.ts';
+
+/** What a verdict says beyond its figures: a sentence stands beside it wherever it goes. */
+export type Objection =
+  /** No trial stands behind it at all. */
+  | { kind: 'impression' }
+  /** Said to be ahead or behind, where the trials cannot tell; null names all others of its step. */
+  | { kind: 'cannot tell'; than: string | null }
+  /** Said to be ahead where it is clearly behind, or behind where it is clearly ahead. */
+  | { kind: 'other way'; than: string }
+  /** Set against something that no trial of this head joins it with. */
+  | { kind: 'never met'; than: string }
+  /** Said to be as good: no test here shows that two are alike. */
+  | { kind: 'as good'; than: string | null }
+  | { kind: 'not seen so long'; said: number; seen: number }
+  /** A claim's state that is not what the figures came to. */
+  | { kind: 'claim'; claim: string; said: ClaimState; found: ClaimState }
+  /** Said to be tested on such hair, which no tested head has. */
+  | { kind: 'not tested on'; trait: Suits; value: string }
+  /** Another amount than the one it was tested at. */
+  | { kind: 'amount'; tested: Dose }
+  /** What is for doctors to say, not for a hair trial. */
+  | { kind: 'health' }
+  /** Its trials are weakened by what their fairness check found. */
+  | { kind: 'weakened' };
+
+/** What of a verdict is held to its figures. */
+export interface Told {
+  why: string;
+  buyWhy: string;
+  amount: Dose | null;
+  forWhom: readonly ForWhom[];
+  against: readonly Against[];
+  claims: readonly ClaimVerdict[];
+}
+
+/** Another product of the step, by name. */
+export interface Other {
+  productId: string;
+  name: string;
+}
+
+/**
+ * Everything a verdict says that its figures do not carry, each once. `heads`: the traits of the heads it was tested on;
+ * `others`: the products of its step, by name; without evidence it is an impression, and every comparison in it is beyond it.
+ */
+export function heldToFigures(
+  told: Told,
+  evidence: Evidence | null,
+  heads: readonly Partial<Record<Suits, string>>[],
+  others: readonly Other[],
+): Objection[] {
+  const nameOf = (productId: string) => others.find((one) => one.productId === productId)?.name ?? null;
+  const idOf = (name: string) => others.find((one) => one.name === name)?.productId ?? null;
+  const words = `${told.why}\n${told.buyWhy}`;
+  const said = saidIn(
+    words,
+    others.map(({ name }) => name),
+  );
+  const found: Objection[] = evidence === null ? [{ kind: 'impression' }] : [];
+  const compared: { says: Against['says']; productId: string | null }[] = [
+    ...told.against.map(({ says, productId }) => ({ says, productId })),
+    ...said.flatMap((one) =>
+      one.kind === 'better' || one.kind === 'worse' || one.kind === 'as good'
+        ? [{ says: one.kind, productId: one.name === null ? null : idOf(one.name) }]
+        : [],
+    ),
+  ];
+  for (const { says, productId } of compared) found.push(...comparison(says, productId, evidence, nameOf));
+  for (const one of said)
+    if (one.kind === 'lasts' && evidence !== null && one.days > evidence.seenTo)
+      found.push({ kind: 'not seen so long', said: one.days, seen: evidence.seenTo });
+  if (said.some(({ kind }) => kind === 'health')) found.push({ kind: 'health' });
+  for (const { claim, state, proposed } of told.claims)
+    if (proposed !== null && state !== proposed)
+      found.push({ kind: 'claim', claim, said: state, found: proposed });
+  for (const { how, trait, value } of told.forWhom)
+    if (how === 'tested' && !heads.some((head) => head[trait] === value))
+      found.push({ kind: 'not tested on', trait, value });
+  if (evidence?.dose && told.amount && otherAmount(told.amount, evidence.dose))
+    found.push({ kind: 'amount', tested: evidence.dose });
+  if (evidence?.trials.some(({ fair }) => fair === 'weakened')) found.push({ kind: 'weakened' });
+  return [...new Map(found.map((one) => [JSON.stringify(one), one])).values()];
+}
+
+/** What one comparison says beyond the figures. */
+function comparison(
+  says: Against['says'],
+  productId: string | null,
+  evidence: Evidence | null,
+  nameOf: (productId: string) => string | null,
+): Objection[] {
+  const than = productId === null ? null : nameOf(productId);
+  if (says === 'as good') return [{ kind: 'as good', than }];
+  if (evidence === null) return [{ kind: 'cannot tell', than }];
+  if (productId === null) {
+    // Of all others: ahead of each that it stands beside, or behind.
+    const all =
+      evidence.versus.length > 0 &&
+      evidence.versus.every(({ state }) => state === (says === 'better' ? 'ahead' : 'behind'));
+    return all ? [] : [{ kind: 'cannot tell', than: null }];
+  }
+  const versus = evidence.versus.find((one) => one.productId === productId);
+  if (!versus) return [{ kind: 'never met', than: than ?? '' }];
+  const wanted = says === 'better' ? 'ahead' : 'behind';
+  if (versus.state === wanted) return [];
+  return versus.state === 'cannot tell'
+    ? [{ kind: 'cannot tell', than }]
+    : [{ kind: 'other way', than: than ?? '' }];
+}
+
+/** Whether an amount is another than the tested one: another measure, or beyond what holds for a kept amount. */
+function otherAmount(said: Dose, tested: Dose): boolean {
+  const [a, b] = [amountOf(said), amountOf(tested)];
+  if (a === null || b === null || said.kind === 'unknown' || tested.kind === 'unknown') return false;
+  if (said.measure !== tested.measure || said.per !== tested.per) return true;
+  return Math.abs(a - b) > DOSE_TOLERANCE * b;
+}

@@ -1,0 +1,287 @@
+import { describe, expect, it } from 'vitest';
+import { boardOf } from '../board/board.ts';
+import { asked, fairAlike, madeUp, TRUTH } from '../board/made-up-trials.ts';
+import type { BoardAsk } from '../board/read.ts';
+import { daysClaimed, proposeClaim } from './claims.ts';
+import { type Evidence, evidenceOf } from './evidence.ts';
+import { heldToFigures, type Told } from './held.ts';
+import { saidIn } from './said.ts';
+import { lengthOf } from './words-of-verdict.ts';
+
+const OTHERS = [
+  { productId: 'anvil', name: 'Anvil Gel' },
+  { productId: 'kelp', name: 'Kelp Fold Gel' },
+  { productId: 'foam', name: 'Brine Foam' },
+];
+const NAMES = OTHERS.map(({ name }) => name);
+const told = (to: Partial<Told> = {}): Told => ({
+  why: '',
+  buyWhy: '',
+  amount: null,
+  forWhom: [],
+  against: [],
+  claims: [],
+  ...to,
+});
+/** Through the very path of a user's screen: trials, their board, what it says of the product. */
+const read = (ask: BoardAsk, product: string) => evidenceOf(boardOf(ask), ask, product);
+const clear = asked([madeUp('one', ['anvil', 'kelp'], TRUTH, 1)], { by: 'definition' });
+const level = { anvil: { definition: 6, frizz: 4 }, kelp: { definition: 6, frizz: 4 } };
+/** The same two products without any difference in truth. */
+const none = (seed: number) => asked([madeUp('one', ['anvil', 'kelp'], level, seed)], { by: 'definition' });
+const others = (not: string) => OTHERS.filter(({ productId }) => productId !== not);
+const kinds = (objections: readonly { kind: string }[]) => objections.map(({ kind }) => kind);
+
+describe('what the trials say of a product', () => {
+  it('is how it stands to each other of its island, with what travels beside it', () => {
+    const kelp = read(clear, 'kelp')!;
+    expect(kelp.versus).toMatchObject([{ productId: 'anvil', state: 'ahead' }]);
+    expect(kelp.versus[0]!.by!.low).toBeGreaterThan(0);
+    expect(kelp).toMatchObject({ washDays: 4, seenTo: 5, dose: { amount: 10 }, column: 'definition' });
+    expect(kelp.trials).toEqual([
+      {
+        trialId: 'one',
+        question: 'anvil or kelp?',
+        blind: false,
+        fair: 'clean',
+        washDays: 4,
+        endedOn: expect.any(String),
+      },
+    ]);
+    expect(kelp.air!.low).toBeLessThan(kelp.air!.high);
+    // The other side of the same pair, by as much.
+    const anvil = read(clear, 'anvil')!;
+    expect(anvil.versus).toMatchObject([{ productId: 'kelp', state: 'behind' }]);
+    expect(anvil.versus[0]!.by!.value).toBeCloseTo(-kelp.versus[0]!.by!.value, 10);
+    expect(anvil.versus[0]!.by!.low).toBeCloseTo(-kelp.versus[0]!.by!.high, 10);
+    expect(read(clear, 'foam')).toBeNull();
+    expect(read(asked([]), 'kelp')).toBeNull();
+  });
+
+  it('is turned where less is wanted', () => {
+    const frizz = asked(
+      [
+        madeUp(
+          'one',
+          ['anvil', 'kelp'],
+          { anvil: { definition: 5, frizz: 2 }, kelp: { definition: 5, frizz: 6 } },
+          3,
+        ),
+      ],
+      { by: 'frizz' },
+    );
+    expect(read(frizz, 'anvil')!.versus).toMatchObject([{ productId: 'kelp', state: 'ahead' }]);
+    expect(read(frizz, 'anvil')!.versus[0]!.by!.value).toBeLessThan(0);
+  });
+
+  it('takes its trials’ fairness along, and nothing from a broken one', () => {
+    const [trial] = clear.trials;
+    const weak = { ...clear, trials: [{ ...trial!, fair: fairAlike('weakened'), blind: true }] };
+    expect(read(weak, 'kelp')!.trials[0]).toMatchObject({ fair: 'weakened', blind: true });
+    expect(kinds(heldToFigures(told(), read(weak, 'kelp'), [], []))).toEqual(['weakened']);
+    expect(read({ ...clear, trials: [{ ...trial!, fair: fairAlike('broken') }] }, 'kelp')).toBeNull();
+  });
+});
+
+describe('a verdict held to its figures', () => {
+  const better = told({ why: 'Better than Anvil Gel on day one.' });
+
+  it('may say what its trials carry, and gets a sentence beside what they do not', () => {
+    expect(heldToFigures(better, read(clear, 'kelp'), [], others('kelp'))).toEqual([]);
+    // The sides swapped: the same words of the one that is behind.
+    expect(
+      heldToFigures(told({ why: 'Better than Kelp Fold Gel.' }), read(clear, 'anvil'), [], others('anvil')),
+    ).toEqual([{ kind: 'other way', than: 'Kelp Fold Gel' }]);
+    // Days taken away: a first wash day of each tells nothing.
+    const [trial] = clear.trials;
+    const short = { ...clear, trials: [{ ...trial!, days: trial!.days.slice(0, 2) }] };
+    expect(heldToFigures(better, read(short, 'kelp'), [], others('kelp'))).toEqual([
+      { kind: 'cannot tell', than: 'Anvil Gel' },
+    ]);
+    // Nobody said how it stands to the foam, which no trial joined it with.
+    expect(
+      heldToFigures(told({ why: 'It beats Brine Foam!' }), read(clear, 'kelp'), [], others('kelp')),
+    ).toEqual([{ kind: 'never met', than: 'Brine Foam' }]);
+    expect(
+      heldToFigures(
+        told({ against: [{ productId: 'anvil', says: 'worse' }] }),
+        read(clear, 'kelp'),
+        [],
+        others('kelp'),
+      ),
+    ).toEqual([{ kind: 'other way', than: 'Anvil Gel' }]);
+  });
+
+  it('is stopped in nineteen of twenty trials of products that are the same in truth', () => {
+    const seeds = Array.from({ length: 60 }, (_, i) => 100 + i);
+    const let_through = seeds.filter(
+      (seed) => heldToFigures(better, read(none(seed), 'kelp'), [], others('kelp')).length === 0,
+    );
+    // At 2.5 % a side, more than six of 60 come by a chance of 1 in 1,000 (binomial).
+    expect(let_through.length).toBeLessThanOrEqual(6);
+  });
+
+  it('never shows that two are as good, nor that it is the best where one other is open', () => {
+    expect(
+      heldToFigures(told({ why: 'Just as good as Anvil Gel.' }), read(clear, 'kelp'), [], others('kelp')),
+    ).toEqual([{ kind: 'as good', than: 'Anvil Gel' }]);
+    expect(
+      heldToFigures(told({ why: 'The best gel I own.' }), read(clear, 'kelp'), [], others('kelp')),
+    ).toEqual([]);
+    const three = asked(
+      [
+        madeUp('one', ['anvil', 'kelp'], TRUTH, 1),
+        madeUp('two', ['foam', 'kelp'], { foam: { definition: 7.5, frizz: 4 }, kelp: TRUTH.kelp! }, 2),
+      ],
+      { by: 'definition' },
+    );
+    expect(
+      heldToFigures(told({ why: 'The best gel I own.' }), read(three, 'kelp'), [], others('kelp')),
+    ).toEqual([{ kind: 'cannot tell', than: null }]);
+  });
+
+  it('is an impression without a trial, and every comparison in it beyond it', () => {
+    expect(heldToFigures(told({ why: 'Nice.' }), null, [], OTHERS)).toEqual([{ kind: 'impression' }]);
+    expect(
+      heldToFigures(told({ why: 'Better than Anvil Gel, and as good as Brine Foam.' }), null, [], OTHERS),
+    ).toContainEqual({
+      kind: 'as good',
+      than: 'Brine Foam',
+    });
+    expect(
+      kinds(heldToFigures(told({ against: [{ productId: 'anvil', says: 'better' }] }), null, [], OTHERS)),
+    ).toEqual(['impression', 'cannot tell']);
+  });
+
+  it('is held to days seen, heads tested, the amount, proposed claims and what doctors say', () => {
+    const kelp = read(clear, 'kelp')!;
+    const of = (to: Partial<Told>) => heldToFigures(told(to), kelp, [{ pattern: '3B' }], others('kelp'));
+    expect(of({ why: 'Holds for seven days.' })).toEqual([{ kind: 'not seen so long', said: 7, seen: 5 }]);
+    expect(of({ why: 'Holds for five days. I wash every 9 days.' })).toEqual([]);
+    expect(of({ buyWhy: 'It heals the scalp.' })).toEqual([{ kind: 'health' }]);
+    expect(of({ forWhom: [{ trait: 'pattern', value: '3B', suits: true, how: 'tested' }] })).toEqual([]);
+    expect(of({ forWhom: [{ trait: 'pattern', value: '4C', suits: true, how: 'guess' }] })).toEqual([]);
+    expect(of({ forWhom: [{ trait: 'pattern', value: '4C', suits: true, how: 'tested' }] })).toEqual([
+      { kind: 'not tested on', trait: 'pattern', value: '4C' },
+    ]);
+    const grams = (amount: number) => ({ kind: 'exact', amount, measure: 'g', per: 'head' }) as const;
+    expect(of({ amount: grams(11.9) })).toEqual([]);
+    expect(of({ amount: grams(14) })).toEqual([{ kind: 'amount', tested: grams(10) }]);
+    expect(of({ amount: { ...grams(10), per: 'section' } })).toHaveLength(1);
+    expect(of({ amount: { kind: 'unknown' } })).toEqual([]);
+    const claim = { claim: 'No flakes', because: '', proposed: 'not-kept' } as const;
+    expect(of({ claims: [{ ...claim, state: 'kept' }] })).toEqual([
+      { kind: 'claim', claim: 'No flakes', said: 'kept', found: 'not-kept' },
+    ]);
+    expect(
+      of({
+        claims: [
+          { ...claim, state: 'not-kept' },
+          { ...claim, state: 'kept', proposed: null },
+        ],
+      }),
+    ).toEqual([]);
+  });
+});
+
+describe('what free words say', () => {
+  const said = (text: string) => saidIn(text, NAMES).map(({ words: _, ...rest }) => rest);
+  it('is found where it is claimed, not where it is denied', () => {
+    expect(said('Clearly better than Anvil Gel.')).toEqual([{ kind: 'better', name: 'Anvil Gel' }]);
+    expect(said('No better than Anvil Gel. Not the best.')).toEqual([]);
+    expect(said('It isn’t worse.')).toEqual([]);
+    expect(said('My holy grail')).toEqual([{ kind: 'better', name: null }]);
+    expect(said('anvil gel wins; Brine Foam was frizzier')).toEqual([
+      { kind: 'better', name: 'Anvil Gel' },
+      { kind: 'worse', name: 'Brine Foam' },
+    ]);
+    expect(said('A dupe for Kelp Fold Gel, no different from it.')).toEqual([
+      { kind: 'as good', name: 'Kelp Fold Gel' },
+    ]);
+    expect(said('Definition stayed good 3 to 5 days')).toEqual([{ kind: 'lasts', days: 5 }]);
+    expect(said('72 h hold')).toEqual([{ kind: 'lasts', days: 3 }]);
+    expect(said('Held through a whole week')).toEqual([{ kind: 'lasts', days: 7 }]);
+    expect(said('Three days in the post.')).toEqual([]);
+    expect(said('Hypoallergenic!')).toEqual([{ kind: 'health' }]);
+    expect(said('')).toEqual([]);
+  });
+
+  it('reads a text of 20,000 words no further than a verdict may be long, and swiftly', () => {
+    const text = `${'It was fine and then it was fine again. '.repeat(4000)}Better than Anvil Gel.`;
+    expect(said(text)).toEqual([]);
+  });
+});
+
+describe('claims of a label', () => {
+  const kelp = read(clear, 'kelp')!;
+  const of = (to: Partial<Evidence>): Evidence => ({ ...kelp, ...to });
+  const good = (value: number, to: number, by: 'hold' | 'definition' = 'hold') => ({
+    goodDays: { value, to, by },
+  });
+  const state = (claim: string, evidence: Evidence | null, since: number | null = null) =>
+    proposeClaim(claim, evidence, [], since)?.state ?? null;
+
+  it('know how many days they promise', () => {
+    for (const [claim, days] of [
+      ['72 h hold', 3],
+      ['Definition for five days', 5],
+      ['24-hour frizz control', 1],
+      ['Day 4 curls', 4],
+      ['Curls all week', 7],
+      ['Soft hold', null],
+      ['2-in-1', null],
+    ] as const)
+      expect(daysClaimed(claim), claim).toBe(days);
+  });
+
+  it('of days are kept or not only where it was worn and counted that long', () => {
+    expect(state('72 h hold', of(good(3.4, 5)))).toBe('kept');
+    expect(state('72 h hold', of(good(1.5, 5)))).toBe('not-kept');
+    // Good to the end of what was counted: it may have gone on.
+    expect(state('Hold for five days', of(good(2.9, 3)))).toBe('cannot-tell');
+    expect(state('Hold for five days', of(good(1.2, 3)))).toBe('not-kept');
+    expect(state('Hold for five days', of({ goodDays: null }))).toBe('not-tested');
+    // Counted by another outcome than the claim speaks of.
+    expect(state('72 h hold', of(good(1.5, 5, 'definition')))).toBe('cannot-tell');
+  });
+
+  it('of feel go by what was told, of a list by the list, and some by nothing a wash day shows', () => {
+    const felt = (quality: 'flakes' | 'crunch' | 'slip' | 'colour', middle: number, worst: number) =>
+      of({ felt: { [quality]: { middle, worst, days: 8 } } });
+    expect(state('No flakes', felt('flakes', 0, 0))).toBe('kept');
+    expect(state('No flakes', felt('flakes', 0, 2))).toBe('cannot-tell');
+    expect(state('No flakes', felt('flakes', 1, 2))).toBe('not-kept');
+    expect(state('No flakes', kelp)).toBe('not-tested');
+    expect(state('Soft hold', felt('crunch', 0, 1))).toBe('kept');
+    expect(state('Detangles', felt('slip', 1, 3))).toBe('not-kept');
+    expect(state('Heat protection to 180 °C', kelp)).toBe('cannot-tell');
+    expect(state('Repairs bonds', kelp)).toBe('cannot-tell');
+    // Soon after colouring, colour in the rinse proves little.
+    expect(state('Colour-safe', felt('colour', 3, 4), 10)).toBe('cannot-tell');
+    expect(state('Colour-safe', felt('colour', 3, 4), 60)).toBe('not-kept');
+    expect(state('Colour-safe', felt('colour', 0, 0), 60)).toBe('cannot-tell');
+    expect(state('Holds in damp air', of({ air: { low: 2, high: 9 } }))).toBe('not-tested');
+    expect(state('Holds in damp air', of({ air: { low: 2, high: 18 } }))).toBe('cannot-tell');
+    expect(state('Strong hold', of({ rated: { hold: { value: 7.4, days: 8 } } }))).toBe('kept');
+    expect(state('Strong hold', of({ rated: { hold: { value: 4, days: 8 } } }))).toBe('not-kept');
+    const list = (holds: 'true' | 'false' | 'cannot tell') => [
+      { claim: 'silicones' as const, holds, items: ['Dimethicone'] },
+    ];
+    expect(proposeClaim('Free of silicones', null, list('false'), null)).toMatchObject({
+      state: 'not-kept',
+      fact: { kind: 'list', items: ['Dimethicone'] },
+    });
+    expect(proposeClaim('Silicone-free', kelp, list('true'), null)!.state).toBe('kept');
+    expect(proposeClaim('No sulphates', kelp, [], null)!.state).toBe('not-tested');
+    // Without a trial nothing was tested; of no kind that is known, nothing is proposed.
+    expect(state('72 h hold', null)).toBe('not-tested');
+    expect(state('Vegan', kelp)).toBeNull();
+    expect(state('Made by the sea', null)).toBeNull();
+  });
+});
+
+describe('the length of hair', () => {
+  it('is said in three words', () => {
+    expect([90, 151, 350, 351].map(lengthOf)).toEqual(['short', 'shoulder', 'shoulder', 'long']);
+  });
+});

@@ -1,0 +1,187 @@
+import type { Problem } from '@sabor/contract/problem';
+import type { Product } from '@sabor/contract/shelf';
+import type { TrialDetail } from '@sabor/contract/trial-record';
+import type { Hearsay, Verdict, VerdictInput } from '@sabor/contract/verdict';
+import type { Wearer } from '@sabor/contract/wearer';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { demoSource } from '../../../scripts/start/demo.ts';
+import { openBench, type TestBench } from '../../testing/bench.ts';
+import { loadBackup } from '../backup/load.ts';
+
+let bench: TestBench;
+let ines: Wearer;
+let trial: TrialDetail;
+let product: Product;
+beforeAll(async () => {
+  bench = await openBench();
+  await loadBackup(bench.db, demoSource(new Date()));
+  ines = (await bench.ask<Wearer[]>('GET', '/api/wearers')).body.find(({ name }) => name.startsWith('Ines'))!;
+  const trials = (await bench.ask<TrialDetail[]>('GET', '/api/trials')).body;
+  trial = trials.find(({ question }) => question.includes('stage doors'))!;
+  product = (await bench.ask<{ products: Product[] }>('GET', '/api/shelf')).body.products.find(
+    ({ name }) => name === 'Kelp Fold Gel',
+  )!;
+});
+afterAll(() => bench.close());
+
+const CONTENT: VerdictInput['content'] = {
+  score: 8,
+  why: 'Defined and soft.',
+  forWhom: [{ trait: 'pattern', value: '3B', suits: true, how: 'tested' }],
+  amount: { kind: 'exact', amount: 12, measure: 'g', per: 'head' },
+  buyAgain: 'yes',
+  buyWhy: '',
+  claims: [{ claim: 'Soft hold', state: 'kept', because: '', proposed: 'kept' }],
+  against: [],
+  style: 'wash-and-go',
+  effort: '',
+  feel: '',
+  packaging: '',
+  next: '',
+  open: [{ what: 'A humid month', due: '2027-07-01' }],
+};
+const rests = (): VerdictInput['rests'] => ({
+  column: 'definition',
+  trials: [
+    {
+      trialId: trial.id,
+      question: trial.question,
+      // The sender cannot make it blind.
+      blind: true,
+      fair: 'clean',
+      washDays: 4,
+      endedOn: '2026-11-01',
+    },
+  ],
+  ...{ washDays: 4, seenTo: 7, air: null, dose: null, costPerWash: 1, costPerGoodDay: null, currency: 'EUR' },
+  ...{ goodDays: null, handsOn: null, minutesToDry: null, first: null, versus: [] },
+});
+const input = (to: Partial<VerdictInput> = {}): VerdictInput => ({
+  id: v7(),
+  wearerId: ines.id,
+  slot: 'hold',
+  subject: { kind: 'product', productId: product.id },
+  said: v7(),
+  cause: 'first',
+  causeNote: '',
+  content: CONTENT,
+  rests: rests(),
+  beside: [],
+  ...to,
+});
+const say = <T = Verdict>(verdict: Partial<VerdictInput> & { id: string }, version?: number) =>
+  bench.ask<T>(
+    'PUT',
+    `/api/verdicts/${verdict.id}`,
+    verdict,
+    version === undefined ? {} : { 'If-Match': `"${version}"` },
+  );
+
+describe('a verdict', () => {
+  it('is said, said anew with its cause, and keeps what was said before', async () => {
+    const first = input();
+    const { status, body } = await say(first);
+    expect(status).toBe(200);
+    expect(body).toMatchObject({ name: 'Kelp Fold Gel', wearerName: ines.name, version: 1 });
+    expect(body.said).toHaveLength(1);
+    // Stake and blindness are the shelf's and the trial's own.
+    expect(body.said[0]).toMatchObject({ stake: product.stake, cause: 'first', content: CONTENT });
+    expect(body.said[0]!.rests!.trials[0]!.blind).toBe(false);
+    // The same saying once more says nothing new.
+    expect((await say(first)).body.said).toHaveLength(1);
+    const anew = { ...first, said: v7(), cause: 'dose-error', content: { ...CONTENT, score: 5.5 } };
+    const { body: second } = await say(anew, 1);
+    expect(second.said.map(({ cause, content }) => [cause, content.score])).toEqual([
+      ['dose-error', 5.5],
+      ['first', 8],
+    ]);
+    // Begun from an older state: nothing is overwritten.
+    const late = await say<Problem>({ ...first, said: v7(), cause: 'other' }, 1);
+    expect(late.status).toBe(412);
+    expect((await bench.ask<Verdict[]>('GET', '/api/verdicts')).body.map(({ id }) => id)).toEqual([first.id]);
+    const twin = await say<Problem>(input());
+    expect([twin.status, twin.body.detail]).toEqual([
+      409,
+      'There is a verdict on this already, for this step and head. Say it anew there.',
+    ]);
+    expect((await say<Problem>({ ...first, said: v7(), slot: 'leave-in' })).status).toBe(409);
+    expect((await bench.ask('POST', `/api/verdicts/${first.id}/archive`)).status).toBe(204);
+    expect((await bench.ask<Verdict>('GET', `/api/verdicts/${first.id}`)).body.archivedAt).not.toBeNull();
+  });
+
+  it('without a trial is an impression, and says so', async () => {
+    const way = { kind: 'way', way: 'Praying hands' } as const;
+    const made = await say(
+      input({ subject: way, slot: 'leave-in', rests: null, beside: [{ kind: 'impression' }] }),
+    );
+    expect(made.body).toMatchObject({ name: 'Praying hands', said: [{ rests: null, stake: null }] });
+    const unsaid = await say<Problem>(input({ subject: { kind: 'way', way: 'Rake' }, rests: null }));
+    expect([unsaid.status, unsaid.body.detail]).toEqual([
+      422,
+      'Without a trial behind it this is an impression, and says so.',
+    ]);
+  });
+
+  it('is refused in words where it cannot be kept', async () => {
+    const refused = async (to: Partial<Record<keyof VerdictInput, unknown>>) => {
+      const { status, body } = await say<Problem>({ ...input(), slot: 'emollient', ...to } as VerdictInput);
+      return [status, body.fields?.[0]?.path ?? null, body.fields?.[0]?.message ?? body.detail];
+    };
+    const content = (to: Partial<VerdictInput['content']>) => ({ content: { ...CONTENT, ...to } });
+    expect(await refused(content({ why: 'word '.repeat(20_000) }))).toEqual([
+      422,
+      'content.why',
+      'The reason is longer than 4,000 characters. Say it in fewer words.',
+    ]);
+    const claim = { state: 'kept', because: '', proposed: null } as const;
+    expect(
+      await refused(
+        content({
+          claims: [
+            { claim: 'No flakes', ...claim },
+            { claim: 'no Flakes', ...claim },
+          ],
+        }),
+      ),
+    ).toEqual([422, 'content.claims', 'Each claim stands once.']);
+    expect((await refused(content({ score: 11 })))[2]).toBe('The score cannot be over 10.');
+    expect((await refused(content({ score: 7.3 })))[2]).toBe('Scores go by half points.');
+    expect(
+      (
+        await refused(content({ forWhom: [{ trait: 'pattern', value: '9Z', suits: true, how: 'guess' }] }))
+      )[2],
+    ).toBe('Choose this trait from the list.');
+    expect(await refused({ subject: { kind: 'product', productId: v7() } })).toEqual([
+      422,
+      'subject',
+      'This product is not on the shelf. Choose it again.',
+    ]);
+    expect((await refused({ wearerId: v7() }))[1]).toBe('wearerId');
+    // Another head's trial, or none, carries nothing here.
+    const [one] = rests()!.trials;
+    expect((await refused({ rests: { ...rests(), trials: [] } }))[0]).toBe(422);
+    expect((await refused({ rests: { ...rests(), trials: [{ ...one, trialId: v7() }] } }))[0]).toBe(422);
+    expect((await bench.ask('GET', '/api/verdicts/nobody')).status).toBe(404);
+    expect((await bench.ask('GET', `/api/verdicts/${v7()}`)).status).toBe(404);
+  });
+});
+
+describe('hearsay', () => {
+  it('stands with who and when on its product, and is taken away again', async () => {
+    const id = v7();
+    const put = (to: object) => bench.ask<Hearsay[] & Problem>('PUT', `/api/hearsay/${id}`, to);
+    const told = {
+      productId: product.id,
+      who: 'Marguerite',
+      said: 'Too strong for her waves.',
+      on: '2026-10-01',
+    };
+    expect((await put({ ...told, edition: 'spring' })).body).toEqual([{ id, ...told, edition: 'spring' }]);
+    expect((await put({ ...told, said: ' ' })).status).toBe(422);
+    expect((await put({ ...told, productId: v7() })).status).toBe(404);
+    expect((await bench.ask<Hearsay[]>('GET', `/api/products/${product.id}/hearsay`)).body).toHaveLength(1);
+    expect((await bench.ask<Hearsay[]>('DELETE', `/api/hearsay/${id}`)).body).toEqual([]);
+    expect((await bench.ask('DELETE', `/api/hearsay/${id}`)).status).toBe(404);
+  });
+});
