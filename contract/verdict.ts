@@ -2,7 +2,7 @@ import { STYLES_MEANT } from '@sabor/core/basin/style-meant';
 import { COLUMNS } from '@sabor/core/board/columns';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { STAKES } from '@sabor/core/shelf/products';
-import type { RestsOn, Versus } from '@sabor/core/verdict/evidence';
+import type { Decided, RestsOn, Versus } from '@sabor/core/verdict/evidence';
 import type { Objection } from '@sabor/core/verdict/held';
 import {
   BUY_AGAIN,
@@ -98,6 +98,8 @@ export const VerdictContent = v.object({
 });
 export type VerdictContent = v.InferOutput<typeof VerdictContent>;
 
+const than = v.nullable(v.string());
+const about = v.picklist([...keysOf(OUTCOMES), 'good-days'], 'Choose an outcome from the list.');
 const range = v.object({ low: v.number(), high: v.number() });
 const column = oneOf(COLUMNS, 'a column');
 
@@ -140,16 +142,28 @@ export const VerdictRests = v.object({
     ),
     v.maxLength(500),
   ),
+  /** What its trials decided by themselves. */
+  decided: v.pipe(
+    v.array(
+      v.object({
+        trialId: id,
+        about,
+        productId: id,
+        state: v.picklist(['ahead', 'behind']),
+      }) satisfies v.GenericSchema<unknown, Decided>,
+    ),
+    v.maxLength(500),
+  ),
 });
 export type VerdictRests = v.InferOutput<typeof VerdictRests>;
 
-const than = v.nullable(v.string());
 const claimState = oneOf(CLAIM_STATES, 'what became of the claim');
 /** A sentence that stands beside a verdict, because it says more than its figures. */
 export const Beside = v.variant('kind', [
   v.object({ kind: v.literal('impression') }),
-  v.object({ kind: v.literal('cannot tell'), than }),
-  v.object({ kind: v.literal('other way'), than: v.string() }),
+  v.object({ kind: v.literal('cannot tell'), than, about: v.nullable(about) }),
+  v.object({ kind: v.literal('only in'), than: v.string(), about }),
+  v.object({ kind: v.literal('other way'), than: v.string(), about: v.nullable(about) }),
   v.object({ kind: v.literal('never met'), than: v.string() }),
   v.object({ kind: v.literal('as good'), than }),
   v.object({ kind: v.literal('not seen so long'), said: v.number(), seen: v.number() }),

@@ -36,7 +36,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
       felt: leaf('outcomes', 'step'),
       fairness: leaf('basin', 'climate', 'felt', 'outcomes', 'shelf', 'step', 'time'),
       board: leaf('compare', 'doses', 'felt', 'inference', 'outcomes', 'step', 'trial'),
-      verdict: leaf('board', 'doses', 'felt', 'hair', 'ingredients', 'outcomes', 'step', 'trial'),
+      verdict: leaf('board', 'compare', 'doses', 'felt', 'hair', 'ingredients', 'outcomes', 'step', 'trial'),
       compare: leaf(
         'basin',
         'felt',
@@ -106,6 +106,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           worn: leaf('weather'),
           'check-in': leaf('worn'),
           board: leaf(),
+          verdict: leaf(),
           compare: leaf(),
           data: leaf(),
           patches: leaf(),

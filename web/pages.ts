@@ -101,6 +101,11 @@ export const PAGES: readonly Page[] = [
     '/trials',
     '/shelf',
   ]),
+  page('verdicts/:id', async () => (await import('./screens/verdict/screen.tsx')).VerdictScreen, [
+    '/verdicts',
+    '/shelf',
+    '/wearers',
+  ]),
   page('panels/:id', async () => (await import('./screens/panel/screen.tsx')).PanelScreen),
   page('side-by-side', async () => (await import('./screens/side-by-side/screen.tsx')).SideBySideScreen),
   page('trials/:id/codes', async () => (await import('./screens/trials/codes.tsx')).CodesScreen),

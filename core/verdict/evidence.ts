@@ -1,11 +1,14 @@
-import type { Board } from '../board/board.ts';
+import { type Board, boardOf } from '../board/board.ts';
 import { COLUMNS, type ColumnKey } from '../board/columns.ts';
 import type { Firmness } from '../board/draws.ts';
 import { type BoardAsk, type BoardDay, type BoardTrial, type Fair, fairFor } from '../board/read.ts';
+import { mainResult } from '../compare/main-result.ts';
+import type { Primary } from '../compare/primary.ts';
+import type { TrialRecord } from '../compare/trial-record.ts';
 import type { Dose } from '../doses/dose.ts';
 import { type Felt, middleWord } from '../felt/felt.ts';
 import { mean } from '../middle.ts';
-import type { Outcome } from '../outcomes/outcomes.ts';
+import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
 
 /** How a product stands to another of its step on one head, as far as the board's trials carry it over all in view. */
 export interface Versus {
@@ -25,11 +28,25 @@ export interface RestsOn {
   endedOn: string;
 }
 
+/** What one trial decided by its own promised main result: the one product over the other. */
+export interface Decided {
+  trialId: string;
+  /** The outcome it was promised for, or the one it stands nearest to; days good enough by it count as lasting. */
+  about: About;
+  productId: string;
+  state: 'ahead' | 'behind';
+}
+
+/** What a comparison may be about: an outcome, or how long it stays good. */
+export type About = Outcome | 'good-days';
+
 /** What trials of one head say of a product (or way, or line) in a step: what a verdict is prefilled from and held to. */
 export interface Evidence {
   column: ColumnKey;
   trials: RestsOn[];
   washDays: number;
+  /** When it was last worn in a trial. */
+  lastOn: string;
   /** Last day of wear with a number. */
   seenTo: number;
   /** Dew points of its wash days, in °C. */
@@ -45,11 +62,17 @@ export interface Evidence {
   /** Share of the draws in which it comes first, and how firm its place is where it is first. */
   first: { share: number; firmness: Firmness | null } | null;
   versus: Versus[];
+  /** The same outcome by outcome, and for how long it stays good. */
+  versusIn: Partial<Record<About, Versus[]>>;
+  /** What its trials decided by themselves. */
+  decided: Decided[];
   /** Means of its rated outcomes on the day read. */
   rated: Partial<Record<Outcome, { value: number; days: number }>>;
   /** The middle and the highest word of what hand and eye told of it, by their places among five, and from how many wash days. */
   felt: Partial<Record<Felt, { middle: number; worst: number; days: number }>>;
 }
+
+type Promised = TrialRecord['promise'];
 
 /** The days of a trial on which a thing was worn. */
 const daysOf = (trial: BoardTrial, productId: string): BoardDay[] =>
@@ -84,6 +107,7 @@ export function evidenceOf(board: Board, ask: BoardAsk, productId: string): Evid
       endedOn: trial.endedOn,
     })),
     washDays: node.washDays,
+    lastOn: node.lastOn,
     seenTo: Math.max(0, ...seen),
     air: airs.length === 0 ? null : { low: Math.min(...airs), high: Math.max(...airs) },
     dose: node.dose,
@@ -98,6 +122,8 @@ export function evidenceOf(board: Board, ask: BoardAsk, productId: string): Evid
         ? null
         : { share: column.first[node.node]!, firmness: leader?.firmness ?? null },
     versus: versusOf(board, node.node),
+    versusIn: {},
+    decided: [],
     rated: Object.fromEntries(
       ratedKeys(days).map((key) => {
         const values = days.flatMap(
@@ -147,4 +173,42 @@ function versusOf(board: Board, node: string): Versus[] {
           : 'cannot tell';
     return [{ productId: other.productId, state, by }];
   });
+}
+
+const ABOUT: readonly About[] = [...(Object.keys(OUTCOMES) as Outcome[]), 'good-days'];
+
+/** {@link evidenceOf} with each outcome's own comparisons: a board for each, all products of it in view. */
+export function evidenceInAll(ask: BoardAsk, productId: string): Evidence | null {
+  const evidence = evidenceOf(boardOf(ask), ask, productId);
+  if (!evidence) return null;
+  const versusIn = Object.fromEntries(
+    ABOUT.flatMap((about) => {
+      const found = evidenceOf(boardOf({ ...ask, by: about }), { ...ask, by: about }, productId);
+      return found ? [[about, found.versus] as const] : [];
+    }),
+  );
+  return { ...evidence, versusIn };
+}
+
+/**
+ * What a trial decided of a product by its own main result; nothing where it only describes, cannot tell, or its fairness check
+ * broke it for what it was promised.
+ */
+export function decidedBy(
+  trial: BoardTrial,
+  promise: Pick<Promised, 'primary'>,
+  primary: Primary,
+  productId: string,
+): Decided[] {
+  const { like, lasting } = mainResult(promise.primary);
+  if (primary.state !== 'decided' || !primary.tested || trial.fair[like] === 'broken') return [];
+  const about: About = lasting ? 'good-days' : like;
+  const productsOf = (arms: readonly number[]) => arms.flatMap((arm) => trial.arms[arm]?.productId ?? []);
+  const [ahead, behind] = [productsOf(primary.tested.named), productsOf(primary.tested.over)];
+  const say = (others: readonly string[], state: Decided['state']) =>
+    others.map((other): Decided => ({ trialId: trial.id, about, productId: other, state }));
+  return [
+    ...(ahead.includes(productId) ? say(behind, 'ahead') : []),
+    ...(behind.includes(productId) ? say(ahead, 'behind') : []),
+  ];
 }

@@ -1,5 +1,5 @@
 import { amountOf, DOSE_TOLERANCE, type Dose } from '../doses/dose.ts';
-import type { Evidence } from './evidence.ts';
+import type { About, Evidence } from './evidence.ts';
 import { saidIn } from './said.ts';
 import type { Against, ClaimState, ClaimVerdict, ForWhom, Suits } from './words-of-verdict.ts';
 
@@ -8,9 +8,11 @@ export type Objection =
   /** No trial stands behind it at all. */
   | { kind: 'impression' }
   /** Said to be ahead or behind, where the trials cannot tell; null names all others of its step. */
-  | { kind: 'cannot tell'; than: string | null }
+  | { kind: 'cannot tell'; than: string | null; about: About | null }
+  /** Said without saying in what, where it was shown in one outcome alone. */
+  | { kind: 'only in'; than: string; about: About }
   /** Said to be ahead where it is clearly behind, or behind where it is clearly ahead. */
-  | { kind: 'other way'; than: string }
+  | { kind: 'other way'; than: string; about: About | null }
   /** Set against something that no trial of this head joins it with. */
   | { kind: 'never met'; than: string }
   /** Said to be as good: no test here shows that two are alike. */
@@ -61,15 +63,15 @@ export function heldToFigures(
     others.map(({ name }) => name),
   );
   const found: Objection[] = evidence === null ? [{ kind: 'impression' }] : [];
-  const compared: { says: Against['says']; productId: string | null }[] = [
-    ...told.against.map(({ says, productId }) => ({ says, productId })),
+  const compared: Compared[] = [
+    ...told.against.map(({ says, productId }) => ({ says, productId, about: null })),
     ...said.flatMap((one) =>
       one.kind === 'better' || one.kind === 'worse' || one.kind === 'as good'
-        ? [{ says: one.kind, productId: one.name === null ? null : idOf(one.name) }]
+        ? [{ says: one.kind, productId: one.name === null ? null : idOf(one.name), about: one.about }]
         : [],
     ),
   ];
-  for (const { says, productId } of compared) found.push(...comparison(says, productId, evidence, nameOf));
+  for (const one of compared) found.push(...comparison(one, evidence, nameOf));
   for (const one of said)
     if (one.kind === 'lasts' && evidence !== null && one.days > evidence.seenTo)
       found.push({ kind: 'not seen so long', said: one.days, seen: evidence.seenTo });
@@ -86,30 +88,50 @@ export function heldToFigures(
   return [...new Map(found.map((one) => [JSON.stringify(one), one])).values()];
 }
 
-/** What one comparison says beyond the figures. */
+/** A comparison as it is said, in words or by choice. */
+interface Compared {
+  says: Against['says'];
+  /** Null for all others of its step. */
+  productId: string | null;
+  /** Null where it was not said in what. */
+  about: About | null;
+}
+
+/**
+ * What one comparison says beyond the figures. It is carried by what holds over all of the board in that outcome (as wished where
+ * none is named), or by a trial that decided it by its own promised main result.
+ */
 function comparison(
-  says: Against['says'],
-  productId: string | null,
+  { says, productId, about }: Compared,
   evidence: Evidence | null,
   nameOf: (productId: string) => string | null,
 ): Objection[] {
   const than = productId === null ? null : nameOf(productId);
   if (says === 'as good') return [{ kind: 'as good', than }];
-  if (evidence === null) return [{ kind: 'cannot tell', than }];
-  if (productId === null) {
-    // Of all others: ahead of each that it stands beside, or behind.
-    const all =
-      evidence.versus.length > 0 &&
-      evidence.versus.every(({ state }) => state === (says === 'better' ? 'ahead' : 'behind'));
-    return all ? [] : [{ kind: 'cannot tell', than: null }];
-  }
-  const versus = evidence.versus.find((one) => one.productId === productId);
-  if (!versus) return [{ kind: 'never met', than: than ?? '' }];
+  if (evidence === null) return [{ kind: 'cannot tell', than, about }];
   const wanted = says === 'better' ? 'ahead' : 'behind';
-  if (versus.state === wanted) return [];
-  return versus.state === 'cannot tell'
-    ? [{ kind: 'cannot tell', than }]
-    : [{ kind: 'other way', than: than ?? '' }];
+  const versus = about === null ? evidence.versus : (evidence.versusIn[about] ?? []);
+  if (productId === null || than === null) {
+    // Of all others: ahead of each that it stands beside, or behind.
+    const all = versus.length > 0 && versus.every(({ state }) => state === wanted);
+    return all ? [] : [{ kind: 'cannot tell', than: null, about }];
+  }
+  const state = versus.find((one) => one.productId === productId)?.state ?? null;
+  const decided = evidence.decided.filter((one) => one.productId === productId);
+  const own = decided.filter((one) => about === null || one.about === about);
+  if (state === wanted) return [];
+  if (state !== null && state !== 'cannot tell') return [{ kind: 'other way', than, about }];
+  const against = own.find((one) => one.state !== wanted);
+  if (against) return [{ kind: 'other way', than, about: against.about }];
+  const [shown] = own;
+  if (shown) return about === null ? [{ kind: 'only in', than, about: shown.about }] : [];
+  const met =
+    state !== null ||
+    decided.length > 0 ||
+    [evidence.versus, ...Object.values(evidence.versusIn)].some((all) =>
+      all.some((one) => one.productId === productId),
+    );
+  return met ? [{ kind: 'cannot tell', than, about }] : [{ kind: 'never met', than }];
 }
 
 /** Whether an amount is another than the tested one: another measure, or beyond what holds for a kept amount. */

@@ -1,6 +1,9 @@
+import type { Outcome } from '../outcomes/outcomes.ts';
+import type { About } from './evidence.ts';
+
 /** Something a verdict's free words say that figures can hold them to. */
 export type Said =
-  | { kind: 'better' | 'worse' | 'as good'; name: string | null; words: string }
+  | { kind: 'better' | 'worse' | 'as good'; name: string | null; about: About | null; words: string }
   | { kind: 'lasts'; days: number; words: string }
   | { kind: 'health'; words: string };
 
@@ -29,6 +32,20 @@ const DAYS = new RegExp(
   'gi',
 );
 const WEEK = /\b(?:all|a|the|one)\b(?:\s+(?:whole|full|entire))?\s+week\b|\bweek-?long\b/i;
+/** What a comparison is about, by its words; the first that fits. */
+const ABOUT: readonly (readonly [RegExp, About])[] = [
+  [/\blonger\b|\blast(?:s|ed|ing)?\b|\bmore days\b/i, 'good-days'],
+  [/\bdefin/i, 'definition'],
+  [/\bfrizz/i, 'frizz'],
+  [/\bhold\b|\bstronger\b|\bweaker\b/i, 'hold'],
+  [/\bvolume\b|\bbody\b|\bflatter\b/i, 'volume'],
+  [/\bshin(?:e|ier|y)\b|\bgloss/i, 'shine'],
+  [/\bsoft/i, 'softness'],
+  [/\bscalp\b|\bitch/i, 'scalp' satisfies Outcome],
+];
+const aboutIn = (sentence: string): About | null =>
+  ABOUT.find(([words]) => words.test(sentence))?.[1] ?? null;
+
 const HEALTH =
   /\b(cures?|heals?|treats? (?:dandruff|eczema|psoriasis|hair loss|alopecia)|hair growth|regrow\w*|grows? hair|stops? hair loss|anti[- ]?dandruff|eczema|psoriasis|hypoallergenic|safe for (?:everyone|children|babies|pregnan\w+)|non[- ]?toxic|medical\w*|repairs? (?:damage|bonds|split ends))\b/i;
 
@@ -67,7 +84,7 @@ export function saidIn(text: string, names: readonly string[]): Said[] {
     const lower = words.toLowerCase();
     const named = names.filter((name) => name.trim() !== '' && lower.includes(name.toLowerCase()));
     const about = (kind: 'better' | 'worse' | 'as good'): Said[] =>
-      (named.length > 0 ? named : [null]).map((name) => ({ kind, name, words }));
+      (named.length > 0 ? named : [null]).map((name) => ({ kind, name, about: aboutIn(words), words }));
     const days = daysIn(words);
     const equal = asserted(words, EQUAL);
     return [

@@ -3,7 +3,7 @@ import { boardOf } from '../board/board.ts';
 import { asked, fairAlike, madeUp, TRUTH } from '../board/made-up-trials.ts';
 import type { BoardAsk } from '../board/read.ts';
 import { daysClaimed, proposeClaim } from './claims.ts';
-import { type Evidence, evidenceOf } from './evidence.ts';
+import { type Decided, decidedBy, type Evidence, evidenceInAll, evidenceOf } from './evidence.ts';
 import { heldToFigures, type Told } from './held.ts';
 import { saidIn } from './said.ts';
 import { lengthOf } from './words-of-verdict.ts';
@@ -24,7 +24,9 @@ const told = (to: Partial<Told> = {}): Told => ({
   ...to,
 });
 /** Through the very path of a user's screen: trials, their board, what it says of the product. */
-const read = (ask: BoardAsk, product: string) => evidenceOf(boardOf(ask), ask, product);
+const read = (ask: BoardAsk, product: string) => evidenceInAll(ask, product);
+/** The same by the column that orders alone. */
+const main = (ask: BoardAsk, product: string) => evidenceOf(boardOf(ask), ask, product);
 const clear = asked([madeUp('one', ['anvil', 'kelp'], TRUTH, 1)], { by: 'definition' });
 const level = { anvil: { definition: 6, frizz: 4 }, kelp: { definition: 6, frizz: 4 } };
 /** The same two products without any difference in truth. */
@@ -91,12 +93,12 @@ describe('a verdict held to its figures', () => {
     // The sides swapped: the same words of the one that is behind.
     expect(
       heldToFigures(told({ why: 'Better than Kelp Fold Gel.' }), read(clear, 'anvil'), [], others('anvil')),
-    ).toEqual([{ kind: 'other way', than: 'Kelp Fold Gel' }]);
+    ).toEqual([{ kind: 'other way', than: 'Kelp Fold Gel', about: null }]);
     // Days taken away: a first wash day of each tells nothing.
     const [trial] = clear.trials;
     const short = { ...clear, trials: [{ ...trial!, days: trial!.days.slice(0, 2) }] };
     expect(heldToFigures(better, read(short, 'kelp'), [], others('kelp'))).toEqual([
-      { kind: 'cannot tell', than: 'Anvil Gel' },
+      { kind: 'cannot tell', than: 'Anvil Gel', about: null },
     ]);
     // Nobody said how it stands to the foam, which no trial joined it with.
     expect(
@@ -109,13 +111,13 @@ describe('a verdict held to its figures', () => {
         [],
         others('kelp'),
       ),
-    ).toEqual([{ kind: 'other way', than: 'Anvil Gel' }]);
+    ).toEqual([{ kind: 'other way', than: 'Anvil Gel', about: null }]);
   });
 
   it('is stopped in nineteen of twenty trials of products that are the same in truth', () => {
     const seeds = Array.from({ length: 60 }, (_, i) => 100 + i);
     const let_through = seeds.filter(
-      (seed) => heldToFigures(better, read(none(seed), 'kelp'), [], others('kelp')).length === 0,
+      (seed) => heldToFigures(better, main(none(seed), 'kelp'), [], others('kelp')).length === 0,
     );
     // At 2.5 % a side, more than six of 60 come by a chance of 1 in 1,000 (binomial).
     expect(let_through.length).toBeLessThanOrEqual(6);
@@ -137,7 +139,59 @@ describe('a verdict held to its figures', () => {
     );
     expect(
       heldToFigures(told({ why: 'The best gel I own.' }), read(three, 'kelp'), [], others('kelp')),
-    ).toEqual([{ kind: 'cannot tell', than: null }]);
+    ).toEqual([{ kind: 'cannot tell', than: null, about: null }]);
+  });
+
+  it('is carried by the outcome it is said of, or by a trial that decided it', () => {
+    const kelp = read(clear, 'kelp')!;
+    const of = (why: string, evidence = kelp) => heldToFigures(told({ why }), evidence, [], others('kelp'));
+    expect(of('More defined than Anvil Gel.')).toEqual([]);
+    // Nobody rated volume; of hold nothing was read either.
+    expect(of('More volume than Anvil Gel.')).toEqual([
+      { kind: 'cannot tell', than: 'Anvil Gel', about: 'volume' },
+    ]);
+    const level = { anvil: { definition: 6, frizz: 3 }, kelp: { definition: 6, frizz: 5 } };
+    const frizzy = read(
+      asked([madeUp('one', ['anvil', 'kelp'], level, 7, { noise: 0.2 })], { by: 'definition' }),
+      'kelp',
+    )!;
+    expect(of('Less frizz than Anvil Gel.', frizzy)).toEqual([
+      { kind: 'other way', than: 'Anvil Gel', about: 'frizz' },
+    ]);
+    const decided: Decided[] = [{ trialId: 'one', about: 'hold', productId: 'anvil', state: 'ahead' }];
+    const own = { ...kelp, versus: [], versusIn: {}, decided };
+    expect(of('Stronger hold than Anvil Gel.', own)).toEqual([]);
+    expect(of('Better than Anvil Gel.', own)).toEqual([
+      { kind: 'only in', than: 'Anvil Gel', about: 'hold' },
+    ]);
+    expect(of('More defined than Anvil Gel.', own)).toEqual([
+      { kind: 'cannot tell', than: 'Anvil Gel', about: 'definition' },
+    ]);
+    const lost = { ...own, decided: [{ ...decided[0]!, state: 'behind' as const }] };
+    expect(of('Stronger hold than Anvil Gel.', lost)).toEqual([
+      { kind: 'other way', than: 'Anvil Gel', about: 'hold' },
+    ]);
+    expect(of('Lasts longer than Anvil Gel.', own)).toEqual([
+      { kind: 'cannot tell', than: 'Anvil Gel', about: 'good-days' },
+    ]);
+  });
+
+  it('takes what a trial decided from its own sides, and nothing from one that cannot tell or is broken', () => {
+    const [trial] = clear.trials;
+    const primary = { state: 'decided', tested: { named: [1], over: [0], apart: 2 } } as never;
+    const of = (to: object, product = 'kelp') =>
+      decidedBy({ ...trial!, ...to }, { primary: 'definition' }, primary, product);
+    expect(of({})).toEqual([{ trialId: 'one', about: 'definition', productId: 'anvil', state: 'ahead' }]);
+    expect(of({}, 'anvil')).toEqual([
+      { trialId: 'one', about: 'definition', productId: 'kelp', state: 'behind' },
+    ]);
+    expect(of({}, 'foam')).toEqual([]);
+    expect(of({ fair: fairAlike('broken') })).toEqual([]);
+    for (const state of ['cannot tell', 'describes', 'waiting'])
+      expect(
+        decidedBy(trial!, { primary: 'definition' }, { ...(primary as object), state } as never, 'kelp'),
+      ).toEqual([]);
+    expect(decidedBy(trial!, { primary: 'lasting:frizz' }, primary, 'kelp')[0]!.about).toBe('good-days');
   });
 
   it('is an impression without a trial, and every comparison in it beyond it', () => {
@@ -185,7 +239,11 @@ describe('a verdict held to its figures', () => {
 });
 
 describe('what free words say', () => {
-  const said = (text: string) => saidIn(text, NAMES).map(({ words: _, ...rest }) => rest);
+  const said = (text: string) =>
+    saidIn(text, NAMES).map((one) => {
+      const { words: _, ...rest } = one;
+      return 'about' in rest && rest.about === null ? { kind: rest.kind, name: rest.name } : rest;
+    });
   it('is found where it is claimed, not where it is denied', () => {
     expect(said('Clearly better than Anvil Gel.')).toEqual([{ kind: 'better', name: 'Anvil Gel' }]);
     expect(said('No better than Anvil Gel. Not the best.')).toEqual([]);
@@ -193,7 +251,7 @@ describe('what free words say', () => {
     expect(said('My holy grail')).toEqual([{ kind: 'better', name: null }]);
     expect(said('anvil gel wins; Brine Foam was frizzier')).toEqual([
       { kind: 'better', name: 'Anvil Gel' },
-      { kind: 'worse', name: 'Brine Foam' },
+      { kind: 'worse', name: 'Brine Foam', about: 'frizz' },
     ]);
     expect(said('A dupe for Kelp Fold Gel, no different from it.')).toEqual([
       { kind: 'as good', name: 'Kelp Fold Gel' },

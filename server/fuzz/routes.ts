@@ -21,6 +21,7 @@ import { SettingsChange } from '@sabor/contract/settings';
 import { CalibrationInput, FinishBottle, LineInput, ProductInput, ShelfImport } from '@sabor/contract/shelf';
 import { Tap, TapsInput } from '@sabor/contract/taps';
 import { EndTrialInput, GuessInput, PanelInput, RetestInput, TrialInput } from '@sabor/contract/trial';
+import { HearsayInput, VerdictInput } from '@sabor/contract/verdict';
 import { AbandonInput, StartWashDay, WashDayChange, WearEndInput } from '@sabor/contract/wash-day';
 import { WearerInput } from '@sabor/contract/wearer';
 import { BatchInput, MetarInput, OutdoorsInput, PlaceInput, StayInput } from '@sabor/contract/weather';
@@ -55,6 +56,8 @@ export const BODIES: Record<string, v.GenericSchema> = {
   'PUT /trials/:id/panel': PanelInput,
   'PUT /trials/:id/retest': RetestInput,
   'PUT /recipes/:id': RecipeInput,
+  'PUT /verdicts/:id': VerdictInput,
+  'PUT /hearsay/:id': HearsayInput,
   'PUT /put-aside/:kind/:ref': v.object({}),
   'PUT /logged-days/:id': LogWashDay,
   'POST /trials/:id/end': EndTrialInput,

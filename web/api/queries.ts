@@ -45,7 +45,7 @@ export const queryClient = new QueryClient({
 });
 
 /** What the server answers to a path, kept under the path's own words: `/wearers/1/file` is ['wearers', '1', 'file']. */
-const resource = <T>(path: string) => ({
+export const resource = <T>(path: string) => ({
   queryKey: path.split('/').filter(Boolean),
   queryFn: () => get<T>(path),
 });

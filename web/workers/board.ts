@@ -7,6 +7,7 @@ import type { ColumnKey } from '@sabor/core/board/columns';
 import type { Disagreement, PairWays, TrialToTell } from '@sabor/core/board/pair';
 import type { BoardAsk } from '@sabor/core/board/read';
 import type { Turn } from '@sabor/core/board/turns';
+import type { Evidence } from '@sabor/core/verdict/evidence';
 import { type Remote, wrap } from 'comlink';
 import type { BoardWorker } from './board.worker.ts';
 
@@ -58,3 +59,6 @@ export const byWayInWorker = (
 
 export const carriedInWorker = (ask: BoardAsk, key: ColumnKey, a: string, b: string): Promise<ItemEffect[]> =>
   boardWorker().carriedBy(ask, key, a, b);
+
+export const evidenceInWorker = (ask: BoardAsk, productId: string): Promise<Evidence | null> =>
+  boardWorker().evidenceInAll(ask, productId);

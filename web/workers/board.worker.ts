@@ -5,9 +5,11 @@ import { byWay } from '@sabor/core/board/by-way';
 import { carriedBy } from '@sabor/core/board/carried';
 import { disagreements, pairWays, trialsToTell } from '@sabor/core/board/pair';
 import { turnsOf } from '@sabor/core/board/turns';
+import { evidenceInAll } from '@sabor/core/verdict/evidence';
 import { expose } from 'comlink';
 
 const api = {
+  evidenceInAll,
   acrossHeads,
   boardOf,
   byWay,

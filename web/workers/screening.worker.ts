@@ -26,6 +26,7 @@ import { residueProfile } from '@sabor/core/ingredients/ledger/residue';
 import { likeness } from '@sabor/core/ingredients/likeness';
 import type { Role } from '@sabor/core/shelf/products';
 import type { Slot } from '@sabor/core/step/slots';
+import type { ListSays } from '@sabor/core/verdict/claims';
 import { expose } from 'comlink';
 
 type Whom = Omit<ScreenFor, 'roles'>;
@@ -98,6 +99,20 @@ const net = (screening: Screening) =>
   );
 
 const screening = {
+  /** What a product's list says of each claim that a list can speak to, with what makes it untrue. */
+  claims(
+    product: Pick<Product, 'ingredients' | 'roles'>,
+    market: Market,
+    names: readonly OwnIngredient[],
+  ): ListSays {
+    learn(names);
+    if (product.ingredients.trim() === '') return [];
+    return readClaims(formulaOf(product, market)).map(({ claim, holds, items }) => ({
+      claim,
+      holds,
+      items: items.map(({ name }) => name),
+    }));
+  },
   shelf(products: readonly Product[], whom: Whom, names: readonly OwnIngredient[]): ShelfScreening[] {
     learn(names);
     const byRoles = new Map<string, ReturnType<typeof screenFormulas>>();

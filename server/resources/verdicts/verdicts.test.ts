@@ -55,7 +55,7 @@ const rests = (): VerdictInput['rests'] => ({
     },
   ],
   ...{ washDays: 4, seenTo: 7, air: null, dose: null, costPerWash: 1, costPerGoodDay: null, currency: 'EUR' },
-  ...{ goodDays: null, handsOn: null, minutesToDry: null, first: null, versus: [] },
+  ...{ goodDays: null, handsOn: null, minutesToDry: null, first: null, versus: [], decided: [] },
 });
 const input = (to: Partial<VerdictInput> = {}): VerdictInput => ({
   id: v7(),
@@ -90,7 +90,7 @@ describe('a verdict', () => {
     expect(body.said[0]!.rests!.trials[0]!.blind).toBe(false);
     // The same saying once more says nothing new.
     expect((await say(first)).body.said).toHaveLength(1);
-    const anew = { ...first, said: v7(), cause: 'dose-error', content: { ...CONTENT, score: 5.5 } };
+    const anew = { ...first, said: v7(), cause: 'dose-error' as const, content: { ...CONTENT, score: 5.5 } };
     const { body: second } = await say(anew, 1);
     expect(second.said.map(({ cause, content }) => [cause, content.score])).toEqual([
       ['dose-error', 5.5],

@@ -1,0 +1,97 @@
+import type { Hearsay, Verdict } from '@sabor/contract/verdict';
+import { type BoardAsk, WHOLE_VIEW } from '@sabor/core/board/read';
+import { type Decided, decidedBy, type Evidence } from '@sabor/core/verdict/evidence';
+import type { VerdictStep } from '@sabor/core/verdict/words-of-verdict';
+import { toTrialRecord } from '@sabor/reading/trial-record';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { evidenceInWorker } from '../workers/board.ts';
+import { compareInWorker } from '../workers/comparison.ts';
+import { useBoardTrials } from './board.ts';
+import { resource, useHairFile, useShelf, useTrialsWhole, useWearer } from './queries.ts';
+import { useWorked } from './worked.ts';
+
+/** All verdicts, those said last first. */
+export const useVerdicts = () => useQuery(resource<Verdict[]>('/verdicts'));
+
+/** What others say of a product. */
+export const useHearsay = (productId: string) =>
+  useQuery(resource<Hearsay[]>(`/products/${productId}/hearsay`));
+
+/** How a head's board is asked for by what it wishes, on its first day. */
+export function useHeadAsk(
+  wearerId: string,
+  role: VerdictStep,
+): { ask: BoardAsk | null; error: Error | null } {
+  const own = useBoardTrials(wearerId);
+  const file = useHairFile(wearerId);
+  const wishes = file.data?.wishes;
+  const ask = useMemo(
+    (): BoardAsk | null =>
+      own.data && wishes
+        ? {
+            trials: own.data.trials,
+            role,
+            onDay: 1,
+            lasting: 'definition',
+            line: wishes.line ?? 6,
+            upTo: null,
+            weakened: true,
+            weights: Object.fromEntries(wishes.weights.map(({ wish, weight }) => [wish, weight])),
+            against: null,
+            by: null,
+            pooled: false,
+            whole: false,
+            view: WHOLE_VIEW,
+          }
+        : null,
+    [own.data, wishes, role],
+  );
+  return { ask, error: own.error ?? file.error };
+}
+
+/** What a product's own trials decided by their promised main results; undefined until they were reckoned. */
+function useDecided(wearerId: string, ask: BoardAsk | null, productId: string): Decided[] | undefined {
+  const wearer = useWearer(wearerId || 'new');
+  const shelf = useShelf();
+  const held = useMemo(
+    () =>
+      (ask?.trials ?? []).filter(({ arms }) =>
+        arms.some((arm) => arm.kind === 'product' && arm.role === ask!.role && arm.productId === productId),
+      ),
+    [ask, productId],
+  );
+  const whole = useTrialsWhole(held.map(({ id }) => id));
+  const records = useMemo(
+    () =>
+      wearer.data && shelf.data && whole.data && whole.data.length === held.length
+        ? whole.data.map((trial) => toTrialRecord(trial, shelf.data!.products, wearer.data!))
+        : null,
+    [wearer.data, shelf.data, whole.data, held.length],
+  );
+  const found = useWorked('decided', ask && records ? [records, productId] : null, async () => {
+    const comparisons = await Promise.all(records!.map((record) => compareInWorker(record)));
+    return held.flatMap((trial, i) =>
+      decidedBy(trial, records![i]!.promise, comparisons[i]!.primary, productId),
+    );
+  });
+  return found.data;
+}
+
+/** What a head's trials say of a product in a step; null data where none held it. */
+export function useEvidence(
+  wearerId: string,
+  role: VerdictStep,
+  productId: string,
+): { data: Evidence | null | undefined; error: Error | null } {
+  const { ask, error } = useHeadAsk(wearerId, role);
+  const found = useWorked('evidence', ask && productId ? [ask, productId] : null, () =>
+    evidenceInWorker(ask!, productId),
+  );
+  const decided = useDecided(wearerId, ask, productId);
+  const data = useMemo(() => {
+    if (found.data === null) return null;
+    return found.data && decided ? { ...found.data, decided } : undefined;
+  }, [found.data, decided]);
+  return { data, error: error ?? found.error };
+}

@@ -1,0 +1,201 @@
+import type { Product } from '@sabor/contract/shelf';
+import type { Verdict } from '@sabor/contract/verdict';
+import type { Wearer } from '@sabor/contract/wearer';
+import { suitsSlot } from '@sabor/core/shelf/products';
+import { SLOTS, type Slot } from '@sabor/core/step/slots';
+import { VERDICT_STEPS, type VerdictStep } from '@sabor/core/verdict/words-of-verdict';
+import { Navigate, useParams, useSearchParams } from 'react-router';
+import { useHairFile, useOwnIngredients, useSettings, useShelf, useWearers } from '../../api/queries.ts';
+import { useEvidence, useVerdicts } from '../../api/verdicts.ts';
+import { useWorked } from '../../api/worked.ts';
+import { ButtonLink } from '../../ui/button.tsx';
+import { ChoiceField } from '../../ui/inputs.tsx';
+import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
+import { screeningWorker } from '../../workers/screening.ts';
+import { VerdictCard } from './card.tsx';
+import { VerdictSheet } from './sheet.tsx';
+
+/** A verdict: as it stands, said anew, or begun for a head, step and product. */
+export function VerdictScreen() {
+  const { id = 'new' } = useParams();
+  const [search] = useSearchParams();
+  const verdicts = useVerdicts();
+  const shelf = useShelf();
+  const wearers = useWearers();
+  if (verdicts.isPending || shelf.isPending || wearers.isPending) return <Loading what="the verdict" />;
+  const broken = [verdicts, shelf, wearers].find(({ isError }) => isError);
+  if (broken?.error) return <Failed error={broken.error} retry={broken.refetch} />;
+  if (!verdicts.data || !shelf.data || !wearers.data) return <Loading what="the verdict" />;
+  const verdict = verdicts.data.find((known) => known.id === id);
+  if (id !== 'new' && !verdict)
+    return (
+      <Failed error={new Error('Sabor has no such verdict. It may have been opened from an old link.')} />
+    );
+  const { products } = shelf.data;
+  if (verdict && search.get('anew') === null) return <Standing verdict={verdict} />;
+  const productId = verdict?.subject.kind === 'product' ? verdict.subject.productId : search.get('product');
+  const product = products.find((known) => known.id === productId);
+  const wearer = wearers.data.find((known) => known.id === (verdict?.wearerId ?? search.get('head')));
+  const asked = verdict?.slot ?? search.get('step');
+  const step = asked !== null && Object.hasOwn(VERDICT_STEPS, asked) ? (asked as VerdictStep) : null;
+  if (!product) return <Failed error={new Error('This product is not on the shelf any more.')} />;
+  if (!wearer || !step) return <Begin product={product} wearers={wearers.data} wearer={wearer} step={step} />;
+  const same = verdicts.data.find(
+    (known) =>
+      known.wearerId === wearer.id &&
+      known.slot === step &&
+      known.subject.kind === 'product' &&
+      known.subject.productId === product.id,
+  );
+  // What was said already is said anew, not beside itself.
+  if (!verdict && same) return <Navigate replace to={`/verdicts/${same.id}?anew`} />;
+  return <Writing key={id} verdict={verdict} product={product} wearer={wearer} step={step} />;
+}
+
+const stepLabel = (step: VerdictStep) => VERDICT_STEPS[step].label;
+
+/** A verdict as it stands, with what was said before. */
+function Standing({ verdict }: { verdict: Verdict }) {
+  const [now, ...before] = verdict.said;
+  return (
+    <>
+      <Heading
+        kicker={`Verdict · ${stepLabel(verdict.slot)} on ${verdict.wearerName}`}
+        title={verdict.name}
+        actions={
+          <>
+            <ButtonLink look="main" to={`/verdicts/${verdict.id}?anew`}>
+              Say it anew
+            </ButtonLink>
+            {verdict.subject.kind === 'product' && (
+              <ButtonLink to={`/shelf/${verdict.subject.productId}`}>The product</ButtonLink>
+            )}
+          </>
+        }
+      />
+      {now && <VerdictCard said={now} />}
+      {before.length > 0 && (
+        <section aria-labelledby="before" className="mt-10">
+          <h2 id="before" className="text-xl">
+            What was said before
+          </h2>
+          <ol className="mt-3 space-y-8">
+            {before.map((said) => (
+              <li key={said.id} className="border-l-4 border-rule pl-5">
+                <VerdictCard said={said} earlier />
+              </li>
+            ))}
+          </ol>
+        </section>
+      )}
+    </>
+  );
+}
+
+/** Whose head, and in which step: asked where the way here did not say. */
+function Begin({
+  product,
+  wearers,
+  wearer,
+  step,
+}: {
+  product: Product;
+  wearers: readonly Wearer[];
+  wearer: Wearer | undefined;
+  step: VerdictStep | null;
+}) {
+  const [, setSearch] = useSearchParams();
+  const set = (key: string) => (to: string | null) =>
+    setSearch(
+      (old) => {
+        const next = new URLSearchParams(old);
+        if (to === null) next.delete(key);
+        else next.set(key, to);
+        return next;
+      },
+      { replace: true },
+    );
+  const slots = (Object.keys(SLOTS) as Slot[]).filter((slot) => suitsSlot(product.roles, slot));
+  return (
+    <>
+      <Heading kicker="Verdict" title={product.name}>
+        A verdict is about one product in one step on one head.
+      </Heading>
+      {wearers.length === 0 ? (
+        <Nothing
+          title="No head yet"
+          action={
+            <ButtonLink look="main" to="/heads/new">
+              Add a wearer
+            </ButtonLink>
+          }
+        >
+          A verdict needs somebody’s hair.
+        </Nothing>
+      ) : (
+        <div className="grid max-w-xl gap-4 sm:grid-cols-2">
+          <ChoiceField
+            label="On whose head"
+            value={wearer?.id ?? null}
+            onChange={set('head')}
+            options={wearers.map(({ id, name }) => ({ key: id, label: name }))}
+          />
+          <ChoiceField
+            label="In which step"
+            value={step}
+            onChange={set('step')}
+            options={slots.map((slot) => ({ key: slot, label: SLOTS[slot].label }))}
+          />
+        </div>
+      )}
+    </>
+  );
+}
+
+const NO_LIST = [] as const;
+
+/** The sheet, once all that it is filled in from is there. */
+function Writing({
+  verdict,
+  product,
+  wearer,
+  step,
+}: {
+  verdict: Verdict | undefined;
+  product: Product;
+  wearer: Wearer;
+  step: VerdictStep;
+}) {
+  const file = useHairFile(wearer.id);
+  const own = useOwnIngredients();
+  const { market } = useSettings();
+  const evidence = useEvidence(wearer.id, step, product.id);
+  const list = useWorked('claims of a list', own.data ? [product, market, own.data] : null, () =>
+    screeningWorker().claims(product, market, own.data!),
+  );
+  const error = evidence.error ?? file.error ?? own.error;
+  return (
+    <>
+      <Heading kicker={`Verdict · ${stepLabel(step)} on ${wearer.name}`} title={product.name}>
+        {verdict
+          ? 'Said anew: what was said before stays, with its date.'
+          : 'Four questions; the rest is filled in from what was measured.'}
+      </Heading>
+      {error ? (
+        <Failed error={error} />
+      ) : evidence.data === undefined || !file.data || (!list.data && !list.isError) ? (
+        <Loading what="what was measured" />
+      ) : (
+        <VerdictSheet
+          verdict={verdict}
+          step={step}
+          product={product}
+          wearer={wearer}
+          file={file.data}
+          evidence={evidence.data}
+          list={list.data ?? NO_LIST}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,351 @@
+import type { HairFile } from '@sabor/contract/hair-file';
+import type { Product } from '@sabor/contract/shelf';
+import { type Verdict, VerdictContent, type VerdictInput } from '@sabor/contract/verdict';
+import type { Wearer } from '@sabor/contract/wearer';
+import { STYLES_MEANT } from '@sabor/core/basin/style-meant';
+import { daysBetween } from '@sabor/core/time/dates';
+import { localToday } from '@sabor/core/time/today';
+import type { ListSays } from '@sabor/core/verdict/claims';
+import type { Evidence } from '@sabor/core/verdict/evidence';
+import { heldToFigures } from '@sabor/core/verdict/held';
+import {
+  type Against,
+  BUY_AGAIN,
+  CAUSES,
+  type Cause,
+  type VerdictStep,
+} from '@sabor/core/verdict/words-of-verdict';
+import { besideInWords, restsInWords, versusInWords } from '@sabor/words/verdict-card';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { v7 } from 'uuid';
+import { useSave, useShelf } from '../../api/queries.ts';
+import { Refused } from '../../http/http.ts';
+import { DoseFields } from '../../ui/dose-fields.tsx';
+import { useDraft } from '../../ui/draft.ts';
+import { Fold } from '../../ui/fold.tsx';
+import { InlineChoice } from '../../ui/inline-choice.tsx';
+import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
+import { SheetFoot } from '../../ui/sheet-foot.tsx';
+import { useSay } from '../../ui/undo.tsx';
+import { ClaimsPart } from './claims-part.tsx';
+import { ForWhomPart } from './for-whom.tsx';
+import { OpenPart } from './open-part.tsx';
+import { begun, claimsOf, proposedClaims, traitsFor } from './start.ts';
+
+const SAYS: readonly (readonly [Against['says'] | '', string])[] = [
+  ['', 'nothing said'],
+  ['better', 'better than it'],
+  ['as good', 'as good as it'],
+  ['worse', 'not as good as it'],
+];
+
+/** Days from the last colouring or bleaching to the latest wash day; null where neither is on record. */
+function sinceColouring(file: HairFile, evidence: Evidence | null): number | null {
+  const latest = evidence?.lastOn || localToday();
+  const coloured = file.events
+    .filter(({ kind, on }) => (kind === 'colour' || kind === 'bleach') && on <= latest)
+    .map(({ on }) => on)
+    .sort()
+    .at(-1);
+  return coloured ? daysBetween(coloured, latest) : null;
+}
+
+/** A verdict being written: four questions, the rest filled in and folded, and beside it what the figures carry. */
+export function VerdictSheet({
+  verdict,
+  step,
+  product,
+  wearer,
+  file,
+  evidence,
+  list,
+}: {
+  /** The one that is said anew; undefined for a first. */
+  verdict: Verdict | undefined;
+  step: VerdictStep;
+  product: Product;
+  wearer: Wearer;
+  file: HairFile;
+  evidence: Evidence | null;
+  list: ListSays;
+}) {
+  const navigate = useNavigate();
+  const say = useSay();
+  const shelf = useShelf().data;
+  const ids = useMemo(() => ({ verdict: verdict?.id ?? v7(), said: v7() }), [verdict?.id]);
+  const line = shelf?.lines.find(({ id }) => id === product.lineId);
+  const last = verdict?.said[0];
+  const proposed = useMemo(() => {
+    const claims = [...claimsOf(product, line), ...(last?.content.claims ?? []).map(({ claim }) => claim)];
+    return proposedClaims(claims, evidence, list, sinceColouring(file, evidence));
+  }, [product, line, last, evidence, list, file]);
+  const initial = useMemo((): VerdictContent => {
+    const fresh = begun({ product, wearer, evidence, claims: claimsOf(product, line), proposed });
+    if (!last) return fresh;
+    // Said anew: the words as they were, the claims against what is read now, and those that came since.
+    const had = last.content.claims.map((one) => ({
+      ...one,
+      proposed: proposed.get(one.claim)?.state ?? null,
+    }));
+    return {
+      ...last.content,
+      claims: [
+        ...had,
+        ...fresh.claims.filter(
+          ({ claim }) => !had.some((one) => one.claim.toLowerCase() === claim.toLowerCase()),
+        ),
+      ],
+    };
+  }, [product, wearer, evidence, line, proposed, last]);
+  const [cause, setCause] = useState<Cause>(last ? 'more-trials' : 'first');
+  const [causeNote, setCauseNote] = useState('');
+  const draft = useDraft(
+    `verdict ${verdict?.id ?? `${wearer.id} ${step} ${product.id}`}`,
+    VerdictContent,
+    initial,
+  );
+  const { value, bind, set, problem } = draft;
+  const others = useMemo(
+    () =>
+      (shelf?.products ?? [])
+        .filter(({ id }) => id !== product.id)
+        .map(({ id, name }) => ({ productId: id, name })),
+    [shelf, product.id],
+  );
+  const nameOf = (id: string) =>
+    others.find(({ productId }) => productId === id)?.name ?? 'a removed product';
+  const heads = useMemo(() => (evidence ? [traitsFor(wearer)] : []), [evidence, wearer]);
+  const beside = useMemo(
+    () => heldToFigures(value, evidence, heads, others),
+    [value, evidence, heads, others],
+  );
+  // What always stands beside it is not asked about; what it says too much is.
+  const tooMuch = beside.filter(({ kind }) => kind !== 'impression' && kind !== 'weakened');
+  const asked = JSON.stringify(tooMuch);
+  const [warned, setWarned] = useState('');
+  const panel = useRef<HTMLElement>(null);
+  const stopped = warned === asked && tooMuch.length > 0;
+  useEffect(() => {
+    if (stopped) panel.current?.focus();
+  }, [stopped]);
+  const save = useSave<VerdictInput>(`/verdicts/${ids.verdict}`);
+  const input = (content: VerdictContent): VerdictInput => ({
+    id: ids.verdict,
+    wearerId: wearer.id,
+    slot: step,
+    subject: { kind: 'product', productId: product.id },
+    said: ids.said,
+    cause,
+    causeNote,
+    content,
+    rests: evidence,
+    beside: [...beside],
+  });
+  return (
+    <form
+      noValidate
+      className="grid gap-x-12 gap-y-8 lg:grid-cols-[1.5fr_1fr]"
+      onSubmit={async (event) => {
+        event.preventDefault();
+        if (tooMuch.length > 0 && !stopped) {
+          setWarned(asked);
+          return;
+        }
+        const kept = await draft.save(async (content) => {
+          try {
+            await save(input(content), verdict?.version ?? null);
+          } catch (error) {
+            // The record that comes with it is no sheet: what was typed stays as it is.
+            if (error instanceof Refused && error.status === 412)
+              throw new Refused({
+                status: 409,
+                detail: 'It was said anew elsewhere meanwhile. Open it again; what you typed here is kept.',
+              });
+            throw error;
+          }
+        });
+        if (!kept) return;
+        say('The verdict is saved.');
+        void navigate(`/verdicts/${ids.verdict}`);
+      }}
+    >
+      <div className="space-y-7">
+        <section aria-labelledby="score" className="space-y-3">
+          <h2 id="score" className="text-xl">
+            Score, and why
+          </h2>
+          <NumberField label="Score out of ten" className="w-40" {...bind('score')} />
+          <TextField label="Why" rows={4} {...bind('why')} />
+        </section>
+        <section aria-labelledby="whom" className="space-y-3">
+          <h2 id="whom" className="text-xl">
+            For whom, and for whom not
+          </h2>
+          <ForWhomPart
+            value={value.forWhom}
+            change={set('forWhom')}
+            head={evidence ? traitsFor(wearer) : {}}
+          />
+        </section>
+        <section aria-labelledby="amount" className="space-y-3">
+          <h2 id="amount" className="text-xl">
+            The amount that worked
+          </h2>
+          <div className="grid gap-3 sm:grid-cols-2">
+            <DoseFields
+              dose={value.amount}
+              onChange={set('amount')}
+              problem={(path) => problem(path.replace(/^dose/, 'amount'))}
+            />
+          </div>
+        </section>
+        <section aria-labelledby="again" className="space-y-3">
+          <h2 id="again" className="text-xl">
+            Would you buy it again?
+          </h2>
+          <div className="grid gap-3 sm:grid-cols-[12rem_1fr]">
+            <ChoiceField label="Buy again" none="not said" options={BUY_AGAIN} {...bind('buyAgain')} />
+            <TextField label="And why" {...bind('buyWhy')} />
+          </div>
+        </section>
+        <Fold
+          summary={`Claims of the label (${value.claims.length})`}
+          wrong={draft.problems.some(({ path }) => path.startsWith('claims'))}
+        >
+          <ClaimsPart value={value.claims} change={set('claims')} proposed={proposed} problem={problem} />
+        </Fold>
+        <Fold summary="How it compares, if you want to say so">
+          <ul className="space-y-2">
+            {(evidence?.versus ?? []).map(({ productId }) => (
+              <li key={productId}>
+                <InlineChoice
+                  label={nameOf(productId)}
+                  value={value.against.find((one) => one.productId === productId)?.says ?? ''}
+                  onChange={(says) =>
+                    set('against')([
+                      ...value.against.filter((one) => one.productId !== productId),
+                      ...(says === '' ? [] : [{ productId, says }]),
+                    ])
+                  }
+                  options={SAYS}
+                />
+              </li>
+            ))}
+          </ul>
+          {(evidence?.versus ?? []).length === 0 && (
+            <p className="text-soft">No trial on this head set it beside another product of its step.</p>
+          )}
+          <p className="text-sm text-soft">
+            “As good as” is a question of its own:{' '}
+            <Link
+              className="underline underline-offset-4"
+              to={`/trials/new/plan?wearer=${wearer.id}&products=${[product.id, value.against.find(({ says }) => says === 'as good')?.productId].filter(Boolean).join(',')}`}
+            >
+              plan the trial that asks it
+            </Link>
+            .
+          </p>
+        </Fold>
+        <Fold
+          summary="Effort, feel, packaging, best style, what next"
+          wrong={draft.problems.some(({ path }) =>
+            ['effort', 'feel', 'packaging', 'next', 'open'].some((field) => path.startsWith(field)),
+          )}
+        >
+          <ChoiceField label="Best for the style" none="not said" options={STYLES_MEANT} {...bind('style')} />
+          <TextField label="Effort" {...bind('effort')} />
+          <TextField label="Scent and feel" {...bind('feel')} />
+          <TextField label="Packaging" {...bind('packaging')} />
+          <TextField label="What to try next" rows={2} {...bind('next')} />
+          <OpenPart value={value.open} change={set('open')} problem={problem} />
+        </Fold>
+        {last && (
+          <section aria-labelledby="cause" className="space-y-3">
+            <h2 id="cause" className="text-xl">
+              Why it is said anew
+            </h2>
+            <div className="grid gap-3 sm:grid-cols-[14rem_1fr]">
+              <ChoiceField<Cause>
+                label="Cause"
+                options={Object.entries(CAUSES)
+                  .filter(([key]) => key !== 'first')
+                  .map(([key, { label }]) => ({ key, label }))}
+                value={cause}
+                onChange={(to) => to && setCause(to)}
+              />
+              <TextField label="In your words" value={causeNote} onChange={setCauseNote} />
+            </div>
+          </section>
+        )}
+        <SheetFoot
+          draft={draft}
+          save={stopped ? 'Save with these sentences beside it' : 'Save the verdict'}
+          back={{
+            to: verdict ? `/verdicts/${verdict.id}` : `/shelf/${product.id}`,
+            label: verdict ? 'Back to the verdict' : 'Back to the product',
+          }}
+        />
+      </div>
+      <aside className="space-y-7 lg:sticky lg:top-4 lg:self-start">
+        <section
+          ref={panel}
+          tabIndex={-1}
+          aria-labelledby="beside"
+          className={stopped ? 'border-l-4 border-mango pl-4' : ''}
+        >
+          <h2 id="beside" className="text-xl">
+            {stopped ? 'It says more than the figures' : 'What will stand beside it'}
+          </h2>
+          <div aria-live="polite">
+            {stopped && (
+              <p className="mb-1">
+                Change the words, or save it with these sentences beside it wherever it goes.
+              </p>
+            )}
+            {beside.length === 0 ? (
+              <p className="text-soft">
+                Nothing: what it says is carried by its figures, as far as Sabor reads it.
+              </p>
+            ) : (
+              <ul className="space-y-1">
+                {beside.map((one) => (
+                  <li key={JSON.stringify(one)}>{besideInWords(one)}</li>
+                ))}
+              </ul>
+            )}
+          </div>
+        </section>
+        <section aria-labelledby="rests">
+          <h2 id="rests" className="text-xl">
+            What it rests on
+          </h2>
+          <p className="text-sm text-soft">This travels with it and cannot be switched off.</p>
+          <ul className="mt-1 space-y-1">
+            {restsInWords(evidence, product.stake).map((sentence) => (
+              <li key={sentence}>{sentence}</li>
+            ))}
+          </ul>
+          {evidence && (
+            <>
+              <ul className="mt-2 space-y-1">
+                {versusInWords(evidence, nameOf).map((sentence) => (
+                  <li key={sentence}>{sentence}</li>
+                ))}
+              </ul>
+              <ul className="mt-2 text-sm">
+                {evidence.trials.map(({ trialId, question }) => (
+                  <li key={trialId}>
+                    <Link className="underline underline-offset-4" to={`/trials/${trialId}/compare`}>
+                      {question}
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
+      </aside>
+    </form>
+  );
+}

@@ -1,0 +1,98 @@
+import type { Line, Product } from '@sabor/contract/shelf';
+import type { VerdictContent } from '@sabor/contract/verdict';
+import type { Wearer } from '@sabor/contract/wearer';
+import { PACKAGINGS } from '@sabor/core/shelf/products';
+import { type ListSays, type ProposedClaim, proposeClaim } from '@sabor/core/verdict/claims';
+import type { Evidence } from '@sabor/core/verdict/evidence';
+import { type ForWhom, lengthOf, type Suits } from '@sabor/core/verdict/words-of-verdict';
+
+/** The traits of a head by which a verdict says whom something suits. */
+export function traitsFor(wearer: Wearer): Partial<Record<Suits, string>> {
+  const { pattern, strand, density, porosity, lengthMm } = wearer;
+  const told: Partial<Record<Suits, string | null>> = {
+    pattern,
+    strand,
+    density,
+    porosity,
+    length: lengthMm === null ? null : lengthOf(lengthMm),
+  };
+  return Object.fromEntries(Object.entries(told).filter(([, value]) => value !== null)) as Partial<
+    Record<Suits, string>
+  >;
+}
+
+/** Every claim that a product or its line makes, each once, as it stands there. */
+export function claimsOf(product: Product, line: Line | undefined): string[] {
+  const own = [
+    ...product.claims,
+    ...(line?.claims ?? [])
+      .filter(({ collection }) => collection === '' || collection === product.collection)
+      .map(({ claim }) => claim),
+  ];
+  return own.filter((claim, i) => own.findIndex((one) => one.toLowerCase() === claim.toLowerCase()) === i);
+}
+
+/** What became of each claim by what was read, as far as Sabor can say; the others are open. */
+export function proposedClaims(
+  claims: readonly string[],
+  evidence: Evidence | null,
+  list: ListSays,
+  sinceColouring: number | null,
+): Map<string, ProposedClaim> {
+  return new Map(
+    claims.flatMap((claim) => {
+      const found = proposeClaim(claim, evidence, list, sinceColouring);
+      return found ? [[claim, found] as const] : [];
+    }),
+  );
+}
+
+/** A verdict as it is begun: all that was measured filled in, the four questions open. */
+export function begun({
+  product,
+  wearer,
+  evidence,
+  claims,
+  proposed,
+}: {
+  product: Product;
+  wearer: Wearer;
+  evidence: Evidence | null;
+  claims: readonly string[];
+  proposed: ReadonlyMap<string, ProposedClaim>;
+}): VerdictContent {
+  const behind = evidence?.versus.some(({ state }) => state === 'behind') ?? true;
+  // One that is clearly behind another suits nobody by itself: that is the tester's to say.
+  const forWhom: ForWhom[] = behind
+    ? []
+    : Object.entries(traitsFor(wearer)).map(([trait, value]) => ({
+        trait: trait as Suits,
+        value,
+        suits: true,
+        how: 'tested',
+      }));
+  return {
+    score: null,
+    why: '',
+    forWhom,
+    amount: evidence?.dose ?? null,
+    buyAgain: null,
+    buyWhy: '',
+    claims: claims.map((claim) => ({
+      claim,
+      state: proposed.get(claim)?.state ?? 'not-tested',
+      because: '',
+      proposed: proposed.get(claim)?.state ?? null,
+    })),
+    against: [],
+    style: null,
+    effort:
+      evidence?.handsOn == null
+        ? ''
+        : `About ${Math.round(evidence.handsOn)} minutes hands-on for the whole wash day.`,
+    feel: '',
+    packaging: product.packaging === null ? '' : `${PACKAGINGS[product.packaging].label}.`,
+    next: '',
+    open: [],
+  };
+}
