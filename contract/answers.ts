@@ -22,7 +22,7 @@ import { TapsHeard } from './taps.ts';
 import { Today } from './today.ts';
 import { DoseRun, KeyEntry, Trial, TrialDetail } from './trial-record.ts';
 import { UsualDay, UsualOfZone } from './usual.ts';
-import { Hearsay, Verdict } from './verdict.ts';
+import { Hearsay, ProductUsed, Verdict } from './verdict.ts';
 import { WashDay } from './wash-day.ts';
 import { Wearer } from './wearer.ts';
 import { MetarReport, Place, PlaceWeather, Weather } from './weather.ts';
@@ -70,6 +70,7 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'GET /verdicts': v.array(Verdict),
   'GET /verdicts/:id': Verdict,
   'PUT /verdicts/:id': Verdict,
+  'GET /products/:id/used': ProductUsed,
   'GET /products/:id/hearsay': v.array(Hearsay),
   'PUT /hearsay/:id': v.array(Hearsay),
   'DELETE /hearsay/:id': v.array(Hearsay),

@@ -42,7 +42,23 @@ export const Due = v.variant('kind', [
   }),
   /** What protects the hair tonight; `setWaits` where a set goes on drying. */
   v.strictObject({ kind: v.literal('night'), setWaits: v.boolean(), ...ofDay }),
-  v.strictObject({ kind: v.literal('read'), trialId: id, question: v.string() }),
+  /** A finished trial: to be read, and then judged; `written` of its products have a verdict on this head. */
+  v.strictObject({
+    kind: v.literal('read'),
+    trialId: id,
+    question: v.string(),
+    written: v.number(),
+    products: v.number(),
+  }),
+  /** Something a verdict left open, whose day has come. */
+  v.strictObject({
+    kind: v.literal('left open'),
+    verdictId: id,
+    name: v.string(),
+    wearerName: v.string(),
+    what: v.string(),
+    due: date,
+  }),
   v.strictObject({
     kind: v.literal('care'),
     wearerId: id,

@@ -250,3 +250,31 @@ export const Hearsay = v.strictObject({
   edition: v.string(),
 });
 export type Hearsay = v.InferOutput<typeof Hearsay>;
+
+/** Where a product was used: trials that tested it, and wash days that held or tested it, the newest first. */
+export const ProductUsed = v.strictObject({
+  trials: v.array(
+    v.strictObject({
+      trialId: id,
+      question: v.string(),
+      wearerId: id,
+      wearerName: v.string(),
+      slot: oneOf(VERDICT_STEPS, 'a step'),
+      status: v.string(),
+      endedAt: v.nullable(v.string()),
+    }),
+  ),
+  washDays: v.array(
+    v.strictObject({
+      washDayId: id,
+      on: v.string(),
+      wearerName: v.string(),
+      slot: oneOf(VERDICT_STEPS, 'a step'),
+      tested: v.boolean(),
+      dose: v.nullable(Dose),
+    }),
+  ),
+  /** All wash days it was used on; the list holds the latest. */
+  count: v.number(),
+});
+export type ProductUsed = v.InferOutput<typeof ProductUsed>;

@@ -7,6 +7,7 @@ import { labelColumns, lineClaimRows, patchRows, priceRows, problemRows, recipeR
 import { calendar, settingsRow } from './rows.ts';
 import { LINES, lineId, PRODUCTS, productId } from './shelf.ts';
 import { COAST_ROUTINE, TRIALS } from './trials.ts';
+import { verdictRows } from './verdicts.ts';
 import { trialRows } from './wash-days.ts';
 import { curlId, WEARERS, wearerId, zoneId, zoneRows } from './wearers.ts';
 import { weatherRows } from './weather.ts';
@@ -122,7 +123,7 @@ export function demoBackup(now: Date): Backup {
     })),
   );
   rows.calibration = calibrationRows(when.at(60, 8));
-  Object.assign(rows, hairFileRows(when.date), weatherRows(now, when.date), wishRows());
+  Object.assign(rows, hairFileRows(when.date), weatherRows(now, when.date), wishRows(), verdictRows(when));
   for (const trial of TRIALS)
     trialRows(rows, trial, WEARERS.find((wearer) => wearer.key === trial.wearer)!, when);
   return { format: BACKUP_FORMAT, schema: SCHEMA, savedAt: now.toISOString(), tables: rows };

@@ -12,7 +12,15 @@ import type { Voice } from './voice.ts';
 
 /** What is due, in a title and a sentence. `today` is yyyy-mm-dd. */
 export function dueInWords(due: Due, today: string): { title: string; says: string } {
-  if (due.kind === 'read') return { title: due.question, says: 'Finished. The comparison is ready to read.' };
+  if (due.kind === 'read')
+    return {
+      title: due.question,
+      says: `Finished. The comparison is ready to read${
+        due.written > 0 ? `; ${due.written} of ${due.products} verdicts are written` : ''
+      }.`,
+    };
+  if (due.kind === 'left open')
+    return { title: `${due.name} on ${due.wearerName}`, says: `Its verdict left this open: ${due.what}` };
   if (due.kind === 'care') {
     const told = due.care.map(({ kind, over, calledBy }) => {
       const why = calledBy

@@ -4,6 +4,7 @@ import {
   claimFactInWords,
   type Figures,
   forWhomInWords,
+  placeInWords,
   restsInWords,
   traitInWords,
   versusInWords,
@@ -112,5 +113,14 @@ describe('a verdict in words', () => {
     );
     expect(claimFactInWords({ kind: 'air', high: 9 }, degrees)).toContain('9 °C');
     expect(claimFactInWords({ kind: 'laboratory' }, degrees)).toContain('Keep to the label');
+  });
+
+  it('says the tester’s own place among its kind', () => {
+    expect(placeInWords({ kind: 'foam', place: 3, of: 5, shared: false })).toBe(
+      'Third of 5 of its kind (mousse or foam).',
+    );
+    expect(placeInWords({ kind: 'gel', place: 11, of: 12, shared: true })).toBe(
+      '11th of 12 of its kind (gel or jelly), sharing the place.',
+    );
   });
 });

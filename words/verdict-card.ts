@@ -2,10 +2,11 @@ import { COLUMNS } from '@sabor/core/board/columns';
 import { FELT } from '@sabor/core/felt/felt';
 import { CLAIMS } from '@sabor/core/ingredients/claims';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
-import { STAKES, type Stake } from '@sabor/core/shelf/products';
+import { ROLES, STAKES, type Stake } from '@sabor/core/shelf/products';
 import type { ClaimFact } from '@sabor/core/verdict/claims';
 import type { About, Evidence, Versus } from '@sabor/core/verdict/evidence';
 import type { Objection } from '@sabor/core/verdict/held';
+import type { Place } from '@sabor/core/verdict/place';
 import { CLAIM_STATES, type ForWhom, SUITS, type Suits } from '@sabor/core/verdict/words-of-verdict';
 import { signedInWords } from './board.ts';
 import { doseInWords } from './dose.ts';
@@ -154,4 +155,23 @@ export function claimFactInWords(fact: ClaimFact, degrees: (celsius: number) => 
     case 'not read':
       return 'Nothing that was read speaks to it.';
   }
+}
+
+const ORDINALS = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+];
+/** The tester's own place of a product among its kind: "Third of five of its kind (mousse or foam)." */
+export function placeInWords({ kind, place, of, shared }: Place): string {
+  const words = ORDINALS[place - 1] ?? `${place}th`;
+  const label = (ROLES as Readonly<Record<string, { label: string }>>)[kind]?.label.toLowerCase() ?? kind;
+  return `${capital(words)} of ${of} of its kind (${label})${shared ? ', sharing the place' : ''}.`;
 }

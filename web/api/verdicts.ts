@@ -1,4 +1,4 @@
-import type { Hearsay, Verdict } from '@sabor/contract/verdict';
+import type { Hearsay, ProductUsed, Verdict } from '@sabor/contract/verdict';
 import { type BoardAsk, WHOLE_VIEW } from '@sabor/core/board/read';
 import { type Decided, decidedBy, type Evidence } from '@sabor/core/verdict/evidence';
 import type { VerdictStep } from '@sabor/core/verdict/words-of-verdict';
@@ -17,6 +17,9 @@ export const useVerdicts = () => useQuery(resource<Verdict[]>('/verdicts'));
 /** What others say of a product. */
 export const useHearsay = (productId: string) =>
   useQuery(resource<Hearsay[]>(`/products/${productId}/hearsay`));
+
+/** Where a product was used. */
+export const useUsed = (productId: string) => useQuery(resource<ProductUsed>(`/products/${productId}/used`));
 
 /** How a head's board is asked for by what it wishes, on its first day. */
 export function useHeadAsk(

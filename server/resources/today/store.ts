@@ -15,6 +15,7 @@ import { readOpenPatches } from '../patch-tests/store.ts';
 import { readDemoState, readSettings } from '../settings/store.ts';
 import { readOpenBottles } from '../shelf/store.ts';
 import { readTrials } from '../trials/read.ts';
+import { readJudged, readLeftOpen } from '../verdicts/waiting.ts';
 import { type OpenDay, readMet, readOpenDays } from '../wash-days/read.ts';
 import { readStations, readWeather } from '../weather/store.ts';
 import { airForWashDay } from './air.ts';
@@ -83,7 +84,9 @@ function dueOfTrial(
   if (trial.logged && (trial.endedAt !== null || !open)) return null;
   if (trial.endedAt) {
     const age = (now.getTime() - Date.parse(trial.endedAt)) / DAY_MS;
-    return age > READ_DAYS ? null : { kind: 'read', trialId: trial.id, question: trial.question };
+    return age > READ_DAYS
+      ? null
+      : { kind: 'read', trialId: trial.id, question: trial.question, written: 0, products: 0 };
   }
   if (!open)
     return {
@@ -146,6 +149,7 @@ const ORDER: Due['kind'][] = [
   'patch test',
   'start wash day',
   'read',
+  'left open',
   'care',
   'problems',
   'bottle',
@@ -181,6 +185,10 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
       await db.query<{ id: string; on: string }>('select trial_id as id, on_date as on from next_wash')
     ).rows.map(({ id, on }) => [id, on]),
   );
+  const judged = await readJudged(
+    db,
+    trials.flatMap(({ id, endedAt }) => (endedAt === null ? [] : [id])),
+  );
   for (const trial of trials.sort(
     (a, b) => Number(a.status === 'planned') - Number(b.status === 'planned'),
   )) {
@@ -188,7 +196,12 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
     const open = days.find((day) => day.trialId === trial.id && !trial.endedAt);
     const timeZone = zones.get(trial.wearerId) ?? 'UTC';
     const found = dueOfTrial(trial, open, moved.get(trial.id), now, timeZone);
-    if (found) due.push(found);
+    if (found && found.kind !== 'read') due.push(found);
+    if (found?.kind === 'read') {
+      const { written, products } = judged.get(trial.id) ?? { written: 0, products: 0 };
+      // What was read and judged waits for nothing.
+      if (products === 0 || written < products) due.push({ ...found, written, products });
+    }
     due.push(...laterDue(trial, open, now, timeZone));
     const night = nightDue(trial, open, now, timeZone);
     if (night) due.push(night);
@@ -213,6 +226,7 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
      where p.state <> 'solved' and w.archived_at is null group by w.id, w.name order by w.name`,
   );
   due.push(...problems.rows);
+  due.push(...(await readLeftOpen(db, localToday(now))));
   due.push(...(await readOpenPatches(db, now)).map(({ id: _, ...patch }): Due => patch));
   for (const product of await readOpenBottles(db)) {
     const last = goodUntil(product.openedOn, product.monthsAfterOpening);

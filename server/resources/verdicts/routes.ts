@@ -6,6 +6,7 @@ import { parse } from '../../http/problems.ts';
 import { versionOf } from '../../http/version.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { readHearsay, readVerdict, readVerdicts, removeHearsay, saveHearsay, sayVerdict } from './store.ts';
+import { readUsed } from './used.ts';
 
 export function verdictRoutes(db: Db): Router {
   const router = Router();
@@ -21,6 +22,9 @@ export function verdictRoutes(db: Db): Router {
     );
   });
   router.use(archiveRoutes(db, 'verdict'));
+  router.get('/products/:id/used', async (request, response) => {
+    response.json(await readUsed(db, pathId(request, 'product')));
+  });
   router.get('/products/:id/hearsay', async (request, response) => {
     response.json(await readHearsay(db, pathId(request, 'product')));
   });

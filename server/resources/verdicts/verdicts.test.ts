@@ -1,7 +1,8 @@
 import type { Problem } from '@sabor/contract/problem';
 import type { Product } from '@sabor/contract/shelf';
+import type { Today } from '@sabor/contract/today';
 import type { TrialDetail } from '@sabor/contract/trial-record';
-import type { Hearsay, Verdict, VerdictInput } from '@sabor/contract/verdict';
+import type { Hearsay, ProductUsed, Verdict, VerdictInput } from '@sabor/contract/verdict';
 import type { Wearer } from '@sabor/contract/wearer';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -99,7 +100,8 @@ describe('a verdict', () => {
     // Begun from an older state: nothing is overwritten.
     const late = await say<Problem>({ ...first, said: v7(), cause: 'other' }, 1);
     expect(late.status).toBe(412);
-    expect((await bench.ask<Verdict[]>('GET', '/api/verdicts')).body.map(({ id }) => id)).toEqual([first.id]);
+    // The one said last comes first.
+    expect((await bench.ask<Verdict[]>('GET', '/api/verdicts')).body[0]!.id).toBe(first.id);
     const twin = await say<Problem>(input());
     expect([twin.status, twin.body.detail]).toEqual([
       409,
@@ -164,6 +166,59 @@ describe('a verdict', () => {
     expect((await refused({ rests: { ...rests(), trials: [{ ...one, trialId: v7() }] } }))[0]).toBe(422);
     expect((await bench.ask('GET', '/api/verdicts/nobody')).status).toBe(404);
     expect((await bench.ask('GET', `/api/verdicts/${v7()}`)).status).toBe(404);
+  });
+});
+
+describe('where a product was used', () => {
+  it('names its trials and wash days, and nothing that is behind a code', async () => {
+    const { body } = await bench.ask<ProductUsed>('GET', `/api/products/${product.id}/used`);
+    // On five heads against the other gel, and once more on Ines against the foam.
+    expect(body.trials).toHaveLength(6);
+    expect(new Set(body.trials.map(({ wearerName }) => wearerName)).size).toBe(5);
+    expect(body.count).toBe(6 * 4);
+    expect(body.washDays[0]).toMatchObject({ slot: 'hold', tested: true, dose: { amount: 12 } });
+    const dates = body.washDays.map(({ on }) => on);
+    expect(dates).toEqual(dates.toSorted().toReversed());
+    const spindrift = (await bench.ask<{ products: Product[] }>('GET', '/api/shelf')).body.products.find(
+      ({ name }) => name === 'Spindrift Leave-in',
+    )!;
+    const of = async () => (await bench.ask<ProductUsed>('GET', `/api/products/${spindrift.id}/used`)).body;
+    const open = await of();
+    const tested = open.trials.filter(({ status }) => status === 'finished');
+    expect(tested).toHaveLength(1);
+    const { rows } = await bench.db.query('select id, key_opened_at from trial where id = $1 and blind', [
+      tested[0]!.trialId,
+    ]);
+    await bench.db.query('update trial set key_opened_at = null where id = $1', [rows[0].id]);
+    const shut = await of();
+    expect(shut.trials.map(({ trialId }) => trialId)).not.toContain(rows[0].id);
+    expect(shut.count).toBeLessThan(open.count);
+    await bench.db.query('update trial set key_opened_at = $2 where id = $1', [
+      rows[0].id,
+      rows[0].key_opened_at,
+    ]);
+    expect((await bench.ask('GET', `/api/products/${v7()}/used`)).status).toBe(404);
+  });
+
+  it('comes back on Today with what its verdict left open, until it is said anew', async () => {
+    const due = async () =>
+      (await bench.ask<Today>('GET', '/api/today')).body.due.filter(({ kind }) => kind === 'left open');
+    expect(await due()).toEqual([
+      expect.objectContaining({ name: 'Sedge Jelly', what: 'How it does in damp air.' }),
+    ]);
+    const jelly = (await bench.ask<Verdict[]>('GET', '/api/verdicts')).body.find(
+      ({ name }) => name === 'Sedge Jelly',
+    )!;
+    const [last] = jelly.said;
+    const { wearerId, slot, subject, id } = jelly;
+    const { status } = await say({
+      ...{ id, wearerId, slot, subject, said: v7(), cause: 'seen-longer', causeNote: '' },
+      content: { ...last!.content, open: [] },
+      rests: last!.rests,
+      beside: [],
+    });
+    expect(status).toBe(200);
+    expect(await due()).toEqual([]);
   });
 });
 

@@ -97,6 +97,14 @@ export function Standings({
                           nameOf(node.node)
                         )}
                       </span>
+                      {node.kind === 'product' && node.productId && role !== 'line' && (
+                        <Link
+                          className="min-h-8 text-sm underline underline-offset-4"
+                          to={`/verdicts/new?head=${wearerId}&step=${role}&product=${node.productId}`}
+                        >
+                          write a verdict
+                        </Link>
+                      )}
                       {other && (
                         <button
                           type="button"

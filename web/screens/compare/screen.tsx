@@ -46,6 +46,7 @@ const ToldByArm = lazy(async () => ({ default: (await import('./told-by-arm.tsx'
 const RibbonStack = lazy(async () => ({
   default: (await import('../../drawings/ribbon-stack.tsx')).RibbonStack,
 }));
+const JudgeIt = lazy(async () => ({ default: (await import('./judge-it.tsx')).JudgeIt }));
 const LeftOut = lazy(async () => ({ default: (await import('./left-out.tsx')).LeftOut }));
 const InPictures = lazy(async () => ({ default: (await import('./in-pictures.tsx')).InPictures }));
 const ZoneDifference = lazy(async () => ({
@@ -360,6 +361,11 @@ function ComparisonSheet({
           <RibbonStack caption="Actual wash days, aligned step by step" columns={columns} rows={rows} />
         </WhenSeen>
       </section>
+      {!sample && trial.endedAt !== null && !trial.masked && (
+        <WhenSeen className="mt-10 min-h-24">
+          <JudgeIt trial={trial} products={products} />
+        </WhenSeen>
+      )}
       {!sample && (
         <p className="mt-8">
           <a

@@ -14,11 +14,7 @@ import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { showMoney } from '../../ui/show.ts';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useSay } from '../../ui/undo.tsx';
-import { Memos } from '../memos/list.tsx';
-import { Bottles } from './bottles.tsx';
-import { Calibrate } from './calibrate.tsx';
 import { LabelFacts } from './label-facts.tsx';
-import { Pictures } from './pictures.tsx';
 
 /** Fetched with the dictionary it corrects by, when the page is there. */
 const ReadLabel = lazy(() => import('./read-label.tsx'));
@@ -36,15 +32,7 @@ export function ProductScreen() {
     return (
       <Failed error={new Error('Sabor has no such product. It may have been opened from an old link.')} />
     );
-  return (
-    <>
-      <ProductSheet key={id === 'new' ? `new ${key}` : id} shelf={shelf.data} product={product} />
-      {product && <Pictures product={product} />}
-      {product && <Bottles product={product} />}
-      {product && <Calibrate product={product} />}
-      {product && <Memos of={{ kind: 'product', id: product.id }} />}
-    </>
-  );
+  return <ProductSheet key={id === 'new' ? `new ${key}` : id} shelf={shelf.data} product={product} />;
 }
 
 function blank(currency: string): ProductInput {
@@ -111,7 +99,7 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
         const another = submitter?.getAttribute('value') === 'another';
         if (!(await draft.save(save))) return;
         say(`${value.name} is saved.`);
-        void navigate(another ? '/shelf/new' : '/shelf');
+        void navigate(another ? '/shelf/new' : product ? `/shelf/${product.id}` : '/shelf');
       }}
     >
       <Heading kicker="Shelf" title={product ? product.name : 'A new product'}>
@@ -236,7 +224,11 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
         draft={draft}
         save="Save the product"
         another={product ? undefined : 'Save and add another'}
-        back={{ to: '/shelf', label: 'Back to the shelf' }}
+        back={
+          product
+            ? { to: `/shelf/${product.id}`, label: 'Back to the product' }
+            : { to: '/shelf', label: 'Back to the shelf' }
+        }
       />
     </form>
   );

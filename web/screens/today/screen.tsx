@@ -35,6 +35,8 @@ function wayTo(due: Due): { to: string; label: string } {
       return { to: `/wash-days/${due.washDayId}`, label: 'Say how it ended' };
     case 'read':
       return { to: `/trials/${due.trialId}/compare`, label: 'Read the comparison' };
+    case 'left open':
+      return { to: `/verdicts/${due.verdictId}?anew`, label: 'Say it anew' };
     case 'care':
       return { to: `/heads/${due.wearerId}?part=care`, label: 'Open profile' };
     case 'problems':
