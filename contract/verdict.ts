@@ -167,6 +167,12 @@ export const Beside = v.variant('kind', [
   v.object({ kind: v.literal('never met'), than: v.string() }),
   v.object({ kind: v.literal('as good'), than }),
   v.object({ kind: v.literal('not seen so long'), said: v.number(), seen: v.number() }),
+  v.object({
+    kind: v.literal('not so long'),
+    said: v.number(),
+    good: v.number(),
+    by: oneOf(OUTCOMES, 'an outcome'),
+  }),
   v.object({ kind: v.literal('claim'), claim: v.string(), said: claimState, found: claimState }),
   v.object({ kind: v.literal('not tested on'), trait: oneOf(SUITS, 'a trait'), value: v.string() }),
   v.object({ kind: v.literal('amount'), tested: Dose }),

@@ -73,7 +73,7 @@ describe('a verdict in words', () => {
         (id) => names[id]!,
       ),
     ).toEqual([
-      'A trial of its own decided: ahead of Anvil Gel in definition.',
+      'Decided by a trial: ahead of Anvil Gel in definition.',
       'Clearly ahead of Anvil Gel in definition: +2.0 (+1.0 to +3.0).',
       'No clear difference in definition from Brine Foam, Sedge Jelly.',
     ]);
@@ -91,6 +91,9 @@ describe('a verdict in words', () => {
     );
     expect(besideInWords({ kind: 'not seen so long', said: 7, seen: 3 })).toBe(
       'It was seen to day 3, not to day 7.',
+    );
+    expect(besideInWords({ kind: 'not so long', said: 5, good: 2.6, by: 'definition' })).toBe(
+      'Definition stayed good 2.6 days on the mean, not 5.',
     );
     expect(besideInWords({ kind: 'claim', claim: 'No flakes', said: 'kept', found: 'not-kept' })).toBe(
       '“No flakes”: said to be kept; what was read comes to “not kept”.',

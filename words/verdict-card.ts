@@ -67,6 +67,8 @@ export function besideInWords(one: Objection): string {
       return `That two are as good was not shown${one.than === null ? '' : `: ${one.than}`}. Not finding a difference does not show that there is none; that takes a trial planned for it.`;
     case 'not seen so long':
       return `It was seen to day ${one.seen}, not to day ${one.said}.`;
+    case 'not so long':
+      return `${OUTCOMES[one.by].label} stayed good ${rounded(one.good)} days on the mean, not ${one.said}.`;
     case 'claim':
       return `“${one.claim}”: said to be ${CLAIM_STATES[one.said].label}; what was read comes to “${CLAIM_STATES[one.found].label}”.`;
     case 'not tested on':
@@ -115,7 +117,7 @@ export function versusInWords(
   return [
     ...decided.map(
       ({ about, productId, state }) =>
-        `A trial of its own decided: ${state === 'ahead' ? 'ahead of' : 'behind'} ${nameOf(productId)} in ${aboutInWords(about)}.`,
+        `Decided by a trial: ${state === 'ahead' ? 'ahead of' : 'behind'} ${nameOf(productId)} in ${aboutInWords(about)}.`,
     ),
     ...of('ahead').map((one) => clear(one, 'Clearly ahead of')),
     ...of('behind').map((one) => clear(one, 'Clearly behind')),

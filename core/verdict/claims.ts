@@ -148,6 +148,14 @@ function freeOf(claim: string): Claim | null {
   return found !== null && Object.hasOwn(CLAIMS, found) ? found : null;
 }
 
+/** Whether it stayed good as many days as are said: yes or no only where it was worn and counted as long. */
+export function lastedSoLong(days: number, good: Evidence['goodDays']): ClaimState {
+  if (!good) return 'not-tested';
+  if (good.value >= days - 0.5) return 'kept';
+  // Counted to fewer days than said, it may have gone on: only one that stopped before says no.
+  return good.to >= days || good.value < good.to - 0.5 ? 'not-kept' : 'cannot-tell';
+}
+
 /** Days claimed against days that stayed good: kept or not only where it was worn and counted as long. */
 function ofDays(claim: string, days: number, evidence: Evidence, say: Say): ProposedClaim {
   const asks = OUTCOME_WORDS.find(([words]) => words.test(claim))?.[1] ?? null;
@@ -155,10 +163,7 @@ function ofDays(claim: string, days: number, evidence: Evidence, say: Say): Prop
   if (good && asks !== null && asks !== good.by)
     return say('cannot-tell', { kind: 'other days', days, asks, by: good.by });
   const fact: ClaimFact = { kind: 'days', days, good, seenTo };
-  if (!good) return say('not-tested', fact);
-  if (good.value >= days - 0.5) return say('kept', fact);
-  // Counted to fewer days than claimed, it may have gone on: only one that stopped before says no.
-  return say(good.to >= days || good.value < good.to - 0.5 ? 'not-kept' : 'cannot-tell', fact);
+  return say(lastedSoLong(days, good), fact);
 }
 
 function ofFelt(

@@ -175,6 +175,19 @@ function versusOf(board: Board, node: string): Versus[] {
   });
 }
 
+/** Good days counted as far as any of its trials planned: three days of wear say nothing of a claim of five. */
+function longestOf(ask: BoardAsk, { trials, goodDays }: Evidence, productId: string): Evidence['goodDays'] {
+  const longest = Math.max(
+    0,
+    ...ask.trials.flatMap(({ id, wearDays }) =>
+      trials.some(({ trialId }) => trialId === id) ? wearDays : [],
+    ),
+  );
+  if (goodDays !== null && longest <= goodDays.to) return goodDays;
+  const far = evidenceOf(boardOf({ ...ask, upTo: longest }), ask, productId)?.goodDays ?? null;
+  return far ?? goodDays;
+}
+
 const ABOUT: readonly About[] = [...(Object.keys(OUTCOMES) as Outcome[]), 'good-days'];
 
 /** {@link evidenceOf} with each outcome's own comparisons: a board for each, all products of it in view. */
@@ -187,7 +200,7 @@ export function evidenceInAll(ask: BoardAsk, productId: string): Evidence | null
       return found ? [[about, found.versus] as const] : [];
     }),
   );
-  return { ...evidence, versusIn };
+  return { ...evidence, versusIn, goodDays: longestOf(ask, evidence, productId) };
 }
 
 /**

@@ -1,4 +1,6 @@
 import { amountOf, DOSE_TOLERANCE, type Dose } from '../doses/dose.ts';
+import type { Outcome } from '../outcomes/outcomes.ts';
+import { lastedSoLong } from './claims.ts';
 import type { About, Evidence } from './evidence.ts';
 import { saidIn } from './said.ts';
 import type { Against, ClaimState, ClaimVerdict, ForWhom, Suits } from './words-of-verdict.ts';
@@ -18,6 +20,8 @@ export type Objection =
   /** Said to be as good: no test here shows that two are alike. */
   | { kind: 'as good'; than: string | null }
   | { kind: 'not seen so long'; said: number; seen: number }
+  /** Said to last longer than it stayed good. */
+  | { kind: 'not so long'; said: number; good: number; by: Outcome }
   /** A claim's state that is not what the figures came to. */
   | { kind: 'claim'; claim: string; said: ClaimState; found: ClaimState }
   /** Said to be tested on such hair, which no tested head has. */
@@ -73,8 +77,7 @@ export function heldToFigures(
   ];
   for (const one of compared) found.push(...comparison(one, evidence, nameOf));
   for (const one of said)
-    if (one.kind === 'lasts' && evidence !== null && one.days > evidence.seenTo)
-      found.push({ kind: 'not seen so long', said: one.days, seen: evidence.seenTo });
+    if (one.kind === 'lasts' && evidence !== null) found.push(...lasting(one.days, evidence));
   if (said.some(({ kind }) => kind === 'health')) found.push({ kind: 'health' });
   for (const { claim, state, proposed } of told.claims)
     if (proposed !== null && state !== proposed)
@@ -86,6 +89,13 @@ export function heldToFigures(
     found.push({ kind: 'amount', tested: evidence.dose });
   if (evidence?.trials.some(({ fair }) => fair === 'weakened')) found.push({ kind: 'weakened' });
   return [...new Map(found.map((one) => [JSON.stringify(one), one])).values()];
+}
+
+/** Days it is said to last, beyond those it was seen or stayed good. */
+function lasting(said: number, { seenTo, goodDays }: Evidence): Objection[] {
+  if (said > seenTo) return [{ kind: 'not seen so long', said, seen: seenTo }];
+  if (goodDays === null || lastedSoLong(said, goodDays) !== 'not-kept') return [];
+  return [{ kind: 'not so long', said, good: Math.round(10 * goodDays.value) / 10, by: goodDays.by }];
 }
 
 /** A comparison as it is said, in words or by choice. */

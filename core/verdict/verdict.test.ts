@@ -85,6 +85,22 @@ describe('what the trials say of a product', () => {
   });
 });
 
+describe('good days', () => {
+  it('are counted as far as any trial of it planned', () => {
+    const truth = { anvil: { definition: 7, frizz: 4 }, kelp: { definition: 8, frizz: 4, fade: 0.3 } };
+    const ask = asked(
+      [
+        madeUp('long', ['anvil', 'kelp'], truth, 1, { wearDays: 7, level: 0 }),
+        madeUp('short', ['anvil', 'kelp'], truth, 2, { wearDays: 3, level: 0 }),
+      ],
+      { by: 'definition' },
+    );
+    expect(main(ask, 'kelp')!.goodDays).toMatchObject({ to: 3 });
+    expect(read(ask, 'kelp')!.goodDays).toMatchObject({ to: 7 });
+    expect(read(ask, 'kelp')!.goodDays!.value).toBeGreaterThan(4);
+  });
+});
+
 describe('a verdict held to its figures', () => {
   const better = told({ why: 'Better than Anvil Gel on day one.' });
 
@@ -211,7 +227,13 @@ describe('a verdict held to its figures', () => {
     const kelp = read(clear, 'kelp')!;
     const of = (to: Partial<Told>) => heldToFigures(told(to), kelp, [{ pattern: '3B' }], others('kelp'));
     expect(of({ why: 'Holds for seven days.' })).toEqual([{ kind: 'not seen so long', said: 7, seen: 5 }]);
-    expect(of({ why: 'Holds for five days. I wash every 9 days.' })).toEqual([]);
+    expect(of({ why: 'Holds for a day. I wash every 9 days.' })).toEqual([]);
+    // Worn as long as said, and not good for as long.
+    const brief = { ...kelp, goodDays: { value: 2.63, to: 5, by: 'definition' as const } };
+    expect(heldToFigures(told({ why: 'Lasts four days.' }), brief, [], [])).toEqual([
+      { kind: 'not so long', said: 4, good: 2.6, by: 'definition' },
+    ]);
+    expect(heldToFigures(told({ why: 'Lasts three days.' }), brief, [], [])).toEqual([]);
     expect(of({ buyWhy: 'It heals the scalp.' })).toEqual([{ kind: 'health' }]);
     expect(of({ forWhom: [{ trait: 'pattern', value: '3B', suits: true, how: 'tested' }] })).toEqual([]);
     expect(of({ forWhom: [{ trait: 'pattern', value: '4C', suits: true, how: 'guess' }] })).toEqual([]);

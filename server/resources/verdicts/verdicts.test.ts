@@ -175,7 +175,8 @@ describe('where a product was used', () => {
     // On five heads against the other gel, and once more on Ines against the foam.
     expect(body.trials).toHaveLength(6);
     expect(new Set(body.trials.map(({ wearerName }) => wearerName)).size).toBe(5);
-    expect(body.count).toBe(6 * 4);
+    // Four wash days of each trial, and eight of one that held it under two leave-ins.
+    expect(body.count).toBe(6 * 4 + 8);
     expect(body.washDays[0]).toMatchObject({ slot: 'hold', tested: true, dose: { amount: 12 } });
     const dates = body.washDays.map(({ on }) => on);
     expect(dates).toEqual(dates.toSorted().toReversed());
