@@ -124,6 +124,7 @@ test('what two tabs change of one record is put together, or chosen side by side
   const open = async (tab: typeof page) => {
     await tab.goto('/shelf');
     await tab.getByRole('link', { name: 'Plum Stone Oil' }).click();
+    await tab.getByRole('link', { name: 'Edit', exact: true }).click();
     await expect(tab.getByLabel('Price')).not.toHaveValue('');
   };
   const other = await context.newPage();

@@ -54,11 +54,15 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
   const { places } = (await (await page.request.get('/api/weather')).json()) as {
     places: { id: string; station: string | null }[];
   };
+  const verdicts = (await (await page.request.get('/api/verdicts')).json()) as { id: string; name: string }[];
   const washDay = detail.washDayRecords[0].id as string;
   return [
     ['/', /^Today$/],
     ['/shelf', /^Shelf$/],
-    [`/shelf/${shelf.products[0].id}`, new RegExp(shelf.products[0].name)],
+    [`/shelf/${shelf.products[0].id}`, /^Label and price$/],
+    [`/shelf/${shelf.products[0].id}/edit`, new RegExp(shelf.products[0].name)],
+    [`/verdicts/${verdicts[0]!.id}`, new RegExp(verdicts[0]!.name)],
+    [`/verdicts/${verdicts[0]!.id}?anew`, /^What will stand beside it$/],
     ['/heads', /^Heads$/],
     [`/heads/${wearers[0]!.id}`, /^Evidence$/],
     [`/heads/${wearers[0]!.id}?part=measured`, /^Measured$/],
@@ -100,6 +104,7 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     ['/photo-bench', /^Print a card$/],
     ['/light-table', /^Photographs$/],
     ['/board', /^Who is first$/],
+    ['/board?head=several', /^Kelp Fold Gel against Anvil Gel$/],
     ['/data', /^Data$/],
   ];
 }
