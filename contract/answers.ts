@@ -14,6 +14,7 @@ import {
   PhotographReceived,
 } from './photograph.ts';
 import { Recipe } from './recipe.ts';
+import { PublishConsent } from './report.ts';
 import { Routine } from './routine.ts';
 import { Found } from './search.ts';
 import { Settings } from './settings.ts';
@@ -67,6 +68,8 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'GET /own-ingredients': v.array(OwnIngredientInput),
   'GET /wearers/:id/ledger': v.array(LedgerWashDay),
   'GET /search': v.array(Found),
+  'GET /wearers/:id/publish-consent': PublishConsent,
+  'PUT /wearers/:id/publish-consent': PublishConsent,
   'GET /verdicts': v.array(Verdict),
   'GET /verdicts/:id': Verdict,
   'PUT /verdicts/:id': Verdict,

@@ -59,7 +59,7 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
   return [
     ['/', /^Today$/],
     ['/shelf', /^Shelf$/],
-    [`/shelf/${shelf.products[0].id}`, /^Label and price$/],
+    [`/shelf/${shelf.products[0].id}`, /^From the label$/],
     [`/shelf/${shelf.products[0].id}/edit`, new RegExp(shelf.products[0].name)],
     [`/verdicts/${verdicts[0]!.id}`, new RegExp(verdicts[0]!.name)],
     [`/verdicts/${verdicts[0]!.id}?anew`, /^What will stand beside it$/],

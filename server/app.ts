@@ -22,6 +22,7 @@ import { hairFileRoutes } from './resources/hair-files/routes.ts';
 import { memoRoutes } from './resources/memos/routes.ts';
 import { photographRoutes } from './resources/photographs/routes.ts';
 import { recipeRoutes } from './resources/recipes/routes.ts';
+import { reportRoutes } from './resources/reports/routes.ts';
 import { routineRoutes } from './resources/routines/routes.ts';
 import { scaleRoutes } from './resources/scale/routes.ts';
 import { screeningRoutes } from './resources/screening/routes.ts';
@@ -161,6 +162,7 @@ export function createApp({
     searchRoutes,
     usualRoutes,
     verdictRoutes,
+    reportRoutes,
     settingsRoutes,
   ])
     app.use('/api', routes(db));

@@ -68,6 +68,12 @@ export const PAGES: readonly Page[] = [
     ['/trials/:id', '/shelf'],
     headOfTrial,
   ),
+  page(
+    'trials/:id/report',
+    async () => (await import('./screens/report/screen.tsx')).ReportScreen,
+    ['/trials/:id', '/shelf', '/verdicts'],
+    headOfTrial,
+  ),
   page('trials/:id/sample', async () => (await import('./screens/compare/sample.tsx')).SampleScreen, [
     '/trials/:id',
     '/shelf',

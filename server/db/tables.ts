@@ -51,6 +51,7 @@ export const TABLES = {
   verdict: 37,
   verdict_said: 37,
   hearsay: 37,
+  publish_consent: 38,
   hair_test: 2,
   head_problem: 18,
   patch_test: 27,

@@ -16,6 +16,7 @@ import { MemoDone, MemoInput } from '@sabor/contract/memo';
 import { PhotographInput, PhotographMeasuredInput } from '@sabor/contract/photograph';
 import { AmendmentInput, OverruleInput, StepAmendmentInput } from '@sabor/contract/promise';
 import { RecipeInput } from '@sabor/contract/recipe';
+import { PublishConsentInput } from '@sabor/contract/report';
 import { RoutineInput } from '@sabor/contract/routine';
 import { SettingsChange } from '@sabor/contract/settings';
 import { CalibrationInput, FinishBottle, LineInput, ProductInput, ShelfImport } from '@sabor/contract/shelf';
@@ -57,6 +58,7 @@ export const BODIES: Record<string, v.GenericSchema> = {
   'PUT /trials/:id/retest': RetestInput,
   'PUT /recipes/:id': RecipeInput,
   'PUT /verdicts/:id': VerdictInput,
+  'PUT /wearers/:id/publish-consent': PublishConsentInput,
   'PUT /hearsay/:id': HearsayInput,
   'PUT /put-aside/:kind/:ref': v.object({}),
   'PUT /logged-days/:id': LogWashDay,

@@ -1,3 +1,4 @@
+import type { PublishConsent } from '@sabor/contract/report';
 import type { Hearsay, ProductUsed, Verdict } from '@sabor/contract/verdict';
 import { type BoardAsk, WHOLE_VIEW } from '@sabor/core/board/read';
 import { type Decided, decidedBy, type Evidence } from '@sabor/core/verdict/evidence';
@@ -20,6 +21,10 @@ export const useHearsay = (productId: string) =>
 
 /** Where a product was used. */
 export const useUsed = (productId: string) => useQuery(resource<ProductUsed>(`/products/${productId}/used`));
+
+/** Whether a guardian said yes to pictures in what is published; asked for wearers under age alone. */
+export const usePublishConsent = (wearerId: string, asked: boolean) =>
+  useQuery({ ...resource<PublishConsent>(`/wearers/${wearerId}/publish-consent`), enabled: asked });
 
 /** How a head's board is asked for by what it wishes, on its first day. */
 export function useHeadAsk(

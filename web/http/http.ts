@@ -90,6 +90,10 @@ export const sendSound = async <T>(path: string, sound: Blob): Promise<T> =>
 export const sendFile = async (path: string, file: Blob): Promise<void> =>
   void (await sendBytes('POST', path, file, 'application/octet-stream'));
 
+/** Sends something and hears a file. */
+export const postForFile = async (path: string, body: unknown): Promise<Blob> =>
+  (await sendBytes('POST', path, new Blob([JSON.stringify(body)]), 'application/json')).blob();
+
 export const get = <T>(path: string) => send<T>('GET', path);
 /** `version`: the state of the record this began from; refused (412) where it was changed since. */
 export const put = <T>(path: string, body: unknown, version: number | null = null) =>

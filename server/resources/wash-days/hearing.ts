@@ -68,9 +68,9 @@ export class Hearing {
     return this.day;
   }
 
-  /** A step heard of late that still waits, although the routine was ended after the moment of its tap, was passed over. */
+  /** A step heard of late that still waits, although the routine was ended after the moment of its tap, was passed over, unless it was taken up again. */
   private async passOver(tap: Of<'step'> | Of<'add-step'>): Promise<void> {
-    if (this.said.finishedAfter(tap))
+    if (this.said.finishedAfter(tap) && !this.said.takenUpAgain(tap.stepId))
       await this.row(`update wash_step set status = 'skipped' where id = $1 and ${NOT_FOR_LATER}`, [
         tap.stepId,
       ]);

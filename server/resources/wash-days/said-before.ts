@@ -133,8 +133,8 @@ export class SaidBefore {
     return this.after(tap, 'finish', () => true).length > 0;
   }
 
-  /** Steps that were taken up again after this end of the routine, and that no later one has passed over. */
-  waitingAfter(tap: Of<'finish'>): string[] {
+  /** What was said last of each step's status. */
+  private lastStatus(): Map<string, Said> {
     const last = new Map<string, Said>();
     for (const one of this.said) {
       if (one.kind !== 'step' || !Object.hasOwn(one.body.set as object, 'status')) continue;
@@ -142,12 +142,27 @@ export class SaidBefore {
       const known = last.get(stepId);
       if (!known || one.ms > known.ms || (one.ms === known.ms && one.id > known.id)) last.set(stepId, one);
     }
+    return last;
+  }
+
+  /** Whether a saying of a status leaves its step waiting, no end of the routine having come after it. */
+  private leavesWaiting({ id, ms, body }: Said): boolean {
+    const { status } = body.set as { status: string };
+    return status === 'waiting' && !this.finishedAfter({ id, at: new Date(ms).toISOString() });
+  }
+
+  /** Whether a step was taken up again after every end of the routine. */
+  takenUpAgain(stepId: string): boolean {
+    const last = this.lastStatus().get(stepId);
+    return last !== undefined && this.leavesWaiting(last);
+  }
+
+  /** Steps that were taken up again after this end of the routine, and that no later one has passed over. */
+  waitingAfter(tap: Of<'finish'>): string[] {
     const ms = Date.parse(tap.at);
-    return [...last].flatMap(([stepId, one]) => {
-      const waits = (one.body.set as { status: string }).status === 'waiting';
+    return [...this.lastStatus()].flatMap(([stepId, one]) => {
       const later = one.ms > ms || (one.ms === ms && one.id > tap.id);
-      const at = new Date(one.ms).toISOString();
-      return waits && later && !this.finishedAfter({ id: one.id, at }) ? [stepId] : [];
+      return later && this.leavesWaiting(one) ? [stepId] : [];
     });
   }
 }

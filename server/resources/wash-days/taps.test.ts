@@ -156,6 +156,30 @@ describe('taps', () => {
     expect(now.devices.map(({ device }) => device).sort()).toEqual(['phone', 'tablet']);
   });
 
+  it('leave a step waiting that was taken up again after the end, though something from before it comes last', async () => {
+    const { trial } = await sampleBench(bench);
+    const id = v7();
+    const fresh = (
+      await bench.ask<WashDay>('PUT', `/api/wash-days/${id}`, { trialId: trial.id, startedAt: after(0) })
+    ).body;
+    const stepId = fresh.steps[0]!.id;
+    const said = (n: number, what: object) => ({ id: idAt(n), at: after(n), stepId, ...what });
+    const before = said(1, { kind: 'step', set: { note: 'late' } });
+    const { stepId: _, ...finish } = said(2, { kind: 'finish' });
+    const again = said(3, { kind: 'step', set: { status: 'waiting' } });
+    const taps = [before, finish, again] as Tap[];
+    for (const order of [
+      [again, finish, before],
+      [finish, again, before],
+      [again, before, finish],
+    ])
+      for (const one of order)
+        await bench.ask('POST', `/api/wash-days/${id}/taps`, { device: 'phone', taps: [one] });
+    const now = (await bench.ask<WashDay>('GET', `/api/wash-days/${id}`)).body;
+    expect(now.steps[0]).toMatchObject({ status: 'waiting', note: 'late' });
+    expect(told(now)).toEqual(told(applyTaps(fresh, taps)));
+  });
+
   it('leave a step taken out where it is, whatever comes late', async () => {
     const extra = v7();
     const added = tap({ kind: 'add-step', stepId: extra, slot: 'emollient', position: 0.5 });

@@ -42,6 +42,9 @@ export function JudgeIt({ trial, products }: { trial: TrialDetail; products: rea
             </ButtonLink>
           );
         })}
+        <ButtonLink look="quiet" to={`/trials/${trial.id}/report`}>
+          Make a report
+        </ButtonLink>
       </p>
     </section>
   );

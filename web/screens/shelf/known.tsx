@@ -287,7 +287,7 @@ function Facts({ product, shelf }: { product: Product; shelf: Shelf }) {
   return (
     <section aria-labelledby="facts">
       <h2 id="facts" className="text-xl">
-        Label and price
+        From the label
       </h2>
       <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5">
         {rows.map(([what, value]) => (

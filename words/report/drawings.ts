@@ -1,0 +1,148 @@
+import type { Drawing } from './blocks.ts';
+
+/** Hues of the options, as the application draws them; each with its own mark, so that grey print tells them apart. */
+const LOOK = [
+  { hue: '#1F4E8C', mark: 'circle' },
+  { hue: '#8A6D00', mark: 'triangle' },
+  { hue: '#A8324A', mark: 'square' },
+  { hue: '#2F6B4F', mark: 'diamond' },
+  { hue: '#5B3E8A', mark: 'circle' },
+  { hue: '#444444', mark: 'triangle' },
+] as const;
+const INK = '#241528';
+const SOFT = '#5E5264';
+const RULE = '#D9CFC0';
+
+const lookOf = (arm: number) => LOOK[arm % LOOK.length]!;
+const fixed = (x: number) => Number(x.toFixed(2));
+
+/** A text for SVG: nothing in it is read as markup. */
+export const escaped = (text: string): string =>
+  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
+
+function mark(arm: number, x: number, y: number, size = 4): string {
+  const { hue, mark: shape } = lookOf(arm);
+  const fill = `fill="${hue}" fill-opacity="0.85"`;
+  const [cx, cy] = [fixed(x), fixed(y)];
+  if (shape === 'circle') return `<circle cx="${cx}" cy="${cy}" r="${size}" ${fill}/>`;
+  if (shape === 'square')
+    return `<rect x="${fixed(x - size)}" y="${fixed(y - size)}" width="${2 * size}" height="${2 * size}" ${fill}/>`;
+  const points =
+    shape === 'triangle'
+      ? [
+          [x, y - size],
+          [x + size, y + size],
+          [x - size, y + size],
+        ]
+      : [
+          [x, y - size],
+          [x + size, y],
+          [x, y + size],
+          [x - size, y],
+        ];
+  return `<polygon points="${points.map((point) => point.map((p) => fixed(p!)).join(',')).join(' ')}" ${fill}/>`;
+}
+
+const words = (x: number, y: number, text: string, more = '') =>
+  `<text x="${fixed(x)}" y="${fixed(y)}" font-family="Public Sans, Helvetica, Arial, sans-serif" font-size="12" fill="${INK}" ${more}>${escaped(text)}</text>`;
+
+/** Ends of a scale that hold all values, whole where they are far apart. */
+function endsOf(values: readonly number[], ends: readonly [number, number] | null): [number, number] {
+  if (ends) return [...ends];
+  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const room = (high - low || 1) * 0.1;
+  return [low - room, high + room];
+}
+
+/**
+ * Every wash day's number, an option a row, a mark a day, its mean a line. `ends`: the scale's own, or those of the numbers.
+ * Null where there are none.
+ */
+function stripSvg(
+  arms: readonly string[],
+  values: readonly { arm: number; value: number }[],
+  means: readonly (number | null)[],
+  ends: readonly [number, number] | null,
+): string | null {
+  if (values.length === 0) return null;
+  const [width, left, row] = [560, 150, 30];
+  const height = row * arms.length + 34;
+  const [low, high] = endsOf(
+    values.map(({ value }) => value),
+    ends,
+  );
+  const x = (value: number) => left + ((value - low) / (high - low)) * (width - left - 16);
+  const base = height - 24;
+  const parts = [
+    `<line x1="${left}" x2="${width - 16}" y1="${base}" y2="${base}" stroke="${SOFT}" stroke-width="1"/>`,
+    ...[low, (low + high) / 2, high].map((value) =>
+      words(x(value), height - 8, String(fixed(Number(value.toFixed(1)))), 'text-anchor="middle"'),
+    ),
+    ...arms.flatMap((name, arm) => {
+      const y = 18 + row * arm;
+      const mean = means[arm];
+      return [
+        words(0, y + 4, name.length > 22 ? `${name.slice(0, 21)}…` : name),
+        `<line x1="${left}" x2="${width - 16}" y1="${y}" y2="${y}" stroke="${RULE}" stroke-width="1"/>`,
+        ...(mean == null
+          ? []
+          : [
+              `<line x1="${fixed(x(mean))}" x2="${fixed(x(mean))}" y1="${y - 11}" y2="${y + 11}" stroke="${lookOf(arm).hue}" stroke-width="2"/>`,
+            ]),
+        ...values.filter((one) => one.arm === arm).map(({ value }) => mark(arm, x(value), y)),
+      ];
+    }),
+  ];
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}">${parts.join('')}</svg>`;
+}
+
+/** Means over the days worn, a line an option; null with fewer than two days. */
+function curveSvg(
+  arms: readonly string[],
+  curves: readonly { arm: number; mean: readonly { day: number; value: number }[] }[],
+  ends: readonly [number, number] | null,
+): string | null {
+  const all = curves.flatMap(({ mean }) => mean);
+  const last = Math.max(0, ...all.map(({ day }) => day));
+  if (last < 2) return null;
+  const [width, height, left, low0] = [560, 220, 34, 46];
+  const [low, high] = endsOf(
+    all.map(({ value }) => value),
+    ends,
+  );
+  const x = (day: number) => left + ((day - 1) / (last - 1)) * (width - left - 16);
+  const y = (value: number) => 10 + ((high - value) / (high - low)) * (height - low0 - 10);
+  const base = height - low0;
+  const parts = [
+    `<line x1="${left}" x2="${width - 16}" y1="${base}" y2="${base}" stroke="${SOFT}" stroke-width="1"/>`,
+    ...[low, (low + high) / 2, high].map((value) =>
+      words(left - 6, y(value) + 4, String(fixed(Number(value.toFixed(1)))), 'text-anchor="end"'),
+    ),
+    ...Array.from({ length: last }, (_, i) =>
+      words(x(i + 1), base + 16, `day ${i + 1}`, 'text-anchor="middle"'),
+    ),
+    ...curves.flatMap(({ arm, mean }) => {
+      const path = mean
+        .map(({ day, value }, i) => `${i === 0 ? 'M' : 'L'}${fixed(x(day))} ${fixed(y(value))}`)
+        .join(' ');
+      return [
+        `<path d="${path}" fill="none" stroke="${lookOf(arm).hue}" stroke-width="2"/>`,
+        ...mean.map(({ day, value }) => mark(arm, x(day), y(value), 3.5)),
+      ];
+    }),
+    ...arms.flatMap((name, arm) => {
+      const at = left + arm * ((width - left) / arms.length);
+      return [
+        mark(arm, at + 5, height - 10),
+        words(at + 14, height - 6, name.length > 26 ? `${name.slice(0, 25)}…` : name),
+      ];
+    }),
+  ];
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}">${parts.join('')}</svg>`;
+}
+
+/** A drawing as SVG; null where there is nothing to draw. */
+export const drawingSvg = (drawing: Drawing): string | null =>
+  drawing.what === 'strip'
+    ? stripSvg(drawing.arms, drawing.values, drawing.means, drawing.ends)
+    : curveSvg(drawing.arms, drawing.curves, drawing.ends);
