@@ -78,6 +78,7 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     ['/trials/new/plan', /^Plan a trial$/],
     [`/trials/${trials.find(({ status }) => status === 'planned')!.id}/plan`, /^Before it starts$/],
     [`/trials/${finished.id}/compare`, /Over the days/],
+    [`/trials/${finished.id}/report`, /^Take it away$/],
     [`/trials/${trials.find(({ status }) => status === 'planned')!.id}/sample`, /Over the days/],
     [`/wash-days/${washDay}`, /What was done/],
     [`/wash-days/${washDay}/look/day-1`, /^Finished hair, day 1$/],

@@ -67,7 +67,7 @@ export default defineConfig({
               name: (id, graph) =>
                 everywhere((one) => graph.getModuleInfo(one)).has(id) ? 'everywhere' : null,
             },
-            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 2000 },
+            { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 4000 },
           ],
         },
       },

@@ -7,6 +7,7 @@ import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import type { RunPlan } from '@sabor/core/fairness/run';
 import { brokenDays, type SlipItem, slipOfTrial } from '@sabor/core/fairness/slip';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
+import { weighedBy } from '@sabor/core/step/weighed';
 import { isCompared } from '@sabor/core/trial/designs';
 import { keysOf } from '@sabor/core/vocabulary';
 import { blocksOfDays } from '@sabor/reading/fairness-runs';
@@ -23,8 +24,10 @@ import { useShelf, useTrial, useUsual, useWearer } from '../../api/queries.ts';
 import { useVoice } from '../../api/voice.ts';
 import { useWorked } from '../../api/worked.ts';
 import { armStyle } from '../../drawings/arm-style.ts';
+import { ribbonColumns, washDayRows } from '../../drawings/ribbon-rows.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
+import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, InSlices, Loading, Nothing } from '../../ui/states.tsx';
 import { WhenSeen } from '../../ui/when-seen.tsx';
 import { compareInWorker, daysNeededInWorker } from '../../workers/comparison.ts';
@@ -40,7 +43,9 @@ const WearAndMoney = lazy(async () => ({
   default: (await import('./wear-and-money.tsx')).WearAndMoney,
 }));
 const ToldByArm = lazy(async () => ({ default: (await import('./told-by-arm.tsx')).ToldByArm }));
-const AsRun = lazy(async () => ({ default: (await import('./as-run.tsx')).AsRun }));
+const RibbonStack = lazy(async () => ({
+  default: (await import('../../drawings/ribbon-stack.tsx')).RibbonStack,
+}));
 const JudgeIt = lazy(async () => ({ default: (await import('./judge-it.tsx')).JudgeIt }));
 const LeftOut = lazy(async () => ({ default: (await import('./left-out.tsx')).LeftOut }));
 const InPictures = lazy(async () => ({ default: (await import('./in-pictures.tsx')).InPictures }));
@@ -184,6 +189,15 @@ function ComparisonSheet({
     .map(({ position }) => position + 1);
   const notAtDose = useNotAtDose(trial.wearerId, [...compared]);
   const voice = useVoice();
+  const columns = ribbonColumns(trial, trial.washDayRecords, voice);
+  const rows = washDayRows(
+    trial,
+    trial.washDayRecords,
+    columns,
+    voice,
+    (day) => showDate(day.localDate),
+    weighedBy(products),
+  );
   const { state } = comparison.primary;
   return (
     <>
@@ -344,7 +358,7 @@ function ComparisonSheet({
           The wash days as they were run
         </h2>
         <WhenSeen className="min-h-96">
-          <AsRun trial={trial} products={products} />
+          <RibbonStack caption="Actual wash days, aligned step by step" columns={columns} rows={rows} />
         </WhenSeen>
       </section>
       {!sample && trial.endedAt !== null && !trial.masked && (
