@@ -81,13 +81,14 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'weather',
+    name: 'report',
     size: BENCH,
-    whole: true,
     go: async (page, base) => {
-      await page.goto(`${base}/weather`);
-      await page.getByRole('link', { name: 'Ostrel Harbour' }).click();
-      await page.getByRole('heading', { name: 'The week ahead' }).waitFor();
+      await page.goto(base);
+      await page.getByRole('link', { name: 'Read the comparison' }).first().click();
+      await page.getByRole('heading', { name: 'The wash days as they were run' }).scrollIntoViewIfNeeded();
+      await page.getByRole('link', { name: 'Make a report' }).click();
+      await page.getByRole('article', { name: 'Preview' }).waitFor();
     },
   },
   {
@@ -99,13 +100,21 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'label',
+    name: 'verdict',
     size: BENCH,
     whole: true,
     go: async (page, base) => {
-      await page.goto(`${base}/screen`);
-      await page.getByRole('link', { name: 'Slack Water Conditioner' }).click();
-      await page.getByRole('heading', { name: 'Claims against the list' }).waitFor();
+      await page.goto(base);
+      await page.getByRole('link', { name: 'Read the comparison' }).first().click();
+      await page.getByRole('heading', { name: 'The wash days as they were run' }).scrollIntoViewIfNeeded();
+      await page.getByRole('link', { name: 'Write the verdict on Kelp Fold Gel' }).click();
+      await page.getByLabel('Score out of ten').fill('8.5');
+      await page
+        .getByLabel('Why', { exact: true })
+        .fill('The best gel for damp evenings. More defined than Anvil Gel, and as good as Brine Foam.');
+      await page.getByText(/^Claims of the label/).click();
+      await page.getByRole('button', { name: 'Save the verdict' }).click();
+      await page.getByRole('heading', { name: 'It says more than the figures' }).waitFor();
     },
   },
   {

@@ -168,7 +168,7 @@ export function missingIn({ trial }: Pick<Told, 'trial'>): string[] {
     ...(days.some(({ checkIns }) => checkIns.some(({ rater }) => rater))
       ? []
       : ['Who rated is not on record.']),
-    ...(days.some(({ temperatureC, humidity }) => temperatureC !== null && humidity !== null)
+    ...(days.some(({ temperatureC, air }) => temperatureC !== null || air !== null)
       ? []
       : ['The air of the wash days is not on record.']),
     'It stands in no public register: the plan was locked in Sabor alone.',

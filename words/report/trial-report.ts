@@ -135,8 +135,10 @@ export function trialReport(input: ReportInput): Report {
   }
   if (parts.has('method')) {
     blocks.push({ kind: 'heading', level: 2, text: 'How it was done' });
-    for (const { heading, sentences } of methodOf(input))
-      blocks.push({ kind: 'heading', level: 3, text: heading }, { kind: 'text', text: sentences.join(' ') });
+    blocks.push({
+      kind: 'list',
+      items: methodOf(input).map(({ heading, sentences }) => `${heading}: ${sentences.join(' ')}`),
+    });
   }
   if (parts.has('fairness')) {
     const told = items.filter(({ gravity }) => gravity !== 'note');

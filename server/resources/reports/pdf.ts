@@ -105,8 +105,7 @@ function drawing(doc: Doc, parent: Structure, block: Extract<Block, { kind: 'dra
   const svg = drawingSvg(block.drawing);
   const width = Math.min(480, doc.page.width - 2 * MARGIN);
   if (svg) {
-    const [, w, h] = /viewBox="0 0 (\d+) (\d+)"/.exec(svg)!;
-    const height = (width * Number(h)) / Number(w);
+    const height = drawnHeight(doc, block);
     keep(doc, height + 36);
     const y = doc.y;
     tagged(
@@ -133,44 +132,78 @@ function drawing(doc: Doc, parent: Structure, block: Extract<Block, { kind: 'dra
   doc.moveDown(0.8);
 }
 
-function picture(doc: Doc, parent: Structure, caption: string, bytes: Buffer | undefined): void {
-  const width = doc.page.width - 2 * MARGIN;
-  if (bytes) {
-    const most = 300;
-    keep(doc, most + 24);
-    const y = doc.y;
-    let height = 0;
-    tagged(
-      doc,
-      parent,
-      'Figure',
-      () => {
-        const image = (
-          doc as unknown as { openImage: (source: Buffer) => { width: number; height: number } }
-        ).openImage(bytes);
-        const scale = Math.min(width / image.width, most / image.height);
-        height = image.height * scale;
-        doc.image(image as never, MARGIN, y, { width: image.width * scale, height });
-      },
-      caption,
-    );
-    doc.x = MARGIN;
-    doc.y = y + height + 4;
-  }
-  tagged(doc, parent, 'P', () => {
-    const says = bytes ? caption : `[A picture that could not be put in: ${caption}]`;
-    choose(doc, says, false).fontSize(9).fillColor(SOFT).text(says, MARGIN, doc.y);
-  });
-  doc.moveDown(0.8);
+/** Height of a drawing on the page, in points; none where there is nothing to draw. */
+function drawnHeight(doc: Doc, block: Extract<Block, { kind: 'drawing' }>): number {
+  const svg = drawingSvg(block.drawing);
+  if (!svg) return 0;
+  const [, w, h] = /viewBox="0 0 (\d+) (\d+)"/.exec(svg)!;
+  return (Math.min(480, doc.page.width - 2 * MARGIN) * Number(h)) / Number(w);
 }
 
-function write(doc: Doc, parent: Structure, block: Block, pictures: ReadonlyMap<string, Buffer>): void {
+type Picture = Extract<Block, { kind: 'picture' }>;
+/** Highest a picture stands on the page, and the room its caption takes. */
+const PICTURE = 210;
+const CAPTION = 26;
+
+/** Pictures two beside each other, each with its caption under it. */
+function pair(
+  doc: Doc,
+  parent: Structure,
+  two: readonly Picture[],
+  pictures: ReadonlyMap<string, Buffer>,
+): void {
+  const width = (doc.page.width - 2 * MARGIN - 16) / 2;
+  keep(doc, PICTURE + CAPTION);
+  const y = doc.y;
+  let lowest = y;
+  for (const [i, { photographId, caption }] of two.entries()) {
+    const x = MARGIN + i * (width + 16);
+    const bytes = pictures.get(photographId);
+    let height = 0;
+    if (bytes)
+      tagged(
+        doc,
+        parent,
+        'Figure',
+        () => {
+          const image = (
+            doc as unknown as { openImage: (source: Buffer) => { width: number; height: number } }
+          ).openImage(bytes);
+          const scale = Math.min(width / image.width, PICTURE / image.height);
+          height = image.height * scale;
+          doc.image(image as never, x, y, { width: image.width * scale, height });
+        },
+        caption,
+      );
+    tagged(doc, parent, 'P', () => {
+      const says = bytes ? caption : `[A picture that could not be put in: ${caption}]`;
+      choose(doc, says, false)
+        .fontSize(9)
+        .fillColor(SOFT)
+        .text(says, x, y + height + 4, { width });
+    });
+    lowest = Math.max(lowest, doc.y);
+  }
+  doc.x = MARGIN;
+  doc.y = lowest;
+  doc.moveDown(0.6);
+}
+
+function write(doc: Doc, parent: Structure, block: Exclude<Block, Picture>, next: Block | undefined): void {
   switch (block.kind) {
     case 'heading': {
       const size = block.level === 2 ? 15 : 11;
       doc.moveDown(block.level === 2 ? 0.8 : 0.4);
-      // Never alone at the foot of a page.
-      keep(doc, size + 48);
+      // Never alone at the foot of a page, nor parted from its drawing or its pictures.
+      keep(
+        doc,
+        size +
+          (next?.kind === 'drawing'
+            ? drawnHeight(doc, next) + 40
+            : next?.kind === 'picture'
+              ? PICTURE + CAPTION
+              : 48),
+      );
       tagged(doc, parent, `H${block.level}`, () => {
         choose(doc, block.text, true).fontSize(size).fillColor(INK).text(block.text, MARGIN, doc.y);
       });
@@ -204,8 +237,6 @@ function write(doc: Doc, parent: Structure, block: Block, pictures: ReadonlyMap<
     case 'drawing':
       drawing(doc, parent, block);
       return;
-    case 'picture':
-      picture(doc, parent, block.caption, pictures.get(block.photographId));
   }
 }
 
@@ -266,7 +297,17 @@ export function asPdf(
     choose(doc, about, false).fontSize(10.5).fillColor(SOFT).text(about, MARGIN, doc.y);
   });
   doc.moveDown(0.4);
-  for (const block of blocks) write(doc, root, block as Block, pictures);
+  for (let i = 0; i < blocks.length; i++) {
+    const block = blocks[i]! as Block;
+    if (block.kind !== 'picture') {
+      write(doc, root, block, blocks[i + 1] as Block | undefined);
+      continue;
+    }
+    const beside = blocks[i + 1];
+    const two = beside?.kind === 'picture' ? [block, beside as Picture] : [block];
+    pair(doc, root, two, pictures);
+    i += two.length - 1;
+  }
   tagged(doc, root, 'P', () => {
     keep(doc, 40);
     choose(doc, disclosure, true)
