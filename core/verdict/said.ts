@@ -7,10 +7,17 @@ export type Said =
   | { kind: 'lasts'; days: number; words: string }
   | { kind: 'health'; words: string };
 
+/** Ahead by a comparison, which says nothing of products until it says of which. */
 const BETTER =
-  /\b(better|best|beats?|beat(?:en)? everything|outperform(?:s|ed)?|superior|winner|wins|number one|holy grail|more (?:defined|definition|hold|shine|volume)|less frizz(?:y)?|stronger|softer|longer(?:[- ]lasting)?)\b/i;
+  /\b(better|beats?|beat|outperform(?:s|ed)?|superior|wins?|won|winner|more (?:defined|definition|hold|shine|volume)|less frizz(?:y)?|stronger|softer|shinier|longer(?:[- ]lasting)?)\b/i;
 const WORSE =
-  /\b(worse|worst|weaker|inferior|loses to|frizzier|less (?:defined|definition|hold|shine|volume))\b/i;
+  /\b(worse|weaker|inferior|loses|lost to|frizzier|more frizz|less (?:defined|definition|hold|shine|volume)|shorter)\b/i;
+/** Ahead of, or behind, all there are. */
+const BEST =
+  /\b(best|number one|no\. ?1|holy grail|beat(?:s|en)? (?:everything|them all)|unbeaten|second to none)\b/i;
+const WORST = /\b(worst)\b/i;
+const ALL =
+  /\bthan (?:all|any(?:thing)?|every(?:thing)?|the others?|the rest|others?)\b|\b(?:beats?|outperforms?) (?:all|any|every|the others?|the rest)\b/i;
 const EQUAL =
   /\b(as good as|just as (?:good|well)|the same as|equal(?:s)? to|equivalent|identical|a dupe|dupe (?:of|for)|no different (?:from|to|than)|indistinguishable|every bit as)\b/i;
 /** "No better than", "not the best": nothing is claimed to be ahead. */
@@ -54,10 +61,15 @@ const sentencesOf = (text: string): string[] =>
     .split(/(?<=[.!?])\s+|\n+|;/)
     .map((sentence) => sentence.trim())
     .filter(Boolean);
+const clausesOf = (sentence: string): string[] =>
+  sentence
+    .split(/,|\bbut\b|\band\b|\bwhile\b|\bwhereas\b|[–—()]/i)
+    .map((clause) => clause.trim())
+    .filter(Boolean);
 
-const asserted = (sentence: string, what: RegExp): boolean => {
+const asserted = (sentence: string, what: RegExp): RegExpExecArray | null => {
   const found = what.exec(sentence);
-  return found !== null && !DENIED.test(sentence.slice(0, found.index));
+  return found !== null && !DENIED.test(sentence.slice(0, found.index)) ? found : null;
 };
 
 /** Most of a text that is read for what it says, in characters. */
@@ -74,23 +86,96 @@ function daysIn(sentence: string): number | null {
   return told.length > 0 ? Math.max(...told) : null;
 }
 
+/** What a name ends in that tells its kind and not the product. */
+const KINDS =
+  /\s+(gel|jelly|foam|mousse|cream|custard|mask|conditioner|shampoo|leave-in|spray|mist|oil|wash|butter|milk|lotion)$/i;
+const literal = (text: string) => text.replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&');
+/** What comes before a product that something is set against; without it the product is what the words are about. */
+const SET_AGAINST =
+  /\b(?:than|against|to|with|unlike|versus|vs\.?|over|beside|from|beats?|outperforms?|like|as|for|of|under|on)\s+(?:the\s+)?$/i;
+
+interface Named {
+  name: string;
+  /** The sentence is about this product, not about the one that is judged. */
+  subject: boolean;
+}
+
+/** Other products that a clause names, whole or by what stands before their kind ("Anvil" for "Anvil Gel"). */
+function namedIn(clause: string, names: readonly string[]): Named[] {
+  return names.flatMap((name): Named[] => {
+    const short = name.replace(KINDS, '');
+    const found = [name, ...(short.length >= 4 ? [short] : [])]
+      .filter((one) => one.trim() !== '')
+      .map((one) => new RegExp(`(?<![\\p{L}\\p{N}])${literal(one)}(?![\\p{L}\\p{N}])`, 'iu').exec(clause))
+      .find((one) => one !== null);
+    return found ? [{ name, subject: !SET_AGAINST.test(clause.slice(0, found.index)) }] : [];
+  });
+}
+
+type Comparing = Extract<Said, { about: unknown }>;
+const OPPOSITE = { better: 'worse', worse: 'better', 'as good': 'as good' } as const;
+
+/**
+ * What a sentence compares, clause by clause. A product that the words are about turns them round: "Anvil Gel wins" is behind it.
+ * Words of two other products say nothing of this one.
+ */
+function comparisonsIn(sentence: string, names: readonly string[]): Comparing[] {
+  const found: Comparing[] = [];
+  let open: { kind: Comparing['kind']; about: About | null }[] = [];
+  let last: { kind: Comparing['kind']; about: About | null }[] = [];
+  for (const clause of clausesOf(sentence)) {
+    const named = namedIn(clause, names);
+    const about = aboutIn(clause);
+    const [best, worst] = [asserted(clause, BEST), asserted(clause, WORST)];
+    if (best && named.every(({ subject }) => !subject))
+      found.push({ kind: 'better', name: null, about, words: sentence });
+    if (worst && named.every(({ subject }) => !subject))
+      found.push({ kind: 'worse', name: null, about, words: sentence });
+    const equal = asserted(clause, EQUAL);
+    const kinds: Comparing['kind'][] = equal
+      ? ['as good']
+      : [
+          ...(asserted(clause, BETTER) ? ['better' as const] : []),
+          ...(asserted(clause, WORSE) ? ['worse' as const] : []),
+        ];
+    let said = kinds.map((kind) => ({ kind, about }));
+    // "Better than A and B": a name by itself goes with what was said last.
+    if (said.length === 0 && named.length > 0 && clause.split(/\s+/).length <= 6) said = last;
+    const own = said.length > 0 || open.length > 0 ? [...open, ...said] : [];
+    const subjects = named.filter(({ subject }) => subject && said !== last);
+    const objects = named.filter((one) => !subjects.includes(one));
+    if (named.length > 0) {
+      if (subjects.length === 0 || objects.length === 0)
+        for (const { name } of named)
+          for (const { kind, about: of } of own)
+            found.push({
+              kind: subjects.length > 0 ? OPPOSITE[kind] : kind,
+              name,
+              about: of,
+              words: sentence,
+            });
+      open = [];
+      last = said;
+    } else if (said.length > 0) {
+      if (ALL.test(clause))
+        found.push(...said.map(({ kind, about: of }) => ({ kind, name: null, about: of, words: sentence })));
+      // "More defined and softer than A": said of what comes next, if anything does.
+      else open = [...open, ...said];
+    }
+  }
+  return found;
+}
+
 /**
  * What free words claim that figures can speak to: ahead of, behind or as good as something (`names` are those of the other
- * products; a sentence that names none is about all of them), how many days it lasts, and what is for doctors to say. English
- * turns of speech, our own list: it misses what is said otherwise, and what it finds is shown, never changed.
+ * products; no name is all of them), how many days it lasts, and what is for doctors to say. English turns of speech, our own
+ * list: it misses what is said otherwise, and what it finds is shown, never changed.
  */
 export function saidIn(text: string, names: readonly string[]): Said[] {
   return sentencesOf(text.slice(0, READ_AT_MOST)).flatMap((words): Said[] => {
-    const lower = words.toLowerCase();
-    const named = names.filter((name) => name.trim() !== '' && lower.includes(name.toLowerCase()));
-    const about = (kind: 'better' | 'worse' | 'as good'): Said[] =>
-      (named.length > 0 ? named : [null]).map((name) => ({ kind, name, about: aboutIn(words), words }));
     const days = daysIn(words);
-    const equal = asserted(words, EQUAL);
     return [
-      ...(equal ? about('as good') : []),
-      ...(!equal && asserted(words, BETTER) ? about('better') : []),
-      ...(!equal && asserted(words, WORSE) ? about('worse') : []),
+      ...comparisonsIn(words, names),
       ...(days === null ? [] : [{ kind: 'lasts' as const, days, words }]),
       ...(HEALTH.test(words) ? [{ kind: 'health' as const, words }] : []),
     ];

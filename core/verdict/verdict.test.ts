@@ -271,10 +271,32 @@ describe('what free words say', () => {
     expect(said('No better than Anvil Gel. Not the best.')).toEqual([]);
     expect(said('It isn’t worse.')).toEqual([]);
     expect(said('My holy grail')).toEqual([{ kind: 'better', name: null }]);
+    // What the words are about is not what is judged here.
     expect(said('anvil gel wins; Brine Foam was frizzier')).toEqual([
+      { kind: 'worse', name: 'Anvil Gel' },
+      { kind: 'better', name: 'Brine Foam', about: 'frizz' },
+    ]);
+    expect(said('Compared with Anvil Gel it is better.')).toEqual([{ kind: 'better', name: 'Anvil Gel' }]);
+    expect(said('Anvil Gel beats Brine Foam.')).toEqual([]);
+    // By its own word, without its kind, and never inside another word.
+    expect(said('Softer than Anvil')).toEqual([{ kind: 'better', name: 'Anvil Gel', about: 'softness' }]);
+    expect(said('Better than brined hair.')).toEqual([]);
+    // Clause by clause, each with its own product.
+    expect(said('Better than Anvil Gel but frizzier than Brine Foam')).toEqual([
       { kind: 'better', name: 'Anvil Gel' },
       { kind: 'worse', name: 'Brine Foam', about: 'frizz' },
     ]);
+    expect(said('Better than Anvil Gel and Brine Foam')).toEqual([
+      { kind: 'better', name: 'Anvil Gel' },
+      { kind: 'better', name: 'Brine Foam' },
+    ]);
+    expect(said('More defined and softer than Anvil Gel')).toEqual([
+      { kind: 'better', name: 'Anvil Gel', about: 'definition' },
+      { kind: 'better', name: 'Anvil Gel', about: 'softness' },
+    ]);
+    expect(said('Better than all the rest')).toEqual([{ kind: 'better', name: null }]);
+    // Better than it was before, or on another day, is no word on other products.
+    expect(said('I like it better on wet hair. Better than last time! More defined by evening.')).toEqual([]);
     expect(said('A dupe for Kelp Fold Gel, no different from it.')).toEqual([
       { kind: 'as good', name: 'Kelp Fold Gel' },
     ]);

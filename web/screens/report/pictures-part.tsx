@@ -38,8 +38,8 @@ export function PicturesPart({
         </p>
       )}
       <ul className="mt-1 grid max-h-80 grid-cols-3 gap-2 overflow-y-auto">
-        {photographs.map(({ id, position, day }) => {
-          const label = `Wash day ${position + 1}${day ? `, day ${day}` : ''}`;
+        {photographs.map(({ id, position, day, angle }) => {
+          const label = `Wash day ${position + 1}${day ? `, day ${day}` : ''}, ${ANGLES[angle].label.toLowerCase()}`;
           return (
             <li key={id}>
               <label className="block text-xs">

@@ -199,6 +199,39 @@ function Making({
       </Heading>
       <div className="grid *:min-w-0 gap-x-10 gap-y-8 lg:grid-cols-[20rem_1fr]">
         <div className="no-print space-y-6">
+          <section aria-labelledby="leave" className="space-y-3">
+            <h2 id="leave" className="text-base">
+              Take it away
+            </h2>
+            <InlineChoice
+              label="Paper"
+              value={paper}
+              onChange={setPaper}
+              options={[
+                ['A4', 'A4'],
+                ['LETTER', 'Letter'],
+              ]}
+            />
+            <div className="flex flex-wrap gap-2">
+              <Button look="main" disabled={working !== null} onClick={() => void asFile.pdf()}>
+                PDF
+              </Button>
+              <Button disabled={working !== null} onClick={() => void asFile.html()}>
+                Web page, one file
+              </Button>
+              <Button disabled={working !== null} onClick={() => void asFile.text()}>
+                Plain text
+              </Button>
+            </div>
+            <p role="status" className="text-sm text-soft">
+              {working && `Making ${working} …`}
+            </p>
+            {problem && (
+              <p role="alert" className="text-sm font-semibold text-brick">
+                {problem}
+              </p>
+            )}
+          </section>
           <fieldset>
             <legend className="text-sm font-semibold">In it</legend>
             {(Object.keys(PARTS) as Part[]).map((part) => (
@@ -239,39 +272,6 @@ function Making({
                 <li key={sentence}>{sentence}</li>
               ))}
             </ul>
-          </section>
-          <section aria-labelledby="leave" className="space-y-3">
-            <h2 id="leave" className="text-base">
-              Take it away
-            </h2>
-            <InlineChoice
-              label="Paper"
-              value={paper}
-              onChange={setPaper}
-              options={[
-                ['A4', 'A4'],
-                ['LETTER', 'Letter'],
-              ]}
-            />
-            <div className="flex flex-wrap gap-2">
-              <Button look="main" disabled={working !== null} onClick={() => void asFile.pdf()}>
-                PDF
-              </Button>
-              <Button disabled={working !== null} onClick={() => void asFile.html()}>
-                Web page, one file
-              </Button>
-              <Button disabled={working !== null} onClick={() => void asFile.text()}>
-                Plain text
-              </Button>
-            </div>
-            <p role="status" className="text-sm text-soft">
-              {working && `Making ${working} …`}
-            </p>
-            {problem && (
-              <p role="alert" className="text-sm font-semibold text-brick">
-                {problem}
-              </p>
-            )}
           </section>
         </div>
         <Preview report={report} />
