@@ -1,6 +1,7 @@
 import type { PublishConsent } from '@sabor/contract/report';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
+import { ANGLES } from '@sabor/core/basin/angles';
 import { useState } from 'react';
 import { useChange } from '../../api/queries.ts';
 import { usePublishConsent } from '../../api/verdicts.ts';
