@@ -175,6 +175,9 @@ function versusOf(board: Board, node: string): Versus[] {
   });
 }
 
+/** Good days under which a price of one says nothing. Model assumption. */
+const FEWEST_GOOD = 0.5;
+
 /** Good days counted as far as any of its trials planned: three days of wear say nothing of a claim of five. */
 function longestOf(ask: BoardAsk, { trials, goodDays }: Evidence, productId: string): Evidence['goodDays'] {
   const longest = Math.max(
@@ -200,7 +203,18 @@ export function evidenceInAll(ask: BoardAsk, productId: string): Evidence | null
       return found ? [[about, found.versus] as const] : [];
     }),
   );
-  return { ...evidence, versusIn, goodDays: longestOf(ask, evidence, productId) };
+  const goodDays = longestOf(ask, evidence, productId);
+  const { costPerWash } = evidence;
+  return {
+    ...evidence,
+    versusIn,
+    goodDays,
+    // By the same days as are told beside it.
+    costPerGoodDay:
+      costPerWash === null || goodDays === null || goodDays.value < FEWEST_GOOD
+        ? null
+        : costPerWash / goodDays.value,
+  };
 }
 
 /**

@@ -97,7 +97,9 @@ describe('good days', () => {
     );
     expect(main(ask, 'kelp')!.goodDays).toMatchObject({ to: 3 });
     expect(read(ask, 'kelp')!.goodDays).toMatchObject({ to: 7 });
-    expect(read(ask, 'kelp')!.goodDays!.value).toBeGreaterThan(4);
+    const { goodDays, costPerWash, costPerGoodDay } = read(ask, 'kelp')!;
+    expect(goodDays!.value).toBeGreaterThan(4);
+    expect(costPerGoodDay).toBeCloseTo(costPerWash! / goodDays!.value, 10);
   });
 });
 
