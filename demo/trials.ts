@@ -3,7 +3,7 @@ import type { Outcome } from '@sabor/core/outcomes/outcomes';
 import type { Slot } from '@sabor/core/step/slots';
 import { EMPTY_SETTINGS, type RoutineStep } from '@sabor/core/step/step';
 import type { Design } from '@sabor/core/trial/designs';
-import type { HairTruth } from './readings.ts';
+import type { HairTruth, Rated } from './readings.ts';
 import { productId } from './shelf.ts';
 import {
   ANVIL,
@@ -135,6 +135,8 @@ export interface DemoTrial {
   leaveOut: readonly string[];
   /** What of the routine was planned otherwise in this trial, by step. */
   otherwise?: Readonly<Record<string, Partial<RoutineStep>>>;
+  /** The outcomes that were rated while worn; all where it is not said. */
+  rated?: readonly Rated[];
   /** Days it was worn where it was washed early, by wash day (from 0). */
   cutShort?: Readonly<Record<number, number>>;
   /** Departures by wash day (from 0): step key, with its half where it has one → what was done instead. */
@@ -185,6 +187,8 @@ const earlier = (
   leaveOut: [],
   otherwise,
   cutShort,
+  // The other heads were asked for what the question needs.
+  ...(wearer === 'ines' || wearer === 'tomasz' ? {} : { rated: ['definition', 'frizz', 'hold'] as const }),
   departures: {},
   abandoned: null,
   endings: 'washed-schedule',

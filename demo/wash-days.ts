@@ -129,7 +129,8 @@ function wear(rows: Rows, day: Day, calendar: Calendar, lots: Lots): void {
       note: '',
       rater: '',
     });
-    const outcomes: Rated[] = look.stage === 'wear' ? RATED : ['definition', 'frizz'];
+    const outcomes: readonly Rated[] =
+      look.stage === 'wear' ? (trial.rated ?? RATED) : ['definition', 'frizz'];
     for (const outcome of outcomes)
       for (const place of RATED_PLACES)
         for (const side of ['left', 'right'] as const)

@@ -1,6 +1,6 @@
 import { boardOf } from '../core/board/board.ts';
-import { fairAlike } from '../core/board/made-up-trials.ts';
-import { type BoardAsk, type BoardDay, type BoardTrial, WHOLE_VIEW } from '../core/board/read.ts';
+import { asked, fairAlike } from '../core/board/made-up-trials.ts';
+import type { BoardDay, BoardTrial } from '../core/board/read.ts';
 import { normals, seededRandom } from '../core/random.ts';
 import { schemeOf } from '../core/trial/designs.ts';
 import { type HairTruth, type Rated, rate, washDayLuck } from '../demo/readings.ts';
@@ -113,21 +113,10 @@ for (const cut of [0, 0.15, 0.3]) {
   let [held, pairs, jointly, boards, firm, wrong, good, goodPairs] = [0, 0, 0, 0, 0, 0, 0, 0];
   // True good days of a product have no formula here: two products of one truth must not be told apart.
   for (let seed = 1; seed <= SEEDS; seed++) {
-    const ask: BoardAsk = {
-      trials: TRIALS.map((trial, t) => trialOf(trial, t, seed, cut)),
-      role: 'hold',
-      onDay: 1,
-      lasting: 'definition',
-      line: 5,
-      upTo: null,
-      weakened: true,
-      weights: {},
-      against: 'A',
-      by: 'definition',
-      pooled: false,
-      whole: false,
-      view: WHOLE_VIEW,
-    };
+    const ask = asked(
+      TRIALS.map((trial, t) => trialOf(trial, t, seed, cut)),
+      { against: 'A', by: 'definition', whole: false },
+    );
     const { columns } = boardOf(ask);
     const definition = columns.find(({ key }) => key === 'definition')!;
     for (const { node, effect } of definition.cells) {
