@@ -133,7 +133,7 @@ describe('the board', () => {
 
   it('counts good days to the last day that every trial planned for, and says nothing of one mostly cut short', () => {
     const long = madeUp('long', ['anvil', 'kelp'], TRUTH, 4, { wearDays: 7, level: 0 });
-    const board = boardOf(asked([long, two[1]!]));
+    const board = boardOf(asked([long, two[1]!], { whole: true }));
     expect(board.countedTo).toBe(5);
     const good = board.columns.find(({ key }) => key === 'good-days')!;
     for (const { mean } of good.cells) expect(mean).toBeLessThanOrEqual(5 + 1e-9);
@@ -165,7 +165,7 @@ describe('the board', () => {
   it('leaves a trial out of the columns it is broken for, and of no other', () => {
     const [one, other] = two as [BoardTrial, BoardTrial];
     const trials = [one, { ...other, fair: { ...other.fair, definition: 'broken' as const } }];
-    const board = boardOf(asked(trials, { by: 'definition' }));
+    const board = boardOf(asked(trials, { whole: true, by: 'definition' }));
     expect(board.out).toEqual([{ id: 'two', question: other.question, why: 'broken' }]);
     const cells = (key: ColumnKey, of = board) =>
       of.columns
@@ -176,16 +176,18 @@ describe('the board', () => {
     expect(cells('frizz')).toEqual(['anvil', 'foam', 'kelp']);
     // Days and trials are those of the column that orders.
     expect(board.nodes.find(({ node }) => node === 'foam')).toMatchObject({ trials: [], washDays: 0 });
-    const frizz = boardOf(asked(trials, { by: 'frizz' }));
+    const frizz = boardOf(asked(trials, { whole: true, by: 'frizz' }));
     expect(frizz.out).toEqual([]);
     expect(frizz.nodes.find(({ node }) => node === 'foam')).toMatchObject({ trials: ['two'], washDays: 4 });
     // Good days follow the outcome they are counted by; a wish all that it weighs.
     expect(cells('good-days')).not.toContain('foam');
-    expect(cells('good-days', boardOf(asked(trials, { lasting: 'frizz', line: 9 })))).toContain('foam');
-    expect(cells('wish', boardOf(asked(trials, { weights: { frizz: 1 } })))).toContain('foam');
-    expect(cells('wish', boardOf(asked(trials, { weights: { frizz: 1, definition: 1 } })))).not.toContain(
+    expect(cells('good-days', boardOf(asked(trials, { whole: true, lasting: 'frizz', line: 9 })))).toContain(
       'foam',
     );
+    expect(cells('wish', boardOf(asked(trials, { whole: true, weights: { frizz: 1 } })))).toContain('foam');
+    expect(
+      cells('wish', boardOf(asked(trials, { whole: true, weights: { frizz: 1, definition: 1 } }))),
+    ).not.toContain('foam');
     expect(pairWays(asked(trials), 'definition', 'foam', 'anvil').both).toBeNull();
     expect(pairWays(asked(trials), 'frizz', 'foam', 'anvil').both).not.toBeNull();
   });

@@ -105,7 +105,7 @@ export const asked = (trials: readonly BoardTrial[], to: Partial<BoardAsk> = {})
   against: null,
   by: null,
   pooled: false,
-  whole: true,
+  whole: false,
   view: WHOLE_VIEW,
   ...to,
 });
