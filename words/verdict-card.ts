@@ -112,8 +112,10 @@ export function versusInWords(
   const where = column === 'wish' ? 'as wished' : `in ${COLUMNS[column].label.toLowerCase()}`;
   const of = (state: Versus['state']) => versus.filter((one) => one.state === state);
   const names = (all: readonly Versus[]) => all.map(({ productId }) => nameOf(productId)).join(', ');
-  const clear = (one: Versus, word: string) =>
-    `${word} ${nameOf(one.productId)} ${where}: ${signedInWords(column, one.by!.value)} (${signedInWords(column, one.by!.low)} to ${signedInWords(column, one.by!.high)}).`;
+  const clear = ({ productId, by }: Versus, word: string) =>
+    by === null
+      ? `${word} ${nameOf(productId)} ${where}, at each amount.`
+      : `${word} ${nameOf(productId)} ${where}: ${signedInWords(column, by.value)} (${signedInWords(column, by.low)} to ${signedInWords(column, by.high)}).`;
   return [
     ...decided.map(
       ({ about, productId, state }) =>

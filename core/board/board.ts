@@ -163,6 +163,9 @@ function leadersOf(
   });
 }
 
+/** Good days under which a price of one says nothing. Model assumption. */
+export const FEWEST_GOOD = 0.5;
+
 /** Whether a thing of the board is looked at. */
 export const inView = (
   { productId, lastOn }: Pick<BoardNode, 'productId' | 'lastOn'>,
@@ -231,7 +234,7 @@ export function boardOf(ask: BoardAsk): Board {
           .at(-1) ?? '',
       costPerWash,
       goodDays: good,
-      costPerGoodDay: costPerWash === null || good === null || good < 0.5 ? null : costPerWash / good,
+      costPerGoodDay: costPerWash === null || good === null || good < FEWEST_GOOD ? null : costPerWash / good,
       currency: currencies.size === 1 ? [...currencies][0]! : null,
       air: {
         slope: airSlope(inAir),

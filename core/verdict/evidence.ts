@@ -1,8 +1,8 @@
-import { type Board, boardOf } from '../board/board.ts';
+import { type Board, type BoardNode, boardOf, FEWEST_GOOD } from '../board/board.ts';
 import { COLUMNS, type ColumnKey } from '../board/columns.ts';
 import type { Firmness } from '../board/draws.ts';
 import { type BoardAsk, type BoardDay, type BoardTrial, type Fair, fairFor } from '../board/read.ts';
-import { mainResult } from '../compare/main-result.ts';
+import { isOutcome, mainResult } from '../compare/main-result.ts';
 import type { Primary } from '../compare/primary.ts';
 import type { TrialRecord } from '../compare/trial-record.ts';
 import type { Dose } from '../doses/dose.ts';
@@ -31,7 +31,7 @@ export interface RestsOn {
 /** What one trial decided by its own promised main result: the one product over the other. */
 export interface Decided {
   trialId: string;
-  /** The outcome it was promised for, or the one it stands nearest to; days good enough by it count as lasting. */
+  /** The rated outcome it was promised for; days good enough by one count as lasting. */
   about: About;
   productId: string;
   state: 'ahead' | 'behind';
@@ -121,7 +121,7 @@ export function evidenceOf(board: Board, ask: BoardAsk, productId: string): Evid
       column.first[node.node] === undefined
         ? null
         : { share: column.first[node.node]!, firmness: leader?.firmness ?? null },
-    versus: versusOf(board, node.node),
+    versus: versusOf(board, node),
     versusIn: {},
     decided: [],
     rated: Object.fromEntries(
@@ -148,35 +148,45 @@ const feltKeys = (days: readonly BoardDay[]) => [
   ...new Set(days.flatMap(({ felt }) => Object.keys(felt) as Felt[])),
 ];
 
-/** How a thing stands to every other product of its island, by what holds over all in view. */
-function versusOf(board: Board, node: string): Versus[] {
+/** How a thing stands to every other thing of its island that is a product, by what holds over all in view. */
+function versusNodes(board: Board, node: BoardNode): Versus[] {
   const column = board.columns.find(({ key }) => key === board.by)!;
   const wanted = COLUMNS[board.by].wanted === 'higher' ? 1 : -1;
-  const island = column.cells.find((cell) => cell.node === node)?.island ?? null;
+  const islandOf = (of: string) => column.cells.find((cell) => cell.node === of)?.island ?? null;
+  const island = islandOf(node.node);
   return board.nodes.flatMap((other): Versus[] => {
-    if (other.node === node || other.productId === null || other.kind !== 'product') return [];
-    const same = column.cells.find((cell) => cell.node === other.node)?.island === island && island !== null;
-    if (!same) return [];
+    const { productId } = other;
+    // Amounts of one product are no two products.
+    if (productId === null || productId === node.productId || other.kind !== 'product') return [];
+    if (island === null || islandOf(other.node) !== island) return [];
     const pair = column.joint.find(
-      (one) => [one.node, one.from].includes(node) && [one.node, one.from].includes(other.node),
+      (one) => [one.node, one.from].includes(node.node) && [one.node, one.from].includes(other.node),
     );
-    if (!pair) return [{ productId: other.productId, state: 'cannot tell', by: null }];
+    if (!pair) return [{ productId, state: 'cannot tell', by: null }];
     const by =
-      pair.node === node
+      pair.node === node.node
         ? { value: pair.value, low: pair.low, high: pair.high }
         : { value: -pair.value, low: -pair.high, high: -pair.low };
-    const state =
-      wanted * by.low > 0 && wanted * by.high > 0
-        ? 'ahead'
-        : wanted * by.low < 0 && wanted * by.high < 0
-          ? 'behind'
-          : 'cannot tell';
-    return [{ productId: other.productId, state, by }];
+    const ends = [wanted * by.low, wanted * by.high];
+    const state = ends.every((end) => end > 0)
+      ? 'ahead'
+      : ends.every((end) => end < 0)
+        ? 'behind'
+        : 'cannot tell';
+    return [{ productId, state, by }];
   });
 }
 
-/** Good days under which a price of one says nothing. Model assumption. */
-const FEWEST_GOOD = 0.5;
+/** {@link versusNodes}, each product once: one that was tested at several amounts is ahead or behind only where all of them are. */
+function versusOf(board: Board, node: BoardNode): Versus[] {
+  const all = versusNodes(board, node);
+  return [...new Set(all.map(({ productId }) => productId))].map((productId): Versus => {
+    const [first, ...more] = all.filter((one) => one.productId === productId) as [Versus, ...Versus[]];
+    if (more.length === 0) return first;
+    const same = more.every(({ state }) => state === first.state);
+    return { productId, state: same ? first.state : 'cannot tell', by: null };
+  });
+}
 
 /** Good days counted as far as any of its trials planned: three days of wear say nothing of a claim of five. */
 function longestOf(ask: BoardAsk, { trials, goodDays }: Evidence, productId: string): Evidence['goodDays'] {
@@ -218,8 +228,8 @@ export function evidenceInAll(ask: BoardAsk, productId: string): Evidence | null
 }
 
 /**
- * What a trial decided of a product by its own main result; nothing where it only describes, cannot tell, or its fairness check
- * broke it for what it was promised.
+ * What a trial decided of a product by its own main result, where that is a rated outcome or how long it stays good; nothing where
+ * it only describes, cannot tell, or its fairness check broke it for what it was promised.
  */
 export function decidedBy(
   trial: BoardTrial,
@@ -228,12 +238,17 @@ export function decidedBy(
   productId: string,
 ): Decided[] {
   const { like, lasting } = mainResult(promise.primary);
-  if (primary.state !== 'decided' || !primary.tested || trial.fair[like] === 'broken') return [];
-  const about: About = lasting ? 'good-days' : like;
+  // What is measured or told in words stands near a rated outcome in fairness; it is no answer about it.
+  const about: About | null = lasting ? 'good-days' : isOutcome(promise.primary) ? promise.primary : null;
+  if (about === null || primary.state !== 'decided' || !primary.tested || trial.fair[like] === 'broken')
+    return [];
   const productsOf = (arms: readonly number[]) => arms.flatMap((arm) => trial.arms[arm]?.productId ?? []);
   const [ahead, behind] = [productsOf(primary.tested.named), productsOf(primary.tested.over)];
   const say = (others: readonly string[], state: Decided['state']) =>
-    others.map((other): Decided => ({ trialId: trial.id, about, productId: other, state }));
+    // Amounts of one product are no two products.
+    others
+      .filter((other) => other !== productId)
+      .map((other): Decided => ({ trialId: trial.id, about, productId: other, state }));
   return [
     ...(ahead.includes(productId) ? say(behind, 'ahead') : []),
     ...(behind.includes(productId) ? say(ahead, 'behind') : []),

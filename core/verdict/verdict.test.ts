@@ -76,6 +76,20 @@ describe('what the trials say of a product', () => {
     expect(read(frizz, 'anvil')!.versus[0]!.by!.value).toBeLessThan(0);
   });
 
+  it('never sets a product against itself at another amount, and names another’s amounts once', () => {
+    const [trial] = clear.trials;
+    const more = madeUp('two', ['anvil', 'kelp'], TRUTH, 8, { noise: 0.2 });
+    const grams = (amount: number) => ({ kind: 'exact', amount, measure: 'g', per: 'head' }) as const;
+    const at = (product: string, amount: number) => ({
+      ...more,
+      arms: more.arms.map((arm) => (arm.key === product ? { ...arm, dose: grams(amount) } : arm)),
+    });
+    const own = { ...clear, trials: [trial!, at('kelp', 30)] };
+    expect(read(own, 'kelp')!.versus.map(({ productId }) => productId)).toEqual(['anvil']);
+    const others = { ...clear, trials: [trial!, at('anvil', 30)] };
+    expect(read(others, 'kelp')!.versus).toEqual([{ productId: 'anvil', state: 'ahead', by: null }]);
+  });
+
   it('takes its trials’ fairness along, and nothing from a broken one', () => {
     const [trial] = clear.trials;
     const weak = { ...clear, trials: [{ ...trial!, fair: fairAlike('weakened'), blind: true }] };
@@ -210,6 +224,12 @@ describe('a verdict held to its figures', () => {
         decidedBy(trial!, { primary: 'definition' }, { ...(primary as object), state } as never, 'kelp'),
       ).toEqual([]);
     expect(decidedBy(trial!, { primary: 'lasting:frizz' }, primary, 'kelp')[0]!.about).toBe('good-days');
+    // Minutes to dry stand near hold in fairness, and are no answer about hold; nor is a word near an outcome.
+    for (const other of ['minutes-to-dry:less', 'shrinkage:less', 'halo:less', 'crunch:0'] as const)
+      expect(decidedBy(trial!, { primary: other }, primary, 'kelp')).toEqual([]);
+    // Two amounts of one product.
+    const same = trial!.arms.map((arm) => ({ ...arm, productId: 'kelp' }));
+    expect(of({ arms: same })).toEqual([]);
   });
 
   it('is an impression without a trial, and every comparison in it beyond it', () => {
