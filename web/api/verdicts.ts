@@ -59,7 +59,11 @@ export function useHeadAsk(
 }
 
 /** What a product's own trials decided by their promised main results; undefined until they were reckoned. */
-function useDecided(wearerId: string, ask: BoardAsk | null, productId: string): Decided[] | undefined {
+function useDecided(
+  wearerId: string,
+  ask: BoardAsk | null,
+  productId: string,
+): { data: Decided[] | undefined; error: Error | null } {
   const wearer = useWearer(wearerId || 'new');
   const shelf = useShelf();
   const held = useMemo(
@@ -83,7 +87,7 @@ function useDecided(wearerId: string, ask: BoardAsk | null, productId: string): 
       decidedBy(trial, records![i]!.promise, comparisons[i]!.primary, productId),
     );
   });
-  return found.data;
+  return { data: found.data, error: whole.error ?? found.error };
 }
 
 /** What a head's trials say of a product in a step; null data where none held it. */
@@ -99,7 +103,7 @@ export function useEvidence(
   const decided = useDecided(wearerId, ask, productId);
   const data = useMemo(() => {
     if (found.data === null) return null;
-    return found.data && decided ? { ...found.data, decided } : undefined;
-  }, [found.data, decided]);
-  return { data, error: error ?? found.error };
+    return found.data && decided.data ? { ...found.data, decided: decided.data } : undefined;
+  }, [found.data, decided.data]);
+  return { data, error: error ?? found.error ?? decided.error };
 }

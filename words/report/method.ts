@@ -138,7 +138,7 @@ export function methodOf({ trial, who, wearer, products, today }: Told): MethodI
         trial.amendments.length === 0
           ? 'The plan was not changed.'
           : `The plan was changed ${counted(trial.amendments.length, 'time')}: ${trial.amendments.map(({ reason }) => reason).join('; ')}.`,
-        ...(trial.status === 'finished'
+        ...(trial.status === 'finished' || trial.endedAt === null
           ? []
           : [`It ended as: ${trial.status}${trial.endReason ? `, ${trial.endReason}` : ''}.`]),
       ],

@@ -6,6 +6,7 @@ import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import type { SlipItem } from '@sabor/core/fairness/slip';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { STAKES } from '@sabor/core/shelf/products';
+import { signedInWords } from '../board.ts';
 import { dateInWords } from '../dates.ts';
 import { differenceInWords } from '../fairness.ts';
 import { numbersOf } from '../main-result.ts';
@@ -52,8 +53,37 @@ export function disclosureOf({ trial, products }: Pick<Told, 'trial' | 'products
   );
 }
 
-const signed = (x: number, size: (x: number) => string) =>
-  `${x > 0 ? '+' : x < 0 ? '−' : ''}${size(Math.abs(x))}`;
+/** How the result may be taken: blinding, fairness and on whom, under every headline, whatever parts are picked. */
+function standingInWords({ trial, items }: Pick<ReportInput, 'trial' | 'items'>): string {
+  const broken = items.some(({ gravity }) => gravity === 'breaks');
+  const weakened = items.some(({ gravity }) => gravity === 'weakens');
+  return [
+    trial.blind ? 'Rated blind.' : 'Not rated blind.',
+    broken
+      ? 'The fairness check found what breaks the comparison: this is how it was, and no answer.'
+      : weakened
+        ? 'The fairness check found what weakens the comparison.'
+        : 'The fairness check found nothing that counts against it.',
+    ...(trial.endedAt === null
+      ? ['The trial is not over: this is the look that was promised half way.']
+      : []),
+    'Seen on one head alone.',
+  ].join(' ');
+}
+
+/** The main result where it is no rated outcome, in its own unit. */
+function mainRow({ promise }: TrialRecord, { main }: Comparison): string[] {
+  const { label, better } = mainResult(promise.primary);
+  const { amount } = numbersOf(promise.primary);
+  const apart = main.differences[0]?.difference ?? null;
+  return [
+    `${label} (main result), ${better === 'higher' ? 'more' : 'less'} is wanted`,
+    ...main.means.map((mean) => (mean === null ? '–' : amount(mean))),
+    ...(promise.arms.length === 2
+      ? [apart === null ? '–' : `${apart > 0 ? '+' : apart < 0 ? '−' : ''}${amount(Math.abs(apart))}`]
+      : []),
+  ];
+}
 
 /** Every outcome on the judged day: where each option stands. */
 function outcomesTable({ record, comparison }: Pick<ReportInput, 'record' | 'comparison'>): Block {
@@ -67,7 +97,7 @@ function outcomesTable({ record, comparison }: Pick<ReportInput, 'record' | 'com
         `${OUTCOMES[key].label}${key === promise.primary ? ' (main result)' : ''}, ${OUTCOMES[key].better === 'higher' ? 'more' : 'less'} is wanted`,
         ...means.map((mean) => (mean === null ? '–' : mean.toFixed(1))),
         ...(promise.arms.length === 2
-          ? [first?.difference == null ? '–' : signed(first.difference, (x) => x.toFixed(1))]
+          ? [first?.difference == null ? '–' : signedInWords(key, first.difference)]
           : []),
       ],
     ];
@@ -76,7 +106,7 @@ function outcomesTable({ record, comparison }: Pick<ReportInput, 'record' | 'com
     kind: 'table',
     caption: `Means on day ${promise.onDay}${promise.arms.length === 2 ? `; the difference is ${promise.arms[1]} minus ${promise.arms[0]}` : ''}. Only the main result was tested.`,
     head: ['Outcome', ...promise.arms, ...(promise.arms.length === 2 ? ['Difference'] : [])],
-    rows,
+    rows: isOutcome(promise.primary) ? rows : [mainRow(record, comparison), ...rows],
   };
 }
 
@@ -110,6 +140,7 @@ export function trialReport(input: ReportInput): Report {
         ]
       : []),
   ];
+  blocks.push({ kind: 'text', text: standingInWords(input) });
   if (parts.has('outcomes'))
     blocks.push({ kind: 'heading', level: 2, text: 'All outcomes' }, outcomesTable(input));
   if (parts.has('wear')) {
@@ -153,7 +184,6 @@ export function trialReport(input: ReportInput): Report {
                 `${differenceInWords(difference, voice)} This ${gravity} it. ${why}${overruled ? ` The tester judged otherwise than the rule: ${overruled.reason}` : ''}`,
             ),
           },
-      { kind: 'text', text: 'Seen on one head alone: another head may answer otherwise.' },
     );
   }
   if (parts.has('verdicts') && verdicts.length > 0) {

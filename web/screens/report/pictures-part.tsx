@@ -1,4 +1,4 @@
-import type { PublishConsent } from '@sabor/contract/report';
+import type { PublishConsent, PublishConsentInput } from '@sabor/contract/report';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { ANGLES } from '@sabor/core/basin/angles';
@@ -24,6 +24,8 @@ export function PicturesPart({
   choose: (to: readonly string[]) => void;
 }) {
   const consent = usePublishConsent(wearer.id, wearer.underAge);
+  const say = useSay();
+  const answer = useConsent(wearer.id);
   const photographs = trial.washDayRecords.flatMap(({ position, photographs: own }) =>
     own.map(({ id, day, angle }) => ({ id, position, day, angle })),
   );
@@ -35,7 +37,21 @@ export function PicturesPart({
       <legend className="text-sm font-semibold">Pictures ({chosen.length} in it)</legend>
       {consent.data?.given && (
         <p className="text-sm text-soft">
-          {consent.data.given.guardian} said yes to publishing on {showDate(consent.data.given.at)}.
+          {consent.data.given.guardian} said yes to publishing on {showDate(consent.data.given.at)}.{' '}
+          <Button
+            look="quiet"
+            onClick={() =>
+              void answer.mutateAsync({ guardian: consent.data.given!.guardian, yes: false }).then(
+                () => {
+                  choose([]);
+                  say('The yes was taken back. No picture is in the report any more.');
+                },
+                (error: Error) => say(error.message),
+              )
+            }
+          >
+            It was taken back
+          </Button>
         </p>
       )}
       <ul className="mt-1 grid max-h-80 grid-cols-3 gap-2 overflow-y-auto">
@@ -70,14 +86,18 @@ export function PicturesPart({
   );
 }
 
+/** Puts a guardian's answer on record. */
+const useConsent = (wearerId: string) =>
+  useChange((answer: PublishConsentInput) =>
+    put<PublishConsent>(`/wearers/${wearerId}/publish-consent`, answer),
+  );
+
 /** The guardian's second yes, asked apart from the first. */
 function SecondYes({ wearer, known }: { wearer: Wearer; known: boolean }) {
   const say = useSay();
   const [guardian, setGuardian] = useState(wearer.guardian ?? '');
   const [sure, setSure] = useState(false);
-  const save = useChange((yes: boolean) =>
-    put<PublishConsent>(`/wearers/${wearer.id}/publish-consent`, { guardian, yes }),
-  );
+  const answer = useConsent(wearer.id);
   if (!known) return null;
   return (
     <section aria-labelledby="second-yes" className="border-l-4 border-mango pl-4">
@@ -100,7 +120,7 @@ function SecondYes({ wearer, known }: { wearer: Wearer; known: boolean }) {
       <Button
         disabled={!sure || guardian.trim() === ''}
         onClick={() =>
-          void save.mutateAsync(true).then(
+          void answer.mutateAsync({ guardian, yes: true }).then(
             () => say('The second yes is on record.'),
             (error: Error) => say(error.message),
           )

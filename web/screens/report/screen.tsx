@@ -100,6 +100,14 @@ function called(name: string, names: Names): string {
   return names === 'first' ? (parts[0] ?? name) : `${parts.map((part) => part[0]).join('. ')}.`;
 }
 
+/** Parts of a name that should be left out and still stand in a report: in its question, a reason, a verdict. */
+function leftIn(report: Report, name: string, names: Names): string[] {
+  const parts = name.split(/[\s-]+/).filter((part) => part.length > 2);
+  const hidden = names === 'full' ? [] : names === 'first' ? parts.slice(1) : parts;
+  const text = asText(report);
+  return hidden.filter((part) => text.includes(part));
+}
+
 const fileName = (question: string) =>
   question
     .toLowerCase()
@@ -155,7 +163,6 @@ function Making({
     () => slipOfTrial(runs, trial.arms, mainResult(trial.primary).like, trial.overrules),
     [runs, trial],
   );
-  // A name that stands in the question goes the same way as the wearer's own.
   const report = useMemo(
     () =>
       trialReport({
@@ -166,9 +173,7 @@ function Making({
     [trial, wearer, products, record, comparison, items, verdicts, voice, parts, pictures, names],
   );
   const missing = missingIn({ trial });
-  const named =
-    names === 'none' &&
-    wearer.name.split(/\s+/).some((part) => part.length > 2 && trial.question.includes(part));
+  const leaks = leftIn(report, wearer.name, names);
   const leave = (what: string, make: () => Promise<BlobPart>, type: string, end: string) => async () => {
     setWorking(what);
     setProblem(null);
@@ -252,9 +257,10 @@ function Making({
             ))}
           </fieldset>
           <InlineChoice label="The wearer goes by" value={names} onChange={setNames} options={NAMES} />
-          {named && (
+          {leaks.length > 0 && (
             <p className="text-sm text-mango-deep">
-              The question itself names the wearer. Change it on the plan, or leave the name in.
+              Words you wrote yourself still name the wearer: {leaks.join(', ')}. Change the question, the
+              reasons or the verdict, or leave it in.
             </p>
           )}
           {parts.has('pictures') && (
