@@ -1,6 +1,6 @@
 import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
 import { normals, seededRandom } from '../random.ts';
-import { type BoardAsk, type BoardDay, type BoardTrial, type Fair, WHOLE_VIEW } from './read.ts';
+import { type BoardAsk, type BoardDay, type BoardTrial, type Fair, plainAsk } from './read.ts';
 import type { Tested } from './tested.ts';
 
 /** A fairness check that comes to the same for every outcome. */
@@ -94,19 +94,7 @@ export const TRUTH = {
 };
 /** A board asked for as it stands by default. */
 export const asked = (trials: readonly BoardTrial[], to: Partial<BoardAsk> = {}): BoardAsk => ({
-  trials,
-  role: 'hold',
-  onDay: 1,
-  lasting: 'definition',
-  line: 5,
-  upTo: null,
-  weakened: true,
-  weights: {},
-  against: null,
-  by: null,
-  pooled: false,
-  whole: false,
-  view: WHOLE_VIEW,
+  ...plainAsk(trials, 'hold', { line: 5 }),
   ...to,
 });
 /** All three of them. */

@@ -38,6 +38,19 @@ export interface BoardDay {
   felt: Partial<Record<Felt, number>>;
 }
 
+/** A board as it is asked for where nothing else is said: by its first day and column, all that counts, all of it in view. */
+export const plainAsk = (
+  trials: readonly BoardTrial[],
+  role: BoardAsk['role'],
+  to: Partial<Omit<BoardAsk, 'trials' | 'role'>> & Pick<BoardAsk, 'line'>,
+): BoardAsk => ({
+  trials,
+  role,
+  ...{ onDay: 1, lasting: 'definition', upTo: null, weakened: true, weights: {} },
+  ...{ against: null, by: null, pooled: false, whole: false, view: WHOLE_VIEW },
+  ...to,
+});
+
 /** What a fairness check came to. */
 export type Fair = 'clean' | 'weakened' | 'broken';
 const FAIRS: readonly Fair[] = ['clean', 'weakened', 'broken'];

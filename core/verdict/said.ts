@@ -94,6 +94,9 @@ const literal = (text: string) => text.replaceAll(/[.*+?^${}()|[\]\\]/g, '\\$&')
 const SET_AGAINST =
   /\b(?:than|against|to|with|unlike|versus|vs\.?|over|beside|from|beats?|outperforms?|like|as|for|of|under|on)\s+(?:the\s+)?$/i;
 
+/** What a comparison may be with that is no product: another time, place or way of doing. */
+const QUALIFIED = /\b(?:than|on|when|with|by|after|for|in|at|each|every|if|once|today|lately)\b/i;
+
 interface Named {
   name: string;
   /** The sentence is about this product, not about the one that is judged. */
@@ -123,6 +126,7 @@ function comparisonsIn(sentence: string, names: readonly string[]): Comparing[] 
   const found: Comparing[] = [];
   let open: { kind: Comparing['kind']; about: About | null }[] = [];
   let last: { kind: Comparing['kind']; about: About | null }[] = [];
+  let mentioned: string[] = [];
   for (const clause of clausesOf(sentence)) {
     const named = namedIn(clause, names);
     const about = aboutIn(clause);
@@ -141,7 +145,7 @@ function comparisonsIn(sentence: string, names: readonly string[]): Comparing[] 
     let said = kinds.map((kind) => ({ kind, about }));
     // "Better than A and B": a name by itself goes with what was said last.
     if (said.length === 0 && named.length > 0 && clause.split(/\s+/).length <= 6) said = last;
-    const own = said.length > 0 || open.length > 0 ? [...open, ...said] : [];
+    const own = [...open, ...said];
     const subjects = named.filter(({ subject }) => subject && said !== last);
     const objects = named.filter((one) => !subjects.includes(one));
     if (named.length > 0) {
@@ -156,14 +160,19 @@ function comparisonsIn(sentence: string, names: readonly string[]): Comparing[] 
             });
       open = [];
       last = said;
+      mentioned = [...mentioned, ...named.map(({ name }) => name)];
     } else if (said.length > 0) {
       if (ALL.test(clause))
         found.push(...said.map(({ kind, about: of }) => ({ kind, name: null, about: of, words: sentence })));
-      // "More defined and softer than A": said of what comes next, if anything does.
-      else open = [...open, ...said];
+      // "More defined and softer than A": said of what comes next, if anything does. "Better than last time" is of no product.
+      else if (!QUALIFIED.test(clause)) open = [...open, ...said];
     }
   }
-  return found;
+  // "I liked A, but this is better"; "Clearly better" by itself is said of all others.
+  const of = mentioned.length > 0 ? mentioned : [null];
+  for (const { kind, about } of open)
+    for (const name of of) found.push({ kind, name, about, words: sentence });
+  return [...new Map(found.map((one) => [`${one.kind} ${one.name} ${one.about}`, one])).values()];
 }
 
 /**

@@ -317,6 +317,12 @@ describe('what free words say', () => {
       { kind: 'better', name: 'Anvil Gel', about: 'softness' },
     ]);
     expect(said('Better than all the rest')).toEqual([{ kind: 'better', name: null }]);
+    expect(said('I liked Anvil Gel, but this is better')).toEqual([{ kind: 'better', name: 'Anvil Gel' }]);
+    // By itself after a trial it is said of all it was tested beside.
+    expect(said('Clearly better. Softer!')).toEqual([
+      { kind: 'better', name: null },
+      { kind: 'better', name: null, about: 'softness' },
+    ]);
     // Better than it was before, or on another day, is no word on other products.
     expect(said('I like it better on wet hair. Better than last time! More defined by evening.')).toEqual([]);
     expect(said('A dupe for Kelp Fold Gel, no different from it.')).toEqual([

@@ -1,6 +1,6 @@
 import type { PublishConsent } from '@sabor/contract/report';
 import type { Hearsay, ProductUsed, Verdict } from '@sabor/contract/verdict';
-import { type BoardAsk, WHOLE_VIEW } from '@sabor/core/board/read';
+import { type BoardAsk, plainAsk } from '@sabor/core/board/read';
 import { type Decided, decidedBy, type Evidence } from '@sabor/core/verdict/evidence';
 import type { VerdictStep } from '@sabor/core/verdict/words-of-verdict';
 import { toTrialRecord } from '@sabor/reading/trial-record';
@@ -37,21 +37,10 @@ export function useHeadAsk(
   const ask = useMemo(
     (): BoardAsk | null =>
       own.data && wishes
-        ? {
-            trials: own.data.trials,
-            role,
-            onDay: 1,
-            lasting: 'definition',
+        ? plainAsk(own.data.trials, role, {
             line: wishes.line ?? 6,
-            upTo: null,
-            weakened: true,
             weights: Object.fromEntries(wishes.weights.map(({ wish, weight }) => [wish, weight])),
-            against: null,
-            by: null,
-            pooled: false,
-            whole: false,
-            view: WHOLE_VIEW,
-          }
+          })
         : null,
     [own.data, wishes, role],
   );

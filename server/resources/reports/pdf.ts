@@ -108,6 +108,7 @@ function drawing(doc: Doc, parent: Structure, block: Extract<Block, { kind: 'dra
     const height = drawnHeight(doc, block);
     keep(doc, height + 36);
     const y = doc.y;
+    const font = covers(doc.font('body'), block.drawing.arms.join('')) ? 'body' : 'wide';
     tagged(
       doc,
       parent,
@@ -117,7 +118,7 @@ function drawing(doc: Doc, parent: Structure, block: Extract<Block, { kind: 'dra
           width,
           height,
           // Only Sabor's own fonts, and nothing fetched or read.
-          fontCallback: () => 'body',
+          fontCallback: () => font,
           imageCallback: () => '',
         });
       },

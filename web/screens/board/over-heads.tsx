@@ -1,7 +1,7 @@
 import type { Wearer } from '@sabor/contract/wearer';
 import type { HeadAsk } from '@sabor/core/board/across-heads';
 import { COLUMNS, type ColumnKey } from '@sabor/core/board/columns';
-import { type BoardAsk, WHOLE_VIEW } from '@sabor/core/board/read';
+import { type BoardAsk, plainAsk } from '@sabor/core/board/read';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { acrossInWords, effectInWords, overHeadsInWords } from '@sabor/words/board';
@@ -206,18 +206,5 @@ export function OverHeadsPage({
   );
 }
 
-const askOf = (own: OnOneHead, role: Slot, onDay: number): BoardAsk => ({
-  trials: own.trials,
-  role,
-  onDay,
-  lasting: 'definition',
-  line: own.line,
-  upTo: null,
-  weakened: true,
-  weights: {},
-  against: null,
-  by: null,
-  pooled: false,
-  whole: false,
-  view: WHOLE_VIEW,
-});
+const askOf = (own: OnOneHead, role: Slot, onDay: number): BoardAsk =>
+  plainAsk(own.trials, role, { line: own.line, onDay });
