@@ -3,23 +3,10 @@ import type { Outcome } from '@sabor/core/outcomes/outcomes';
 import type { Slot } from '@sabor/core/step/slots';
 import { EMPTY_SETTINGS, type RoutineStep } from '@sabor/core/step/step';
 import type { Design } from '@sabor/core/trial/designs';
+import { EARLIER } from './earlier-trials.ts';
 import type { HairTruth, Rated } from './readings.ts';
 import { productId } from './shelf.ts';
-import {
-  ANVIL,
-  BRAMBLE,
-  BRAMBLE_HOLD,
-  FENLIGHT,
-  FOAM,
-  FOAM_IN_SUMMER,
-  JELLY,
-  KELP,
-  KELP_ON_COILS,
-  KELP_ON_FINE_COILS,
-  KELP_ON_TIGHT_CURLS,
-  KELP_ON_WAVY_CURLS,
-  SPINDRIFT,
-} from './truths.ts';
+import { ANVIL, BRAMBLE, FOAM, JELLY, KELP, SPINDRIFT } from './truths.ts';
 
 type DemoStep = Omit<RoutineStep, 'id'> & { key: string };
 
@@ -149,50 +136,6 @@ export interface DemoTrial {
 const weekly = Array.from({ length: 8 }, (_, i) => 58 - 7 * i);
 
 const WHOLE = { design: 'complete', primary: 'definition', onDay: 1, blind: false, steady: false } as const;
-
-/** Last summer there was time to let it dry. */
-const IN_THE_AIR = { dry: { tool: null, heat: null, minutes: 120, note: 'Outside, if it can be.' } } as const;
-
-const GELS = (kelp: HairTruth): readonly DemoArm[] => [
-  { key: 'kelp', product: 'kelp-fold', truth: kelp },
-  { key: 'anvil', product: 'anvil', truth: ANVIL },
-];
-
-/** An earlier trial of one hold against another: eight whole heads, nothing departed. */
-const earlier = (
-  key: string,
-  question: string,
-  seed: number,
-  firstDaysAgo: number,
-  arms: readonly DemoArm[],
-  wearer = 'ines',
-  otherwise: DemoTrial['otherwise'] = {},
-  cutShort: DemoTrial['cutShort'] = {},
-): DemoTrial => ({
-  key,
-  wearer,
-  question,
-  washDaysAgo: Array.from({ length: 8 }, (_, i) => firstDaysAgo - 4 * i),
-  planned: 8,
-  wearDays: 3,
-  seed,
-  line: 6,
-  design: 'complete',
-  primary: 'definition',
-  onDay: 1,
-  blind: false,
-  steady: true,
-  arms,
-  tested: 'hold',
-  leaveOut: [],
-  otherwise,
-  cutShort,
-  // The other heads were asked for what the question needs.
-  ...(wearer === 'ines' || wearer === 'tomasz' ? {} : { rated: ['definition', 'frizz', 'hold'] as const }),
-  departures: {},
-  abandoned: null,
-  endings: 'washed-schedule',
-});
 
 export const TRIALS: readonly DemoTrial[] = [
   {
@@ -325,88 +268,5 @@ export const TRIALS: readonly DemoTrial[] = [
     abandoned: null,
     endings: 'washed-schedule',
   },
-  earlier('foam-anvil', 'Foam or the strong gel for Ines in the wet months?', 3200, 268, [
-    { key: 'foam', product: 'brine-foam', truth: FOAM },
-    { key: 'anvil', product: 'anvil', truth: ANVIL },
-  ]),
-  earlier(
-    'gel-foam',
-    'Gel or foam for Ines in the dry months?',
-    3301,
-    232,
-    [
-      { key: 'kelp', product: 'kelp-fold', truth: KELP },
-      { key: 'foam', product: 'brine-foam', truth: FOAM_IN_SUMMER },
-    ],
-    'ines',
-    IN_THE_AIR,
-  ),
-  earlier(
-    'jelly-anvil',
-    'Does a jelly hold Ines’s curls as a gel does?',
-    3402,
-    160,
-    [
-      { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
-      { key: 'anvil', product: 'anvil', truth: ANVIL },
-    ],
-    'ines',
-    {},
-    { 2: 1, 5: 2 },
-  ),
-  earlier(
-    'coil-gels',
-    'The gels once more, on Tomasz’s coils: does the stronger one pay?',
-    3604,
-    128,
-    [
-      { key: 'kelp', product: 'kelp-fold', truth: KELP_ON_COILS },
-      { key: 'anvil', product: 'anvil', truth: ANVIL },
-    ],
-    'tomasz',
-  ),
-  earlier('cream-jelly', 'Is a cream hold enough for Ines?', 3503, 128, [
-    { key: 'bramble', product: 'bramble-cream', truth: BRAMBLE_HOLD },
-    { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
-  ]),
-  earlier(
-    'fen-foam',
-    'Does the cheap foam do for Ines’s matinees?',
-    3705,
-    189,
-    [
-      { key: 'fenlight', product: 'fenlight-foam', truth: FENLIGHT },
-      { key: 'jelly', product: 'sedge-jelly', truth: JELLY },
-    ],
-    'ines',
-    { hold: { technique: 'scrunch' }, protect: { tool: 'pillowcase' } },
-  ),
-  earlier(
-    'maren-gels',
-    'Kelp Fold or Anvil for Maren’s long evenings?',
-    3806,
-    150,
-    GELS(KELP_ON_WAVY_CURLS),
-    'maren',
-  ),
-  earlier(
-    'dario-gels',
-    'Which gel keeps Dario’s crown from swelling?',
-    3907,
-    118,
-    GELS(KELP_ON_TIGHT_CURLS),
-    'dario',
-  ),
-  earlier('oluchi-gels', 'Does Oluchi need the stronger gel?', 4008, 96, GELS(KELP_ON_FINE_COILS), 'oluchi'),
-  earlier(
-    'maren-foam',
-    'Foam instead of gel on Maren?',
-    4109,
-    84,
-    [
-      { key: 'foam', product: 'brine-foam', truth: FOAM },
-      { key: 'anvil', product: 'anvil', truth: ANVIL },
-    ],
-    'maren',
-  ),
+  ...EARLIER,
 ];
