@@ -37,6 +37,9 @@ test('a tester writes a verdict, is stopped from saying more than the figures, a
   await page.getByRole('link', { name: 'Say it anew' }).click();
   await page.getByLabel('Cause').selectOption({ label: 'it was the amount' });
   await page.getByLabel('Score out of ten').fill('6');
+  await page.reload();
+  await expect(page.getByLabel('Cause')).toHaveValue('dose-error');
+  await expect(page.getByLabel('Score out of ten')).toHaveValue('6');
   await page.getByLabel('Why', { exact: true }).fill('The best there is.');
   await page.getByRole('button', { name: 'Save the verdict' }).click();
   // It may stand so, with its sentence beside it wherever it goes.
@@ -74,6 +77,8 @@ test('without a trial a verdict is an impression, hearsay enters no figure, and 
 
   await page.getByRole('link', { name: 'The product' }).click();
   await page.getByText('Add what somebody said').click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('Whoever said it needs a name.').first()).toBeVisible();
   await page.getByLabel('Who').fill('Odalys');
   await page.getByLabel('What was said').fill('Too heavy for me.');
   await page.getByRole('button', { name: 'Keep it' }).click();

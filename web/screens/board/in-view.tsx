@@ -29,20 +29,22 @@ const SINCE = [
 const NO_AIR = { dewPointC: null, porosity: null, school: undefined } as const;
 
 /** What the screening says of each product for a head in no particular air; nothing is screened until it is asked for. */
-function useScreened(wearer: Wearer, shelf: Shelf | undefined, wanted: boolean): ShelfScreening[] | null {
+function useScreened(wearer: Wearer, shelf: Shelf | undefined, wanted: boolean) {
   const own = useOwnIngredients();
   const { whom } = useWhom(wearer, NO_AIR);
   const products = shelf?.products;
-  const { data } = useWorked<ShelfScreening[]>(
+  return useWorked<ShelfScreening[]>(
     'shelf',
     wanted && whom && own.data && products ? [products, whom, own.data] : null,
     () => screeningWorker().shelf(products as Product[], whom!, own.data!),
   );
-  return data ?? null;
 }
 
-/** A board's view as the address asks for it; null while the screening it goes by is on its way. */
-export function useView(wearer: Wearer, search: URLSearchParams): BoardView | null {
+/** A board's view as the address asks for it; null while the screening it goes by is on its way, which may fail. */
+export function useView(
+  wearer: Wearer,
+  search: URLSearchParams,
+): { view: BoardView | null; error: Error | null } {
   const shelf = useShelf().data;
   const { dewPointBands } = useSettings();
   const wishes = useHairFile(wearer.id).data?.wishes;
@@ -56,8 +58,8 @@ export function useView(wearer: Wearer, search: URLSearchParams): BoardView | nu
     string,
     string,
   ];
-  const verdicts = useScreened(wearer, shelf, screened !== '');
-  return useMemo(() => {
+  const { data: verdicts, error } = useScreened(wearer, shelf, screened !== '');
+  const view = useMemo((): BoardView | null => {
     if (!shelf || (screened !== '' && !verdicts)) return null;
     const given = new Map((verdicts ?? []).map(({ productId, verdict }) => [productId, verdict]));
     const passes = (product: Product) =>
@@ -83,6 +85,7 @@ export function useView(wearer: Wearer, search: URLSearchParams): BoardView | nu
             },
     };
   }, [shelf, verdicts, line, kind, price, screened, since, air, budget, currency, dewPointBands]);
+  return { view, error };
 }
 
 /** What of the board is looked at: by line, kind, price, screening, when it was last worn, and the air. */

@@ -170,7 +170,7 @@ function OwnBoardPage({
   const pooled = search.get('put') === 'pooled';
   // What is drawn towards the middle is told from the middle.
   const against = pooled ? null : search.get('against');
-  const view = useView(wearer, search);
+  const { view, error: unscreened } = useView(wearer, search);
   const ask = useMemo(
     (): BoardAsk | null =>
       role &&
@@ -225,6 +225,7 @@ function OwnBoardPage({
         {waiting}
       </>
     );
+  if (unscreened) return <Failed error={unscreened} />;
   if (!ask) return <Loading what="the shelf’s screening" />;
   if (board.isError)
     return <Failed error={new Error('The board could not be computed.')} retry={board.refetch} />;

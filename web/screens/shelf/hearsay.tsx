@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { v7 } from 'uuid';
 import { useChange } from '../../api/queries.ts';
 import { useHearsay } from '../../api/verdicts.ts';
-import { put, remove } from '../../http/http.ts';
+import { put, Refused, remove } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { DateField } from '../../ui/dates.tsx';
 import { TextField } from '../../ui/inputs.tsx';
@@ -17,14 +17,18 @@ export function HearsayPart({ product }: { product: Product }) {
   const heard = useHearsay(product.id);
   const say = useSay();
   const [told, setTold] = useState({ who: '', said: '', on: localToday() });
+  const [problems, setProblems] = useState<readonly { path: string; message: string }[]>([]);
+  const problem = (path: string) => problems.find((one) => one.path === path)?.message;
   const save = useChange((input: HearsayInput) => put<Hearsay[]>(`/hearsay/${input.id}`, input));
   const away = useChange((id: string) => remove(`/hearsay/${id}`));
   const keep = async () => {
     try {
       await save.mutateAsync({ id: v7(), productId: product.id, edition: product.edition, ...told });
       setTold({ who: '', said: '', on: localToday() });
+      setProblems([]);
       say('Kept as hearsay.');
     } catch (error) {
+      setProblems(error instanceof Refused ? error.fields : []);
       say((error as Error).message);
     }
   };
@@ -54,14 +58,25 @@ export function HearsayPart({ product }: { product: Product }) {
       <details>
         <summary className="min-h-10 cursor-pointer py-2 font-semibold">Add what somebody said</summary>
         <div className="mt-1 grid gap-3 sm:grid-cols-2">
-          <TextField label="Who" value={told.who} onChange={(who) => setTold({ ...told, who })} />
-          <DateField label="When" value={told.on} onChange={(on) => setTold({ ...told, on })} />
+          <TextField
+            label="Who"
+            value={told.who}
+            onChange={(who) => setTold({ ...told, who })}
+            error={problem('who')}
+          />
+          <DateField
+            label="When"
+            value={told.on}
+            onChange={(on) => setTold({ ...told, on })}
+            error={problem('on')}
+          />
           <TextField
             className="sm:col-span-2"
             label="What was said"
             rows={2}
             value={told.said}
             onChange={(said) => setTold({ ...told, said })}
+            error={problem('said')}
           />
         </div>
         <Button className="mt-3" onClick={() => void keep()}>

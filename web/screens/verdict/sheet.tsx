@@ -1,3 +1,4 @@
+import { oneOf } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { Product } from '@sabor/contract/shelf';
 import { type Verdict, VerdictContent, type VerdictInput } from '@sabor/contract/verdict';
@@ -19,6 +20,7 @@ import { besideInWords, restsInWords, versusInWords } from '@sabor/words/verdict
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v7 } from 'uuid';
+import * as v from 'valibot';
 import { useSave, useShelf } from '../../api/queries.ts';
 import { Refused } from '../../http/http.ts';
 import { DoseFields } from '../../ui/dose-fields.tsx';
@@ -51,6 +53,14 @@ function sinceColouring(file: HairFile, evidence: Evidence | null): number | nul
   return coloured ? daysBetween(coloured, latest) : null;
 }
 
+/** The sheet: what is said, and why it is said anew. */
+const Sheet = v.object({
+  ...VerdictContent.entries,
+  cause: oneOf(CAUSES, 'why it is said anew'),
+  causeNote: v.pipe(v.string(), v.maxLength(400, 'Keep the cause under 400 characters.')),
+});
+type Sheet = v.InferOutput<typeof Sheet>;
+
 /** A verdict being written: four questions, the rest filled in and folded, and beside it what the figures carry. */
 export function VerdictSheet({
   verdict,
@@ -80,15 +90,17 @@ export function VerdictSheet({
     const claims = [...claimsOf(product, line), ...(last?.content.claims ?? []).map(({ claim }) => claim)];
     return proposedClaims(claims, evidence, list, sinceColouring(file, evidence));
   }, [product, line, last, evidence, list, file]);
-  const initial = useMemo((): VerdictContent => {
+  const initial = useMemo((): Sheet => {
     const fresh = begun({ product, wearer, evidence, claims: claimsOf(product, line), proposed });
-    if (!last) return fresh;
+    if (!last) return { ...fresh, cause: 'first', causeNote: '' };
     // Said anew: the words as they were, the claims against what is read now, and those that came since.
     const had = last.content.claims.map((one) => ({
       ...one,
       proposed: proposed.get(one.claim)?.state ?? null,
     }));
     return {
+      cause: 'more-trials',
+      causeNote: '',
       ...last.content,
       claims: [
         ...had,
@@ -98,13 +110,7 @@ export function VerdictSheet({
       ],
     };
   }, [product, wearer, evidence, line, proposed, last]);
-  const [cause, setCause] = useState<Cause>(last ? 'more-trials' : 'first');
-  const [causeNote, setCauseNote] = useState('');
-  const draft = useDraft(
-    `verdict ${verdict?.id ?? `${wearer.id} ${step} ${product.id}`}`,
-    VerdictContent,
-    initial,
-  );
+  const draft = useDraft(`verdict ${verdict?.id ?? `${wearer.id} ${step} ${product.id}`}`, Sheet, initial);
   const { value, bind, set, problem } = draft;
   const others = useMemo(
     () =>
@@ -130,7 +136,7 @@ export function VerdictSheet({
     if (stopped) panel.current?.focus();
   }, [stopped]);
   const save = useSave<VerdictInput>(`/verdicts/${ids.verdict}`);
-  const input = (content: VerdictContent): VerdictInput => ({
+  const input = ({ cause, causeNote, ...content }: Sheet): VerdictInput => ({
     id: ids.verdict,
     wearerId: wearer.id,
     slot: step,
@@ -271,10 +277,10 @@ export function VerdictSheet({
                 options={Object.entries(CAUSES)
                   .filter(([key]) => key !== 'first')
                   .map(([key, { label }]) => ({ key, label }))}
-                value={cause}
-                onChange={(to) => to && setCause(to)}
+                value={value.cause}
+                onChange={(to) => to && set('cause')(to)}
               />
-              <TextField label="In your words" value={causeNote} onChange={setCauseNote} />
+              <TextField label="In your words" {...bind('causeNote')} />
             </div>
           </section>
         )}
