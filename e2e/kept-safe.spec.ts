@@ -50,6 +50,27 @@ test('taps stay on the phone whatever is answered, and go in halves where they a
   expect(day.steps[0].marks).toHaveLength(1);
 });
 
+test('whoever goes elsewhere while something is being saved stays there', async ({ page }) => {
+  let answer = () => {};
+  const held = new Promise<void>((resolve) => {
+    answer = resolve;
+  });
+  await page.route('**/api/routines/*', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto('/routines');
+  await page.getByRole('link', { name: 'Coast wash-and-go', exact: true }).click();
+  await page.getByLabel('Note').fill('Said on the way out.');
+  await page.getByRole('button', { name: 'Save the routine' }).click();
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await page.getByRole('link', { name: 'Trials', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Trials', exact: true })).toBeVisible();
+  answer();
+  await expect(page.getByText('Coast wash-and-go is saved.', { exact: true })).toBeVisible();
+  await expect(page).toHaveURL(/\/trials$/);
+});
+
 test('a picture that the phone could not keep says so while it waits', async ({ page }) => {
   await page.addInitScript(() => {
     const put = IDBObjectStore.prototype.put;

@@ -2,6 +2,7 @@ import { createBrowserRouter } from 'react-router';
 import { Frame } from './frame.tsx';
 import { PAGES } from './pages.ts';
 import { Broken } from './screens/broken.tsx';
+import { followMoves } from './ui/go-on.ts';
 
 export const router = createBrowserRouter([
   {
@@ -16,3 +17,5 @@ export const router = createBrowserRouter([
     ],
   },
 ]);
+
+followMoves(router);

@@ -1,10 +1,10 @@
 import type { BackupState, NightlyBackup } from '@sabor/contract/backup';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { useBackups, useChange } from '../../api/queries.ts';
 import { post, put, sendFile } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { FileField } from '../../ui/file-field.tsx';
+import { useGoOn } from '../../ui/go-on.ts';
 import { TextField } from '../../ui/inputs.tsx';
 import { showMoment } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
@@ -15,17 +15,18 @@ const megabytes = (bytes: number) =>
 /** Reads a backup into an empty Sabor. */
 export function BringIn() {
   const say = useSay();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const state = useBackups();
   const [error, setError] = useState<string | undefined>();
   const bring = useChange((file: File) => sendFile('/import', file));
   const read = (file: File | undefined) => {
     if (!file) return;
     setError(undefined);
+    const goOn = leave();
     bring.mutate(file, {
       onSuccess: () => {
         say('The backup is imported.');
-        void navigate('/');
+        goOn('/');
       },
       onError: (problem) => setError(problem.message),
     });

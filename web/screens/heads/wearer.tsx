@@ -4,7 +4,7 @@ import { CUTS, PARTINGS, SCALPS } from '@sabor/core/hair/wishes';
 import { STANDARD_ZONES, zoneLabel } from '@sabor/core/hair/zones';
 import { lengthScale } from '@sabor/core/units/preferences';
 import { useMemo, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useSave, useSettings, useWearer, useWeather } from '../../api/queries.ts';
 import { useJoin } from '../../api/stays.ts';
@@ -12,6 +12,7 @@ import { HeadMap } from '../../drawings/head-map.tsx';
 import { Button } from '../../ui/button.tsx';
 import { DateField } from '../../ui/dates.tsx';
 import { useDraft } from '../../ui/draft.ts';
+import { useGoOn } from '../../ui/go-on.ts';
 import { ChoiceField, NumberField, SHORT_MM, TextField, TicksField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
@@ -55,7 +56,7 @@ const timeZones = () =>
 
 function WearerSheet({ wearer }: { wearer?: Wearer }) {
   const settings = useSettings();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const say = useSay();
   const initial = useMemo<WearerInput>(() => {
     if (!wearer) return blank();
@@ -101,10 +102,11 @@ function WearerSheet({ wearer }: { wearer?: Wearer }) {
       noValidate
       onSubmit={async (event) => {
         event.preventDefault();
+        const goOn = leave();
         if (!(await draft.save(save))) return;
         const unsaid = !wearer && placeId ? await join(value.id, placeId) : null;
         say(unsaid ?? `${value.name} is saved.`);
-        void navigate(wearer ? `/heads/${wearer.id}` : '/heads');
+        goOn(wearer ? `/heads/${wearer.id}` : '/heads');
       }}
     >
       <Heading kicker="Heads" title={wearer ? wearer.name : 'A new wearer'} />

@@ -2,11 +2,12 @@ import { type Routine, RoutineInput, type StepInput } from '@sabor/contract/rout
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { useMemo, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useRoutines, useSave, useShelf } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
+import { useGoOn } from '../../ui/go-on.ts';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { Failed, Heading, Loading } from '../../ui/states.tsx';
@@ -31,7 +32,7 @@ const SLOT_CHOICES = Object.entries(SLOTS).map(([key, { label }]) => ({ key: key
 
 function RoutineSheet({ routine }: { routine: Routine | undefined }) {
   const shelf = useShelf();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const say = useSay();
   const initial = useMemo<RoutineInput>(() => {
     if (!routine) return { id: v7(), wearerId: null, name: '', note: '', steps: [] };
@@ -48,9 +49,10 @@ function RoutineSheet({ routine }: { routine: Routine | undefined }) {
       noValidate
       onSubmit={async (event) => {
         event.preventDefault();
+        const goOn = leave();
         if (!(await draft.save(save))) return;
         say(`${value.name} is saved.`);
-        void navigate('/routines');
+        goOn('/routines');
       }}
     >
       <Heading kicker="Routines" title={routine ? routine.name : 'A new routine'}>

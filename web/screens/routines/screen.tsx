@@ -2,17 +2,18 @@ import type { Routine } from '@sabor/contract/routine';
 import { STARTERS } from '@sabor/core/routine/starters';
 import { SLOTS } from '@sabor/core/step/slots';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { v7 } from 'uuid';
 import { useChange, useRoutines } from '../../api/queries.ts';
 import { put } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
+import { useGoOn } from '../../ui/go-on.ts';
 import { PutAway } from '../../ui/put-away.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 
 export function RoutinesScreen() {
   const routines = useRoutines();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const [archived, setArchived] = useState(false);
   const saving = useChange((routine: Omit<Routine, 'archivedAt' | 'version'>) =>
     put(`/routines/${routine.id}`, routine),
@@ -27,9 +28,10 @@ export function RoutinesScreen() {
   ) => {
     const id = v7();
     const steps = from.steps.map((step) => ({ ...step, id: v7() }));
+    const goOn = leave();
     saving.mutate(
       { id, wearerId: null, name, note: from.note, steps },
-      { onSuccess: () => void navigate(`/routines/${id}`) },
+      { onSuccess: () => goOn(`/routines/${id}`) },
     );
   };
   const [first] = STARTERS;

@@ -36,6 +36,8 @@ export function HearsayPart({ product }: { product: Product }) {
     await away.mutateAsync(one.id);
     say('Taken away.', () => save.mutate(one));
   };
+  // Nothing moves under the hand: what is kept is there before it can be added to.
+  if (heard.isPending) return null;
   return (
     <section aria-labelledby="hearsay">
       <h2 id="hearsay" className="text-xl">

@@ -26,7 +26,7 @@ export function KnownScreen() {
   const shelf = useShelf();
   const verdicts = useVerdicts();
   const used = useUsed(id);
-  if (shelf.isPending || verdicts.isPending) return <Loading what="the product" />;
+  if (shelf.isPending || verdicts.isPending || used.isPending) return <Loading what="the product" />;
   if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   const product = shelf.data.products.find((known) => known.id === id);
   if (!product)

@@ -4,11 +4,12 @@ import { pricePer100Ml } from '@sabor/core/shelf/price';
 import { LABEL_HOLDS, ROLES, type Role, STAKES } from '@sabor/core/shelf/products';
 import { volumeScale } from '@sabor/core/units/preferences';
 import { lazy, Suspense, useMemo } from 'react';
-import { useLocation, useNavigate, useParams } from 'react-router';
+import { useLocation, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useSave, useSettings, useSettingsKnown, useShelf } from '../../api/queries.ts';
 import { DateField } from '../../ui/dates.tsx';
 import { useDraft } from '../../ui/draft.ts';
+import { useGoOn } from '../../ui/go-on.ts';
 import { ChoiceField, NumberField, TextField, TicksField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { showMoney } from '../../ui/show.ts';
@@ -63,7 +64,7 @@ function blank(currency: string): ProductInput {
 
 function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | undefined }) {
   const settings = useSettings();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const say = useSay();
   const initial = useMemo<ProductInput>(() => {
     if (!product) return blank(settings.currency);
@@ -97,9 +98,10 @@ function ProductSheet({ shelf, product }: { shelf: Shelf; product: Product | und
         event.preventDefault();
         const { submitter } = event.nativeEvent as SubmitEvent;
         const another = submitter?.getAttribute('value') === 'another';
+        const goOn = leave();
         if (!(await draft.save(save))) return;
         say(`${value.name} is saved.`);
-        void navigate(another ? '/shelf/new' : product ? `/shelf/${product.id}` : '/shelf');
+        goOn(another ? '/shelf/new' : product ? `/shelf/${product.id}` : '/shelf');
       }}
     >
       <Heading kicker="Shelf" title={product ? product.name : 'A new product'}>

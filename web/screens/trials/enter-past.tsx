@@ -1,17 +1,17 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import { Dialog } from 'radix-ui';
 import { useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
 import { useChange } from '../../api/queries.ts';
 import { put } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { MomentField } from '../../ui/dates.tsx';
+import { useGoOn } from '../../ui/go-on.ts';
 import { fromLocalInput } from '../../ui/show.ts';
 
 /** A trial's next wash day that was washed already: when it began, then what was done in one sheet. */
 export function EnterPast({ trial }: { trial: TrialDetail }) {
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const id = useRef(v7());
   const [open, setOpen] = useState(false);
   const [began, setBegan] = useState('');
@@ -39,10 +39,9 @@ export function EnterPast({ trial }: { trial: TrialDetail }) {
             onSubmit={(event) => {
               event.preventDefault();
               setMissing(startedAt === null);
-              if (startedAt !== null)
-                start.mutate(startedAt, {
-                  onSuccess: () => void navigate(`/wash-days/${id.current}/afterwards`),
-                });
+              if (startedAt === null) return;
+              const goOn = leave();
+              start.mutate(startedAt, { onSuccess: () => goOn(`/wash-days/${id.current}/afterwards`) });
             }}
           >
             <MomentField

@@ -4,10 +4,11 @@ import { TrialInput } from '@sabor/contract/trial';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { useMemo, useRef } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { useRoutines, useSave, useShelf, useTrial, useWearers } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
+import { useGoOn } from '../../ui/go-on.ts';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
@@ -111,7 +112,7 @@ function PlanSheet({
   wearers: readonly Wearer[];
   routines: readonly Routine[];
 }) {
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const say = useSay();
   const [search] = useSearchParams();
   const asked = search.get('products') ?? '';
@@ -155,9 +156,10 @@ function PlanSheet({
       noValidate
       onSubmit={async (event) => {
         event.preventDefault();
+        const goOn = leave();
         if (!(await draft.save(save))) return;
         say('The plan is saved and its order is randomised.');
-        void navigate(`/trials/${value.id}`);
+        goOn(`/trials/${value.id}`);
       }}
     >
       <Heading kicker="Trials" title={trial ? 'Change the plan' : 'Plan a trial'}>

@@ -3,7 +3,7 @@ import { isOutcome, mainResult } from '@sabor/core/compare/main-result';
 import { type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DESIGNS, isCompared } from '@sabor/core/trial/designs';
 import { TRIAL_STATUSES } from '@sabor/core/trial/statuses';
-import { Navigate, useNavigate, useParams } from 'react-router';
+import { Navigate, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useChange, useShelf, useTrial, useWearer } from '../../api/queries.ts';
 import { useVoice } from '../../api/voice.ts';
@@ -12,6 +12,7 @@ import { planRows, ribbonColumns, washDayRows } from '../../drawings/ribbon-rows
 import { RibbonStack } from '../../drawings/ribbon-stack.tsx';
 import { put } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
+import { useGoOn } from '../../ui/go-on.ts';
 import { showDate } from '../../ui/show.ts';
 import { Caution, Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
 import { Memos } from '../memos/list.tsx';
@@ -152,15 +153,16 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
 }
 
 function StartWashDay({ trial }: { trial: TrialDetail }) {
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const start = useChange((id: string) =>
     put(`/wash-days/${id}`, { trialId: trial.id, startedAt: new Date().toISOString() }),
   );
   const begin = () => {
     const id = v7();
+    const goOn = leave();
     // The promise outlives this button, which goes as soon as the day is under way.
     start.mutateAsync(id).then(
-      () => navigate(`/wash-days/${id}`),
+      () => goOn(`/wash-days/${id}`),
       () => {},
     );
   };

@@ -18,7 +18,7 @@ import {
 } from '@sabor/core/verdict/words-of-verdict';
 import { besideInWords, restsInWords, versusInWords } from '@sabor/words/verdict-card';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { v7 } from 'uuid';
 import * as v from 'valibot';
 import { useSave, useShelf } from '../../api/queries.ts';
@@ -26,6 +26,7 @@ import { Refused } from '../../http/http.ts';
 import { DoseFields } from '../../ui/dose-fields.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { Fold } from '../../ui/fold.tsx';
+import { useGoOn } from '../../ui/go-on.ts';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
@@ -80,7 +81,7 @@ export function VerdictSheet({
   evidence: Evidence | null;
   list: ListSays;
 }) {
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const say = useSay();
   const shelf = useShelf().data;
   const ids = useMemo(() => ({ verdict: verdict?.id ?? v7(), said: v7() }), [verdict?.id]);
@@ -158,6 +159,7 @@ export function VerdictSheet({
           setWarned(asked);
           return;
         }
+        const goOn = leave();
         const kept = await draft.save(async (content) => {
           try {
             await save(input(content), verdict?.version ?? null);
@@ -173,7 +175,7 @@ export function VerdictSheet({
         });
         if (!kept) return;
         say('The verdict is saved.');
-        void navigate(`/verdicts/${ids.verdict}`);
+        goOn(`/verdicts/${ids.verdict}`);
       }}
     >
       <div className="space-y-7">

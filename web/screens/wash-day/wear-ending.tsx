@@ -3,10 +3,10 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import { WEAR_ENDS, type WearEnd } from '@sabor/core/outcomes/events';
 import { dayName } from '@sabor/words/day-name';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { useWashDayChange } from '../../api/queries.ts';
 import { post } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
+import { useGoOn } from '../../ui/go-on.ts';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import { showDate, showTime } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
@@ -14,7 +14,7 @@ import { useSay } from '../../ui/undo.tsx';
 /** How the wear ended: an ending for looks or itch counts in longevity, any other only cuts it short. */
 export function WearEnding({ day, trial, open }: { day: WashDay; trial: TrialDetail; open: boolean }) {
   const say = useSay();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const [kind, setKind] = useState<WearEnd>('washed-schedule');
   const end = useWashDayChange(day.id, () =>
     post<WashDay>(`/wash-days/${day.id}/end-wear`, { kind, at: new Date().toISOString() }),
@@ -27,15 +27,17 @@ export function WearEnding({ day, trial, open }: { day: WashDay; trial: TrialDet
       </p>
     );
   if (!open) return null;
-  const send = () =>
+  const send = () => {
+    const goOn = leave();
     end.mutate(undefined, {
       onSuccess: () => {
         say(`${dayName(trial, day.position)} is finished.`, () =>
           reopen.mutate(undefined, { onError: (error) => say(error.message) }),
         );
-        void navigate(trial.logged ? '/wash-days' : `/trials/${trial.id}`);
+        goOn(trial.logged ? '/wash-days' : `/trials/${trial.id}`);
       },
     });
+  };
   return (
     <section aria-labelledby="ending">
       <h2 id="ending" className="mb-2 text-xl">

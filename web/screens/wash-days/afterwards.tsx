@@ -8,13 +8,14 @@ import { isForLater, settingsOf } from '@sabor/core/step/step';
 import { dayName } from '@sabor/words/day-name';
 import { stepInWords } from '@sabor/words/step';
 import { useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { v7 } from 'uuid';
 import { useChange, useShelf, useTrial, useWashDay, useWearer } from '../../api/queries.ts';
 import { useVoice } from '../../api/voice.ts';
 import { deviceName, patch, post, type Refused } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { MomentField } from '../../ui/dates.tsx';
+import { useGoOn } from '../../ui/go-on.ts';
 import { TextField } from '../../ui/inputs.tsx';
 import { fromLocalInput, toLocalInput } from '../../ui/show.ts';
 import { Failed, Heading, Loading, SheetProblems } from '../../ui/states.tsx';
@@ -78,7 +79,7 @@ function Sheet({
   products: readonly Product[];
 }) {
   const voice = useVoice();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const say = useSay();
   const steps = day.steps.filter((step) => !isForLater(step));
   const [told, setTold] = useState<Readonly<Record<string, Told>>>(() =>
@@ -128,17 +129,19 @@ function Sheet({
       ...(revealAt === null ? {} : { dryAt: heard.day.dryAt ?? revealAt, revealAt }),
     });
   });
-  const send = () =>
+  const send = () => {
+    const goOn = leave();
     save.mutate(undefined, {
       onSuccess: () => {
         say(`${name} is entered.`);
-        void navigate(`/wash-days/${day.id}`);
+        goOn(`/wash-days/${day.id}`);
       },
       onError: (error) => {
         const { fields, message } = error as Refused;
         setProblems(fields?.length ? fields : [{ path: '', message }]);
       },
     });
+  };
   const different = steps.filter(({ id }) => !told[id]!.done).length;
   return (
     <form

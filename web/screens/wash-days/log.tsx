@@ -5,13 +5,14 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { SLOTS } from '@sabor/core/step/slots';
 import { useRef, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
 import * as v from 'valibot';
 import { useChange, useRoutines, useWearers } from '../../api/queries.ts';
 import { put, type Refused } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { MomentField } from '../../ui/dates.tsx';
+import { useGoOn } from '../../ui/go-on.ts';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { fromLocalInput } from '../../ui/show.ts';
 import { Failed, Heading, Loading, Nothing, SheetProblems } from '../../ui/states.tsx';
@@ -42,7 +43,7 @@ export function LogScreen() {
 
 function LogSheet({ heads, routines }: { heads: readonly Wearer[]; routines: readonly Routine[] }) {
   const [search] = useSearchParams();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const id = useRef(v7());
   const asked = routines.find((known) => known.id === search.get('routine'));
   const [wearerId, setWearerId] = useState(
@@ -73,9 +74,10 @@ function LogSheet({ heads, routines }: { heads: readonly Wearer[]; routines: rea
             : one,
         ),
       );
+    const goOn = leave();
     try {
       const day = await save.mutateAsync(checked.output);
-      void navigate(to(day));
+      goOn(to(day));
     } catch (error) {
       const { fields, message } = error as Refused;
       setProblems(fields.length > 0 ? fields : [{ path: '', message }]);

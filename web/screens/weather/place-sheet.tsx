@@ -2,12 +2,12 @@ import { type Place, PlaceInput } from '@sabor/contract/weather';
 import { MILD_COAST, type MonthNormal, SCENARIOS } from '@sabor/core/climate/places';
 import { temperatureScale } from '@sabor/core/units/preferences';
 import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
 import { useSave, useSettings, useWearers, useWeather } from '../../api/queries.ts';
 import { useJoin } from '../../api/stays.ts';
 import { Button } from '../../ui/button.tsx';
 import { useDraft } from '../../ui/draft.ts';
+import { useGoOn } from '../../ui/go-on.ts';
 import { ChoiceField, NumberField, TextField, TicksField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { Heading } from '../../ui/states.tsx';
@@ -39,7 +39,7 @@ function inputOf(place: Place | null): PlaceInput {
 /** A place: its name, clocks, usual months, and what its simulated station plays. */
 export function PlaceSheet({ place }: { place: Place | null }) {
   const say = useSay();
-  const navigate = useNavigate();
+  const leave = useGoOn();
   const initial = useMemo(() => inputOf(place), [place]);
   const save = useSave<PlaceInput>(`/places/${initial.id}`);
   const draft = useDraft(`place ${place?.id ?? 'new'}`, PlaceInput, initial, place?.version ?? null);
@@ -53,13 +53,14 @@ export function PlaceSheet({ place }: { place: Place | null }) {
   // Whoever is nowhere yet is likely to be here.
   const here = chosen ?? homeless.map(({ id }) => id);
   const submit = async () => {
+    const goOn = leave();
     const saved = await draft.save(save);
     if (!saved) return;
     const unsaid = place
       ? []
       : (await Promise.all(here.map((wearerId) => join(wearerId, value.id)))).filter((says) => says !== null);
     say(unsaid[0] ?? `${value.name} is saved.`);
-    void navigate(`/weather/${value.id}`);
+    goOn(`/weather/${value.id}`);
   };
   return (
     <form
