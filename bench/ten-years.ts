@@ -4,9 +4,7 @@ import type { Db } from '../server/db/pool.ts';
 /** Ten years of a busy tester: 20 heads, 300 products, 2,000 wash days, 480,000 readings, 175,000 hours of weather. */
 export const WEARERS = 20;
 const PRODUCTS = 300;
-const TRIALS_EACH = 10;
-const WASH_DAYS_EACH = 10;
-const ZONES = 10;
+const ALL = { wearers: WEARERS, trialsEach: 10, washDaysEach: 10, zones: 10 };
 
 /** Adds products to a shelf until it holds `all` of them, each as full as those of the ten years. */
 export async function fillShelf(db: Db, all: number): Promise<void> {
@@ -20,10 +18,12 @@ export async function fillShelf(db: Db, all: number): Promise<void> {
   );
 }
 
-/** Fills an empty database; gives the ids that a page would ask for. */
+/** Fills an empty database, with fewer or more of it where `of` says so; gives the ids that a page would ask for. */
 export async function liveTenYears(
   db: Db,
+  of: Partial<typeof ALL> = {},
 ): Promise<{ wearerId: string; trialId: string; washDayId: string; placeId: string; routineId: string }> {
+  const { wearers, trialsEach, washDaysEach, zones } = { ...ALL, ...of };
   const places = [v7(), v7()];
   for (const [i, id] of places.entries()) {
     await db.query(`insert into locality (id, name, time_zone) values ($1, $2, 'Europe/Dublin')`, [
@@ -57,7 +57,7 @@ export async function liveTenYears(
   await db.query(
     `insert into wearer (id, name, time_zone, porosity, density, strand, pattern)
      select gen_random_uuid(), 'Head ' || n, 'Europe/Dublin', 'medium', 'high', 'fine', '3B' from generate_series(1, $1) n`,
-    [WEARERS],
+    [wearers],
   );
   await db.query(
     `insert into stay (id, wearer_id, locality_id, from_on) select gen_random_uuid(), id, $1, current_date - 3700 from wearer`,
@@ -66,7 +66,7 @@ export async function liveTenYears(
   await db.query(
     `insert into zone (id, wearer_id, place, side, own_name, porosity, position)
      select gen_random_uuid(), w.id, 'own', 'both', 'Zone ' || n, 'medium', n from wearer w, generate_series(1, $1) n`,
-    [ZONES],
+    [zones],
   );
   await db.query(
     `insert into hair_event (id, wearer_id, kind, happened_on)
@@ -79,7 +79,7 @@ export async function liveTenYears(
   );
   await db.query(
     `insert into routine (id, name, is_plan) select gen_random_uuid(), 'Plan ' || n, true from generate_series(1, $1) n`,
-    [WEARERS * TRIALS_EACH],
+    [wearers * trialsEach],
   );
   const SLOTS = `unnest(array['cleanse', 'condition', 'leave-in', 'hold', 'dry', 'break-cast']) with ordinality as s(slot, at)`;
   await db.query(
@@ -100,7 +100,7 @@ export async function liveTenYears(
        lateral (select now() - (($2 - t) * 365 + 300) * interval '1 day' as began) x
        join (select id, row_number() over (order by name) as n from routine where is_plan) r on true
      where r.n = (w.n - 1) * $2 + t`,
-    [WASH_DAYS_EACH, TRIALS_EACH],
+    [washDaysEach, trialsEach],
   );
   await db.query(
     `insert into arm (id, trial_id, position, name) select gen_random_uuid(), t.id, n, 'Arm ' || n from trial t, generate_series(0, 1) n`,
@@ -117,7 +117,7 @@ export async function liveTenYears(
     `insert into allocation (trial_id, position, arm_id)
      select t.id, n, a.id from trial t, generate_series(0, $1 - 1) n join arm a on true
      where a.trial_id = t.id and a.position = n % 2`,
-    [WASH_DAYS_EACH],
+    [washDaysEach],
   );
   await db.query(
     `insert into wash_day (id, trial_id, position, arm_id, started_at, washed_at, dry_at, reveal_at, routine_done_at,
@@ -129,7 +129,7 @@ export async function liveTenYears(
      from trial t join allocation l on l.trial_id = t.id,
        lateral (select case when t.ended_at is null and l.position = $1 - 1 then now() - interval '30 hours'
          else t.started_at + l.position * interval '20 days' end as s) x`,
-    [WASH_DAYS_EACH],
+    [washDaysEach],
   );
   await db.query(
     `insert into wash_step (id, wash_day_id, plan_step_id, position, slot, status, product_id, dose,

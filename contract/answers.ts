@@ -1,5 +1,6 @@
 import * as v from 'valibot';
 import { BackupState } from './backup.ts';
+import { OwnBoard } from './board.ts';
 import { Buying } from './buying.ts';
 import { CalendarEntry, Moved } from './calendar.ts';
 import { HairFile } from './hair-file.ts';
@@ -79,6 +80,7 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'DELETE /hearsay/:id': v.array(Hearsay),
   'GET /wearers/:id/usual': v.array(UsualOfZone),
   'GET /wearers/:id/usual-day': UsualDay,
+  'GET /wearers/:id/board': OwnBoard,
   'GET /wearers/:id/worn': v.array(WornDay),
   'GET /settings': Settings,
   'PATCH /settings': Settings,

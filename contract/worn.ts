@@ -3,8 +3,10 @@ import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import * as v from 'valibot';
 import { date, id } from './fields.ts';
 
-const byDay = v.array(v.strictObject({ day: v.number(), value: v.number() }));
-const byOutcome = v.strictObject(
+/** A number by day of wear. */
+export const byDay = v.array(v.strictObject({ day: v.number(), value: v.number() }));
+/** Each outcome's number by day of wear. */
+export const byOutcome = v.strictObject(
   Object.fromEntries(Object.keys(OUTCOMES).map((key) => [key, v.optional(byDay)])) as {
     [K in Outcome]: v.OptionalSchema<typeof byDay, undefined>;
   },

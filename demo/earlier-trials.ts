@@ -45,6 +45,21 @@ const BRIEF: Pick<DemoTrial, 'wearDays' | 'rated'> = {
   rated: ['definition', 'frizz', 'hold'],
 };
 
+/** A line as Maren tried it: its hold, and its conditioner with it. */
+const line = (
+  key: string,
+  name: string,
+  of: { hold: string; condition: string },
+  truth: HairTruth,
+): DemoArm => ({
+  key,
+  product: of.hold,
+  line: { name, products: { condition: of.condition } },
+  truth,
+});
+const TIDEWRACK = { hold: 'kelp-fold', condition: 'slack-water' };
+const MARROWBY = { hold: 'anvil', condition: 'fallow-mask' };
+
 /** The trials that the board puts together: six holds on one head, one pair of gels on five. */
 export const EARLIER: readonly DemoTrial[] = [
   earlier({
@@ -118,6 +133,33 @@ export const EARLIER: readonly DemoTrial[] = [
     question: 'Foam instead of gel on Maren?',
     ...{ seed: 4109, firstDaysAgo: 84 },
     arms: [arm('foam', FOAM), arm('anvil', ANVIL)],
+    ...BRIEF,
+  }),
+  earlier({
+    key: 'maren-lines',
+    wearer: 'maren',
+    question: 'Tidewrack or Marrowby, conditioner and gel together, on Maren?',
+    ...{ seed: 4210, firstDaysAgo: 118 },
+    arms: [
+      line('tidewrack', 'Tidewrack', TIDEWRACK, KELP_ON_WAVY_CURLS),
+      line('marrowby', 'Marrowby', MARROWBY, ANVIL),
+    ],
+    testedWith: ['condition'],
+    ...BRIEF,
+  }),
+  earlier({
+    key: 'maren-swaps',
+    wearer: 'maren',
+    question: 'Which item carried Tidewrack against Marrowby?',
+    ...{ seed: 4311, firstDaysAgo: 52 },
+    washDaysAgo: Array.from({ length: 9 }, (_, i) => 52 - 4 * i),
+    planned: 9,
+    arms: [
+      line('marrowby', 'Marrowby', MARROWBY, ANVIL),
+      line('care', 'Marrowby, condition of Tidewrack', { ...MARROWBY, condition: 'slack-water' }, ANVIL),
+      line('gel', 'Marrowby, hold of Tidewrack', { ...MARROWBY, hold: 'kelp-fold' }, KELP_ON_WAVY_CURLS),
+    ],
+    testedWith: ['condition'],
     ...BRIEF,
   }),
 ];

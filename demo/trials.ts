@@ -93,7 +93,10 @@ export const COAST_ROUTINE: readonly DemoStep[] = [
 
 export interface DemoArm {
   key: string;
+  /** What it puts on in the tested step. */
   product: string;
+  /** Of a whole line: what it puts on in the other tested steps, and what it is called. */
+  line?: { name: string; products: Readonly<Record<string, string>> };
   truth: HairTruth;
 }
 
@@ -117,8 +120,10 @@ export interface DemoTrial {
   /** What befell one side alone, by wash day (from 0) and night. */
   oneSided?: readonly { before: number; kind: EventKind; night: number; side: 'left' | 'right' }[];
   arms: readonly DemoArm[];
-  /** The tested step of the coast routine. */
+  /** The tested step of the coast routine; of several, the first. */
   tested: Slot;
+  /** The other steps that are tested with it, where whole lines are. */
+  testedWith?: readonly Slot[];
   leaveOut: readonly string[];
   /** What of the routine was planned otherwise in this trial, by step. */
   otherwise?: Readonly<Record<string, Partial<RoutineStep>>>;

@@ -32,7 +32,10 @@ const planOf = (trial: DemoTrial) =>
   }));
 const stepId = (trial: DemoTrial, key: string) => demoId(`plan step ${trial.key} ${key}`);
 const armId = (trial: DemoTrial, arm: DemoArm) => demoId(`arm ${trial.key} ${arm.key}`);
-const testedStep = (trial: DemoTrial) => planOf(trial).find((step) => step.key === trial.tested)!;
+const isTested = (trial: DemoTrial, key: string) =>
+  key === trial.tested || (trial.testedWith?.some((one) => one === key) ?? false);
+const productOf = (trial: DemoTrial, arm: DemoArm, key: string) =>
+  productId(key === trial.tested ? arm.product : arm.line!.products[key]!);
 
 interface Placed {
   planned: (typeof COAST_ROUTINE)[number];
@@ -51,7 +54,7 @@ function hoursOf(position: number, dryAt: { position: number; hour: number } | n
 function steps(day: Day, calendar: Calendar, reached: number, dryHour: number | null = null): Row[] {
   const { trial } = day;
   const rows = planOf(trial).flatMap((planned, place): Placed[] => {
-    const split = planned.key === trial.tested && DESIGNS[trial.design].halves;
+    const split = isTested(trial, planned.key) && DESIGNS[trial.design].halves;
     return split
       ? (['left', 'right'] as const).map((half, i) => ({ planned, position: place + i / 2, half }))
       : [{ planned, position: place, half: null }];
@@ -63,7 +66,7 @@ function steps(day: Day, calendar: Calendar, reached: number, dryHour: number | 
     const today = trial.departures[day.index];
     const own = today?.[half ? `${planned.key} ${half}` : planned.key] ?? today?.[planned.key];
     const arm = half === 'right' ? day.right : day.left;
-    const product = planned.key === trial.tested ? productId(arm.product) : planned.productId;
+    const product = isTested(trial, planned.key) ? productOf(trial, arm, planned.key) : planned.productId;
     const done = position < reached && !own?.skipped;
     const plan = settingsInArm({ ...settingsOf(planned), productId: product }, undefined, half);
     const { dose = planned.dose } = own ?? {};
@@ -78,7 +81,7 @@ function steps(day: Day, calendar: Calendar, reached: number, dryHour: number | 
       ...settingsRow({ ...plan, ...own, dose: half === null ? dose : halfDose(dose) }),
       planned: {
         ...plan,
-        part: planned.key === trial.tested ? 'tested' : 'held',
+        part: isTested(trial, planned.key) ? 'tested' : 'held',
         optional: false,
         tolerance: DOSE_TOLERANCE,
         skipped: false,
@@ -230,8 +233,8 @@ function design(rows: Rows, trial: DemoTrial, calendar: Calendar, sequence: read
       routine_id: planId,
       position,
       slot: step.slot,
-      part: step.key === trial.tested ? 'tested' : 'held',
-      ...settingsRow(step.key === trial.tested ? { ...step, productId: null } : step),
+      part: isTested(trial, step.key) ? 'tested' : 'held',
+      ...settingsRow(isTested(trial, step.key) ? { ...step, productId: null } : step),
       note: step.note,
       optional: false,
       tolerance: 0.2,
@@ -267,23 +270,23 @@ function design(rows: Rows, trial: DemoTrial, calendar: Calendar, sequence: read
   for (const place of RATED_PLACES)
     for (const side of ['left', 'right'])
       push(rows, 'trial_zone', { trial_id: id, zone_id: zoneId(trial.wearer, place, side), weight: 1 });
-  const tested = testedStep(trial);
   trial.arms.forEach((arm, position) => {
     push(rows, 'arm', {
       id: armId(trial, arm),
       trial_id: id,
       position,
-      name: NAMES[arm.product]!,
+      name: arm.line?.name ?? NAMES[arm.product]!,
       code: trial.blind ? CODES[position]! : null,
     });
-    push(rows, 'arm_step', {
-      arm_id: armId(trial, arm),
-      step_id: stepId(trial, trial.tested),
-      product_id: productId(arm.product),
-      dose: tested.dose,
-      skipped: false,
-      settings: {},
-    });
+    for (const step of planOf(trial).filter(({ key }) => isTested(trial, key)))
+      push(rows, 'arm_step', {
+        arm_id: armId(trial, arm),
+        step_id: stepId(trial, step.key),
+        product_id: productOf(trial, arm, step.key),
+        dose: step.dose,
+        skipped: false,
+        settings: {},
+      });
   });
   sequence.forEach((code, position) => {
     const { left, right } = armsOfCode(trial.design, code);

@@ -19,6 +19,7 @@ import { daysBetween, plusDays } from '@sabor/core/time/dates';
 import { localDate } from '@sabor/core/time/zones';
 import { DESIGNS, designOf } from '@sabor/core/trial/designs';
 import { airOf } from './air-of.ts';
+import type { Ground } from './ground.ts';
 import { happened, judgedLooks } from './looks-of.ts';
 import { sidesOf } from './side-of.ts';
 
@@ -29,7 +30,7 @@ export interface FairnessSources {
   file: Pick<HairFile, 'events' | 'washCare'>;
   shelf: readonly Product[];
   /** What the hair carried when a wash day began, by its local date; empty where the ledger is not known. */
-  ground: ReadonlyMap<string, { buildUp: number; protein: number }>;
+  ground: Ground;
 }
 
 const mean = (values: readonly number[]) =>

@@ -74,6 +74,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           screening: leaf(),
           search: leaf(),
           verdicts: leaf(),
+          board: leaf('hair-files', 'screening', 'settings', 'shelf', 'trials', 'wearers'),
           reports: leaf('photographs'),
           usual: leaf('shelf', 'trials', 'wash-days', 'wearers'),
           'patch-tests': leaf('routines'),

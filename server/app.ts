@@ -17,6 +17,7 @@ import { Refusal, sendProblem, unknownRoute } from './http/problems.ts';
 import { sameOriginOnly } from './http/same-origin.ts';
 import type { Nightly } from './resources/backup/nightly.ts';
 import { backupRoutes } from './resources/backup/routes.ts';
+import { boardRoutes } from './resources/board/routes.ts';
 import { calendarRoutes } from './resources/calendar/routes.ts';
 import { hairFileRoutes } from './resources/hair-files/routes.ts';
 import { memoRoutes } from './resources/memos/routes.ts';
@@ -160,6 +161,7 @@ export function createApp({
     weatherRoutes,
     screeningRoutes,
     searchRoutes,
+    boardRoutes,
     usualRoutes,
     verdictRoutes,
     reportRoutes,

@@ -5,7 +5,14 @@ import type { ColumnKey } from './columns.ts';
 import { ALL, asked, fairAlike, madeUp, product, TRUTH } from './made-up-trials.ts';
 import { wayBetween } from './met.ts';
 import { disagreements, pairWays, trialsToTell } from './pair.ts';
-import { type BoardAsk, type BoardTrial, type BoardView, WHOLE_VIEW, wishValue } from './read.ts';
+import {
+  type BoardAsk,
+  type BoardTrial,
+  type BoardView,
+  meanDewPoint,
+  WHOLE_VIEW,
+  wishValue,
+} from './read.ts';
 import { amountsOf, testedBy } from './tested.ts';
 import { turnsOf } from './turns.ts';
 
@@ -443,5 +450,20 @@ describe('what an arm stands for', () => {
       ['kelp', true, 10],
       ['kelp', true, 5],
     ]);
+  });
+});
+
+describe('the air that wash days met', () => {
+  // Made-up wash days stand at 0, 3 … 21 °C by their position.
+  const one = madeUp('1', ['kelp', 'anvil'], TRUTH, 1);
+  it('is their mean dew point, in the chosen band alone, its upper end left out', () => {
+    expect(meanDewPoint([one], null)).toBeCloseTo(10.5);
+    expect(meanDewPoint([one, one], { from: 6, to: 12 })).toBeCloseTo(7.5);
+  });
+  it('is not known where no day of it has its weather', () => {
+    expect(meanDewPoint([one], { from: 40, to: 50 })).toBeNull();
+    expect(
+      meanDewPoint([{ ...one, days: one.days.map((day) => ({ ...day, dewPointC: null })) }], null),
+    ).toBeNull();
   });
 });

@@ -195,6 +195,14 @@ export function scaleOf(key: ColumnKey, upTo: number): { step?: number; ends: re
 const inAir = ({ dewPointC }: BoardDay, air: BoardView['air']): boolean =>
   air === null || (dewPointC !== null && dewPointC >= air.from && dewPointC < air.to);
 
+/** The mean dew point (°C) that wash days in an air met; null where none of them was read. */
+export function meanDewPoint(trials: readonly BoardTrial[], air: BoardView['air']): number | null {
+  const met = trials.flatMap(({ days }) =>
+    days.flatMap((day) => (inAir(day, air) ? (day.dewPointC ?? []) : [])),
+  );
+  return met.length === 0 ? null : met.reduce((sum, dew) => sum + dew, 0) / met.length;
+}
+
 /** Every wash day's number for a column, trial by trial; none for those out of view. */
 function numbersOf(trial: BoardTrial, key: ColumnKey, ask: BoardAsk, upTo: number): (number | null)[] {
   return allNumbersOf(trial, key, ask, upTo).map((value, i) =>

@@ -1,8 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { RunPlan } from '@sabor/core/fairness/run';
-import { LEDGER } from '@sabor/core/ingredients/ledger/residue';
-import { daysBetween } from '@sabor/core/time/dates';
 import { runsOfTrial } from '@sabor/reading/fairness-runs';
+import { groundOf } from '@sabor/reading/ground';
 import { useDeferredValue, useMemo } from 'react';
 import { screeningWorker } from '../workers/screening.ts';
 import { useHairFile, useLedger, useOwnIngredients, useSettings, useShelf, useWearer } from './queries.ts';
@@ -28,14 +27,7 @@ export function useGround(wearerId: string) {
         [],
         '',
       );
-      return new Map(
-        points.map(({ on, before }, i) => {
-          const last = points[i - 1];
-          const apart = last ? daysBetween(last.on, on) : 0;
-          const protein = last ? last.protein * 0.5 ** (apart / LEDGER.proteinHalfLife) : 0;
-          return [on, { buildUp: before, protein }] as const;
-        }),
-      );
+      return groundOf(points);
     },
     wearerId,
   );

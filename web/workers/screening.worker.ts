@@ -2,7 +2,7 @@ import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
 import type { Product } from '@sabor/contract/shelf';
 import { type ClaimReading, readClaims } from '@sabor/core/ingredients/claims';
 import { findIngredient, INGREDIENTS } from '@sabor/core/ingredients/dictionary';
-import { type Group, type Ingredient, MARKS } from '@sabor/core/ingredients/facts';
+import { MARKS } from '@sabor/core/ingredients/facts';
 import { type Formula, type Market, readFormula } from '@sabor/core/ingredients/formula';
 import { type RoutineFinding, screenRoutine } from '@sabor/core/ingredients/judge/routine-screen';
 import { RULES } from '@sabor/core/ingredients/judge/rules/all';
@@ -22,48 +22,17 @@ import {
   unequalGround,
   wantsClarify,
 } from '@sabor/core/ingredients/ledger/ledger';
-import { residueProfile } from '@sabor/core/ingredients/ledger/residue';
 import { likeness } from '@sabor/core/ingredients/likeness';
 import type { Role } from '@sabor/core/shelf/products';
 import type { Slot } from '@sabor/core/step/slots';
 import type { ListSays } from '@sabor/core/verdict/claims';
+import { Formulas } from '@sabor/reading/formulas';
+import { ledgerDays } from '@sabor/reading/ground';
 import { expose } from 'comlink';
 
 type Whom = Omit<ScreenFor, 'roles'>;
 
-let own: Map<string, Ingredient> = new Map();
-let ownKey = '';
-const formulas = new Map<string, Formula>();
-
-/** Names the tester classified, as ingredients. */
-function learn(names: readonly OwnIngredient[]): void {
-  const key = JSON.stringify(names);
-  if (key === ownKey) return;
-  ownKey = key;
-  formulas.clear();
-  own = new Map(
-    names.map(({ name, likeName, group }) => {
-      const like = likeName ? findIngredient(likeName) : null;
-      const made: Ingredient = like
-        ? { ...like, name, synonyms: [] }
-        : { name, synonyms: [], group: (group ?? 'other') as Group, marks: new Set() };
-      return [name, made];
-    }),
-  );
-}
-
-/** A product's formula, read once for each text, market and way of use. */
-function formulaOf({ ingredients, roles }: Pick<Product, 'ingredients' | 'roles'>, market: Market): Formula {
-  const leaveOn = staysOn(roles);
-  const key = `${market} ${leaveOn} ${ingredients}`;
-  let found = formulas.get(key);
-  if (!found) {
-    found = readFormula(parseLabel(ingredients, null, own).items, { leaveOn, market });
-    if (formulas.size > 6000) formulas.clear();
-    formulas.set(key, found);
-  }
-  return found;
-}
+const formulas = new Formulas();
 
 export interface ShelfScreening extends Pick<Screening, 'verdict' | 'reasons' | 'unknown'> {
   productId: string;
@@ -105,19 +74,19 @@ const screening = {
     market: Market,
     names: readonly OwnIngredient[],
   ): ListSays {
-    learn(names);
+    formulas.learn(names);
     if (product.ingredients.trim() === '') return [];
-    return readClaims(formulaOf(product, market)).map(({ claim, holds, items }) => ({
+    return readClaims(formulas.of(product, market)).map(({ claim, holds, items }) => ({
       claim,
       holds,
       items: items.map(({ name }) => name),
     }));
   },
   shelf(products: readonly Product[], whom: Whom, names: readonly OwnIngredient[]): ShelfScreening[] {
-    learn(names);
+    formulas.learn(names);
     const byRoles = new Map<string, ReturnType<typeof screenFormulas>>();
     return products.map((product) => {
-      const formula = formulaOf(product, whom.market);
+      const formula = formulas.of(product, whom.market);
       const key = product.roles.join();
       let judge = byRoles.get(key);
       if (!judge) {
@@ -144,8 +113,8 @@ const screening = {
     names: readonly OwnIngredient[],
     shelf: readonly Product[],
   ): LabelReading {
-    learn(names);
-    const parsed = parseLabel(text, which, own);
+    formulas.learn(names);
+    const parsed = parseLabel(text, which, formulas.own);
     const formula = readFormula(parsed.items, { leaveOn: staysOn(roles), market });
     const unknown = [
       ...new Set(parsed.items.filter(({ ingredient }) => !ingredient).map(({ name }) => name)),
@@ -161,7 +130,7 @@ const screening = {
         .map((name) => ({ name, meant: suggest(name).map((one) => one.name) })),
       alike: shelf
         .filter(({ ingredients }) => ingredients.trim() !== '' && ingredients !== text)
-        .map((product) => ({ productId: product.id, ...likeness(formula, formulaOf(product, market)) }))
+        .map((product) => ({ productId: product.id, ...likeness(formula, formulas.of(product, market)) }))
         .filter(({ alike }) => alike > 0.2)
         .sort((a, b) => Number(b.sameBase) - Number(a.sameBase) || b.alike - a.alike)
         .slice(0, 5)
@@ -180,12 +149,12 @@ const screening = {
     market: Market,
     names: readonly OwnIngredient[],
   ): RoutineFinding[] {
-    learn(names);
+    formulas.learn(names);
     return screenRoutine(
       steps.map(({ slot, product }) => ({
         slot,
         product: product.name,
-        formula: formulaOf(product, market),
+        formula: formulas.of(product, market),
       })),
       dewPointC,
     );
@@ -204,18 +173,8 @@ const screening = {
     wants: ReturnType<typeof wantsClarify>;
     unequal: number | null;
   } {
-    learn(names);
-    const profiles = new Map(
-      products.map((product) => [product.id, residueProfile(formulaOf(product, market))]),
-    );
-    const put = days.map(({ on, steps, planned }) => ({
-      on,
-      planned,
-      steps: steps.flatMap(({ productId, grams }) => {
-        const profile = profiles.get(productId);
-        return profile ? [{ profile, grams }] : [];
-      }),
-    }));
+    formulas.learn(names);
+    const put = ledgerDays(days, products, market, formulas);
     const scale = ownScale(runLedger(put), ratings);
     const points = runLedger(put, scale);
     return { points, scale, wants: wantsClarify(points, today), unequal: unequalGround(points, arms) };
@@ -240,7 +199,7 @@ const screening = {
       source,
     })),
   facts(name: string): string[] {
-    const one = findIngredient(name) ?? own.get(name.toLowerCase());
+    const one = findIngredient(name) ?? formulas.own.get(name.toLowerCase());
     return one ? [one.group, ...[...one.marks].map((mark) => MARKS[mark])] : [];
   },
 };

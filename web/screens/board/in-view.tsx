@@ -1,6 +1,6 @@
 import type { Product, Shelf } from '@sabor/contract/shelf';
 import type { Wearer } from '@sabor/contract/wearer';
-import type { BoardView } from '@sabor/core/board/read';
+import { type BoardTrial, type BoardView, meanDewPoint } from '@sabor/core/board/read';
 import { VERDICTS, type Verdict } from '@sabor/core/ingredients/judge/screen';
 import { ROLES, type Role } from '@sabor/core/shelf/products';
 import { plusMonths } from '@sabor/core/time/dates';
@@ -11,7 +11,7 @@ import { useWhom } from '../../api/whom.ts';
 import { useWorked } from '../../api/worked.ts';
 import { Button } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
-import { showMoney } from '../../ui/show.ts';
+import { showMoney, showTemperature } from '../../ui/show.ts';
 import { screeningWorker } from '../../workers/screening.ts';
 import type { ShelfScreening } from '../../workers/screening.worker.ts';
 
@@ -26,12 +26,11 @@ const SINCE = [
   ['12', 'in the last year'],
 ] as const;
 
-const NO_AIR = { dewPointC: null, porosity: null, school: undefined } as const;
-
-/** What the screening says of each product for a head in no particular air; nothing is screened until it is asked for. */
-function useScreened(wearer: Wearer, shelf: Shelf | undefined, wanted: boolean) {
+/** What the screening says of each product for a head in an air; nothing is screened until it is asked for. */
+function useScreened(wearer: Wearer, shelf: Shelf | undefined, wanted: boolean, dewPointC: number | null) {
   const own = useOwnIngredients();
-  const { whom } = useWhom(wearer, NO_AIR);
+  const asked = useMemo(() => ({ dewPointC, porosity: null, school: undefined }), [dewPointC]);
+  const { whom } = useWhom(wearer, asked);
   const products = shelf?.products;
   return useWorked<ShelfScreening[]>(
     'shelf',
@@ -44,7 +43,8 @@ function useScreened(wearer: Wearer, shelf: Shelf | undefined, wanted: boolean) 
 export function useView(
   wearer: Wearer,
   search: URLSearchParams,
-): { view: BoardView | null; error: Error | null } {
+  trials: readonly BoardTrial[],
+): { view: BoardView | null; screenedAt: number | null; error: Error | null } {
   const shelf = useShelf().data;
   const { dewPointBands } = useSettings();
   const wishes = useHairFile(wearer.id).data?.wishes;
@@ -58,7 +58,17 @@ export function useView(
     string,
     string,
   ];
-  const { data: verdicts, error } = useScreened(wearer, shelf, screened !== '');
+  const inAir = useMemo((): BoardView['air'] => {
+    const at = dewPointBands.findIndex(({ label }) => label === air);
+    if (at < 0) return null;
+    return {
+      from: dewPointBands[at - 1]?.below ?? Number.NEGATIVE_INFINITY,
+      to: dewPointBands[at]!.below ?? Number.POSITIVE_INFINITY,
+    };
+  }, [dewPointBands, air]);
+  // Screened for the air that the wash days in view met.
+  const screenedAt = useMemo(() => meanDewPoint(trials, inAir), [trials, inAir]);
+  const { data: verdicts, error } = useScreened(wearer, shelf, screened !== '', screenedAt);
   const view = useMemo((): BoardView | null => {
     if (!shelf || (screened !== '' && !verdicts)) return null;
     const given = new Map((verdicts ?? []).map(({ productId, verdict }) => [productId, verdict]));
@@ -69,23 +79,16 @@ export function useView(
         budget === null ||
         (product.price !== null && product.currency === currency && product.price <= budget)) &&
       (screened === '' || given.get(product.id) === screened);
-    const at = dewPointBands.findIndex(({ label }) => label === air);
     return {
       productIds:
         line || kind || screened || (price && budget !== null)
           ? shelf.products.filter(passes).map(({ id }) => id)
           : null,
       since: since === '' ? null : plusMonths(localToday(), -(Number(since) || 0)),
-      air:
-        at < 0
-          ? null
-          : {
-              from: dewPointBands[at - 1]?.below ?? Number.NEGATIVE_INFINITY,
-              to: dewPointBands[at]!.below ?? Number.POSITIVE_INFINITY,
-            },
+      air: inAir,
     };
-  }, [shelf, verdicts, line, kind, price, screened, since, air, budget, currency, dewPointBands]);
-  return { view, error };
+  }, [shelf, verdicts, line, kind, price, screened, since, inAir, budget, currency]);
+  return { view, screenedAt, error };
 }
 
 /** What of the board is looked at: by line, kind, price, screening, when it was last worn, and the air. */
@@ -94,6 +97,7 @@ export function InView({
   search,
   set,
   products,
+  screenedAt,
   shown,
   of,
 }: {
@@ -102,11 +106,14 @@ export function InView({
   set: (to: Record<string, string | null>) => void;
   /** The products that stand on the board. */
   products: readonly Product[];
+  /** The dew point they are screened for, °C; null for no particular air. */
+  screenedAt: number | null;
   shown: number;
   of: number;
 }) {
   const lines = useShelf().data?.lines ?? [];
-  const { dewPointBands } = useSettings();
+  const settings = useSettings();
+  const { dewPointBands } = settings;
   const wishes = useHairFile(wearer.id).data?.wishes;
   const own = lines.filter(({ id }) => products.some(({ lineId }) => lineId === id));
   const kinds = [...new Set(products.flatMap(({ roles }) => roles))];
@@ -181,6 +188,10 @@ export function InView({
       {some && (
         <p className="mt-1 text-sm text-soft">
           Who is first is told among these alone. The others still count as what joins them.
+          {chosen('screened') &&
+            (screenedAt === null
+              ? ' Screened for no particular air: none of the wash days has its weather.'
+              : ` Screened for a dew point of ${showTemperature(screenedAt, settings)}, what these wash days met on average.`)}
         </p>
       )}
     </details>

@@ -1,3 +1,4 @@
+import type { OwnBoard } from '@sabor/contract/board';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { HeadAsk } from '@sabor/core/board/across-heads';
 import { COLUMNS, type ColumnKey } from '@sabor/core/board/columns';
@@ -8,7 +9,7 @@ import { acrossInWords, effectInWords, overHeadsInWords } from '@sabor/words/boa
 import { counted } from '@sabor/words/numbers';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { type OwnBoard, useBoardTrials } from '../../api/board.ts';
+import { useBoardTrials } from '../../api/board.ts';
 import { useHairFile, useShelf } from '../../api/queries.ts';
 import { useWorked } from '../../api/worked.ts';
 import { ButtonLink } from '../../ui/button.tsx';

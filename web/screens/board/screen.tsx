@@ -1,3 +1,4 @@
+import type { OwnBoard } from '@sabor/contract/board';
 import type { Wearer } from '@sabor/contract/wearer';
 import { COLUMNS, type ColumnKey, type WishKey, type WishWeights } from '@sabor/core/board/columns';
 import type { BoardAsk, BoardTrial } from '@sabor/core/board/read';
@@ -5,7 +6,7 @@ import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { type OwnBoard, useBoardTrials } from '../../api/board.ts';
+import { useBoardTrials } from '../../api/board.ts';
 import { useHairFile, useShelf, useWearers } from '../../api/queries.ts';
 import { useWorked } from '../../api/worked.ts';
 import { ButtonLink } from '../../ui/button.tsx';
@@ -91,7 +92,7 @@ export function BoardScreen() {
       {!wearer ? (
         <OverHeadsPage wearers={wearers.data} search={search} set={set} />
       ) : own.error ? (
-        <Failed error={own.error} retry={own.retry} />
+        <Failed error={own.error} retry={own.refetch} />
       ) : own.data ? (
         <OwnBoardPage key={wearerId} own={own.data} wearer={wearer} search={search} set={set} />
       ) : (
@@ -170,7 +171,11 @@ function OwnBoardPage({
   const pooled = search.get('put') === 'pooled';
   // What is drawn towards the middle is told from the middle.
   const against = pooled ? null : search.get('against');
-  const { view, error: unscreened } = useView(wearer, search);
+  const tested = useMemo(
+    () => own.trials.filter(({ arms }) => arms.some((arm) => arm.role === role)),
+    [own.trials, role],
+  );
+  const { view, screenedAt, error: unscreened } = useView(wearer, search, tested);
   const ask = useMemo(
     (): BoardAsk | null =>
       role &&
@@ -304,6 +309,7 @@ function OwnBoardPage({
           search={search}
           set={set}
           products={products.filter(({ id }) => data.nodes.some(({ productId }) => productId === id))}
+          screenedAt={screenedAt}
           shown={data.shown.length}
           of={data.nodes.length}
         />
