@@ -50,6 +50,10 @@ export function installDebian(packageName, present) {
   return 'installed';
 }
 
+/** Python, with which a trial's package is computed again in the tests. */
+export const installPython = () =>
+  installDebian('python3', () => spawnSync('python3', ['--version']).status === 0);
+
 /** Debian's Chromium without a window, and the whole one; the first takes two thirds of the time in tests. */
 export const CHROMIUMS = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'];
 

@@ -75,6 +75,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           search: leaf(),
           verdicts: leaf(),
           board: leaf('hair-files', 'screening', 'settings', 'shelf', 'trials', 'wearers'),
+          'trial-package': leaf('board', 'trials'),
           reports: leaf('photographs'),
           usual: leaf('shelf', 'trials', 'wash-days', 'wearers'),
           'patch-tests': leaf('routines'),

@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { installChromium, installDependencies, root } from './install.mjs';
+import { installChromium, installDependencies, installPython, root } from './install.mjs';
 import { stage } from './stages.mjs';
 
 const totals = { passed: 0, failed: 0 };
@@ -65,6 +65,7 @@ try {
   const { ensurePostgres } = await import('./postgres/binaries.ts');
   await stage('PostgreSQL', ensurePostgres);
   await stage('Chromium', installChromium);
+  await stage('Python', installPython);
   const { buildWeb } = await import('./start/build.ts');
   await stage('Web application', buildWeb);
 } catch {

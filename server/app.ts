@@ -32,6 +32,7 @@ import { settingsRoutes } from './resources/settings/routes.ts';
 import { productPictureRoutes } from './resources/shelf/pictures.ts';
 import { shelfRoutes } from './resources/shelf/routes.ts';
 import { todayRoutes } from './resources/today/routes.ts';
+import { trialPackageRoutes } from './resources/trial-package/routes.ts';
 import { trialRoutes } from './resources/trials/routes.ts';
 import { usualRoutes } from './resources/usual/routes.ts';
 import { verdictRoutes } from './resources/verdicts/routes.ts';
@@ -164,6 +165,7 @@ export function createApp({
     boardRoutes,
     usualRoutes,
     verdictRoutes,
+    trialPackageRoutes,
     reportRoutes,
     settingsRoutes,
   ])

@@ -218,7 +218,11 @@ function scaleRanOut({ promise }: TrialRecord, { atEnds }: Comparison): string[]
 }
 
 /** Why a trial can only hint, in a sentence. */
-function whySentence(why: Why, { promise }: TrialRecord, comparison: Comparison): string {
+export function whySentence(
+  why: Why,
+  { promise }: TrialRecord,
+  comparison: Pick<Comparison, 'primary' | 'main'>,
+): string {
   const { reach, alpha } = comparison.primary;
   const { looks, due } = comparison.main;
   const { did } = numbersOf(promise.primary);

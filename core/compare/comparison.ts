@@ -1,5 +1,6 @@
 import { type DaysNeeded, daysNeeded } from '../inference/days-needed.ts';
 import { NOISE_ALONE } from '../inference/power.ts';
+import type { Reference } from '../inference/reference-set.ts';
 import { mean } from '../middle.ts';
 import type { EventKind } from '../outcomes/events.ts';
 import type { DayValue } from '../outcomes/good-days.ts';
@@ -80,6 +81,22 @@ function atEndsOf({ promise, washDays }: TrialRecord, arm: number): { low: numbe
   return { low: share(RATING_RANGE.lowest), high: share(RATING_RANGE.highest) };
 }
 
+/** The contrast of an outcome, a reading or what is measured, on the judged day. */
+const onJudgedDay = (record: TrialRecord, reference: Reference | null, name: MainResult): Contrast =>
+  contrastOfRecord(record, reference, (day) =>
+    onDay(outcomeByDay(day, name, weightsOf(record.promise, day)), record.promise.onDay),
+  );
+
+/** A trial's main result alone, as {@link compareTrial} reads it. */
+export function mainOf(record: TrialRecord): { main: Contrast; primary: Primary } {
+  const reference = referenceOfRecord(record);
+  const good = mainResult(record.promise.primary).lasting
+    ? lastingMain(record, reference, wearsOf(record))
+    : null;
+  const main = good?.contrast ?? onJudgedDay(record, reference, record.promise.primary);
+  return { main, primary: primaryOf(record, main, reference, good) };
+}
+
 /**
  * A trial read as it was run: every outcome by arm on the judged day and over the days, the main result's
  * randomisation test on the trial's own allocation set, good days, shrinkage and cost. One number per wash day goes into
@@ -89,10 +106,7 @@ export function compareTrial(record: TrialRecord): Comparison {
   const { promise } = record;
   const names = Object.keys(OUTCOMES) as Outcome[];
   const reference = referenceOfRecord(record);
-  const contrastOf = (name: MainResult) =>
-    contrastOfRecord(record, reference, (day) =>
-      onDay(outcomeByDay(day, name, weightsOf(promise, day)), promise.onDay),
-    );
+  const contrastOf = (name: MainResult) => onJudgedDay(record, reference, name);
   const outcomes = Object.fromEntries(names.map((name) => [name, contrastOf(name)])) as Record<
     Outcome,
     Contrast

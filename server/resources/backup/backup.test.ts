@@ -88,7 +88,7 @@ describe('a backup', () => {
     const empty = await openBench();
     expect(await send(empty, JSON.stringify(olderFile()))).toEqual({ status: 204, detail: '' });
     const { body } = await empty.ask<Trial[]>('GET', '/api/trials');
-    expect(body).toHaveLength(15);
+    expect(body).toHaveLength(17);
     await empty.close();
   });
 
@@ -107,7 +107,7 @@ describe('a backup', () => {
     const bytes = readFileSync(demoFile);
     const answers = await Promise.all([send(empty, bytes), send(empty, JSON.stringify(olderFile()))]);
     expect(answers.map(({ status }) => status).sort()).toEqual([204, 409]);
-    expect((await empty.ask<Trial[]>('GET', '/api/trials')).body).toHaveLength(15);
+    expect((await empty.ask<Trial[]>('GET', '/api/trials')).body).toHaveLength(17);
     await empty.close();
   });
 
@@ -386,7 +386,7 @@ describe('the demo scenario', () => {
   it('has a finished, a running and a planned trial, and one abandoned wash day', async () => {
     const trials = (await full.ask<Trial[]>('GET', '/api/trials')).body;
     expect(trials.map(({ status }) => status).sort()).toEqual([
-      ...Array<string>(13).fill('finished'),
+      ...Array<string>(15).fill('finished'),
       'planned',
       'running',
     ]);

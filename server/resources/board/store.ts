@@ -1,5 +1,7 @@
 import type { OwnBoard } from '@sabor/contract/board';
+import type { Wearer } from '@sabor/contract/wearer';
 import { forBoard } from '@sabor/reading/board-of';
+import type { FairnessSources } from '@sabor/reading/fairness-runs';
 import { Formulas } from '@sabor/reading/formulas';
 import { groundOfDays } from '@sabor/reading/ground';
 import type { Client, Db } from '../../db/pool.ts';
@@ -12,14 +14,22 @@ import { readWearer } from '../wearers/store.ts';
 
 const formulas = new Formulas();
 
-/** A head's trials as its board reads them, from one state of the database. */
-async function makeBoard(db: Client, wearerId: string): Promise<OwnBoard> {
+/** What the fairness of a head's trials is read from, beside the trials. */
+export async function readSources(
+  db: Client,
+  wearerId: string,
+): Promise<Omit<FairnessSources, 'trial'> & { wearer: Wearer }> {
   const wearer = await readWearer(db, wearerId);
-  const { products } = await readShelf(db);
+  const { products: shelf } = await readShelf(db);
   const { market } = await readSettings(db);
   formulas.learn(await readOwnIngredients(db));
-  const ground = groundOfDays(await readLedgerDays(db, wearerId), products, market, formulas);
-  const file = await readHairFile(db, wearerId);
+  const ground = groundOfDays(await readLedgerDays(db, wearerId), shelf, market, formulas);
+  return { wearer, shelf, ground, file: await readHairFile(db, wearerId) };
+}
+
+/** A head's trials as its board reads them, from one state of the database. */
+async function makeBoard(db: Client, wearerId: string): Promise<OwnBoard> {
+  const sources = await readSources(db, wearerId);
   const { rows } = await db.query<{ id: string; question: string; over: boolean }>(
     `select id, question, ended_at is not null as over from trial where wearer_id = $1 and not logged
      order by created_at desc, id`,
@@ -28,7 +38,7 @@ async function makeBoard(db: Client, wearerId: string): Promise<OwnBoard> {
   const board: OwnBoard = { trials: [], waiting: [] };
   for (const { id, question, over } of rows) {
     const { trial, why } = over
-      ? forBoard({ trial: await readTrial(db, id), wearer, file, shelf: products, ground })
+      ? forBoard({ ...sources, trial: await readTrial(db, id) })
       : { trial: null, why: 'running' as const };
     if (trial) board.trials.push(trial);
     else board.waiting.push({ id, question, why });

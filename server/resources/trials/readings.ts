@@ -27,7 +27,7 @@ import { labelWayInWords } from '@sabor/words/label-directions';
 import { VIEWS } from '@sabor/words/photo';
 import Papa from 'papaparse';
 
-const COLUMNS = [
+export const COLUMNS = [
   'wash_day',
   'abandoned',
   'date',

@@ -172,11 +172,11 @@ describe('a verdict', () => {
 describe('where a product was used', () => {
   it('names its trials and wash days, and nothing that is behind a code', async () => {
     const { body } = await bench.ask<ProductUsed>('GET', `/api/products/${product.id}/used`);
-    // On five heads against the other gel, and once more on Ines against the foam.
-    expect(body.trials).toHaveLength(6);
+    // On five heads against the other gel, once more on Ines against the foam, and in two trials of whole lines on Maren.
+    expect(body.trials).toHaveLength(8);
     expect(new Set(body.trials.map(({ wearerName }) => wearerName)).size).toBe(5);
-    // Four wash days of each trial, and eight of one that held it under two leave-ins.
-    expect(body.count).toBe(6 * 4 + 8);
+    // Four wash days of each trial of two options, three of one of three, and eight of one that held it under two leave-ins.
+    expect(body.count).toBe(7 * 4 + 3 + 8);
     expect(body.washDays[0]).toMatchObject({ slot: 'hold', tested: true, dose: { amount: 12 } });
     const dates = body.washDays.map(({ on }) => on);
     expect(dates).toEqual(dates.toSorted().toReversed());

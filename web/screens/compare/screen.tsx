@@ -375,6 +375,21 @@ function ComparisonSheet({
           >
             Readings as CSV
           </a>
+          {trial.endedAt !== null && !trial.masked && (
+            <>
+              {' · '}
+              <a
+                className="underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus"
+                href={`/api/trials/${trial.id}/package.zip`}
+                download
+              >
+                All of this trial for a statistician
+              </a>
+              <span className="text-soft">
+                : tables, codebook, and scripts in R and Python that compute its result again.
+              </span>
+            </>
+          )}
         </p>
       )}
     </>

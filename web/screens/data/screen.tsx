@@ -34,7 +34,7 @@ function Export() {
       <p className="mt-1 mb-3 text-soft">
         Everything in one zip: a CSV a table and the photographs as they are, described for other programs (a
         Frictionless data package). It is the backup too. A trial’s readings also come alone, one reading a
-        row.
+        row, and a finished one whole, with scripts in R and Python that compute its result again.
       </p>
       <p>
         <a className={`${link} font-semibold`} href="/api/backup.zip" download>
@@ -49,6 +49,19 @@ function Export() {
               <a className={link} href={`/api/trials/${trial.id}/readings.csv`} download>
                 Readings: {trial.question}
               </a>
+              {trial.endedAt !== null && !trial.masked && (
+                <>
+                  {' · '}
+                  <a
+                    className={link}
+                    href={`/api/trials/${trial.id}/package.zip`}
+                    aria-label={`All of it for a statistician: ${trial.question}`}
+                    download
+                  >
+                    all of it
+                  </a>
+                </>
+              )}
             </li>
           ))}
       </ul>
