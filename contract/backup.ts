@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { date, id } from './fields.ts';
 
 export const BACKUP_FORMAT = 'sabor backup';
 
@@ -17,6 +18,16 @@ export const Backup = v.object(
   'This backup is not whole: a part of it is missing.',
 );
 export type Backup = v.InferOutput<typeof Backup>;
+
+/** A part of everything, to be passed on: of a head, a line or a span of days, each null for any; with its pictures or without. */
+export const PackagePart = v.strictObject({
+  head: v.nullable(id),
+  line: v.nullable(id),
+  from: v.nullable(date),
+  to: v.nullable(date),
+  pictures: v.boolean(),
+});
+export type PackagePart = v.InferOutput<typeof PackagePart>;
 
 /** Where nightly backups go; null for none. */
 export const BackupFolder = v.object({

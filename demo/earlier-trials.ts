@@ -60,6 +60,9 @@ const line = (
 const TIDEWRACK = { hold: 'kelp-fold', condition: 'slack-water' };
 const MARROWBY = { hold: 'anvil', condition: 'fallow-mask' };
 
+/** The same of Maren, who wishes for volume and not for hold. */
+const BRIEF_MAREN: typeof BRIEF = { ...BRIEF, rated: ['definition', 'frizz', 'volume'] };
+
 /** The trials that the board puts together: six holds on one head, one pair of gels on five. */
 export const EARLIER: readonly DemoTrial[] = [
   earlier({
@@ -109,7 +112,7 @@ export const EARLIER: readonly DemoTrial[] = [
     question: 'Kelp Fold or Anvil for Maren’s long evenings?',
     ...{ seed: 3806, firstDaysAgo: 150 },
     arms: gels(KELP_ON_WAVY_CURLS),
-    ...BRIEF,
+    ...BRIEF_MAREN,
   }),
   earlier({
     key: 'dario-gels',
@@ -133,7 +136,7 @@ export const EARLIER: readonly DemoTrial[] = [
     question: 'Foam instead of gel on Maren?',
     ...{ seed: 4109, firstDaysAgo: 84 },
     arms: [arm('foam', FOAM), arm('anvil', ANVIL)],
-    ...BRIEF,
+    ...BRIEF_MAREN,
   }),
   earlier({
     key: 'maren-lines',
@@ -145,7 +148,7 @@ export const EARLIER: readonly DemoTrial[] = [
       line('marrowby', 'Marrowby', MARROWBY, ANVIL),
     ],
     testedWith: ['condition'],
-    ...BRIEF,
+    ...BRIEF_MAREN,
   }),
   earlier({
     key: 'maren-swaps',
@@ -160,6 +163,6 @@ export const EARLIER: readonly DemoTrial[] = [
       line('gel', 'Marrowby, hold of Tidewrack', { ...MARROWBY, hold: 'kelp-fold' }, KELP_ON_WAVY_CURLS),
     ],
     testedWith: ['condition'],
-    ...BRIEF,
+    ...BRIEF_MAREN,
   }),
 ];

@@ -62,8 +62,20 @@ test('a plan that can only describe is called that', async ({ page }) => {
 test('readings leave as CSV, everything as one zip', async ({ page }) => {
   await page.goto('/data');
   const csv = page.waitForEvent('download');
-  await page.getByRole('link', { name: /Which gel keeps Ines/ }).click();
+  await page.getByRole('link', { name: /^Readings: Which gel keeps Ines/ }).click();
   expect((await csv).suggestedFilename()).toMatch(/^sabor readings .*\.csv$/);
+  const trial = page.waitForEvent('download');
+  await page.getByRole('link', { name: /^All of it for a statistician: Which gel keeps Ines/ }).click();
+  expect((await trial).suggestedFilename()).toBe('sabor trial.zip');
+  await page.getByText('A part of it, to pass on').click();
+  await page.getByLabel('Head', { exact: true }).selectOption('Maren Castell-Yoon');
+  await page.getByLabel('Washed from').fill('never');
+  await expect(page.getByText('Sabor cannot read this date.', { exact: false })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Save this part' })).toHaveCount(0);
+  await page.getByLabel('Washed from').fill('');
+  const part = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save this part' }).click();
+  expect((await part).suggestedFilename()).toMatch(/^sabor part .*\.zip$/);
   const zip = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Everything, as one zip' }).click();
   expect((await zip).suggestedFilename()).toMatch(/^sabor backup .*\.zip$/);

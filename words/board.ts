@@ -44,6 +44,12 @@ export const WISH_LABELS: Readonly<Record<WishKey, string>> = {
   lasting: 'Lasting long',
 };
 
+/** Why nothing can be told as wished: what is weighed and was never read on that day. */
+export const unreadWishInWords = (wishes: readonly WishKey[], day: number): string =>
+  wishes.length === 0
+    ? ''
+    : ` The wishes weigh ${wishes.map((wish) => (wish === 'length' ? 'length' : OUTCOMES[wish as keyof typeof OUTCOMES].label.toLowerCase())).join(' and ')}, which none of these trials read on day ${day}: order by another column, or weigh ${wishes.length === 1 ? 'it' : 'them'} at nothing.`;
+
 /** What a column is about, after "In": "In definition"; as wished stands by itself. */
 export const columnInWords = (key: ColumnKey): string =>
   key === 'wish' ? 'As the wishes weigh it' : `In ${COLUMNS[key].label.toLowerCase()}`;

@@ -10,6 +10,7 @@ import {
   type BoardTrial,
   type BoardView,
   meanDewPoint,
+  unreadWishes,
   WHOLE_VIEW,
   wishValue,
 } from './read.ts';
@@ -465,5 +466,15 @@ describe('the air that wash days met', () => {
     expect(
       meanDewPoint([{ ...one, days: one.days.map((day) => ({ ...day, dewPointC: null })) }], null),
     ).toBeNull();
+  });
+});
+
+describe('wishes that nothing was read of', () => {
+  it('are told, those that weigh nothing or were read are not', () => {
+    const one = madeUp('1', ['kelp', 'anvil'], TRUTH, 1);
+    const weights = { definition: 2, volume: 1, shine: 0, length: 1, lasting: 3 };
+    expect(unreadWishes([one], weights, 1)).toEqual(['volume']);
+    expect(unreadWishes([one], weights, 2)).toEqual(['volume', 'length']);
+    expect(unreadWishes([one], {}, 1)).toEqual([]);
   });
 });

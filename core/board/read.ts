@@ -135,6 +135,21 @@ export function wishValue(
   return all > 0 ? sum / all : null;
 }
 
+/** What is weighed and has no number on the board's day in any of these trials: nothing can be told as wished then. */
+export function unreadWishes(
+  trials: readonly BoardTrial[],
+  weights: WishWeights,
+  day: number,
+): Exclude<WishKey, 'lasting'>[] {
+  const read = (wish: Exclude<WishKey, 'lasting'>) =>
+    trials.some(({ days }) =>
+      days.some((one) => onDay(wish === 'length' ? one.shrinkage : one.rated[wish], day) !== null),
+    );
+  return (Object.entries(weights) as [WishKey, number][]).flatMap(([wish, weight]) =>
+    weight > 0 && wish !== 'lasting' && !read(wish) ? [wish] : [],
+  );
+}
+
 const onDay = (days: readonly DayValue[] | undefined, wanted: number) => {
   const value = days?.find(({ day }) => day === wanted)?.value;
   return value === undefined || Number.isNaN(value) ? null : value;

@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes } from 'react';
+import type { AnchorHTMLAttributes, ButtonHTMLAttributes } from 'react';
 import { Link, type LinkProps } from 'react-router';
 
 const base =
@@ -18,6 +18,15 @@ export function Button({
   ...rest
 }: ButtonHTMLAttributes<HTMLButtonElement> & { look?: ButtonLook }) {
   return <button type="button" className={`${looks[look]} ${className}`} {...rest} />;
+}
+
+/** A file to be saved, as a button. */
+export function SaveLink({ className = '', children, ...rest }: AnchorHTMLAttributes<HTMLAnchorElement>) {
+  return (
+    <a className={`${looks.plain} ${className}`} download {...rest}>
+      {children}
+    </a>
+  );
 }
 
 export function ButtonLink({ look = 'plain', className = '', ...rest }: LinkProps & { look?: ButtonLook }) {

@@ -4,6 +4,7 @@ import os from 'node:os';
 import path from 'node:path';
 // @ts-expect-error The reference implementation of the standard comes without types.
 import { Package } from 'datapackage';
+import Papa from 'papaparse';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoSource } from '../../../scripts/start/demo.ts';
 import { openBench, type TestBench } from '../../testing/bench.ts';
@@ -54,5 +55,84 @@ describe('a backup is a data package that other programs read', () => {
     expect(rows).toBe(counted[0].n);
     expect(files).toBe((await bench.db.query('select from photograph')).rowCount);
     expect(files).toBeGreaterThan(0);
+  });
+
+  it('with every table and column told in words, and a licence named', async () => {
+    const text = await readFile(path.join(folder, 'codebook.csv'), 'utf8');
+    const { data } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: true });
+    expect(data.length).toBeGreaterThan(400);
+    expect(data.filter(({ holds }) => !holds).map(({ table, column }) => `${table}.${column}`)).toEqual([]);
+    expect(data.find(({ column }) => column === 'size_ml')!.unit).toBe('ml');
+    const described = JSON.parse(await readFile(path.join(folder, 'datapackage.json'), 'utf8'));
+    expect(described.licenses).toHaveLength(1);
+    expect(await readFile(path.join(folder, 'README.txt'), 'utf8')).toContain('No licence is given');
+  });
+});
+
+describe('a part of it', () => {
+  let made = 0;
+  async function part(asked: string) {
+    const answer = await fetch(`${bench.url}/api/part.zip?${asked}`);
+    expect(answer.status).toBe(200);
+    const files = await unzipped(Buffer.from(await answer.arrayBuffer()));
+    const into = path.join(folder, `part ${made++}`);
+    for (const [name, content] of files) {
+      mkdirSync(path.dirname(path.join(into, name)), { recursive: true });
+      writeFileSync(path.join(into, name), content);
+    }
+    const rows = (table: string) =>
+      Papa.parse<Record<string, string>>(files.get(`data/${table}.csv`)!.toString(), {
+        header: true,
+        skipEmptyLines: true,
+      }).data;
+    return { files, rows, into };
+  }
+  const idOf = async (table: 'wearer' | 'line', name: string) =>
+    (await bench.db.query<{ id: string }>(`select id from ${table} where name like $1`, [`${name}%`]))
+      .rows[0]!.id;
+
+  it('of a head is a valid package, whole for that head, and names no other', async () => {
+    const head = await idOf('wearer', 'Ines');
+    const { files, rows, into } = await part(`head=${head}`);
+    const loaded = await Package.load(path.join(into, 'datapackage.json'));
+    expect(loaded.errors).toEqual([]);
+    for (const resource of loaded.resources as Resource[])
+      if (resource.tabular) await resource.read({ relations: true });
+    expect(rows('wearer').map(({ name }) => name)).toEqual(['Ines Falkenrath']);
+    const { rows: own } = await bench.db.query(
+      `select count(*) as n from reading r join check_in c on c.id = r.check_in_id
+       join wash_day d on d.id = c.wash_day_id join trial t on t.id = d.trial_id where t.wearer_id = $1`,
+      [head],
+    );
+    expect(rows('reading')).toHaveLength(own[0].n);
+    const names = (await bench.db.query<{ name: string }>('select name from wearer')).rows;
+    for (const [name, content] of files)
+      for (const other of names.filter((one) => !one.name.startsWith('Ines')))
+        expect(`${name} ${content.toString('latin1')}`).not.toContain(other.name.split(' ').at(-1));
+    expect([...files.keys()].some((name) => name.startsWith('photographs/'))).toBe(true);
+    const bare = await part(`head=${head}&pictures=no`);
+    expect([...bare.files.keys()].some((name) => name.startsWith('photographs/'))).toBe(false);
+    expect(bare.rows('photograph').length).toBe(rows('photograph').length);
+  });
+
+  it('of a line, or of a span, keeps the trials and wash days it asks for', async () => {
+    const { rows } = await part(`line=${await idOf('line', 'Quillet')}&pictures=no`);
+    const kept = rows('trial').map(({ question }) => question);
+    expect(kept).toContain('Does the cheap foam do for Ines’s matinees?');
+    expect(kept).not.toContain('Does Oluchi need the stronger gel?');
+    const day = rows('wash_day')
+      .map(({ started_at }) => started_at!.slice(0, 10))
+      .sort()[1]!;
+    const span = await part(`from=${day}&to=${day}&pictures=no`);
+    expect(span.rows('wash_day').length).toBeGreaterThan(0);
+    for (const { started_at } of span.rows('wash_day')) expect(started_at).toContain(day);
+  });
+
+  it('is refused in words where it is asked for wrongly, and by a Sabor that would bring it in', async () => {
+    for (const asked of ['head=all', 'from=2026-02-30', 'from=2026-03-01&to=2026-02-01', `head=${"'"}or 1=1`])
+      expect((await fetch(`${bench.url}/api/part.zip?${asked}`)).status).toBe(422);
+    const { into } = await part('pictures=no');
+    const described = JSON.parse(await readFile(path.join(into, 'datapackage.json'), 'utf8'));
+    expect(described.sabor.format).toBe('sabor part');
   });
 });

@@ -1,10 +1,15 @@
+import type { PackagePart } from '@sabor/contract/backup';
+import Papa from 'papaparse';
 import * as v from 'valibot';
 import type { Table } from '../../db/tables.ts';
+import { columnSays, TABLE_SAYS, unitOf } from './codebook.ts';
 import type { Column, Kind, Shape } from './shapes.ts';
 
 export const DESCRIPTOR = 'datapackage.json';
 /** Tells a Sabor backup from other data packages. */
 export const PROFILE = 'sabor backup';
+/** A part of one, for other programs: no Sabor reads it in. */
+const PART = 'sabor part';
 
 export const fileName = (table: string) => `data/${table}.csv`;
 
@@ -27,7 +32,8 @@ const TYPES: Record<Exclude<Kind, 'file'>, { type: string; format?: string }> = 
   any: { type: 'any' },
 };
 
-function fieldOf({ name, kind, required, words }: Column) {
+function fieldOf(table: Table, { name, kind, required, words }: Column) {
+  const [says, unit] = [columnSays(table, name), unitOf(name)];
   // An empty text and none look alike to other programs: only what tells rows apart is said to be required of texts.
   const constraints = {
     ...(required && kind !== 'string' ? { required: true } : {}),
@@ -36,20 +42,28 @@ function fieldOf({ name, kind, required, words }: Column) {
   return {
     name,
     ...TYPES[kind as Exclude<Kind, 'file'>],
+    ...(says ? { description: says } : {}),
+    ...(unit ? { unit } : {}),
     ...(Object.keys(constraints).length ? { constraints } : {}),
   };
 }
 
 /**
  * The package's description. Source: Frictionless Data Package 1 (Data Package, Tabular Data Resource, Table Schema);
- * `sabor` and `rows` are ours, as the standard allows.
+ * `sabor`, `rows` and `unit` are ours, as the standard allows.
  */
-export function descriptorOf(schema: number, resources: readonly Resource[]) {
+export function descriptorOf(
+  schema: number,
+  resources: readonly Resource[],
+  part: PackagePart | null = null,
+) {
   return {
-    name: 'sabor-backup',
-    title: 'Everything that is in this Sabor',
+    name: part ? 'sabor-part' : 'sabor-backup',
+    title: part ? 'A part of a Sabor' : 'Everything that is in this Sabor',
     profile: 'data-package',
-    sabor: { format: PROFILE, schema },
+    // Open Definition’s name for: none is given.
+    licenses: [{ name: 'other-closed', title: 'No licence is given' }],
+    sabor: part ? { format: PART, schema, part } : { format: PROFILE, schema },
     resources: resources.map((resource) => {
       const common = { bytes: resource.bytes, hash: `sha256:${resource.hash}` };
       if ('picture' in resource) {
@@ -66,6 +80,7 @@ export function descriptorOf(schema: number, resources: readonly Resource[]) {
       return {
         name: table,
         path: fileName(table),
+        description: TABLE_SAYS[table],
         profile: 'tabular-data-resource',
         format: 'csv',
         mediatype: 'text/csv',
@@ -73,7 +88,7 @@ export function descriptorOf(schema: number, resources: readonly Resource[]) {
         ...common,
         rows: resource.rows,
         schema: {
-          fields: columns.map(fieldOf),
+          fields: columns.map((column) => fieldOf(table, column)),
           missingValues: [''],
           ...(primary ? { primaryKey: key } : {}),
           ...(refers.length
@@ -88,6 +103,30 @@ export function descriptorOf(schema: number, resources: readonly Resource[]) {
       };
     }),
   };
+}
+
+/** Every column of a package in words, as CSV. */
+export function codebookOf(resources: readonly Resource[]): string {
+  const rows = resources.flatMap((resource) => {
+    if ('picture' in resource) return [];
+    const { table, columns, key, primary, refers } = resource.shape;
+    return columns.map((column) => {
+      const to = refers.find(({ columns: own }) => own.length === 1 && own[0] === column.name);
+      return {
+        table,
+        'a row is': TABLE_SAYS[table],
+        column: column.name,
+        holds: columnSays(table, column.name) ?? '',
+        type: column.kind,
+        unit: unitOf(column.name) ?? '',
+        words: column.words?.join(' | ') ?? '',
+        'must be told': column.required ? 'yes' : 'no',
+        key: primary && key.includes(column.name) ? 'yes' : 'no',
+        'refers to': to ? `${to.to}.${to.toColumns[0]}` : '',
+      };
+    });
+  });
+  return `${Papa.unparse(rows)}\r\n`;
 }
 
 /** What is read of a description; the rest is for other programs. */

@@ -3,7 +3,7 @@ import { createWriteStream } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import { BackupFolder, type BackupState } from '@sabor/contract/backup';
+import { BackupFolder, type BackupState, PackagePart } from '@sabor/contract/backup';
 import express, { type Request, Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { parse, Refusal } from '../../http/problems.ts';
@@ -34,6 +34,21 @@ export function backupRoutes(db: Db, scratch: string, nightly = new Nightly(db))
       if (!response.headersSent) throw error;
       // Whoever asked has gone away, or the zip is cut short: it has no end then, and no Sabor reads it.
       request.log?.warn({ err: error }, 'backup cut short');
+      response.destroy();
+    });
+  });
+  router.get('/part.zip', async (request, response) => {
+    const { head, line, from, to, pictures } = request.query;
+    const part = parse(PackagePart, {
+      ...{ head: head ?? null, line: line ?? null, from: from ?? null, to: to ?? null },
+      pictures: pictures !== 'no',
+    });
+    if (part.from && part.to && part.from > part.to)
+      throw new Refusal(422, 'The span ends before it begins.');
+    response.attachment(`sabor part ${new Date().toISOString().slice(0, 10)}.zip`).type('application/zip');
+    await writePackage(db, response, part).catch((error) => {
+      if (!response.headersSent) throw error;
+      request.log?.warn({ err: error }, 'part cut short');
       response.destroy();
     });
   });

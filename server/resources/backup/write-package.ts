@@ -1,13 +1,16 @@
 import { createHash } from 'node:crypto';
 import { Readable, Transform, type Writable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { PackagePart } from '@sabor/contract/backup';
 import type { PoolClient } from 'pg';
 import { to as copyTo } from 'pg-copy-streams';
 import { ZipFile } from 'yazl';
 import { schemaOf } from '../../db/migrate.ts';
 import type { Db } from '../../db/pool.ts';
 import { PICTURES } from '../../db/tables.ts';
-import { DESCRIPTOR, descriptorOf, fileName, type Resource } from './descriptor.ts';
+import { README, README_OF_PART } from './codebook.ts';
+import { codebookOf, DESCRIPTOR, descriptorOf, fileName, type Resource } from './descriptor.ts';
+import { rowsOf } from './part.ts';
 import { type Column, readShapes, type Shape } from './shapes.ts';
 
 /** The same bytes for the same data: an entry carries no time of its own. */
@@ -62,27 +65,41 @@ function entry(zip: ZipFile, path: string, compress: boolean, open: () => Promis
   });
 }
 
-async function writeTables(client: PoolClient, zip: ZipFile): Promise<Resource[]> {
+/** A picture of an under-age wearer leaves in a part once the guardian has said yes to publishing. */
+const mayLeave = (table: string) =>
+  table === 'photograph'
+    ? `and (select not w.under_age or coalesce((select c.yes from publish_consent c where c.wearer_id = w.id
+         order by c.said_at desc, c.id desc limit 1), false)
+         from wash_day d join trial x on x.id = d.trial_id join wearer w on w.id = x.wearer_id where d.id = t.wash_day_id)`
+    : '';
+
+async function writeTables(client: PoolClient, zip: ZipFile, part: PackagePart | null): Promise<Resource[]> {
   const schema = await schemaOf(client);
   const resources: Resource[] = [];
-  for (const shape of await readShapes(client)) {
-    if (LEFT_OUT.has(shape.table)) continue;
-    const { rows } = await client.query<{ n: number }>(`select count(*) as n from public.${shape.table}`);
+  const shapes = await readShapes(client);
+  const rowsIn = part ? rowsOf(part, shapes) : () => 'true';
+  for (const shape of shapes) {
+    const which = rowsIn(shape.table);
+    if (LEFT_OUT.has(shape.table) || which === null) continue;
+    const { rows } = await client.query<{ n: number }>(
+      `select count(*) as n from public.${shape.table} t where ${which}`,
+    );
     const columns = written(shape);
     const measured = await entry(zip, fileName(shape.table), true, () =>
       client.query(
         copyTo(
-          `copy (select ${columns.map(asText).join(', ')} from public.${shape.table} t
+          `copy (select ${columns.map(asText).join(', ')} from public.${shape.table} t where ${which}
              order by ${shape.key.map((column) => `t."${column}"`).join(', ')}) to stdout with (format csv, header)`,
         ),
       ),
     );
     resources.push({ shape: { ...shape, columns }, rows: rows[0]!.n, ...measured });
     const folder = PICTURES[shape.table];
-    if (folder === undefined) continue;
+    if (folder === undefined || (part && !part.pictures)) continue;
     // Before schema 12 half a photograph stood in the place of the whole.
     const { rows: pictures } = await client.query<{ id: string; type: string }>(
-      `select id, type from public.${shape.table} where length(bytes) > 0 ${schema < 12 ? 'and length(bytes) = size' : ''} order by id`,
+      `select id, type from public.${shape.table} t where length(bytes) > 0 ${schema < 12 ? 'and length(bytes) = size' : ''}
+         and ${which} ${part ? mayLeave(shape.table) : ''} order by id`,
     );
     for (const { id, type } of pictures) {
       const path = `${folder}/${id}.${type.split('/')[1]}`;
@@ -102,9 +119,9 @@ async function writeTables(client: PoolClient, zip: ZipFile): Promise<Resource[]
 /**
  * Writes the whole database, as it stands at one moment, to `out` as one zip: a data package (Frictionless Data Package
  * and Table Schema) of one CSV a table and the pictures as files. Rows stand in the order of their keys and no time is
- * written, so that the same data give the same bytes. Works on every schema. Streams: holds one picture at most.
+ * written, so that the same data give the same bytes. Works on every schema; a `part` on the newest alone. Streams: holds one picture at most.
  */
-export async function writePackage(db: Db, out: Writable): Promise<void> {
+export async function writePackage(db: Db, out: Writable, part: PackagePart | null = null): Promise<void> {
   const client = await db.connect();
   let whole = false;
   try {
@@ -117,9 +134,11 @@ export async function writePackage(db: Db, out: Writable): Promise<void> {
     const through = pipeline(zip.outputStream as unknown as Readable, out);
     const failed = through.then(() => new Promise<never>(() => {}));
     const writing = (async () => {
-      const resources = await writeTables(client, zip);
-      const text = JSON.stringify(descriptorOf(await schemaOf(client), resources), null, 2);
+      const resources = await writeTables(client, zip, part);
+      const text = JSON.stringify(descriptorOf(await schemaOf(client), resources, part), null, 2);
       zip.addBuffer(Buffer.from(`${text}\n`), DESCRIPTOR, { ...ENTRY, compress: true });
+      zip.addBuffer(Buffer.from(part ? README_OF_PART : README), 'README.txt', { ...ENTRY, compress: true });
+      zip.addBuffer(Buffer.from(codebookOf(resources)), 'codebook.csv', { ...ENTRY, compress: true });
       zip.end();
     })();
     await Promise.race([writing, failed]);

@@ -1,7 +1,7 @@
 import type { OwnBoard } from '@sabor/contract/board';
 import type { Wearer } from '@sabor/contract/wearer';
 import { COLUMNS, type ColumnKey, type WishKey, type WishWeights } from '@sabor/core/board/columns';
-import type { BoardAsk, BoardTrial } from '@sabor/core/board/read';
+import { type BoardAsk, type BoardTrial, unreadWishes } from '@sabor/core/board/read';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { useMemo, useState } from 'react';
@@ -328,6 +328,8 @@ function OwnBoardPage({
             nameOf={nameOf}
             products={products}
             role={ask.role}
+            unreadWishes={unreadWishes(tested, used, onDay)}
+            onDay={onDay}
             view={ask.view}
             tried={
               new Set(own.trials.flatMap(({ arms }) => arms.flatMap(({ productId }) => productId ?? [])))

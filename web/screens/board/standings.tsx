@@ -1,6 +1,6 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { Board, BoardColumn, BoardNode } from '@sabor/core/board/board';
-import { COLUMNS } from '@sabor/core/board/columns';
+import { COLUMNS, type WishKey } from '@sabor/core/board/columns';
 import type { BoardView } from '@sabor/core/board/read';
 import { suitsSlot } from '@sabor/core/shelf/products';
 import type { Slot } from '@sabor/core/step/slots';
@@ -9,6 +9,7 @@ import {
   betterInWords,
   columnInWords,
   standingInWords,
+  unreadWishInWords,
   weakenedInWords,
 } from '@sabor/words/board';
 import { doseInWords } from '@sabor/words/dose';
@@ -24,6 +25,8 @@ export function Standings({
   nameOf,
   products,
   role,
+  unreadWishes,
+  onDay,
   view,
   tried,
   wearerId,
@@ -34,6 +37,9 @@ export function Standings({
   nameOf: (node: string) => string;
   products: readonly Product[];
   role: Slot | 'line';
+  /** What is weighed and was read in none of the trials on that day. */
+  unreadWishes: readonly Exclude<WishKey, 'lasting'>[];
+  onDay: number;
   view: BoardView;
   /** Products that any trial of this head held, those that are left out too. */
   tried: ReadonlySet<string>;
@@ -146,6 +152,7 @@ export function Standings({
       {unread.length > 0 && (
         <p className="mt-3 text-soft">
           Without a number here: {unread.map(({ node }) => nameOf(node)).join(', ')}.
+          {column.key === 'wish' && unreadWishInWords(unreadWishes, onDay)}
         </p>
       )}
       {better.length > 0 && (

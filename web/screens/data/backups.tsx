@@ -35,7 +35,7 @@ export function BringIn() {
   return (
     <section aria-labelledby="import">
       <h2 id="import" className="text-xl">
-        Bring in
+        Import
       </h2>
       <p className="mt-1 mb-3 text-soft">
         A backup goes into an empty Sabor, whole or not at all. Older ones, in JSON, are read too.

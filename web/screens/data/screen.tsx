@@ -7,6 +7,7 @@ import { patch } from '../../http/http.ts';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { Heading } from '../../ui/states.tsx';
 import { BringIn, Nightly } from './backups.tsx';
+import { PartOfIt } from './part.tsx';
 
 const link = 'underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus';
 
@@ -16,9 +17,11 @@ export function DataScreen() {
       <Heading title="Data">Everything is yours, on your own machine, in open formats.</Heading>
       <div className="grid gap-x-12 gap-y-10 lg:grid-cols-2">
         <Export />
-        <BringIn />
-        <Nightly />
-        <Units />
+        <div className="space-y-10">
+          <BringIn />
+          <Nightly />
+          <Units />
+        </div>
       </div>
     </>
   );
@@ -29,7 +32,7 @@ function Export() {
   return (
     <section aria-labelledby="export">
       <h2 id="export" className="text-xl">
-        Remove
+        Export
       </h2>
       <p className="mt-1 mb-3 text-soft">
         Everything in one zip: a CSV a table and the photographs as they are, described for other programs (a
@@ -41,7 +44,9 @@ function Export() {
           Everything, as one zip
         </a>
       </p>
-      <ul className="mt-3 space-y-1">
+      <PartOfIt />
+      <h3 className="mt-5 text-base font-semibold">Trial by trial</h3>
+      <ul className="mt-1 space-y-1">
         {trials.data
           ?.filter((trial) => trial.washDaysDone > 0)
           .map((trial) => (
