@@ -22,6 +22,16 @@ function factorOf(m: Matrix): Matrix {
   return V;
 }
 
+/** The rows of a factor without what is nothing: a thing shares no errors with those of another island. */
+function compact(factor: Matrix): { rows: Float64Array[]; used: Int32Array[] } {
+  const all = factor.to2DArray();
+  const least = 1e-12 * Math.max(...all.flatMap((row) => row.map(Math.abs)), 0);
+  const used = all.map((row) =>
+    Int32Array.from(row.flatMap((value, j) => (Math.abs(value) > least ? [j] : []))),
+  );
+  return { rows: all.map((row, i) => Float64Array.from(used[i]!, (j) => row[j]!)), used };
+}
+
 /**
  * Seeded draws from the joint t of a network: the errors of whole heads and of half-heads apart, each with its own
  * uncertain spread, both wider where the trials of an island disagree. Source: methods.md 7 and 9.
@@ -38,20 +48,20 @@ export function drawsOf(network: Network, seed = 1, count = DRAWS): Draws {
     { factor: n > 0 ? factorOf(parts.half) : null, freedom: network.half?.freedom ?? 0 },
   ].flatMap(({ factor, freedom }) =>
     // Numbers in plain rows: ten thousand draws read them.
-    factor && freedom > 0 ? [{ rows: factor.to2DArray().map((row) => Float64Array.from(row)), freedom }] : [],
+    factor && freedom > 0 ? [{ ...compact(factor), freedom }] : [],
   );
   const wider = island.map((at) => agreement[at]!.inflation);
   const z = new Float64Array(n);
   for (let d = 0; d < count; d++) {
     const from = d * n;
     values.set(estimate, from);
-    for (const { rows, freedom } of kinds) {
+    for (const { rows, used, freedom } of kinds) {
       for (let j = 0; j < n; j++) z[j] = normal();
       const by = Math.sqrt(freedom / chiSquareOf(normal, freedom, random.unit));
       for (let i = 0; i < n; i++) {
-        const row = rows[i]!;
+        const [row, at] = [rows[i]!, used[i]!];
         let sum = 0;
-        for (let j = 0; j < n; j++) sum += row[j]! * z[j]!;
+        for (let k = 0; k < row.length; k++) sum += row[k]! * z[at[k]!]!;
         values[from + i]! += wider[i]! * by * sum;
       }
     }
@@ -86,12 +96,16 @@ export function jointPairs({ network, count, values }: Draws, shown: readonly st
   );
   if (pairs.length === 0) return [];
   const most = new Float64Array(count);
+  // Plain rows of numbers: ten thousand draws go through some thousand pairs.
+  const first = Int32Array.from(pairs, ({ i }) => i);
+  const second = Int32Array.from(pairs, ({ j }) => j);
+  const perError = Float64Array.from(pairs, ({ se }) => 1 / se);
+  const off = new Float64Array(n);
   for (let d = 0; d < count; d++) {
-    const from = d * n;
+    for (let i = 0; i < n; i++) off[i] = values[d * n + i]! - estimate[i]!;
     let largest = 0;
-    for (const { i, j, se } of pairs) {
-      const off = values[from + i]! - estimate[i]! - values[from + j]! + estimate[j]!;
-      const t = Math.abs(off) / se;
+    for (let p = 0; p < perError.length; p++) {
+      const t = Math.abs(off[first[p]!]! - off[second[p]!]!) * perError[p]!;
       if (t > largest) largest = t;
     }
     most[d] = largest;
@@ -118,20 +132,26 @@ export function sharesFirst(
   const sign = wanted === 'higher' ? 1 : -1;
   const found = new Map<string, number>();
   for (const at of new Set(island)) {
-    const own = shown.flatMap((node) => {
-      const i = nodes.indexOf(node);
-      return i >= 0 && island[i] === at ? [i] : [];
-    });
-    const times = new Map(own.map((i) => [i, 0]));
+    const own = Int32Array.from(
+      shown.flatMap((node) => {
+        const i = nodes.indexOf(node);
+        return i >= 0 && island[i] === at ? [i] : [];
+      }),
+    );
+    const times = new Int32Array(own.length);
     for (let d = 0; d < count; d++) {
-      let [best, most] = [-1, Number.NEGATIVE_INFINITY];
-      for (const i of own) {
-        const value = sign * values[d * n + i]!;
-        if (value > most) [best, most] = [i, value];
+      let best = -1;
+      let most = Number.NEGATIVE_INFINITY;
+      for (let k = 0; k < own.length; k++) {
+        const value = sign * values[d * n + own[k]!]!;
+        if (value > most) {
+          best = k;
+          most = value;
+        }
       }
-      if (best >= 0) times.set(best, times.get(best)! + 1);
+      if (best >= 0) times[best]!++;
     }
-    for (const [i, hits] of times) found.set(nodes[i]!, hits / count);
+    for (const [k, i] of own.entries()) found.set(nodes[i]!, times[k]! / count);
   }
   return found;
 }

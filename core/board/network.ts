@@ -289,16 +289,26 @@ export function networkOf(trials: readonly NetworkTrial[]): Network {
     return { ratio, df, p: fTail(ratio, df, freedom), inflation: Math.max(1, Math.sqrt(ratio)) };
   });
 
-  const effectOf = (c: Float64Array, at: number): Effect | null => {
-    const a = times(inverse, c);
-    const [vw, vh] = [quadratic(mw, a), quadratic(mh, a)];
+  // What all pairs share is reckoned once.
+  let known: { whole: Matrix; half: Matrix } | undefined;
+  const parts = () => {
+    known ??= { whole: inverse.mmul(mw).mmul(inverse), half: inverse.mmul(mh).mmul(inverse) };
+    return known;
+  };
+  const reaches = new Map<number, number>();
+  const reachOf = (freedom: number): number => {
+    // The same degrees of freedom, but for what rounding makes of them.
+    const key = Math.round(freedom * 1e9) / 1e9;
+    if (!reaches.has(key)) reaches.set(key, studentQuantile(0.975, key));
+    return reaches.get(key)!;
+  };
+  const effectOf = (value: number, [vw, vh]: readonly [number, number], at: number): Effect | null => {
     const variance = vw + vh;
     if (!(variance > 0)) return null;
     const [fw, fh] = [spreads.whole?.freedom ?? 0, spreads.half?.freedom ?? 0];
     const freedom = variance ** 2 / ((fw > 0 ? vw ** 2 / fw : 0) + (fh > 0 ? vh ** 2 / fh : 0));
-    const value = c.reduce((sum, weight, j) => sum + weight * estimate[j]!, 0);
     const se = Math.sqrt(variance) * agreement[at]!.inflation;
-    const reach = freedom >= FEWEST_FREEDOM ? studentQuantile(0.975, freedom) * se : null;
+    const reach = freedom >= FEWEST_FREEDOM ? reachOf(freedom) * se : null;
     return {
       value,
       se,
@@ -315,10 +325,9 @@ export function networkOf(trials: readonly NetworkTrial[]): Network {
     between: (node, from) => {
       const [i, j] = [index.get(node), index.get(from)];
       if (i === undefined || j === undefined || i === j || island[i] !== island[j]) return null;
-      const c = new Float64Array(n);
-      c[i] = 1;
-      c[j] = -1;
-      return effectOf(c, island[i]!);
+      const { whole, half } = parts();
+      const apart = (m: Matrix) => m.get(i, i) + m.get(j, j) - 2 * m.get(i, j);
+      return effectOf(estimate[i]! - estimate[j]!, [apart(whole), apart(half)], island[i]!);
     },
     overIsland: (node) => {
       const i = index.get(node);
@@ -328,9 +337,11 @@ export function networkOf(trials: readonly NetworkTrial[]): Network {
       const c = new Float64Array(n);
       for (const j of mates) c[j] = -1 / mates.length;
       c[i]! += 1;
-      return effectOf(c, island[i]!);
+      const a = times(inverse, c);
+      const value = c.reduce((sum, weight, j) => sum + weight * estimate[j]!, 0);
+      return effectOf(value, [quadratic(mw, a), quadratic(mh, a)], island[i]!);
     },
     estimate,
-    parts: () => ({ whole: inverse.mmul(mw).mmul(inverse), half: inverse.mmul(mh).mmul(inverse) }),
+    parts,
   };
 }
