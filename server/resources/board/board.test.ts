@@ -25,22 +25,55 @@ const get = async <T>(path: string) => (await bench.ask<T>('GET', `/api${path}`)
 const board = () => get<OwnBoard>(`/wearers/${ines.id}/board`);
 
 describe('a head’s board', () => {
-  it('is what a page would put together from the trials themselves', async () => {
+  /** Holds the server's answer against what the trials themselves come to. */
+  async function mustBeWhole(): Promise<OwnBoard> {
     const { products } = await get<Shelf>('/shelf');
+    const wearer = await get<Wearer>(`/wearers/${ines.id}`);
     const file = await get<HairFile>(`/wearers/${ines.id}/file`);
     const days = await get<LedgerWashDay[]>(`/wearers/${ines.id}/ledger`);
     const ground = groundOfDays(days, products, 'eu', new Formulas());
     const own = (await get<Trial[]>('/trials')).filter(({ wearerId }) => wearerId === ines.id);
-    const { trials, waiting } = await board();
-    expect(trials.length).toBeGreaterThan(5);
+    const found = await board();
     for (const { id } of own) {
       const trial = await get<TrialDetail>(`/trials/${id}`);
-      const found = forBoard({ trial, wearer: ines, file, shelf: products, ground });
-      if (found.trial) expect(trials.find((one) => one.id === id)).toEqual(found.trial);
-      else expect(waiting).toContainEqual({ id, question: trial.question, why: found.why });
+      const alone = forBoard({ trial, wearer, file, shelf: products, ground });
+      if (alone.trial) expect(found.trials.find((one) => one.id === id)).toEqual(alone.trial);
+      else expect(found.waiting).toContainEqual({ id, question: trial.question, why: alone.why });
     }
-    expect(trials.length + waiting.length).toBe(own.length);
-  });
+    expect(found.trials.length + found.waiting.length).toBe(own.length);
+    return found;
+  }
+
+  it('is what a page would put together from the trials themselves, whatever was written since', async () => {
+    const first = await mustBeWhole();
+    expect(first.trials.length).toBeGreaterThan(5);
+    const { id } = first.trials[0]!;
+    const day = `(select id from wash_day where trial_id = '${id}' order by position limit 1)`;
+    let before = first;
+    for (const [written, seen] of [
+      [
+        `update wash_step set done_at = done_at + interval '20 min' where slot = 'dry' and wash_day_id = ${day}`,
+        true,
+      ],
+      [`update wash_day set temperature_c = 31, humidity = 80, wind_ms = 1 where id = ${day}`, false],
+      [`update product set price = price * 2`, true],
+      [
+        `insert into overrule (id, trial_id, wash_day_id, difference, gravity, reason)
+        select gen_random_uuid(), '${id}', ${day}, 'none', 'note', 'judged'`,
+        false,
+      ],
+      [
+        `insert into hair_event (id, wearer_id, kind, happened_on) select gen_random_uuid(), '${ines.id}', 'colour', current_date - 200`,
+        true,
+      ],
+      [`update wearer set note = 'seen' where id <> '${ines.id}'`, false],
+    ] as const) {
+      await bench.db.query(written);
+      const now = await mustBeWhole();
+      if (seen) expect(now, written).not.toEqual(before);
+      before = now;
+    }
+  }, 60_000);
 
   it('is made anew once anything was written, and keeps blind and unopened trials shut', async () => {
     const before = await board();
