@@ -64,7 +64,7 @@ describe('a head’s board', () => {
       ],
       [
         `insert into hair_event (id, wearer_id, kind, happened_on) select gen_random_uuid(), '${ines.id}', 'colour', current_date - 200`,
-        true,
+        false,
       ],
       [`update wearer set note = 'seen' where id <> '${ines.id}'`, false],
     ] as const) {
