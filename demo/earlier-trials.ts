@@ -60,8 +60,8 @@ const line = (
 const TIDEWRACK = { hold: 'kelp-fold', condition: 'slack-water' };
 const MARROWBY = { hold: 'anvil', condition: 'fallow-mask' };
 
-/** The same of Maren, who wishes for volume and not for hold. */
-const BRIEF_MAREN: typeof BRIEF = { ...BRIEF, rated: ['definition', 'frizz', 'volume'] };
+/** The same of Maren, who wishes for volume as well. */
+const BRIEF_MAREN: typeof BRIEF = { ...BRIEF, rated: ['definition', 'frizz', 'volume', 'hold'] };
 
 /** The trials that the board puts together: six holds on one head, one pair of gels on five. */
 export const EARLIER: readonly DemoTrial[] = [
@@ -155,7 +155,7 @@ export const EARLIER: readonly DemoTrial[] = [
     wearer: 'maren',
     question: 'Which item carried Tidewrack against Marrowby?',
     ...{ seed: 4311, firstDaysAgo: 52 },
-    washDaysAgo: Array.from({ length: 9 }, (_, i) => 52 - 4 * i),
+    washDaysAgo: Array.from({ length: 9 }, (_, i) => 52 - 3 * i),
     planned: 9,
     arms: [
       line('marrowby', 'Marrowby', MARROWBY, ANVIL),

@@ -70,6 +70,7 @@ test('readings leave as CSV, everything as one zip', async ({ page }) => {
   await page.getByText('A part of it, to pass on').click();
   await page.getByLabel('Head', { exact: true }).selectOption('Maren Castell-Yoon');
   await page.getByLabel('Washed from').fill('never');
+  await page.keyboard.press('Tab');
   await expect(page.getByText('Sabor cannot read this date.', { exact: false })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Save this part' })).toHaveCount(0);
   await page.getByLabel('Washed from').fill('');

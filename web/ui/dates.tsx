@@ -65,9 +65,10 @@ function TypedField({
             onChange={(e) => {
               const typed = e.target.value;
               setText(typed);
-              // Nothing can follow a date that is written out in full.
+              // Nothing can follow a date that is written out in full, and an empty field is none.
               const next = meant(typed);
-              if (
+              if (typed === '') onChange('');
+              else if (
                 next !== '' &&
                 (typed === next || typed === reading.show(next)) &&
                 reading.read(next, localToday())
