@@ -43,6 +43,13 @@ test('a finished trial leaves as a PDF, one web page that asks for nothing, and 
   const pdf = await taken('PDF');
   expect(pdf.name).toMatch(/^which-gel-keeps-ines.*\.pdf$/);
   expect(pdf.bytes.subarray(0, 8).toString()).toBe('%PDF-1.7');
+  // A card is a PNG of its size, by its header, and nothing of a camera is in it.
+  await page.getByLabel('Picture card').selectOption({ label: 'tall, 1080 × 1920' });
+  const card = await taken('Save the card');
+  expect(card.name).toMatch(/\.tall\.png$/);
+  expect(card.bytes.subarray(1, 4).toString()).toBe('PNG');
+  expect([card.bytes.readUInt32BE(16), card.bytes.readUInt32BE(20)]).toEqual([1080, 1920]);
+  expect(card.bytes.includes('eXIf')).toBe(false);
   const text = (await taken('Plain text')).bytes.toString();
   expect(text).toContain('To declare: Kelp Fold Gel (gift).');
   expect(text).toContain('[Picture: ');
@@ -65,4 +72,28 @@ test('a finished trial leaves as a PDF, one web page that asks for nothing, and 
     return violations.map(({ id }) => id);
   });
   expect(found).toEqual([]);
+});
+
+test('a verdict and a board leave as reports too', async ({ page }) => {
+  const verdicts = (await (await page.request.get('/api/verdicts')).json()) as { id: string; name: string }[];
+  await page.goto(`/verdicts/${verdicts.find(({ name }) => name === 'Sedge Jelly')!.id}`);
+  await page.getByRole('link', { name: 'Report' }).click();
+  const said = page.getByRole('article', { name: 'Preview' });
+  await expect(said).toContainText('Sedge Jelly: 6.5 of 10');
+  await expect(said).toContainText('The tester’s product was: bought.');
+  const text = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Plain text' }).click();
+  expect(readFileSync(await (await text).path(), 'utf8')).toContain('To declare: Sedge Jelly was bought');
+  await page.goto('/board');
+  await page.getByRole('button', { name: 'Report of this board' }).click();
+  const preview = page.getByRole('article', { name: 'Preview' });
+  await expect(preview).toContainText(/Kelp Fold Gel, first in \d+ of 100/);
+  await expect(preview).toContainText('Such an order is no test');
+  await expect(preview).toContainText('To declare: Kelp Fold Gel (gift).');
+  await expect(preview).not.toContainText('Falkenrath');
+  const pdf = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'PDF', exact: true }).click();
+  expect((await pdf).suggestedFilename()).toBe('hold-products-against-products.pdf');
+  await page.getByRole('button', { name: 'Back to the board' }).click();
+  await expect(page.getByRole('heading', { name: 'Who is first' })).toBeVisible();
 });

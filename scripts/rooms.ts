@@ -117,7 +117,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
         rooms: {
           worn: leaf('weather'),
           'check-in': leaf('worn'),
-          board: leaf(),
+          board: leaf('report'),
           verdict: leaf(),
           report: leaf(),
           compare: leaf(),

@@ -118,6 +118,11 @@ export const PAGES: readonly Page[] = [
     '/shelf',
     '/wearers',
   ]),
+  page(
+    'verdicts/:id/report',
+    async () => (await import('./screens/report/of-verdict.tsx')).VerdictReportScreen,
+    ['/verdicts', '/shelf'],
+  ),
   page('panels/:id', async () => (await import('./screens/panel/screen.tsx')).PanelScreen),
   page('side-by-side', async () => (await import('./screens/side-by-side/screen.tsx')).SideBySideScreen),
   page('trials/:id/codes', async () => (await import('./screens/trials/codes.tsx')).CodesScreen),

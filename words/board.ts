@@ -164,12 +164,12 @@ export function apartInWords(
 /** Chance under which the trials of an island are said to disagree. */
 const DISAGREE = 0.05;
 
-/** Whether the trials that a column's island rests on agree, in words. */
-export function agreementInWords({ p, ratio }: Agreement): string {
+/** Whether the trials that a column's island rests on agree, in words; `pairs` where a pair can be opened. */
+export function agreementInWords({ p, ratio }: Agreement, pairs = true): string {
   if (ratio === null || p === null)
     return 'Nothing to check it against: no two ways lead to one answer here.';
   return p < DISAGREE
-    ? 'These trials disagree by more than their wash days do; every interval is wider for it. Open a pair to see where.'
+    ? `These trials disagree by more than their wash days do; every interval is wider for it.${pairs ? ' Open a pair to see where.' : ''}`
     : 'Where two ways lead to one answer, they agree.';
 }
 

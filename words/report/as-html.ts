@@ -1,4 +1,4 @@
-import type { Block, Report } from './blocks.ts';
+import { type Block, figureColumns, type Report } from './blocks.ts';
 import { drawingSvg, escaped } from './drawings.ts';
 
 const STYLE = `
@@ -13,7 +13,8 @@ p,ul{margin:.4rem 0}
 .wide{overflow-x:auto}
 table{border-collapse:collapse;width:100%;font-size:.95rem}
 caption{text-align:left;color:#5e5264;padding-bottom:.3rem}
-th,td{border-bottom:1px solid #d9cfc0;padding:.3rem .5rem;text-align:right}
+th,td{border-bottom:1px solid #d9cfc0;padding:.3rem .5rem;text-align:left;vertical-align:top}
+.figure{text-align:right}
 th:first-child,td:first-child{text-align:left;font-weight:400}
 thead th{color:#5e5264}
 figure{margin:1rem 0}
@@ -31,13 +32,16 @@ function blockHtml(block: Block, pictures: ReadonlyMap<string, string>): string 
       return `<p>${escaped(block.text).replaceAll('\n', '<br>')}</p>`;
     case 'list':
       return `<ul>${block.items.map((item) => `<li>${escaped(item)}</li>`).join('')}</ul>`;
-    case 'table':
-      return `<div class="wide" tabindex="0" role="region" aria-label="${escaped(block.caption)}"><table><caption>${escaped(block.caption)}</caption><thead><tr>${block.head.map((cell) => `<th scope="col">${escaped(cell)}</th>`).join('')}</tr></thead><tbody>${block.rows
+    case 'table': {
+      const figures = figureColumns(block);
+      const set = (i: number) => (figures[i] ? ' class="figure"' : '');
+      return `<div class="wide" tabindex="0" role="region" aria-label="${escaped(block.caption)}"><table><caption>${escaped(block.caption)}</caption><thead><tr>${block.head.map((cell, i) => `<th scope="col"${set(i)}>${escaped(cell)}</th>`).join('')}</tr></thead><tbody>${block.rows
         .map(
           ([first = '', ...rest]) =>
-            `<tr><th scope="row">${escaped(first)}</th>${rest.map((cell) => `<td>${escaped(cell)}</td>`).join('')}</tr>`,
+            `<tr><th scope="row">${escaped(first)}</th>${rest.map((cell, i) => `<td${set(i + 1)}>${escaped(cell)}</td>`).join('')}</tr>`,
         )
         .join('')}</tbody></table></div>`;
+    }
     case 'drawing':
       return `<figure><div role="img" aria-label="${escaped(block.says)}">${drawingSvg(block.drawing) ?? ''}</div><figcaption>${escaped(block.says)}</figcaption></figure>`;
     case 'picture': {

@@ -34,3 +34,9 @@ export interface Report {
   /** Stands on every form of it, and on every page. */
   disclosure: string;
 }
+
+/** The longest a figure in a table is: "12.3 points". */
+const FIGURE = 14;
+/** Which columns of a table hold figures, to be set flush right; texts are set flush left. */
+export const figureColumns = ({ head, rows }: Extract<Block, { kind: 'table' }>): boolean[] =>
+  head.map((_, i) => i > 0 && rows.every((row) => (row[i] ?? '').length <= FIGURE));

@@ -96,6 +96,49 @@ function stripSvg(
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}">${parts.join('')}</svg>`;
 }
 
+/** Height of an option's row on a card, its name above its marks. */
+const CARD_ROW = 150;
+
+/** A strip for a card, large enough to be read on a phone: names above their rows; null for any other drawing. */
+export function cardStripSvg(drawing: Drawing, width: number): { svg: string; height: number } | null {
+  if (drawing.what !== 'strip' || drawing.values.length === 0) return null;
+  const { arms, values, means } = drawing;
+  const [low, high] = endsOf(
+    values.map(({ value }) => value),
+    drawing.ends,
+  );
+  const [pad, height] = [24, CARD_ROW * arms.length + 64];
+  const x = (value: number) => pad + ((value - low) / (high - low)) * (width - 2 * pad);
+  const large = (at: number, y: number, text: string, more = '') =>
+    `<text x="${fixed(at)}" y="${fixed(y)}" font-family="Public Sans, Helvetica, Arial, sans-serif" font-size="30" fill="${INK}" ${more}>${escaped(text)}</text>`;
+  const base = height - 50;
+  const parts = [
+    `<line x1="${pad}" x2="${width - pad}" y1="${base}" y2="${base}" stroke="${SOFT}" stroke-width="2"/>`,
+    ...[low, (low + high) / 2, high].map((value) =>
+      large(x(value), height - 12, String(fixed(Number(value.toFixed(1)))), 'text-anchor="middle"'),
+    ),
+    ...arms.flatMap((name, arm) => {
+      const y = CARD_ROW * arm + 96;
+      const mean = means[arm];
+      return [
+        large(pad, y - 52, name, 'font-weight="700"'),
+        ...(mean == null
+          ? []
+          : [
+              large(width - pad, y - 52, `mean ${mean.toFixed(1)}`, 'text-anchor="end"'),
+              `<line x1="${fixed(x(mean))}" x2="${fixed(x(mean))}" y1="${y - 34}" y2="${y + 34}" stroke="${lookOf(arm).hue}" stroke-width="5"/>`,
+            ]),
+        `<line x1="${pad}" x2="${width - pad}" y1="${y}" y2="${y}" stroke="${RULE}" stroke-width="2"/>`,
+        ...values.filter((one) => one.arm === arm).map(({ value }) => mark(arm, x(value), y, 13)),
+      ];
+    }),
+  ];
+  return {
+    svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}">${parts.join('')}</svg>`,
+    height,
+  };
+}
+
 /** Means over the days worn, a line an option; null with fewer than two days. */
 function curveSvg(
   arms: readonly string[],

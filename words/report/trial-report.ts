@@ -13,10 +13,11 @@ import { numbersOf } from '../main-result.ts';
 import { counted } from '../numbers.ts';
 import { stakesInWords } from '../stakes.ts';
 import { longerInWords, readPrimary } from '../verdict.ts';
-import { besideInWords, forWhomInWords, restsInWords } from '../verdict-card.ts';
+import { forWhomInWords } from '../verdict-card.ts';
 import type { Voice } from '../voice.ts';
 import type { Block, Report } from './blocks.ts';
 import { methodOf, type Told } from './method.ts';
+import { travelsWith } from './verdict-report.ts';
 
 /** The parts of a trial's report; the result and the disclosure are always in it. */
 export const PARTS = {
@@ -42,10 +43,15 @@ export interface ReportInput extends Told {
 
 /** How the tester stands to what was compared: in every form of a report, and never left out. */
 export function disclosureOf({ trial, products }: Pick<Told, 'trial' | 'products'>): string {
-  const compared = new Set(
+  return disclosureOn(
     trial.arms.flatMap(({ steps }) => steps.flatMap(({ productId }) => productId ?? [])),
+    products,
   );
-  const own = products.filter(({ id }) => compared.has(id));
+}
+
+/** How the tester stands to these products. */
+export function disclosureOn(productIds: readonly string[], products: Told['products']): string {
+  const own = products.filter(({ id }) => productIds.includes(id));
   if (own.length === 0) return 'No product was under test.';
   return (
     stakesInWords(own) ??
@@ -191,7 +197,7 @@ export function trialReport(input: ReportInput): Report {
     for (const { name, said } of verdicts) {
       const [now] = said;
       if (!now) continue;
-      const { content, beside, rests, stake, at } = now;
+      const { content, at } = now;
       blocks.push(
         {
           kind: 'heading',
@@ -203,9 +209,8 @@ export function trialReport(input: ReportInput): Report {
           kind: 'list',
           // What stands beside a verdict goes wherever it goes.
           items: [
-            ...beside.map(besideInWords),
+            ...travelsWith(now),
             ...forWhomInWords(content.forWhom),
-            ...restsInWords(rests, stake),
             `Said ${dateInWords(at.slice(0, 10), today)}.`,
           ],
         },

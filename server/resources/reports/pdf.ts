@@ -1,7 +1,7 @@
 /// <reference path="../../svg-to-pdfkit.d.ts" />
 import { createRequire } from 'node:module';
 import type { ReportInput } from '@sabor/contract/report';
-import type { Block } from '@sabor/words/report/blocks';
+import { type Block, figureColumns } from '@sabor/words/report/blocks';
 import { drawingSvg } from '@sabor/words/report/drawings';
 import PDFDocument from 'pdfkit';
 import svgToPdf from 'svg-to-pdfkit';
@@ -51,25 +51,28 @@ function tagged(doc: Doc, parent: Structure, tag: string, write: () => void, alt
   parent.add(doc.struct(tag, alt === undefined ? {} : { alt }, write));
 }
 
-function table(
-  doc: Doc,
-  parent: Structure,
-  { head, rows, caption }: Extract<Block, { kind: 'table' }>,
-): void {
+function table(doc: Doc, parent: Structure, block: Extract<Block, { kind: 'table' }>): void {
+  const { head, rows, caption } = block;
   tagged(doc, parent, 'P', () => {
     choose(doc, caption, false).fontSize(9).fillColor(SOFT).text(caption, MARGIN, doc.y);
   });
   doc.moveDown(0.3);
   const width = doc.page.width - 2 * MARGIN;
-  const first = Math.min(0.45, 1 - 0.14 * (head.length - 1)) * width;
-  const other = head.length > 1 ? (width - first) / (head.length - 1) : 0;
+  const figures = figureColumns(block);
+  // Figures need little room; texts share the rest, twice as much as a name.
+  const shares = head.map((_, j) =>
+    figures[j] ? 0.14 : j === 0 ? (figures.includes(true) ? 0.3 : 0.2) : 0.4,
+  );
+  const sum = shares.reduce((all, share) => all + share, 0);
+  const widths = shares.map((share) => (share / sum) * width);
+  const starts = widths.map((_, j) => MARGIN + widths.slice(0, j).reduce((all, one) => all + one, 0));
   const element = doc.struct('Table');
   parent.add(element);
   for (const [i, row] of [head, ...rows].entries()) {
     const bold = i === 0;
     const heights = row.map((cell, j) => {
       choose(doc, cell, bold).fontSize(9.5);
-      return doc.heightOfString(cell, { width: (j === 0 ? first : other) - 6 });
+      return doc.heightOfString(cell, { width: widths[j]! - 6 });
     });
     const height = Math.max(...heights) + 6;
     keep(doc, height);
@@ -77,12 +80,11 @@ function table(
     const line = doc.struct('TR');
     element.add(line);
     for (const [j, cell] of row.entries()) {
-      const x = MARGIN + (j === 0 ? 0 : first + other * (j - 1));
       tagged(doc, line, bold || j === 0 ? 'TH' : 'TD', () => {
         choose(doc, cell, bold)
           .fontSize(9.5)
           .fillColor(INK)
-          .text(cell, x, y + 3, { width: (j === 0 ? first : other) - 6, align: j === 0 ? 'left' : 'right' });
+          .text(cell, starts[j]!, y + 3, { width: widths[j]! - 6, align: figures[j] ? 'right' : 'left' });
       });
     }
     line.end();

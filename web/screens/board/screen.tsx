@@ -4,12 +4,12 @@ import { COLUMNS, type ColumnKey, type WishKey, type WishWeights } from '@sabor/
 import { type BoardAsk, type BoardTrial, unreadWishes } from '@sabor/core/board/read';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useBoardTrials } from '../../api/board.ts';
 import { useHairFile, useShelf, useWearers } from '../../api/queries.ts';
 import { useWorked } from '../../api/worked.ts';
-import { ButtonLink } from '../../ui/button.tsx';
+import { Button, ButtonLink } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { boardInWorker } from '../../workers/board.ts';
@@ -24,6 +24,10 @@ import { OverHeadsPage } from './over-heads.tsx';
 import { PairPanel } from './pair-panel.tsx';
 import { Standings } from './standings.tsx';
 import { Weights } from './weights.tsx';
+
+const BoardReport = lazy(async () => ({
+  default: (await import('../report/of-board.tsx')).BoardReport,
+}));
 
 /** Stands for all heads in the address. */
 const SEVERAL = 'several';
@@ -56,6 +60,8 @@ export function BoardScreen() {
         </Nothing>
       </>
     );
+  // A report of the board has a heading of its own.
+  const reporting = wearer !== undefined && search.get('report') !== null;
   const set = (to: Record<string, string | null>) =>
     setSearch(
       (old) => {
@@ -69,26 +75,30 @@ export function BoardScreen() {
     );
   return (
     <>
-      <Heading
-        kicker="Board"
-        title={`Products against products on ${wearer ? wearer.name : 'several heads'}`}
-      >
-        {wearer
-          ? 'Everything this head’s finished trials say of one step, put together. A trial alone decides its own question; across trials the board says how sure the order is.'
-          : 'Two products that were set against each other on more than one head, head by head.'}
-      </Heading>
-      <div className="no-print mb-6 flex flex-wrap gap-x-5 gap-y-2">
-        <InlineChoice
-          label="Head"
-          value={several ? SEVERAL : wearerId}
-          onChange={(head) => set({ head, role: null, pair: null, against: null })}
-          options={[
-            ...wearers.data.map(({ id, name }) => [id, name] as const),
-            ...(wearers.data.length > 1 ? [[SEVERAL, 'Several heads'] as const] : []),
-          ]}
-        />
-        {wearer && own.data && <OfRole own={own.data} set={set} search={search} />}
-      </div>
+      {!reporting && (
+        <>
+          <Heading
+            kicker="Board"
+            title={`Products against products on ${wearer ? wearer.name : 'several heads'}`}
+          >
+            {wearer
+              ? 'Everything this head’s finished trials say of one step, put together. A trial alone decides its own question; across trials the board says how sure the order is.'
+              : 'Two products that were set against each other on more than one head, head by head.'}
+          </Heading>
+          <div className="no-print mb-6 flex flex-wrap gap-x-5 gap-y-2">
+            <InlineChoice
+              label="Head"
+              value={several ? SEVERAL : wearerId}
+              onChange={(head) => set({ head, role: null, pair: null, against: null })}
+              options={[
+                ...wearers.data.map(({ id, name }) => [id, name] as const),
+                ...(wearers.data.length > 1 ? [[SEVERAL, 'Several heads'] as const] : []),
+              ]}
+            />
+            {wearer && own.data && <OfRole own={own.data} set={set} search={search} />}
+          </div>
+        </>
+      )}
       {!wearer ? (
         <OverHeadsPage wearers={wearers.data} search={search} set={set} />
       ) : own.error ? (
@@ -259,6 +269,33 @@ function OwnBoardPage({
       </ul>
     </section>
   );
+  if (search.get('report') !== null && data.shown.length > 0)
+    return (
+      <Suspense fallback={<Loading what="the report" />}>
+        <BoardReport
+          board={data}
+          column={by}
+          step={roleLabel(ask.role)}
+          wearer={wearer}
+          products={products}
+          nameOf={nameOf}
+          inView={
+            data.shown.length < data.nodes.length
+              ? `In view: ${data.shown.length} of ${data.nodes.length}.`
+              : ''
+          }
+          kicker={
+            <button
+              type="button"
+              className="underline underline-offset-4"
+              onClick={() => set({ report: null })}
+            >
+              Back to the board
+            </button>
+          }
+        />
+      </Suspense>
+    );
   const pair = search.get('pair')?.split('|') ?? null;
   const open = (a: string, b: string) => set({ pair: `${a}|${b}` });
   return (
@@ -313,6 +350,13 @@ function OwnBoardPage({
           shown={data.shown.length}
           of={data.nodes.length}
         />
+      )}
+      {data.shown.length > 0 && (
+        <p className="no-print mb-4">
+          <Button look="quiet" className="px-0!" onClick={() => set({ report: '' })}>
+            Report of this board
+          </Button>
+        </p>
       )}
       {data.nodes.length > 0 && data.shown.length === 0 ? (
         <Nothing title="Nothing of this board is in view">Choose less narrowly what to look at.</Nothing>

@@ -1,4 +1,4 @@
-import type { Block, Report } from '@sabor/words/report/blocks';
+import { type Block, figureColumns, type Report } from '@sabor/words/report/blocks';
 import { drawingSvg } from '@sabor/words/report/drawings';
 import { useMemo } from 'react';
 
@@ -37,7 +37,9 @@ function Part({ block }: { block: Block }) {
           ))}
         </ul>
       );
-    case 'table':
+    case 'table': {
+      const figures = figureColumns(block);
+      const set = (i: number) => (figures[i] ? 'py-1 px-3 text-right' : 'py-1 pr-3 text-left');
       return (
         <div className="my-2 overflow-x-auto" tabIndex={0} role="region" aria-label={block.caption}>
           <table className="w-full text-sm">
@@ -45,7 +47,7 @@ function Part({ block }: { block: Block }) {
             <thead>
               <tr className="border-b border-rule">
                 {block.head.map((cell, i) => (
-                  <th key={cell} scope="col" className={i === 0 ? 'text-left' : 'text-right'}>
+                  <th key={cell} scope="col" className={set(i)}>
                     {cell}
                   </th>
                 ))}
@@ -53,12 +55,12 @@ function Part({ block }: { block: Block }) {
             </thead>
             <tbody>
               {block.rows.map(([first, ...rest]) => (
-                <tr key={first} className="border-b border-rule">
-                  <th scope="row" className="py-1 text-left font-normal">
+                <tr key={first} className="border-b border-rule align-top">
+                  <th scope="row" className="py-1 pr-3 text-left font-normal">
                     {first}
                   </th>
                   {rest.map((cell, i) => (
-                    <td key={`${cell} ${i}`} className="text-right">
+                    <td key={`${cell} ${i}`} className={set(i + 1)}>
                       {cell}
                     </td>
                   ))}
@@ -68,6 +70,7 @@ function Part({ block }: { block: Block }) {
           </table>
         </div>
       );
+    }
     case 'drawing':
       return <Drawing block={block} />;
     case 'picture':

@@ -67,6 +67,7 @@ function Standing({ verdict }: { verdict: Verdict }) {
             <ButtonLink look="main" to={`/verdicts/${verdict.id}?anew`}>
               Say it anew
             </ButtonLink>
+            <ButtonLink to={`/verdicts/${verdict.id}/report`}>Report</ButtonLink>
             {verdict.subject.kind === 'product' && (
               <ButtonLink to={`/shelf/${verdict.subject.productId}`}>The product</ButtonLink>
             )}
