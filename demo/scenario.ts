@@ -6,7 +6,7 @@ import { demoId } from './ids.ts';
 import { labelColumns, lineClaimRows, patchRows, priceRows, problemRows, recipeRows } from './label-facts.ts';
 import { calendar, settingsRow } from './rows.ts';
 import { LINES, lineId, PRODUCTS, productId } from './shelf.ts';
-import { COAST_ROUTINE, TRIALS } from './trials.ts';
+import { COAST_ROUTINE, type DemoTrial, TRIALS } from './trials.ts';
 import { verdictRows } from './verdicts.ts';
 import { trialRows } from './wash-days.ts';
 import { curlId, WEARERS, wearerId, zoneId, zoneRows } from './wearers.ts';
@@ -18,9 +18,9 @@ const SCHEMA = 16;
 
 /**
  * The made-up scenario as a backup, dated relative to `now`: the hair room of a touring theatre company choosing a
- * line for a season on a damp coast. The same moment gives the same file.
+ * line for a season on a damp coast. The same moment gives the same file; `trials` where fewer of them will do.
  */
-export function demoBackup(now: Date): Backup {
+export function demoBackup(now: Date, trials: readonly DemoTrial[] = TRIALS): Backup {
   const when = calendar(now);
   const created = when.at(300, 12);
   const rows: Record<string, Record<string, unknown>[]> = {};
@@ -124,7 +124,7 @@ export function demoBackup(now: Date): Backup {
   );
   rows.calibration = calibrationRows(when.at(60, 8));
   Object.assign(rows, hairFileRows(when.date), weatherRows(now, when.date), wishRows(), verdictRows(when));
-  for (const trial of TRIALS)
+  for (const trial of trials)
     trialRows(rows, trial, WEARERS.find((wearer) => wearer.key === trial.wearer)!, when);
   return { format: BACKUP_FORMAT, schema: SCHEMA, savedAt: now.toISOString(), tables: rows };
 }
