@@ -32,7 +32,7 @@ export function RoutineRibbon({
 }) {
   return (
     <div className="relative overflow-x-auto pb-2" tabIndex={0} role="region" aria-label={caption}>
-      <table className="w-full border-separate border-spacing-x-0 border-spacing-y-1 text-left text-sm">
+      <table className="w-full border-separate border-spacing-x-0 border-spacing-y-1 text-left text-sm print:table-fixed print:text-[0.62rem]">
         <caption className="sr-only">{caption}</caption>
         <thead>
           <tr>
@@ -43,7 +43,7 @@ export function RoutineRibbon({
               <th
                 key={column.key}
                 scope="col"
-                className="min-w-16 px-1 pb-1 align-bottom font-semibold leading-tight"
+                className="min-w-16 px-1 pb-1 align-bottom font-semibold leading-tight print:min-w-0 print:px-0.5 print:wrap-break-word"
               >
                 <span title={SLOTS[column.slot].label}>{slotShort(column.slot)}</span>
               </th>

@@ -26,7 +26,7 @@ export function Field({
   const id = useId();
   const described = [hint ? `${id}-hint` : '', error ? `${id}-error` : ''].filter(Boolean).join(' ');
   return (
-    <div className={`flex flex-col gap-1 ${className}`}>
+    <div className={`field flex flex-col gap-1 ${className}`}>
       <label htmlFor={id} className="text-sm font-semibold">
         {label}
       </label>

@@ -22,7 +22,7 @@ export function RetestPart({ trial }: { trial: TrialDetail }) {
   const drop = useChange((_: undefined) => remove(`/trials/${trial.id}/retest`));
   if (trial.endedAt === null || trial.masked) return null;
   return (
-    <section className="mt-8 max-w-3xl" aria-labelledby="again">
+    <section className={`mt-8 max-w-3xl ${trial.retest ? '' : 'no-print'}`} aria-labelledby="again">
       <h2 id="again" className="mb-2 text-xl">
         Once more
       </h2>
