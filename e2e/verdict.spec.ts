@@ -44,7 +44,7 @@ test('a tester writes a verdict, is stopped from saying more than the figures, a
   await page.getByRole('button', { name: 'Save the verdict' }).click();
   // It may stand so, with its sentence beside it wherever it goes.
   await page.getByRole('button', { name: 'Save with these sentences beside it' }).click();
-  await expect(page.getByText('cannot tell it from every other product of its step')).toBeVisible();
+  await expect(page.getByText('cannot tell it from all others of its step')).toBeVisible();
   const before = page.getByRole('region', { name: 'What was said before' });
   await expect(before).toContainText('8.5');
   await page.getByRole('link', { name: 'The product' }).click();
@@ -86,4 +86,32 @@ test('without a trial a verdict is an impression, hearsay enters no figure, and 
   await expect(heard).toContainText('“Too heavy for me.”');
   await heard.getByRole('button', { name: 'Remove' }).click();
   await expect(heard).not.toContainText('Too heavy');
+});
+
+test('a whole line is judged by the trials that held all of it', async ({ page }) => {
+  const wearers = (await (await page.request.get('/api/wearers')).json()) as { id: string; name: string }[];
+  const maren = wearers.find(({ name }) => name.startsWith('Maren'))!.id;
+  await page.goto(`/board?head=${maren}&role=line&by=definition`);
+  const standings = page.getByRole('region', { name: 'Who is first' });
+  await expect(standings.getByText('Tidewrack', { exact: true })).toBeVisible();
+  // What mixes two lines is neither of them.
+  await expect(standings.getByRole('link', { name: 'write a verdict' })).toHaveCount(2);
+  await standings
+    .getByRole('listitem')
+    .filter({ has: page.getByText('Tidewrack', { exact: true }) })
+    .getByRole('link', { name: 'write a verdict' })
+    .click();
+  await expect(page.getByRole('heading', { name: 'Tidewrack', level: 1 })).toBeVisible();
+  const rests = page.getByRole('region', { name: 'What it rests on' });
+  await expect(rests).toContainText('The tester’s product was: gift.');
+  await expect(rests).toContainText('1 trial, 4 wash days with it, on one head; seen to day 2.');
+  await page.getByLabel('Score out of ten').fill('8');
+  await page.getByLabel('Why', { exact: true }).fill('It lasts five days.');
+  await page.getByRole('button', { name: 'Save the verdict' }).click();
+  await expect(page.getByRole('region', { name: 'It says more than the figures' })).toContainText(
+    'It was seen to day 2, not to day 5.',
+  );
+  await page.getByLabel('Why', { exact: true }).fill('The gel of it does the work.');
+  await page.getByRole('button', { name: 'Save the verdict' }).click();
+  await expect(page.getByText('Verdict · Whole line on Maren Castell-Yoon')).toBeVisible();
 });

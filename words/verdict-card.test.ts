@@ -84,7 +84,7 @@ describe('a verdict in words', () => {
       'The trials cannot tell it from Anvil Gel.',
     );
     expect(besideInWords({ kind: 'cannot tell', than: null, about: 'hold' })).toBe(
-      'In hold the trials cannot tell it from every other product of its step.',
+      'In hold the trials cannot tell it from all others of its step.',
     );
     expect(besideInWords({ kind: 'only in', than: 'Anvil Gel', about: 'good-days' })).toBe(
       'Against Anvil Gel it was shown in how long it stays good alone.',

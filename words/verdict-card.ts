@@ -54,7 +54,7 @@ export function besideInWords(one: Objection): string {
       return startOf(
         one.about,
         one.than === null
-          ? 'the trials cannot tell it from every other product of its step.'
+          ? 'the trials cannot tell it from all others of its step.'
           : `the trials cannot tell it from ${one.than}.`,
       );
     case 'only in':

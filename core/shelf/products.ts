@@ -69,5 +69,12 @@ export const STAKES = {
 } as const;
 export type Stake = KeyOf<typeof STAKES>;
 
+/**
+ * How the tester stands to several products at once: by any that was not bought, since that is what a reader must know; null
+ * for none.
+ */
+export const stakeOfAll = (stakes: readonly Stake[]): Stake | null =>
+  stakes.find((stake) => stake !== 'bought') ?? stakes[0] ?? null;
+
 /** What a picture of a product shows. */
 export const PICTURES_OF_PRODUCT = { bottle: { label: 'bottle' }, label: { label: 'label' } } as const;

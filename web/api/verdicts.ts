@@ -2,6 +2,7 @@ import type { PublishConsent } from '@sabor/contract/report';
 import type { Hearsay, ProductUsed, Verdict } from '@sabor/contract/verdict';
 import { type BoardAsk, plainAsk } from '@sabor/core/board/read';
 import { type Decided, decidedBy, type Evidence } from '@sabor/core/verdict/evidence';
+import { linesAsOne } from '@sabor/core/verdict/whole-lines';
 import type { VerdictStep } from '@sabor/core/verdict/words-of-verdict';
 import { toTrialRecord } from '@sabor/reading/trial-record';
 import { useQuery } from '@tanstack/react-query';
@@ -34,15 +35,25 @@ export function useHeadAsk(
   const own = useBoardTrials(wearerId);
   const file = useHairFile(wearerId);
   const wishes = file.data?.wishes;
+  const products = useShelf().data?.products;
+  // A whole line is judged as one thing.
+  const trials = useMemo(
+    () =>
+      own.data && role === 'line'
+        ? products &&
+          linesAsOne(own.data.trials, (id) => products.find((one) => one.id === id)?.lineId ?? null)
+        : own.data?.trials,
+    [own.data, role, products],
+  );
   const ask = useMemo(
     (): BoardAsk | null =>
-      own.data && wishes
-        ? plainAsk(own.data.trials, role, {
+      trials && wishes
+        ? plainAsk(trials, role, {
             line: wishes.line ?? 6,
             weights: Object.fromEntries(wishes.weights.map(({ wish, weight }) => [wish, weight])),
           })
         : null,
-    [own.data, wishes, role],
+    [trials, wishes, role],
   );
   return { ask, error: own.error ?? file.error };
 }

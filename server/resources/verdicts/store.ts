@@ -1,4 +1,5 @@
 import type { Hearsay, HearsayInput, Verdict, VerdictInput } from '@sabor/contract/verdict';
+import { type Stake, stakeOfAll } from '@sabor/core/shelf/products';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustBeNewest } from '../../db/versions.ts';
@@ -42,9 +43,13 @@ async function stakeIn(
 ): Promise<{ stake: string | null; edition: string }> {
   if (subject.kind === 'way') return { stake: null, edition: '' };
   if (subject.kind === 'line') {
-    const { rows } = await client.query('select from line where id = $1', [subject.lineId]);
+    const { rows } = await client.query<{ stakes: Stake[] }>(
+      `select coalesce(array_agg(distinct p.stake::text) filter (where p.id is not null), '{}') as stakes
+       from line l left join product p on p.line_id = l.id where l.id = $1 group by l.id`,
+      [subject.lineId],
+    );
     if (!rows[0]) throw atField('subject', 'This line is not on the shelf. Choose it again.');
-    return { stake: null, edition: '' };
+    return { stake: stakeOfAll(rows[0].stakes), edition: '' };
   }
   const { rows } = await client.query<{ stake: string; edition: string }>(
     'select stake, edition from product where id = $1',

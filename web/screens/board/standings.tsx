@@ -4,6 +4,7 @@ import { COLUMNS, type WishKey } from '@sabor/core/board/columns';
 import type { BoardView } from '@sabor/core/board/read';
 import { suitsSlot } from '@sabor/core/shelf/products';
 import type { Slot } from '@sabor/core/step/slots';
+import { lineOfItems } from '@sabor/core/verdict/whole-lines';
 import {
   agreementInWords,
   betterInWords,
@@ -60,6 +61,14 @@ export function Standings({
       (view.productIds === null || view.productIds.includes(id)) &&
       !tried.has(id),
   );
+  /** Where its verdict is written: of a product in its step, or of a whole line. */
+  const verdictOn = ({ kind, productId, items }: BoardNode): string | null => {
+    const line = lineOfItems(items, (id) => products.find((one) => one.id === id)?.lineId ?? null);
+    if (role === 'line') return line && `/verdicts/new?head=${wearerId}&line=${line}`;
+    return kind === 'product' && productId
+      ? `/verdicts/new?head=${wearerId}&step=${role}&product=${productId}`
+      : null;
+  };
   const first = (node: BoardNode) => column.first[node.node] ?? -1;
   return (
     <section aria-labelledby="standings">
@@ -103,11 +112,8 @@ export function Standings({
                           nameOf(node.node)
                         )}
                       </span>
-                      {node.kind === 'product' && node.productId && role !== 'line' && (
-                        <Link
-                          className="min-h-8 text-sm underline underline-offset-4"
-                          to={`/verdicts/new?head=${wearerId}&step=${role}&product=${node.productId}`}
-                        >
+                      {verdictOn(node) && (
+                        <Link className="min-h-8 text-sm underline underline-offset-4" to={verdictOn(node)!}>
                           write a verdict
                         </Link>
                       )}

@@ -17,6 +17,7 @@ export function VerdictReportScreen() {
   const [names, setNames] = useState<Names>('first');
   const verdict = verdicts.data?.find((known) => known.id === id);
   const products = shelf.data?.products;
+  const lines = shelf.data?.lines;
   const report = useMemo(() => {
     if (!verdict || !products) return null;
     const { subject } = verdict;
@@ -28,11 +29,13 @@ export function VerdictReportScreen() {
       verdict,
       who: called(verdict.wearerName, names),
       nameOf: (productId) =>
-        products.find((one) => one.id === productId)?.name ?? 'a product that was removed',
+        products.find((one) => one.id === productId)?.name ??
+        lines?.find((one) => one.id === productId)?.name ??
+        'a product that was removed',
       disclosure: disclosureOn(of, products),
       today: localToday(),
     });
-  }, [verdict, products, names]);
+  }, [verdict, products, lines, names]);
   const failed = [verdicts, shelf].find(({ error }) => error);
   if (failed?.error) return <Failed error={failed.error} retry={failed.refetch} />;
   if (verdicts.isPending || shelf.isPending) return <Loading what="the verdict" />;

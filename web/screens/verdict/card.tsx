@@ -12,7 +12,9 @@ const SAYS = { better: 'better than', 'as good': 'as good as', worse: 'not as go
 export function VerdictCard({ said, earlier = false }: { said: VerdictSaid; earlier?: boolean }) {
   const shelf = useShelf();
   const nameOf = (productId: string) =>
-    shelf.data?.products.find(({ id }) => id === productId)?.name ?? 'a product that was removed';
+    shelf.data?.products.find(({ id }) => id === productId)?.name ??
+    shelf.data?.lines.find(({ id }) => id === productId)?.name ??
+    'a product that was removed';
   const { content, rests, stake, beside, cause, causeNote, at, edition } = said;
   const facts: [string, string][] = [
     ...(content.amount ? [['Amount that worked', doseInWords(content.amount)] as [string, string]] : []),

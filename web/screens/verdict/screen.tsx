@@ -1,4 +1,4 @@
-import type { Product } from '@sabor/contract/shelf';
+import type { Line, Product } from '@sabor/contract/shelf';
 import type { Verdict } from '@sabor/contract/verdict';
 import type { Wearer } from '@sabor/contract/wearer';
 import { suitsSlot } from '@sabor/core/shelf/products';
@@ -13,6 +13,7 @@ import { ChoiceField } from '../../ui/inputs.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
 import { VerdictCard } from './card.tsx';
+import { type Judged, judgedLine, judgedProduct } from './judged.ts';
 import { VerdictSheet } from './sheet.tsx';
 
 /** A verdict: as it stands, said anew, or begun for a head, step and product. */
@@ -33,23 +34,47 @@ export function VerdictScreen() {
     );
   const { products } = shelf.data;
   if (verdict && search.get('anew') === null) return <Standing verdict={verdict} />;
-  const productId = verdict?.subject.kind === 'product' ? verdict.subject.productId : search.get('product');
-  const product = products.find((known) => known.id === productId);
+  const { lines } = shelf.data;
+  const judged = judgedOf(verdict, search, products, lines);
   const wearer = wearers.data.find((known) => known.id === (verdict?.wearerId ?? search.get('head')));
-  const asked = verdict?.slot ?? search.get('step');
+  // A whole line is no step.
+  const asked = verdict?.slot ?? (judged?.subject.kind === 'line' ? 'line' : search.get('step'));
   const step = asked !== null && Object.hasOwn(VERDICT_STEPS, asked) ? (asked as VerdictStep) : null;
-  if (!product) return <Failed error={new Error('This product is not on the shelf any more.')} />;
-  if (!wearer || !step) return <Begin product={product} wearers={wearers.data} wearer={wearer} step={step} />;
+  if (!judged)
+    return <Failed error={new Error('What this verdict is about is not on the shelf any more.')} />;
+  const product = products.find(({ id: known }) => known === judged.id);
+  if (!wearer || !step)
+    return <Begin judged={judged} product={product} wearers={wearers.data} wearer={wearer} step={step} />;
   const same = verdicts.data.find(
     (known) =>
-      known.wearerId === wearer.id &&
-      known.slot === step &&
-      known.subject.kind === 'product' &&
-      known.subject.productId === product.id,
+      known.wearerId === wearer.id && known.slot === step && idOfSubject(known.subject) === judged.id,
   );
   // What was said already is said anew, not beside itself.
   if (!verdict && same) return <Navigate replace to={`/verdicts/${same.id}?anew`} />;
-  return <Writing key={id} verdict={verdict} product={product} wearer={wearer} step={step} />;
+  return <Writing key={id} verdict={verdict} judged={judged} product={product} wearer={wearer} step={step} />;
+}
+
+const idOfSubject = (subject: Verdict['subject']): string | null =>
+  subject.kind === 'product' ? subject.productId : subject.kind === 'line' ? subject.lineId : null;
+
+/** What a verdict is about, by the verdict or the address; null where it is not on the shelf. */
+function judgedOf(
+  verdict: Verdict | undefined,
+  search: URLSearchParams,
+  products: readonly Product[],
+  lines: readonly Line[],
+): Judged | null {
+  const lineId = verdict?.subject.kind === 'line' ? verdict.subject.lineId : search.get('line');
+  const line = lines.find(({ id }) => id === lineId);
+  if (line) return judgedLine(line, products);
+  const productId = verdict?.subject.kind === 'product' ? verdict.subject.productId : search.get('product');
+  const product = products.find(({ id }) => id === productId);
+  return product
+    ? judgedProduct(
+        product,
+        lines.find(({ id }) => id === product.lineId),
+      )
+    : null;
 }
 
 const stepLabel = (step: VerdictStep) => VERDICT_STEPS[step].label;
@@ -95,12 +120,14 @@ function Standing({ verdict }: { verdict: Verdict }) {
 
 /** Whose head, and in which step: asked where the way here did not say. */
 function Begin({
+  judged,
   product,
   wearers,
   wearer,
   step,
 }: {
-  product: Product;
+  judged: Judged;
+  product: Product | undefined;
   wearers: readonly Wearer[];
   wearer: Wearer | undefined;
   step: VerdictStep | null;
@@ -116,11 +143,13 @@ function Begin({
       },
       { replace: true },
     );
-  const slots = (Object.keys(SLOTS) as Slot[]).filter((slot) => suitsSlot(product.roles, slot));
+  const slots = (Object.keys(SLOTS) as Slot[]).filter((slot) => product && suitsSlot(product.roles, slot));
   return (
     <>
-      <Heading kicker="Verdict" title={product.name}>
-        A verdict is about one product in one step on one head.
+      <Heading kicker="Verdict" title={judged.name}>
+        {product
+          ? 'A verdict is about one product in one step on one head.'
+          : 'A verdict on a whole line is about one head.'}
       </Heading>
       {wearers.length === 0 ? (
         <Nothing
@@ -141,12 +170,14 @@ function Begin({
             onChange={set('head')}
             options={wearers.map(({ id, name }) => ({ key: id, label: name }))}
           />
-          <ChoiceField
-            label="In which step"
-            value={step}
-            onChange={set('step')}
-            options={slots.map((slot) => ({ key: slot, label: SLOTS[slot].label }))}
-          />
+          {product && (
+            <ChoiceField
+              label="In which step"
+              value={step}
+              onChange={set('step')}
+              options={slots.map((slot) => ({ key: slot, label: SLOTS[slot].label }))}
+            />
+          )}
         </div>
       )}
     </>
@@ -158,39 +189,42 @@ const NO_LIST = [] as const;
 /** The sheet, once all that it is filled in from is there. */
 function Writing({
   verdict,
+  judged,
   product,
   wearer,
   step,
 }: {
   verdict: Verdict | undefined;
-  product: Product;
+  judged: Judged;
+  /** The product it is about; undefined for a whole line. */
+  product: Product | undefined;
   wearer: Wearer;
   step: VerdictStep;
 }) {
   const file = useHairFile(wearer.id);
   const own = useOwnIngredients();
   const { market } = useSettings();
-  const evidence = useEvidence(wearer.id, step, product.id);
-  const list = useWorked('claims of a list', own.data ? [product, market, own.data] : null, () =>
-    screeningWorker().claims(product, market, own.data!),
+  const evidence = useEvidence(wearer.id, step, judged.id);
+  const list = useWorked('claims of a list', own.data && product ? [product, market, own.data] : null, () =>
+    screeningWorker().claims(product!, market, own.data!),
   );
   const error = evidence.error ?? file.error ?? own.error;
   return (
     <>
-      <Heading kicker={`Verdict · ${stepLabel(step)} on ${wearer.name}`} title={product.name}>
+      <Heading kicker={`Verdict · ${stepLabel(step)} on ${wearer.name}`} title={judged.name}>
         {verdict
           ? 'Said anew: what was said before stays, with its date.'
           : 'Four questions; the rest is filled in from what was measured.'}
       </Heading>
       {error ? (
         <Failed error={error} />
-      ) : evidence.data === undefined || !file.data || (!list.data && !list.isError) ? (
+      ) : evidence.data === undefined || !file.data || (product && !list.data && !list.isError) ? (
         <Loading what="what was measured" />
       ) : (
         <VerdictSheet
           verdict={verdict}
           step={step}
-          product={product}
+          judged={judged}
           wearer={wearer}
           file={file.data}
           evidence={evidence.data}

@@ -1,6 +1,5 @@
 import { oneOf } from '@sabor/contract/fields';
 import type { HairFile } from '@sabor/contract/hair-file';
-import type { Product } from '@sabor/contract/shelf';
 import { type Verdict, VerdictContent, type VerdictInput } from '@sabor/contract/verdict';
 import type { Wearer } from '@sabor/contract/wearer';
 import { STYLES_MEANT } from '@sabor/core/basin/style-meant';
@@ -33,8 +32,9 @@ import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { useSay } from '../../ui/undo.tsx';
 import { ClaimsPart } from './claims-part.tsx';
 import { ForWhomPart } from './for-whom.tsx';
+import type { Judged } from './judged.ts';
 import { OpenPart } from './open-part.tsx';
-import { begun, claimsOf, proposedClaims, traitsFor } from './start.ts';
+import { begun, proposedClaims, traitsFor } from './start.ts';
 
 const SAYS: readonly (readonly [Against['says'] | '', string])[] = [
   ['', 'nothing said'],
@@ -66,7 +66,7 @@ type Sheet = v.InferOutput<typeof Sheet>;
 export function VerdictSheet({
   verdict,
   step,
-  product,
+  judged,
   wearer,
   file,
   evidence,
@@ -75,7 +75,7 @@ export function VerdictSheet({
   /** The one that is said anew; undefined for a first. */
   verdict: Verdict | undefined;
   step: VerdictStep;
-  product: Product;
+  judged: Judged;
   wearer: Wearer;
   file: HairFile;
   evidence: Evidence | null;
@@ -85,14 +85,13 @@ export function VerdictSheet({
   const say = useSay();
   const shelf = useShelf().data;
   const ids = useMemo(() => ({ verdict: verdict?.id ?? v7(), said: v7() }), [verdict?.id]);
-  const line = shelf?.lines.find(({ id }) => id === product.lineId);
   const last = verdict?.said[0];
   const proposed = useMemo(() => {
-    const claims = [...claimsOf(product, line), ...(last?.content.claims ?? []).map(({ claim }) => claim)];
+    const claims = [...judged.claims, ...(last?.content.claims ?? []).map(({ claim }) => claim)];
     return proposedClaims(claims, evidence, list, sinceColouring(file, evidence));
-  }, [product, line, last, evidence, list, file]);
+  }, [judged, last, evidence, list, file]);
   const initial = useMemo((): Sheet => {
-    const fresh = begun({ product, wearer, evidence, claims: claimsOf(product, line), proposed });
+    const fresh = begun({ judged, wearer, evidence, proposed });
     if (!last) return { ...fresh, cause: 'first', causeNote: '' };
     // Said anew: the words as they were, the claims against what is read now, and those that came since.
     const had = last.content.claims.map((one) => ({
@@ -110,15 +109,15 @@ export function VerdictSheet({
         ),
       ],
     };
-  }, [product, wearer, evidence, line, proposed, last]);
-  const draft = useDraft(`verdict ${verdict?.id ?? `${wearer.id} ${step} ${product.id}`}`, Sheet, initial);
+  }, [judged, wearer, evidence, proposed, last]);
+  const draft = useDraft(`verdict ${verdict?.id ?? `${wearer.id} ${step} ${judged.id}`}`, Sheet, initial);
   const { value, bind, set, problem } = draft;
   const others = useMemo(
     () =>
-      (shelf?.products ?? [])
-        .filter(({ id }) => id !== product.id)
+      ((judged.subject.kind === 'line' ? shelf?.lines : shelf?.products) ?? [])
+        .filter(({ id }) => id !== judged.id)
         .map(({ id, name }) => ({ productId: id, name })),
-    [shelf, product.id],
+    [shelf, judged],
   );
   const nameOf = (id: string) =>
     others.find(({ productId }) => productId === id)?.name ?? 'a removed product';
@@ -141,7 +140,7 @@ export function VerdictSheet({
     id: ids.verdict,
     wearerId: wearer.id,
     slot: step,
-    subject: { kind: 'product', productId: product.id },
+    subject: judged.subject,
     said: ids.said,
     cause,
     causeNote,
@@ -242,13 +241,16 @@ export function VerdictSheet({
             ))}
           </ul>
           {(evidence?.versus ?? []).length === 0 && (
-            <p className="text-soft">No trial on this head set it beside another product of its step.</p>
+            <p className="text-soft">
+              No trial on this head set it beside another{' '}
+              {judged.subject.kind === 'line' ? 'whole line' : 'product of its step'}.
+            </p>
           )}
           <p className="text-sm text-soft">
             “As good as” is a question of its own:{' '}
             <Link
               className="underline underline-offset-4"
-              to={`/trials/new/plan?wearer=${wearer.id}&products=${[product.id, value.against.find(({ says }) => says === 'as good')?.productId].filter(Boolean).join(',')}`}
+              to={`/trials/new/plan?wearer=${wearer.id}&products=${[judged.subject.kind === 'line' ? '' : judged.id, judged.subject.kind === 'line' ? '' : value.against.find(({ says }) => says === 'as good')?.productId].filter(Boolean).join(',')}`}
             >
               plan the trial that asks it
             </Link>
@@ -290,8 +292,7 @@ export function VerdictSheet({
           draft={draft}
           save={stopped ? 'Save with these sentences beside it' : 'Save the verdict'}
           back={{
-            to: verdict ? `/verdicts/${verdict.id}` : `/shelf/${product.id}`,
-            label: verdict ? 'Back to the verdict' : 'Back to the product',
+            ...(verdict ? { to: `/verdicts/${verdict.id}`, label: 'Back to the verdict' } : judged.home),
           }}
         />
       </div>
@@ -330,7 +331,7 @@ export function VerdictSheet({
           </h2>
           <p className="text-sm text-soft">This travels with it and cannot be switched off.</p>
           <ul className="mt-1 space-y-1">
-            {restsInWords(evidence, product.stake).map((sentence) => (
+            {restsInWords(evidence, judged.stake).map((sentence) => (
               <li key={sentence}>{sentence}</li>
             ))}
           </ul>

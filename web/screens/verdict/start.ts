@@ -1,10 +1,9 @@
-import type { Line, Product } from '@sabor/contract/shelf';
 import type { VerdictContent } from '@sabor/contract/verdict';
 import type { Wearer } from '@sabor/contract/wearer';
-import { PACKAGINGS } from '@sabor/core/shelf/products';
 import { type ListSays, type ProposedClaim, proposeClaim } from '@sabor/core/verdict/claims';
 import type { Evidence } from '@sabor/core/verdict/evidence';
 import { type ForWhom, lengthOf, type Suits } from '@sabor/core/verdict/words-of-verdict';
+import type { Judged } from './judged.ts';
 
 /** The traits of a head by which a verdict says whom something suits. */
 export function traitsFor(wearer: Wearer): Partial<Record<Suits, string>> {
@@ -19,17 +18,6 @@ export function traitsFor(wearer: Wearer): Partial<Record<Suits, string>> {
   return Object.fromEntries(Object.entries(told).filter(([, value]) => value !== null)) as Partial<
     Record<Suits, string>
   >;
-}
-
-/** Every claim that a product or its line makes, each once, as it stands there. */
-export function claimsOf(product: Product, line: Line | undefined): string[] {
-  const own = [
-    ...product.claims,
-    ...(line?.claims ?? [])
-      .filter(({ collection }) => collection === '' || collection === product.collection)
-      .map(({ claim }) => claim),
-  ];
-  return own.filter((claim, i) => own.findIndex((one) => one.toLowerCase() === claim.toLowerCase()) === i);
 }
 
 /** What became of each claim by what was read, as far as Sabor can say; the others are open. */
@@ -49,16 +37,14 @@ export function proposedClaims(
 
 /** A verdict as it is begun: all that was measured filled in, the four questions open. */
 export function begun({
-  product,
+  judged: { claims, packaging },
   wearer,
   evidence,
-  claims,
   proposed,
 }: {
-  product: Product;
+  judged: Judged;
   wearer: Wearer;
   evidence: Evidence | null;
-  claims: readonly string[];
   proposed: ReadonlyMap<string, ProposedClaim>;
 }): VerdictContent {
   const behind = evidence?.versus.some(({ state }) => state === 'behind') ?? true;
@@ -91,7 +77,7 @@ export function begun({
         ? ''
         : `About ${Math.round(evidence.handsOn)} minutes hands-on for the whole wash day.`,
     feel: '',
-    packaging: product.packaging === null ? '' : `${PACKAGINGS[product.packaging].label}.`,
+    packaging,
     next: '',
     open: [],
   };
