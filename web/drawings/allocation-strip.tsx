@@ -45,7 +45,7 @@ export function AllocationStrip({ trial }: { trial: Trial }) {
       </ol>
       <p className="mt-1 text-sm text-soft">
         {trial.arms.map(({ id, name }, arm) => (
-          <span key={id} className="mr-3 whitespace-nowrap">
+          <span key={id} className="mr-3 inline-block">
             <span aria-hidden="true" style={{ color: armStyle(arm).hue }}>
               {armStyle(arm).marker}
             </span>{' '}
