@@ -246,16 +246,18 @@ describe('a verdict on a whole line', () => {
   it('says what of it came as a gift, and stands once for a head', async () => {
     const { rows } = await bench.db.query<{ id: string; name: string }>('select id, name from line');
     const lineOf = (name: string) => rows.find((one) => one.name === name)!.id;
-    const say = (name: string, id = v7()) =>
-      bench.ask<Verdict>('PUT', `/api/verdicts/${id}`, {
-        ...{ id, wearerId: ines.id, slot: 'line', subject: { kind: 'line', lineId: lineOf(name) } },
-        ...{ said: v7(), cause: 'first', causeNote: '', content: CONTENT, rests: null, beside: [] },
-      });
-    const tidewrack = await say('Tidewrack');
+    const sayOf = (name: string) =>
+      say(
+        input({
+          ...{ slot: 'line', subject: { kind: 'line', lineId: lineOf(name) }, rests: null },
+          beside: [{ kind: 'impression' }],
+        }),
+      );
+    const tidewrack = await sayOf('Tidewrack');
     expect(tidewrack.status).toBe(200);
     // Kelp Fold came as a gift, the rest of the line was bought.
     expect(tidewrack.body).toMatchObject({ name: 'Tidewrack', said: [{ stake: 'gift' }] });
-    expect((await say('Quillet Fen')).body.said[0]!.stake).toBe('bought');
-    expect((await say('Tidewrack')).status).toBe(409);
+    expect((await sayOf('Quillet Fen')).body.said[0]!.stake).toBe('bought');
+    expect((await sayOf('Tidewrack')).status).toBe(409);
   });
 });
