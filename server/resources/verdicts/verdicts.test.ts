@@ -257,7 +257,7 @@ describe('a verdict on a whole line', () => {
     expect(tidewrack.status).toBe(200);
     // Kelp Fold came as a gift, the rest of the line was bought.
     expect(tidewrack.body).toMatchObject({ name: 'Tidewrack', said: [{ stake: 'gift' }] });
-    expect((await sayOf('Quillet Fen')).body.said[0]!.stake).toBe('bought');
+    expect((await sayOf('Marrowby')).body.said[0]!.stake).toBe('bought');
     expect((await sayOf('Tidewrack')).status).toBe(409);
   });
 });
