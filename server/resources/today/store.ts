@@ -189,8 +189,11 @@ export async function readToday(db: Client, now: Date): Promise<Today> {
     db,
     trials.flatMap(({ id, endedAt }) => (endedAt === null ? [] : [id])),
   );
+  // What is planned comes last; of what is over, what ended last comes first.
   for (const trial of trials.sort(
-    (a, b) => Number(a.status === 'planned') - Number(b.status === 'planned'),
+    (a, b) =>
+      Number(a.status === 'planned') - Number(b.status === 'planned') ||
+      (b.endedAt ?? '').localeCompare(a.endedAt ?? ''),
   )) {
     if (trial.archivedAt) continue;
     const open = days.find((day) => day.trialId === trial.id && !trial.endedAt);

@@ -164,6 +164,28 @@ describe('Today', () => {
     expect(await due(hours(24 * 22))).toEqual([]);
   });
 
+  it('offers first what ended last, whichever was begun first', async () => {
+    const ended = async () => {
+      await begin(hours(-1));
+      await bench.ask('POST', `/api/trials/${trialId}/end`, { reason: 'enough' });
+      return trialId;
+    };
+    const first = await ended();
+    sample = await sampleBench(bench);
+    trialId = sample.trial.id;
+    const second = await ended();
+    const order = async () =>
+      (await readToday(bench.db, new Date())).due.flatMap((one) =>
+        one.kind === 'read' && [first, second].includes(one.trialId) ? one.trialId : [],
+      );
+    const over = (id: string, days: number) =>
+      bench.db.query(`update trial set ended_at = now() - $2 * interval '1 day' where id = $1`, [id, days]);
+    await over(first, 5);
+    expect(await order()).toEqual([second, first]);
+    await over(second, 9);
+    expect(await order()).toEqual([first, second]);
+  });
+
   it('warns of bottles about to pass their date, and past it', async () => {
     const back = (days: number) => localToday(hours(-24 * days));
     const soon = sampleProduct({ name: 'Soon', openedOn: back(350), monthsAfterOpening: 12 });
