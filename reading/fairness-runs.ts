@@ -19,7 +19,7 @@ import { daysBetween, plusDays } from '@sabor/core/time/dates';
 import { localDate } from '@sabor/core/time/zones';
 import { DESIGNS, designOf } from '@sabor/core/trial/designs';
 import { airOf } from './air-of.ts';
-import type { Ground } from './ground.ts';
+import type { Ground } from './ground-of.ts';
 import { happened, judgedLooks } from './looks-of.ts';
 import { sidesOf } from './side-of.ts';
 

@@ -1,10 +1,10 @@
 import type { LedgerWashDay } from '@sabor/contract/ingredients';
 import type { Product } from '@sabor/contract/shelf';
 import type { Market } from '@sabor/core/ingredients/formula';
-import { type LedgerDay, type LedgerPoint, runLedger } from '@sabor/core/ingredients/ledger/ledger';
-import { LEDGER, residueProfile } from '@sabor/core/ingredients/ledger/residue';
-import { daysBetween } from '@sabor/core/time/dates';
+import { type LedgerDay, runLedger } from '@sabor/core/ingredients/ledger/ledger';
+import { residueProfile } from '@sabor/core/ingredients/ledger/residue';
 import type { Formulas } from './formulas.ts';
+import { type Ground, groundOf } from './ground-of.ts';
 
 /** Wash days as the build-up ledger takes them: each product by what its list leaves behind. */
 export function ledgerDays(
@@ -28,20 +28,6 @@ export function ledgerDays(
     }),
   }));
 }
-
-/** What the hair carried when a wash day began, by its local date. */
-export type Ground = ReadonlyMap<string, { buildUp: number; protein: number }>;
-
-/** The ground of each wash day, by a ledger's points in the order of their dates. */
-export const groundOf = (points: readonly LedgerPoint[]): Ground =>
-  new Map(
-    points.map(({ on, before }, i) => {
-      const last = points[i - 1];
-      const apart = last ? daysBetween(last.on, on) : 0;
-      const protein = last ? last.protein * 0.5 ** (apart / LEDGER.proteinHalfLife) : 0;
-      return [on, { buildUp: before, protein }] as const;
-    }),
-  );
 
 /** The ground of a head's wash days, from its ledger. */
 export const groundOfDays = (

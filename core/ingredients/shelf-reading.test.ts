@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { CLAIMS, readClaims } from './claims.ts';
 import { screenRoutine } from './judge/routine-screen.ts';
+import { LEDGER } from './ledger/constants.ts';
 import { ownScale, runLedger, unequalGround, wantsClarify } from './ledger/ledger.ts';
-import { LEDGER, RESIDUES, residueProfile } from './ledger/residue.ts';
+import { RESIDUES, residueProfile } from './ledger/residue.ts';
 import { likeness } from './likeness.ts';
 import { readProduct } from './read-product.ts';
 

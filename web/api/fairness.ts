@@ -1,7 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { RunPlan } from '@sabor/core/fairness/run';
 import { runsOfTrial } from '@sabor/reading/fairness-runs';
-import { groundOf } from '@sabor/reading/ground';
+import { groundOf } from '@sabor/reading/ground-of';
 import { useDeferredValue, useMemo } from 'react';
 import { screeningWorker } from '../workers/screening.ts';
 import { useHairFile, useLedger, useOwnIngredients, useSettings, useShelf, useWearer } from './queries.ts';

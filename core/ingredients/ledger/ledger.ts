@@ -1,6 +1,7 @@
 import { median } from '../../middle.ts';
 import { daysBetween } from '../../time/dates.ts';
-import { LEDGER, type Loads, NO_LOAD, RESIDUES, type Residue, type ResidueProfile } from './residue.ts';
+import { LEDGER } from './constants.ts';
+import { type Loads, NO_LOAD, RESIDUES, type Residue, type ResidueProfile } from './residue.ts';
 
 /** One product put on the hair, in the order of the wash day; grams null where the dose is not known. */
 export interface LedgerStep {

@@ -1,7 +1,8 @@
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { HairMeasureInput } from '@sabor/contract/hair-measure';
 import type { Wearer } from '@sabor/contract/wearer';
-import { LEDGER, RESIDUES, type Residue } from '@sabor/core/ingredients/ledger/residue';
+import { LEDGER } from '@sabor/core/ingredients/ledger/constants';
+import { RESIDUES, type Residue } from '@sabor/core/ingredients/ledger/residue';
 import { plusDays } from '@sabor/core/time/dates';
 import { localToday } from '@sabor/core/time/today';
 import { useMemo } from 'react';
