@@ -108,9 +108,8 @@ export function OwnBoardPage({
   const { data } = board;
   const products = shelf.data.products;
   const nameOf = namesOn(data.nodes, products);
-  const ofRole = own.trials.filter(({ arms }) => arms.some((arm) => arm.role === role));
-  const days = Math.max(1, ...ofRole.map(({ wearDays }) => wearDays));
-  const planned = [...new Set(ofRole.map(({ wearDays }) => wearDays))].sort((a, b) => a - b).slice(1);
+  const days = Math.max(1, ...tested.map(({ wearDays }) => wearDays));
+  const planned = [...new Set(tested.map(({ wearDays }) => wearDays))].sort((a, b) => a - b).slice(1);
   const by = data.columns.find(({ key }) => key === data.by)!;
   if (search.get('report') !== null && data.shown.length > 0)
     return (

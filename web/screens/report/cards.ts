@@ -59,7 +59,7 @@ function broken(pen: CanvasRenderingContext2D, text: string, width: number): str
   return line === '' ? lines : [...lines, line];
 }
 
-/** A text at the largest size up to its own that takes no more than so much room; at the least size it is cut, and says so by a dot of three. */
+/** A text at the largest size up to its own that takes no more than so much room; at the least size it is cut, with an ellipsis. */
 function laid(pen: CanvasRenderingContext2D, text: string, style: Style, width: number, room: number): Laid {
   for (let { size } = style; ; size = Math.max(LEAST, size - 2)) {
     pen.font = fontOf({ ...style, size });
@@ -73,6 +73,20 @@ function laid(pen: CanvasRenderingContext2D, text: string, style: Style, width: 
       return { lines: kept, size, height: most * size * LEADING };
     }
   }
+}
+
+/** {@link laid} of what may not be cut. Throws where it is too long for a card. */
+function laidWhole(
+  pen: CanvasRenderingContext2D,
+  text: string,
+  style: Style,
+  width: number,
+  room: number,
+): Laid {
+  const found = laid(pen, text, style, width, room);
+  if (found.lines.length < broken(pen, text, width).length)
+    throw new Error('What must stand on the card is too long for it. Take the PDF or the page instead.');
+  return found;
 }
 
 function write(
@@ -178,8 +192,8 @@ export async function drawCard(
     disclosure: { size: 28, family: BODY, weight: 600, colour: INK },
   } satisfies Record<string, Style>;
   // What may not be left out takes its room first.
-  const disclosure = laid(pen, card.disclosure, styles.disclosure, column - 28, full * 0.24);
-  const standing = laid(pen, card.standing, styles.standing, column, full * 0.2);
+  const disclosure = laidWhole(pen, card.disclosure, styles.disclosure, column - 28, full * 0.24);
+  const standing = laidWhole(pen, card.standing, styles.standing, column, full * 0.34);
   const foot = height - MARGIN - disclosure.height;
   const standingAt = foot - 28 - standing.height;
   const about = laid(pen, card.about, styles.about, column, 70);
