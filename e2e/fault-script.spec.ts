@@ -13,7 +13,7 @@ import { makeTrial } from './make-trial.ts';
  */
 const PORT = E2E_PORT + 1;
 /** Fifty in the soak; fewer among the tests of every change. */
-const KILLS = Number(process.env.SABOR_KILLS ?? 5);
+const KILLS = Number(process.env.SABOR_KILLS ?? 3);
 
 test.use({ viewport: PHONE, serviceWorkers: 'allow', baseURL: `http://127.0.0.1:${PORT}` });
 

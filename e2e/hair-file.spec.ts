@@ -240,8 +240,10 @@ test('an allergy recorded in one tab is not erased by another that saves somethi
     await part(tab, 'Wishes');
     await expect(tab.getByLabel('Line', { exact: true })).not.toHaveValue('');
   }
+  // What was said of an earlier save still stands: saved is what there is nothing left to discard of.
   const save = async (tab: Page) => {
     await tab.getByRole('button', { name: 'Save the wishes' }).click();
+    await expect(tab.getByRole('button', { name: 'Discard what I typed' })).toBeHidden();
     await expect(
       tab.getByText('The wishes of Tomasz Adeyinka-Holm are saved.', { exact: true }),
     ).toBeVisible();

@@ -36,7 +36,10 @@ const arucoAsModule: Plugin = {
 /** {@link everywhere}, once it is known. */
 let standing: ReadonlySet<string> | null = null;
 
-/** What the frame and the first screen are made of: fetched as one file, because a file costs its round trip. */
+/**
+ * What the frame and the first screen are made of: fetched as one file, because a file costs its round trip. Three short
+ * files go with it that many screens use: merged with an allergy's, they would bring the whole dictionary of ingredients along.
+ */
 function everywhere(info: (id: string) => { importedIds: readonly string[] } | null): ReadonlySet<string> {
   if (standing) return standing;
   const found = new Set<string>();
@@ -45,7 +48,13 @@ function everywhere(info: (id: string) => { importedIds: readonly string[] } | n
     found.add(id);
     for (const next of info(id)?.importedIds ?? []) add(next);
   };
-  for (const file of ['app.tsx', 'screens/today/screen.tsx'])
+  for (const file of [
+    'app.tsx',
+    'screens/today/screen.tsx',
+    '../core/shelf/products.ts',
+    '../core/ingredients/ledger/constants.ts',
+    'workers/screening.ts',
+  ])
     add(fileURLToPath(new URL(file, import.meta.url)));
   standing = found;
   return found;

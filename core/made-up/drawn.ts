@@ -126,31 +126,44 @@ export function drawPiece(
   colours: Float32Array,
   i: number,
 ): void {
-  let [x0, y0, x1, y1] = [ends[5 * i]!, ends[5 * i + 1]! - top, ends[5 * i + 2]!, ends[5 * i + 3]! - top];
+  // Scalars all through: this runs for every piece of every strand.
+  let x0 = ends[5 * i]!;
+  let y0 = ends[5 * i + 1]! - top;
+  let x1 = ends[5 * i + 2]!;
+  let y1 = ends[5 * i + 3]! - top;
   const half = ends[5 * i + 4]!;
-  const [r, g, b] = [colours[3 * i]!, colours[3 * i + 1]!, colours[3 * i + 2]!];
+  const r = colours[3 * i]!;
+  const g = colours[3 * i + 1]!;
+  const b = colours[3 * i + 2]!;
   const steep = Math.abs(y1 - y0) >= Math.abs(x1 - x0);
-  if (steep ? y0 > y1 : x0 > x1) [x0, y0, x1, y1] = [x1, y1, x0, y0];
-  const long = Math.hypot(x1 - x0, y1 - y0);
+  if (steep ? y0 > y1 : x0 > x1) {
+    const x = x0;
+    const y = y0;
+    x0 = x1;
+    y0 = y1;
+    x1 = x;
+    y1 = y;
+  }
+  const long = Math.sqrt((x1 - x0) * (x1 - x0) + (y1 - y0) * (y1 - y0));
   if (long < 1e-6) return;
   const main = steep ? y1 - y0 : x1 - x0;
-  const across = steep ? x1 - x0 : y1 - y0;
-  const slope = across / main;
+  const slope = (steep ? x1 - x0 : y1 - y0) / main;
   const thick = (half * long) / main;
-  const [start, end] = steep ? [y0, y1] : [x0, x1];
+  const start = steep ? y0 : x0;
   const base = steep ? x0 : y0;
-  const [limit, limitAcross] = steep ? [rows, width] : [width, rows];
-  for (
-    let m = Math.max(0, Math.ceil(start - 0.5));
-    m <= Math.min(limit - 1, Math.floor(end - 0.5 + 1e-9));
-    m++
-  ) {
+  const most = (steep ? width : rows) - 1;
+  const across = steep ? 3 : 3 * width;
+  const along = steep ? 3 * width : 3;
+  const until = Math.min((steep ? rows : width) - 1, Math.floor((steep ? y1 : x1) - 0.5 + 1e-9));
+  for (let m = Math.max(0, Math.ceil(start - 0.5)); m <= until; m++) {
     const at = base + slope * (m + 0.5 - start);
-    const [low, high] = [at - thick, at + thick];
-    for (let n = Math.max(0, Math.floor(low)); n <= Math.min(limitAcross - 1, Math.floor(high)); n++) {
-      const share = Math.min(n + 1, high) - Math.max(n, low);
+    const low = at - thick;
+    const high = at + thick;
+    const last = Math.min(most, Math.floor(high));
+    for (let n = Math.max(0, Math.floor(low)); n <= last; n++) {
+      const share = (n + 1 < high ? n + 1 : high) - (n > low ? n : low);
       if (share <= 0) continue;
-      const k = 3 * (steep ? m * width + n : n * width + m);
+      const k = m * along + n * across;
       const rest = 1 - share;
       data[k] = data[k]! * rest + r * share;
       data[k + 1] = data[k + 1]! * rest + g * share;
