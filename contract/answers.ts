@@ -3,6 +3,7 @@ import { BackupState } from './backup.ts';
 import { OwnBoard } from './board.ts';
 import { Buying } from './buying.ts';
 import { CalendarEntry, Moved } from './calendar.ts';
+import { DayImport, DaysStored, TakenBack } from './day-import.ts';
 import { HairFile } from './hair-file.ts';
 import { LedgerWashDay, OwnIngredientInput } from './ingredients.ts';
 import { ListedDay } from './logged-day.ts';
@@ -49,6 +50,9 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'PUT /wearers/:id/cadence/:kind': HairFile,
   'DELETE /wearers/:id/cadence/:kind': HairFile,
   'PUT /wearers/:id/wishes': HairFile,
+  'GET /day-imports': v.array(DayImport),
+  'PUT /day-imports/:id': DaysStored,
+  'POST /day-imports/:id/take-back': TakenBack,
   'GET /memos': v.array(Memo),
   'PUT /memos/:id': v.array(Memo),
   'PUT /memos/:id/sound': v.array(Memo),

@@ -96,6 +96,7 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     ['/calendar', /^Day by day$/],
     ['/calendar?span=week', /^Day by day$/],
     ['/wash-days/new', /^Log a wash day$/],
+    ['/wash-days/import', /^Import wash days$/],
     ['/shelf/mixes', /^Flaxseed gel$/],
     ['/screen', /^Screen$/],
     [`/screen/label?product=${shelf.products[0].id}`, /^How much of what$/],

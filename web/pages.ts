@@ -83,6 +83,11 @@ export const PAGES: readonly Page[] = [
   page('wash-days', async () => (await import('./screens/wash-days/screen.tsx')).WashDaysScreen, [
     '/wash-days',
   ]),
+  page(
+    'wash-days/import',
+    async () => (await import('./screens/wash-days/import.tsx')).WashDaysImportScreen,
+    ['/wash-days'],
+  ),
   page('wash-days/new', async () => (await import('./screens/wash-days/log.tsx')).LogScreen, [
     '/wearers',
     '/routines',

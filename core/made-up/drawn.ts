@@ -161,7 +161,7 @@ export function drawPiece(
     const high = at + thick;
     const last = Math.min(most, Math.floor(high));
     for (let n = Math.max(0, Math.floor(low)); n <= last; n++) {
-      const share = (n + 1 < high ? n + 1 : high) - (n > low ? n : low);
+      const share = Math.min(n + 1, high) - Math.max(n, low);
       if (share <= 0) continue;
       const k = m * along + n * across;
       const rest = 1 - share;

@@ -17,6 +17,7 @@ export const TABLES = {
   curl: 1,
   routine: 1,
   step: 1,
+  day_import: 39,
   trial: 1,
   trial_zone: 1,
   retest: 24,

@@ -1,6 +1,7 @@
 import { BackupFolder } from '@sabor/contract/backup';
 import { MoveInput } from '@sabor/contract/calendar';
 import { CheckInInput, EventInput } from '@sabor/contract/check-in';
+import { DaysInput } from '@sabor/contract/day-import';
 import {
   CadenceInput,
   HairEventInput,
@@ -33,6 +34,7 @@ import * as v from 'valibot';
 export const BODIES: Record<string, v.GenericSchema> = {
   'PUT /head-problems/:id': HeadProblemInput,
   'PUT /patch-tests/:id': PatchTestInput,
+  'PUT /day-imports/:id': DaysInput,
   'PUT /memos/:id': MemoInput,
   'PUT /memos/:id/done': MemoDone,
   'PUT /calendar/:entry': MoveInput,

@@ -1,6 +1,7 @@
 import type { BackupState } from '@sabor/contract/backup';
 import type { Buying } from '@sabor/contract/buying';
 import type { CalendarEntry } from '@sabor/contract/calendar';
+import type { DayImport } from '@sabor/contract/day-import';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
 import type { ListedDay } from '@sabor/contract/logged-day';
@@ -51,6 +52,7 @@ export const resource = <T>(path: string) => ({
 });
 
 export const useMemos = () => useQuery(resource<Memo[]>('/memos'));
+export const useDayImports = () => useQuery(resource<DayImport[]>('/day-imports'));
 export const useShelf = () => useQuery(resource<Shelf>('/shelf'));
 export const useWearers = () => useQuery(resource<Wearer[]>('/wearers'));
 export const useWearer = (id: string) =>

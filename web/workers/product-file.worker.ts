@@ -4,30 +4,24 @@ import {
   type ProductRow,
   readProductRows,
 } from '@sabor/core/shelf/product-table';
-import { BOM, guarded } from '@sabor/core/table/formula-guard';
 import { expose } from 'comlink';
-import Papa from 'papaparse';
+import { refusedAsCsv } from './refused-as-csv.ts';
+import { type Headed, headed, readTableFile } from './table-file.ts';
 
-let rows: string[][] = [];
+let sheet: Headed = headed(undefined);
 let taken: ProductRow[] = [];
 let refused: { line: number; reason: string }[] = [];
 
 const productFile = {
-  /** Reads the file's cells; its first row is taken as headings. */
+  /** Reads the file's cells and its headings. */
   async open(file: File) {
-    // Blob.text() leaves the mark of UTF-8 out of the first heading’s way only where it is removed.
-    const text = (await file.text()).replace(/^\uFEFF/, '');
-    rows = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' }).data;
-    const header = rows[0] ?? [];
-    return {
-      rows: Math.max(0, rows.length - 1),
-      header: header.map((cell, i) => cell.trim() || `Column ${i + 1}`),
-      sample: rows.slice(1, 4),
-      columns: guessProductColumns(header),
-    };
+    const { sheets } = await readTableFile(file);
+    sheet = headed(sheets[0]);
+    const { rows, header, sample } = sheet;
+    return { rows, header, sample, columns: guessProductColumns(header) };
   },
   read(columns: ProductColumns) {
-    ({ taken, refused } = readProductRows(rows.slice(1), columns, 2));
+    ({ taken, refused } = readProductRows(sheet.body, columns, sheet.firstLine));
     return {
       taken: taken.length,
       sample: taken.slice(0, 5),
@@ -36,7 +30,7 @@ const productFile = {
     };
   },
   part: (from: number, count: number): ProductRow[] => taken.slice(from, from + count),
-  report: () => BOM + Papa.unparse(refused.map(({ line, reason }) => ({ line, reason: guarded(reason) }))),
+  report: () => refusedAsCsv(refused),
 };
 export type ProductFile = typeof productFile;
 

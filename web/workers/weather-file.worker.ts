@@ -1,8 +1,8 @@
 import type { ReadingRow } from '@sabor/contract/weather';
 import { type Columns, guessColumns, isHeader } from '@sabor/core/climate/weather-table/columns';
-import type { DateOrder } from '@sabor/core/climate/weather-table/read-moment';
 import { orderInFile, type ReadTable, readTable } from '@sabor/core/climate/weather-table/read-table';
 import { BOM, guarded } from '@sabor/core/table/formula-guard';
+import type { DateOrder } from '@sabor/core/time/read-moment';
 import { expose } from 'comlink';
 import Papa from 'papaparse';
 

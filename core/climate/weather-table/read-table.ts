@@ -1,10 +1,10 @@
+import { readNumber } from '../../table/read-number.ts';
+import { type DateOrder, dateOrderOf, readMoment } from '../../time/read-moment.ts';
 import { momentsOf } from '../../time/zones.ts';
 import { WIND_LIMIT } from '../beaufort.ts';
 import { humidityFromDewPoint, type Observation } from '../observation.ts';
 import { AIR_RANGE_C } from '../saturation.ts';
 import { COLUMNS, type Columns } from './columns.ts';
-import { type DateOrder, dateOrderOf, readMoment } from './read-moment.ts';
-import { readNumber } from './read-number.ts';
 
 export interface RefusedRow {
   /** Line in the file, counted from 1. */

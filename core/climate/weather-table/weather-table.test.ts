@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { readNumber } from '../../table/read-number.ts';
+import { dateOrderOf, readMoment } from '../../time/read-moment.ts';
 import { COLUMNS, type Columns, guessColumns, isHeader, missingColumn } from './columns.ts';
-import { dateOrderOf, readMoment } from './read-moment.ts';
-import { readNumber } from './read-number.ts';
 import { orderInFile, readTable } from './read-table.ts';
 
 const wall = (year: number, month: number, day: number, hour: number, minute = 0) => ({

@@ -22,6 +22,28 @@ export async function readRoutine(db: Client, id: string): Promise<Routine> {
   return rows[0];
 }
 
+/** A step as a routine or a plan stores it, at its place. */
+type StoredStep = Omit<Step, 'note'> & {
+  note: string;
+  routineId: string;
+  position: number;
+  part?: string;
+  optional?: boolean;
+  tolerance?: number;
+};
+
+/** Stores steps of one routine or many. */
+export async function insertSteps(client: Client, steps: readonly StoredStep[]): Promise<void> {
+  await client.query(
+    `insert into step (id, routine_id, position, slot, part, note, optional, tolerance, ${SETTINGS_COLUMNS})
+     select s.id, s."routineId", s.position, s.slot, coalesce(s.part, 'held'), s.note, coalesce(s.optional, false),
+       coalesce(s.tolerance, ${DOSE_TOLERANCE}), ${settingsOfRecord('s')}
+     from jsonb_to_recordset($1::jsonb) as s(id uuid, "routineId" uuid, position int, slot text, part text, note text,
+       optional boolean, tolerance numeric, ${SETTINGS_RECORD})`,
+    [JSON.stringify(steps)],
+  );
+}
+
 /** Replaces a routine's steps by the given ones, in their order. */
 export async function replaceSteps(
   client: Client,
@@ -33,13 +55,9 @@ export async function replaceSteps(
     steps.map(({ extra }) => extra),
   );
   await client.query('delete from step where routine_id = $1', [routineId]);
-  await client.query(
-    `insert into step (id, routine_id, position, slot, part, note, optional, tolerance, ${SETTINGS_COLUMNS})
-     select s.id, $1, s.position, s.slot, coalesce(s.part, 'held'), s.note, coalesce(s.optional, false),
-       coalesce(s.tolerance, ${DOSE_TOLERANCE}), ${settingsOfRecord('s')}
-     from jsonb_to_recordset($2::jsonb) as s(id uuid, position int, slot text, part text, note text, optional boolean,
-       tolerance numeric, ${SETTINGS_RECORD})`,
-    [routineId, JSON.stringify(steps.map((step, position) => ({ ...step, position })))],
+  await insertSteps(
+    client,
+    steps.map((step, position) => ({ ...step, routineId, position })),
   );
 }
 

@@ -10,7 +10,7 @@ export const OPEN_BOTTLES = `select distinct on (product_id) product_id, opened_
     order by product_id, created_at desc`;
 
 /**
- * Products with what is counted of them. What is behind a code shows in no count: a step under test of a trial that is
+ * Products with what is counted of them; a step without a moment of its own was done on its wash day. What is behind a code shows in no count: a step under test of a trial that is
  * still blind is left out.
  */
 const PRODUCTS = `
@@ -18,7 +18,8 @@ const PRODUCTS = `
     select s.id from trial t join wash_day d on d.trial_id = t.id join wash_step s on s.wash_day_id = d.id
     where t.blind and t.key_opened_at is null and s.planned->>'part' = 'tested'
   ), told as (
-    select s.product_id, s.wash_day_id, s.status, s.done_at from wash_step s
+    select s.product_id, s.wash_day_id, s.status, coalesce(s.done_at, d.started_at) as done_at
+    from wash_step s join wash_day d on d.id = s.wash_day_id
     where s.product_id is not null and s.id not in (select id from hidden)
   )
   select p.id, p.line_id as "lineId", p.name, p.roles::text[], p.size_ml as "sizeMl", p.price, p.currency,

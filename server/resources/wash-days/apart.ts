@@ -2,7 +2,7 @@ import type { Client } from '../../db/pool.ts';
 import { atField } from '../../http/problems.ts';
 
 /** Wash days of one head that begin closer together than this are one wash, told twice. */
-const APART_MINUTES = 60;
+export const APART_MINUTES = 60;
 
 /** Two washes of one head cannot begin at one time. Throws a Refusal at `startedAt`. */
 export async function mustBeApart(

@@ -13,6 +13,19 @@ import { startInto } from './start.ts';
 /** Days a wash day by itself asks how the hair is; how it ended can be said any day. */
 const WEAR_DAYS = 7;
 
+/** What a wash day by itself is as a trial, and promises of it: none counts. */
+export const LOGGED_TRIAL = {
+  columns: 'design, primary_outcome, line_value, matters, wash_days, wear_days, seed, logged',
+  values: `'repeat-same', 'definition', 6, 1, 1, ${WEAR_DAYS}, 0, true`,
+} as const;
+
+/** Where it is looked at as a rule: the places that show, else the whole head. `days`: rows of trial_id and wearer_id. */
+export const zonesOfLogged = (days: string) =>
+  `insert into trial_zone (trial_id, zone_id, weight)
+   select d.trial_id, z.id, 1 from ${days} d join zone z on z.wearer_id = d.wearer_id
+   where z.place in ('hairline', 'crown', 'side', 'back') or not exists (select from zone s where s.wearer_id = d.wearer_id
+     and s.place in ('hairline', 'crown', 'side', 'back'))`;
+
 /** A wash of its own washes out what a trial still wears: how that ended is said first. */
 async function mustNotWashOut(client: Client, wearerId: string, startedAt: string): Promise<void> {
   const { rows } = await client.query<{ position: number; question: string }>(
@@ -50,9 +63,7 @@ export async function logWashDay(db: Db, log: v.InferOutput<typeof LogWashDay>):
       log.steps.map((step) => ({ ...step, id: v7() })),
     );
     await client.query(
-      `insert into trial (id, wearer_id, plan_id, question, design, primary_outcome, line_value, matters, wash_days,
-         wear_days, seed, logged)
-       values ($1, $2, $3, $4, 'repeat-same', 'definition', 6, 1, 1, ${WEAR_DAYS}, 0, true)`,
+      `insert into trial (id, wearer_id, plan_id, question, ${LOGGED_TRIAL.columns}) values ($1, $2, $3, $4, ${LOGGED_TRIAL.values})`,
       [trialId, log.wearerId, planId, log.name],
     );
     await client.query('insert into arm (id, trial_id, position, name) values ($1, $2, 0, $3)', [
@@ -64,14 +75,10 @@ export async function logWashDay(db: Db, log: v.InferOutput<typeof LogWashDay>):
       trialId,
       armId,
     ]);
-    // Where it is looked at as a rule: the places that show, else the whole head.
-    await client.query(
-      `with shown as (select id from zone where wearer_id = $2 and place in ('hairline', 'crown', 'side', 'back'))
-       insert into trial_zone (trial_id, zone_id, weight)
-       select $1, id, 1 from zone
-       where wearer_id = $2 and (id in (select id from shown) or not exists (select from shown))`,
-      [trialId, log.wearerId],
-    );
+    await client.query(zonesOfLogged('(select $1::uuid as trial_id, $2::uuid as wearer_id)'), [
+      trialId,
+      log.wearerId,
+    ]);
     return startInto(client, { id: log.id, trialId, startedAt: log.startedAt });
   });
 }

@@ -1,3 +1,4 @@
+import { DaysInput } from '@sabor/contract/day-import';
 import { date } from '@sabor/contract/fields';
 import { LogWashDay } from '@sabor/contract/logged-day';
 import { TapsInput } from '@sabor/contract/taps';
@@ -10,6 +11,7 @@ import { parse, parseAsIs } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { changeWashDay } from './change.ts';
 import { abandonWashDay, endWear, reopenWear } from './end.ts';
+import { importDays, listDayImports, takeBackImport } from './import.ts';
 import { listWashDays, logWashDay } from './log.ts';
 import { saveOutdoors } from './outdoors.ts';
 import { readPulse, readWashDay } from './read.ts';
@@ -23,6 +25,15 @@ export function washDayRoutes(db: Db): Router {
   });
   router.put('/logged-days/:id', async (request, response) => {
     response.json(await logWashDay(db, parse(LogWashDay, bodyWithId(request, 'wash day'))));
+  });
+  router.get('/day-imports', async (_request, response) => {
+    response.json(await listDayImports(db));
+  });
+  router.put('/day-imports/:id', async (request, response) => {
+    response.json(await importDays(db, parse(DaysInput, bodyWithId(request, 'file of wash days'))));
+  });
+  router.post('/day-imports/:id/take-back', async (request, response) => {
+    response.json(await takeBackImport(db, pathId(request, 'file of wash days')));
   });
   router.put('/wash-days/:id', async (request, response) => {
     response.json(await startWashDay(db, parse(StartWashDay, bodyWithId(request, 'wash day'))));

@@ -1,4 +1,4 @@
-import type { StartWashDay, WashDay } from '@sabor/contract/wash-day';
+import type { StartWashDay, WashDay, WashStep } from '@sabor/contract/wash-day';
 import type { ArmStep } from '@sabor/core/step/in-arm';
 import { productsOnHead } from '@sabor/core/step/on-head';
 import { type StepOfPlan, stepsOfDay } from '@sabor/core/step/steps-of-day';
@@ -43,12 +43,26 @@ async function copySteps(
 ): Promise<void> {
   const of = (arm: string) => arms.find(({ id }) => id === arm)!.steps;
   const steps = stepsOfDay(plan, { left: of(left), right: right === null ? null : of(right) }, bySide, v7);
+  await insertWashSteps(
+    client,
+    steps.map((step) => ({ ...step, washDayId })),
+  );
+}
+
+/** Stores steps of one wash day or many. */
+export async function insertWashSteps(
+  client: Client,
+  steps: readonly (Omit<ReturnType<typeof stepsOfDay>[number], 'status'> & {
+    washDayId: string;
+    status: WashStep['status'];
+  })[],
+): Promise<void> {
   await client.query(
     `insert into wash_step (id, wash_day_id, plan_step_id, position, half, slot, status, planned, ${SETTINGS_COLUMNS})
-     select s.id, $1, s."planStepId", s.position, s.half, s.slot, s.status, s.planned, ${settingsOfRecord('s')}
-     from jsonb_to_recordset($2::jsonb) as s(id uuid, "planStepId" uuid, position numeric, half text, slot text,
-       status text, planned jsonb, ${SETTINGS_RECORD})`,
-    [washDayId, JSON.stringify(steps)],
+     select s.id, s."washDayId", s."planStepId", s.position, s.half, s.slot, s.status, s.planned, ${settingsOfRecord('s')}
+     from jsonb_to_recordset($1::jsonb) as s(id uuid, "washDayId" uuid, "planStepId" uuid, position numeric, half text,
+       slot text, status text, planned jsonb, ${SETTINGS_RECORD})`,
+    [JSON.stringify(steps)],
   );
 }
 

@@ -49,6 +49,7 @@ export function WashDaysScreen() {
         actions={
           <>
             <ButtonLink to="/calendar">Calendar</ButtonLink>
+            <ButtonLink to="/wash-days/import">Import a spreadsheet</ButtonLink>
             <ButtonLink look="main" to="/wash-days/new">
               Log a wash day
             </ButtonLink>

@@ -1,5 +1,5 @@
 import { COLUMNS, type ColumnKind, type Columns } from '@sabor/core/climate/weather-table/columns';
-import { DATE_ORDERS, type DateOrder } from '@sabor/core/climate/weather-table/read-moment';
+import { DATE_ORDERS, type DateOrder } from '@sabor/core/time/read-moment';
 import { inputLook } from '../../ui/field.tsx';
 import { ChoiceField } from '../../ui/inputs.tsx';
 

@@ -1,6 +1,6 @@
 import type { Place } from '@sabor/contract/weather';
 import { type Columns, missingColumn } from '@sabor/core/climate/weather-table/columns';
-import type { DateOrder } from '@sabor/core/climate/weather-table/read-moment';
+import type { DateOrder } from '@sabor/core/time/read-moment';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { FileField } from '../../ui/file-field.tsx';
@@ -25,7 +25,9 @@ export function FromFile({ place }: { place: Place }) {
   const [report, setReport] = useState<FileRead | null>(null);
   const [busy, setBusy] = useState(false);
   const [error, setError] = useState<string>();
-  const upload = useUpload(place);
+  const upload = useUpload(place, name, report?.taken ?? 0, (from, count) =>
+    held.current!.file.part(from, count),
+  );
   useEffect(() => () => held.current?.close(), []);
 
   const choose = async (file: File | undefined) => {
@@ -112,9 +114,6 @@ export function FromFile({ place }: { place: Place }) {
           timeZone={place.timeZone}
           csv={() => held.current!.file.report()}
           upload={upload}
-          store={() =>
-            void upload.run(name, report.taken, (from, count) => held.current!.file.part(from, count))
-          }
         />
       )}
     </div>

@@ -1,4 +1,4 @@
-import type { WallTime } from '../../time/zones.ts';
+import type { WallTime } from './zones.ts';
 
 /** Which of two numbers in a date such as 03/04/2026 is the day. */
 export const DATE_ORDERS = {
@@ -7,8 +7,11 @@ export const DATE_ORDERS = {
 } as const;
 export type DateOrder = keyof typeof DATE_ORDERS;
 
-/** A date-and-time cell read: a moment in itself (ms), a wall clock's time, or the reason it is neither. */
-export type ReadMoment = { moment: number } | { wall: WallTime } | { problem: string };
+/**
+ * A date-and-time cell read: a moment in itself (ms), a wall clock's time, or the reason it is neither. `lacksTime`: it is a
+ * date, and nothing else is wrong with it.
+ */
+export type ReadMoment = { moment: number } | { wall: WallTime } | { problem: string; lacksTime?: true };
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 const BETWEEN = String.raw`(?:[T,]?\s*)`;
@@ -75,12 +78,9 @@ export function readMoment(dateCell: string, timeCell: string | null, order: Dat
     return { problem: 'There is no such day.' };
   const time = TIME.exec((timeCell ?? date.rest).trim());
   if (!time)
-    return {
-      problem:
-        timeCell === null && date.rest.trim() === ''
-          ? 'The time of day is missing.'
-          : 'This is no time of day Sabor can read.',
-    };
+    return timeCell === null && date.rest.trim() === ''
+      ? { problem: 'The time of day is missing.', lacksTime: true }
+      : { problem: 'This is no time of day Sabor can read.' };
   let hour = +time[1]!;
   const minute = +(time[2] ?? 0);
   const half = time[4]?.toLowerCase();

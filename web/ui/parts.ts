@@ -1,0 +1,58 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+
+/** The rows of a long file on their way to the server, part by part. */
+export interface Parts {
+  state: 'waiting' | 'storing' | 'done' | 'stopped' | 'failed';
+  /** Rows sent so far, and how many of them were new. */
+  sent: number;
+  stored: number;
+  problem: string | null;
+  /** Sends what is not sent yet. */
+  run: () => Promise<void>;
+  /** Stops after the part under way; what is stored stays, to be gone on with. */
+  stop: () => void;
+  reset: () => void;
+}
+
+const NOTHING = { state: 'waiting', sent: 0, stored: 0, problem: null } as const;
+
+/**
+ * Sends `total` rows, `atOnce` at a time, each part by `send`, which says how many of them were new. Going on after a stop or
+ * a lost connection sends nothing twice.
+ */
+export function useParts(
+  total: number,
+  atOnce: number,
+  send: (from: number, count: number) => Promise<{ stored: number }>,
+): Parts {
+  const client = useQueryClient();
+  const stopping = useRef(false);
+  const [now, setNow] = useState<Pick<Parts, 'state' | 'sent' | 'stored' | 'problem'>>(NOTHING);
+  const run = async () => {
+    stopping.current = false;
+    let { sent, stored } = now;
+    setNow({ ...now, state: 'storing', problem: null });
+    try {
+      while (sent < total && !stopping.current) {
+        const count = Math.min(atOnce, total - sent);
+        const answer = await send(sent, count);
+        sent += count;
+        stored += answer.stored;
+        setNow({ state: 'storing', sent, stored, problem: null });
+      }
+      setNow({ state: sent < total ? 'stopped' : 'done', sent, stored, problem: null });
+    } catch (error) {
+      setNow({ state: 'failed', sent, stored, problem: (error as Error).message });
+    }
+    void client.invalidateQueries();
+  };
+  return {
+    ...now,
+    run,
+    stop: () => {
+      stopping.current = true;
+    },
+    reset: () => setNow(NOTHING),
+  };
+}
