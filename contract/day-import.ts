@@ -7,7 +7,7 @@ import { StepInput } from './routine.ts';
 import { WashDayChange } from './wash-day.ts';
 
 /** Days of one file that go up in one request. */
-export const DAYS_AT_ONCE = 500;
+export const DAYS_AT_ONCE = 400;
 /** Widest file that is read. */
 const MOST_COLUMNS = 200;
 

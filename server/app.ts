@@ -144,6 +144,7 @@ export function createApp({
   app.use('/api', backupRoutes(db, scratch, nightly));
   // An afternoon without a server is some hundred taps, notes and all.
   app.use('/api/wash-days/:id/taps', express.json({ limit: '4mb' }));
+  app.use('/api/day-imports/:id', express.json({ limit: '4mb' }));
   app.use('/api', express.json({ limit: '1mb' }));
   for (const routes of [
     shelfRoutes,

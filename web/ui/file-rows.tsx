@@ -1,6 +1,8 @@
+import { DATE_ORDERS, type DateOrder } from '@sabor/core/time/read-moment';
 import type { ReactNode } from 'react';
 import { Button } from './button.tsx';
 import { inputLook } from './field.tsx';
+import { ChoiceField } from './inputs.tsx';
 import type { Parts } from './parts.ts';
 import { saveFile } from './save-file.ts';
 
@@ -62,6 +64,33 @@ export function ColumnsTable<K extends string>({
         </tbody>
       </table>
     </div>
+  );
+}
+
+/** Asks which comes first in a file's dates, day or month, where they do not tell. */
+export function DateOrderField({
+  asked,
+  order,
+  change,
+}: {
+  asked: 'either' | 'mixed';
+  order: DateOrder | null;
+  change: (order: DateOrder | null) => void;
+}) {
+  return (
+    <ChoiceField
+      className="max-w-72"
+      label="Dates such as 03/04"
+      options={DATE_ORDERS}
+      value={order}
+      onChange={change}
+      {...(asked === 'mixed' ? { none: 'leave these rows out' } : {})}
+      hint={
+        asked === 'mixed'
+          ? 'This file mixes two date formats. Rows that can be read one way only are taken as they are.'
+          : 'Nothing in this file tells whether the day or the month comes first.'
+      }
+    />
   );
 }
 

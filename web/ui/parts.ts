@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
+import { Refused } from '../http/http.ts';
 
 /** The rows of a long file on their way to the server, part by part. */
 export interface Parts {
@@ -15,11 +16,14 @@ export interface Parts {
   reset: () => void;
 }
 
+/** What the server answers to more than it takes at once. */
+const TOO_LARGE = 413;
+
 const NOTHING = { state: 'waiting', sent: 0, stored: 0, problem: null } as const;
 
 /**
- * Sends `total` rows, `atOnce` at a time, each part by `send`, which says how many of them were new. Going on after a stop or
- * a lost connection sends nothing twice.
+ * Sends `total` rows, `atOnce` at a time, each part by `send`, which says how many of them were new; a part that is too large
+ * goes in halves. Going on after a stop or a lost connection sends nothing twice.
  */
 export function useParts(
   total: number,
@@ -34,9 +38,17 @@ export function useParts(
     let { sent, stored } = now;
     setNow({ ...now, state: 'storing', problem: null });
     try {
+      let most = atOnce;
       while (sent < total && !stopping.current) {
-        const count = Math.min(atOnce, total - sent);
-        const answer = await send(sent, count);
+        const count = Math.min(most, total - sent);
+        let answer: { stored: number };
+        try {
+          answer = await send(sent, count);
+        } catch (error) {
+          if (!(error instanceof Refused && error.status === TOO_LARGE && count > 1)) throw error;
+          most = Math.ceil(count / 2);
+          continue;
+        }
         sent += count;
         stored += answer.stored;
         setNow({ state: 'storing', sent, stored, problem: null });

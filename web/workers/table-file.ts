@@ -46,8 +46,10 @@ function decoded(bytes: Uint8Array): string {
   }
 }
 
-/** Names and sizes in a packed file, told by its own list. Throws a sentence where it cannot be one. */
-async function packed(bytes: Uint8Array): Promise<{ names: string[]; size: number }> {
+const unreadable = () => new Error('This workbook could not be read. Save it once more, or save it as CSV.');
+
+/** A workbook's parts, unpacked once their sizes are known; what is no part of its cells stays packed. Throws a sentence. */
+async function unpacked(bytes: Uint8Array): Promise<{ parts: Record<string, Uint8Array>; macros: boolean }> {
   const { unzipSync } = await import('fflate');
   const names: string[] = [];
   let size = 0;
@@ -62,27 +64,37 @@ async function packed(bytes: Uint8Array): Promise<{ names: string[]; size: numbe
   } catch {
     throw new Error('This workbook is not whole. Save it once more, or save it as CSV.');
   }
-  return { names, size };
-}
-
-async function workbook(file: Blob, bytes: Uint8Array): Promise<TableFile> {
-  const { names, size } = await packed(bytes);
-  if (names.includes('content.xml') || !names.some((name) => /^\/?xl\//.test(name)))
+  if (!names.some((name) => /^\/?xl\//.test(name)))
     throw new Error('This is not an XLSX workbook. Save it as XLSX or CSV, then choose it again.');
   if (size > UNPACKED_MOST)
     throw new Error('This workbook unpacks to more than 400 MB. Save the sheet that is needed as CSV.');
-  const { default: readSheets } = await import('read-excel-file/web-worker');
+  try {
+    const parts = unzipSync(bytes, { filter: ({ name }) => /\.(xml|rels)$/.test(name) });
+    return { parts, macros: names.some((name) => /vbaProject\.bin$/.test(name)) };
+  } catch {
+    throw unreadable();
+  }
+}
+
+async function workbook(bytes: Uint8Array): Promise<TableFile> {
+  const { parts, macros } = await unpacked(bytes);
+  const [{ zipSync }, { default: readSheets }] = await Promise.all([
+    import('fflate'),
+    import('read-excel-file/web-worker'),
+  ]);
+  // Given unpacked: for a large part the reader would hire a worker from a blob, which the page’s rules forbid.
+  const plain = new Blob([zipSync(parts, { level: 0 }) as BlobPart]);
   let sheets: { sheet: string; data: readonly (readonly unknown[])[] }[];
   try {
-    sheets = await readSheets(file, { trim: false });
+    sheets = await readSheets(plain, { trim: false });
   } catch {
-    throw new Error('This workbook could not be read. Save it once more, or save it as CSV.');
+    throw unreadable();
   }
   return {
     sheets: sheets
       .map(({ sheet, data }) => ({ name: sheet, rows: data.map((row) => row.map(textOf)) }))
       .filter(({ rows }) => rows.some(isFilled)),
-    macros: names.some((name) => /vbaProject\.bin$/.test(name)),
+    macros,
   };
 }
 
@@ -100,7 +112,7 @@ export async function readTableFile(file: Blob): Promise<TableFile> {
       'This workbook is locked with a password, or of the old .xls kind. Save it as XLSX or CSV.',
     );
   const found: TableFile = starts(0x50, 0x4b)
-    ? await workbook(file, bytes)
+    ? await workbook(bytes)
     : {
         sheets: [
           {

@@ -2,9 +2,11 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
+import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 // @ts-expect-error The reference implementation of the standard comes without types.
 import { Package } from 'datapackage';
 import Papa from 'papaparse';
+import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoSource } from '../../../scripts/start/demo.ts';
 import { openBench, type TestBench } from '../../testing/bench.ts';
@@ -93,12 +95,31 @@ describe('a part of it', () => {
 
   it('of a head is a valid package, whole for that head, and names no other', async () => {
     const head = await idOf('wearer', 'Ines');
+    // A spreadsheet brings the name of its file along.
+    for (const [wearer, fileName] of [
+      [head, 'Ines 2024.csv'],
+      [await idOf('wearer', 'Tomasz'), 'Tomasz Adeyinka-Holm 2024.csv'],
+    ] as const) {
+      const day = {
+        ...{ line: 2, wearerId: wearer, name: 'Old', ratings: [], ended: null, note: '' },
+        ...{ startedAt: '2024-01-07T18:00:00Z', finishedAt: '2024-01-07T22:00:00Z' },
+        ...{ temperatureC: null, humidity: null, shedHairs: null },
+        steps: [{ ...EMPTY_SETTINGS, slot: 'rinse', note: '' }],
+      };
+      const reading = {
+        ...{ columns: ['date'], order: null, headId: wearer, routineId: null, timeOfDay: '18:00' },
+        ...{ finishedAfterHours: 4, scale: { from: 0, to: 10 }, meant: {} },
+      };
+      const body = { fileName, headings: ['Date'], reading, days: [day] };
+      expect((await bench.ask('PUT', `/api/day-imports/${v7()}`, body)).body).toMatchObject({ stored: 1 });
+    }
     const { files, rows, into } = await part(`head=${head}`);
     const loaded = await Package.load(path.join(into, 'datapackage.json'));
     expect(loaded.errors).toEqual([]);
     for (const resource of loaded.resources as Resource[])
       if (resource.tabular) await resource.read({ relations: true });
     expect(rows('wearer').map(({ name }) => name)).toEqual(['Ines Falkenrath']);
+    expect(rows('day_import').map((row) => row.file_name)).toEqual(['Ines 2024.csv']);
     const { rows: own } = await bench.db.query(
       `select count(*) as n from reading r join check_in c on c.id = r.check_in_id
        join wash_day d on d.id = c.wash_day_id join trial t on t.id = d.trial_id where t.wearer_id = $1`,

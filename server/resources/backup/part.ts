@@ -42,6 +42,8 @@ function ownConditions(part: PackagePart): Partial<Record<Table, string[]>> {
         : []),
     ],
     trial: trial('t'),
+    // The name of a file may name anybody.
+    day_import: [`exists (select from trial x where x.day_import_id = t.id and ${some(trial('x'))})`],
     // A trial's own plan goes with it; the library goes whole.
     routine: [
       `(not t.is_plan or exists (select from trial x where x.plan_id = t.id and ${some(trial('x'))}))`,

@@ -135,47 +135,84 @@ export async function readTrials(
   return rows.map(listed);
 }
 
-async function readGuesses(db: Client, trial: { id: string; masked: boolean }): Promise<Guess[]> {
-  const { rows } = await db.query<{
-    washDayId: string;
-    half: 'left' | 'right' | null;
-    name: string | null;
-    right: boolean;
-  }>(
-    `select g.wash_day_id as "washDayId", g.half, a.name,
-       a.id is not distinct from case when g.half = 'right' then d.right_arm_id else d.arm_id end as right
-     from blind_guess g join wash_day d on d.id = g.wash_day_id left join arm a on a.id = g.arm_id
-     where d.trial_id = $1 order by d.position, g.half`,
-    [trial.id],
-  );
-  return rows.map(({ name, right, ...guess }) => ({
-    ...guess,
-    armName: name,
-    right: trial.masked || name === null ? null : right,
-  }));
+type GuessRow = {
+  trialId: string;
+  washDayId: string;
+  half: 'left' | 'right' | null;
+  name: string | null;
+  right: boolean;
+};
+
+/** Rows by the trial they belong to, in their order. */
+function byTrial<T extends { trialId: string }>(rows: readonly T[]): (id: string) => T[] {
+  const found = new Map<string, T[]>();
+  for (const row of rows) {
+    const own = found.get(row.trialId);
+    if (own) own.push(row);
+    else found.set(row.trialId, [row]);
+  }
+  return (id) => found.get(id) ?? [];
 }
 
-export async function readTrial(db: Client, id: string): Promise<TrialDetail> {
-  const { rows } = await db.query<WholeRow>(`${WHOLE} where t.id = $1`, [id]);
-  if (!rows[0]) throw notFound('trial');
-  const trial = whole(rows[0]);
-  const amendments = await db.query<Amendment>(
-    `select id, at, wash_days_done as "washDaysDone", slot, changes, reason from amendment
-     where trial_id = $1 order by at`,
-    [id],
-  );
-  const overrules = await db.query<Overrule>(
-    `select id, wash_day_id as "washDayId", difference, gravity, reason, at from overrule where trial_id = $1 order by at`,
-    [id],
-  );
-  return {
-    ...trial,
-    washDayRecords: await readWashDays(db, { trialId: id }),
-    amendments: amendments.rows,
-    overrules: overrules.rows,
-    guesses: await readGuesses(db, trial),
-  };
+/** Trials read in one question each of what they hold; a head can have thousands of wash days by themselves. */
+const AT_ONCE = 400;
+
+/** Trials with their wash days and what was said of them, in the order asked for. Throws a Refusal where one is not there. */
+export async function readWholeTrials(db: Client, ids: readonly string[]): Promise<TrialDetail[]> {
+  const found: TrialDetail[] = [];
+  for (let at = 0; at < ids.length; at += AT_ONCE)
+    found.push(...(await readSome(db, ids.slice(at, at + AT_ONCE))));
+  return found;
 }
+
+async function readSome(db: Client, ids: readonly string[]): Promise<TrialDetail[]> {
+  const { rows } = await db.query<WholeRow>(`${WHOLE} where t.id = any($1::uuid[])`, [ids]);
+  const amendments = await db.query<Amendment & { trialId: string }>(
+    `select trial_id as "trialId", id, at, wash_days_done as "washDaysDone", slot, changes, reason from amendment
+     where trial_id = any($1::uuid[]) order by at`,
+    [ids],
+  );
+  const overrules = await db.query<Overrule & { trialId: string }>(
+    `select trial_id as "trialId", id, wash_day_id as "washDayId", difference, gravity, reason, at from overrule
+     where trial_id = any($1::uuid[]) order by at`,
+    [ids],
+  );
+  const guesses = await db.query<GuessRow>(
+    `select d.trial_id as "trialId", g.wash_day_id as "washDayId", g.half, a.name,
+       a.id is not distinct from case when g.half = 'right' then d.right_arm_id else d.arm_id end as right
+     from blind_guess g join wash_day d on d.id = g.wash_day_id left join arm a on a.id = g.arm_id
+     where d.trial_id = any($1::uuid[]) order by d.position, g.half`,
+    [ids],
+  );
+  const days = byTrial(await readWashDays(db, ids));
+  const [amended, overruled, guessed] = [
+    byTrial(amendments.rows),
+    byTrial(overrules.rows),
+    byTrial(guesses.rows),
+  ];
+  const byId = new Map(rows.map((row) => [row.id, row]));
+  return ids.map((id) => {
+    const row = byId.get(id);
+    if (!row) throw notFound('trial');
+    const trial = whole(row);
+    return {
+      ...trial,
+      washDayRecords: days(id),
+      amendments: amended(id).map(({ trialId: _, ...one }) => one),
+      overrules: overruled(id).map(({ trialId: _, ...one }) => one),
+      guesses: guessed(id).map(
+        ({ trialId: _, name, right, ...guess }): Guess => ({
+          ...guess,
+          armName: name,
+          right: trial.masked || name === null ? null : right,
+        }),
+      ),
+    };
+  });
+}
+
+export const readTrial = async (db: Client, id: string): Promise<TrialDetail> =>
+  (await readSome(db, [id]))[0]!;
 
 export async function readProductLabels(
   db: Client,

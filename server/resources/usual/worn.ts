@@ -2,7 +2,7 @@ import type { WornDay } from '@sabor/contract/worn';
 import { wornDays } from '@sabor/reading/worn-days';
 import type { Db } from '../../db/pool.ts';
 import { readShelf } from '../shelf/store.ts';
-import { readTrial } from '../trials/read.ts';
+import { readWholeTrials } from '../trials/read.ts';
 import { readWearer } from '../wearers/store.ts';
 
 /** Every worn day of a head whose outcomes may be seen, of its trials and by themselves, with how it was done. */
@@ -13,7 +13,9 @@ export async function readWorn(db: Db, wearerId: string): Promise<WornDay[]> {
     `select id from trial where wearer_id = $1 and (logged or outcomes_shown_at is not null) order by started_at, id`,
     [wearerId],
   );
-  const found: WornDay[] = [];
-  for (const { id } of rows) found.push(...wornDays(await readTrial(db, id), products, wearer));
-  return found;
+  const trials = await readWholeTrials(
+    db,
+    rows.map(({ id }) => id),
+  );
+  return trials.flatMap((trial) => wornDays(trial, products, wearer));
 }

@@ -207,7 +207,7 @@ describe('wash days of a spreadsheet', () => {
     ]);
     expect(await refused(Array.from({ length: DAYS_AT_ONCE + 1 }, (_, i) => past(i)))).toEqual([
       422,
-      'Send 500 wash days at once at most.',
+      'Send 400 wash days at once at most.',
     ]);
     expect(await listed()).toEqual([]);
   });

@@ -15,84 +15,110 @@ type Refused = DaysStored['refused'][number];
 
 const APART_MS = APART_MINUTES * 60_000;
 
+/** What the heads that days name have been washed, by head: when, in order, and the first trial's day that is still open. */
+async function washedBefore(client: Client, wearerIds: readonly string[]) {
+  const { rows } = await client.query<{ wearerId: string; at: string; open: string | null }>(
+    `select t.wearer_id as "wearerId", d.started_at as at,
+       case when not t.logged and d.wear_ended_at is null then t.question end as open
+     from wash_day d join trial t on t.id = d.trial_id
+     where t.wearer_id = any($1::uuid[]) and d.abandoned_at is null order by d.started_at`,
+    [wearerIds],
+  );
+  const found = new Map<string, { times: number[]; open: { at: number; question: string } | null }>();
+  for (const { wearerId, at, open } of rows) {
+    const own = found.get(wearerId) ?? { times: [], open: null };
+    own.times.push(Date.parse(at));
+    if (open !== null) own.open ??= { at: Date.parse(at), question: open };
+    found.set(wearerId, own);
+  }
+  return found;
+}
+
+/** Whether one of some moments, in order, lies nearer to `at` than two washes can begin. */
+function isNear(times: readonly number[], at: number): boolean {
+  let [low, high] = [0, times.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (times[middle]! <= at - APART_MS) low = middle + 1;
+    else high = middle;
+  }
+  return low < times.length && times[low]! < at + APART_MS;
+}
+
 /** Those days that can be stored, in order of time; the rest with its reason, or counted as known. */
 async function sorted(
   client: Client,
   days: readonly Day[],
 ): Promise<{ taken: Day[]; known: number; refused: Refused[] }> {
-  const inOrder = days.toSorted((a, b) => Date.parse(a.startedAt) - Date.parse(b.startedAt));
-  const { rows } = await client.query<{
-    head: boolean;
-    strange: boolean;
-    near: boolean;
-    open: string | null;
-  }>(
-    `select exists (select from wearer w where w.id = g.wearer) as head,
-       exists (select from unnest(g.products) as used(id) where not exists (select from product p where p.id = used.id)) as strange,
-       exists (select from wash_day d join trial t on t.id = d.trial_id
-         where t.wearer_id = g.wearer and d.abandoned_at is null
-           and d.started_at > g.at - interval '${APART_MINUTES} minutes'
-           and d.started_at < g.at + interval '${APART_MINUTES} minutes') as near,
-       (select t.question from wash_day d join trial t on t.id = d.trial_id
-         where t.wearer_id = g.wearer and not t.logged and d.abandoned_at is null and d.wear_ended_at is null
-           and d.started_at < g.at limit 1) as open
-     from (select (x->>'wearerId')::uuid as wearer, (x->>'startedAt')::timestamptz as at, n,
-         array(select jsonb_array_elements_text(x->'products')::uuid) as products
-       from jsonb_array_elements($1::jsonb) with ordinality as given(x, n)) g order by g.n`,
-    [
-      JSON.stringify(
-        inOrder.map(({ wearerId, startedAt, steps }) => ({
-          wearerId,
-          startedAt,
-          products: steps.flatMap(({ productId }) => productId ?? []),
-        })),
-      ),
-    ],
+  const there = async (table: 'wearer' | 'product', ids: readonly (string | null)[]) =>
+    new Set(
+      (
+        await client.query<{ id: string }>(`select id from ${table} where id = any($1::uuid[])`, [
+          [...new Set(ids)],
+        ])
+      ).rows.map(({ id }) => id),
+    );
+  const heads = await there(
+    'wearer',
+    days.map(({ wearerId }) => wearerId),
   );
+  const products = await there(
+    'product',
+    days.flatMap(({ steps }) => steps.map(({ productId }) => productId)),
+  );
+  const washed = await washedBefore(client, [...heads]);
   const taken: Day[] = [];
   const refused: Refused[] = [];
   const last = new Map<string, Day>();
   let known = 0;
-  inOrder.forEach((day, i) => {
-    const { head, strange, near, open } = rows[i]!;
+  for (const day of days.toSorted((a, b) => Date.parse(a.startedAt) - Date.parse(b.startedAt))) {
+    const at = Date.parse(day.startedAt);
+    const own = washed.get(day.wearerId);
     const before = last.get(day.wearerId);
     const refuse = (reason: string) => refused.push({ line: day.line, reason });
-    if (!head) refuse('Sabor has no such head any more.');
-    else if (strange) refuse('A product of this day is not on the shelf any more.');
-    else if (near) known++;
-    else if (open !== null)
+    if (!heads.has(day.wearerId)) refuse('Sabor has no such head any more.');
+    else if (day.steps.some(({ productId }) => productId !== null && !products.has(productId)))
+      refuse('A product of this day is not on the shelf any more.');
+    else if (own && isNear(own.times, at)) known++;
+    else if (own?.open && own.open.at < at)
       refuse(
-        `A wash day of “${open}” is still open on this head. Say first how it ended: washed or restyled.`,
+        `A wash day of “${own.open.question}” is still open on this head. Say first how it ended: washed or restyled.`,
       );
-    else if (before && Date.parse(day.startedAt) - Date.parse(before.startedAt) < APART_MS)
+    else if (before && at - Date.parse(before.startedAt) < APART_MS)
       refuse(`It begins within an hour of line ${before.line}; the earlier was taken.`);
     else {
       taken.push(day);
       last.set(day.wearerId, day);
     }
-  });
+  }
   return { taken, known, refused };
 }
 
-/** The wears that are still open, and those of this file that run too long, end where their head's next wash begins. */
-async function endWears(client: Client, importId: string, wearerIds: readonly string[]): Promise<void> {
+/**
+ * The wears that are still open, and those of this file that run too long, end where their head's next wash begins. Days
+ * before `from` that have ended already stay as they are.
+ */
+async function endWears(
+  client: Client,
+  importId: string,
+  wearerIds: readonly string[],
+  from: string,
+): Promise<void> {
   await client.query(
     `with every as (
        select d.id, d.wear_ended_at, t.logged, t.day_import_id,
          lead(d.started_at) over (partition by t.wearer_id order by d.started_at) as next
-       from trial t join wash_day d on d.trial_id = t.id where t.wearer_id = any($2::uuid[]) and d.abandoned_at is null)
-     update wash_day d set wear_end_kind = 'washed-schedule', wear_ended_at = greatest(e.next, d.reveal_at),
-       routine_done_at = coalesce(d.routine_done_at, e.next),
-       reveal_at = coalesce(d.reveal_at, d.dry_at, d.routine_done_at, e.next)
-     from every e where e.id = d.id and e.logged and e.next is not null
-       and (e.wear_ended_at is null or e.day_import_id = $1 and e.wear_ended_at > e.next)`,
-    [importId, wearerIds],
-  );
-  await client.query(
-    `update trial t set status = 'finished', ended_at = d.wear_ended_at from wash_day d
-     where d.trial_id = t.id and t.logged and t.wearer_id = any($1::uuid[]) and d.abandoned_at is null
-       and d.wear_ended_at is not null and t.ended_at is distinct from d.wear_ended_at`,
-    [wearerIds],
+       from trial t join wash_day d on d.trial_id = t.id where t.wearer_id = any($2::uuid[]) and d.abandoned_at is null
+         and (d.wear_ended_at is null or d.started_at >= $3)),
+     ended as (
+       update wash_day d set wear_end_kind = 'washed-schedule', wear_ended_at = greatest(e.next, d.reveal_at),
+         routine_done_at = coalesce(d.routine_done_at, e.next),
+         reveal_at = coalesce(d.reveal_at, d.dry_at, d.routine_done_at, e.next)
+       from every e where e.id = d.id and e.logged and e.next is not null
+         and (e.wear_ended_at is null or e.day_import_id = $1 and e.wear_ended_at > e.next)
+       returning d.trial_id, d.wear_ended_at)
+     update trial t set status = 'finished', ended_at = e.wear_ended_at from ended e where t.id = e.trial_id`,
+    [importId, wearerIds, from],
   );
 }
 
@@ -108,6 +134,9 @@ const withIds = (days: readonly Day[], importId: string) =>
     checkInId: v7(),
     steps: day.steps.map((step, position) => ({ ...step, id: v7(), position })),
   }));
+
+/** When the wear of a given day ended: never before its hair was finished. */
+const ENDED = `case when ended->>'at' is not null then greatest((ended->>'at')::timestamptz, "finishedAt") end`;
 
 async function insertDays(client: Client, days: ReturnType<typeof withIds>): Promise<void> {
   const plain = JSON.stringify(days.map(({ steps, ratings, ...day }) => day));
@@ -126,7 +155,7 @@ async function insertDays(client: Client, days: ReturnType<typeof withIds>): Pro
     `insert into trial (id, wearer_id, plan_id, question, ${LOGGED_TRIAL.columns}, status, started_at, ended_at, day_import_id)
      select "trialId", "wearerId", "planId", name, ${LOGGED_TRIAL.values},
        case when ended->>'at' is null then 'running' else 'finished' end, "startedAt",
-       (ended->>'at')::timestamptz, "importId" from ${given}`,
+       ${ENDED}, "importId" from ${given}`,
     [plain],
   );
   await client.query(
@@ -145,7 +174,7 @@ async function insertDays(client: Client, days: ReturnType<typeof withIds>): Pro
        humidity, shed_hairs, note, wear_end_kind, wear_ended_at)
      select "dayId", "trialId", 0, "armId", "startedAt", "startedAt", "finishedAt", "finishedAt", "temperatureC", humidity,
        "shedHairs", note, (case when (ended->>'looked')::boolean then 'washed-looks' when ended->>'at' is not null then 'washed-other' end)::wear_end_key,
-       greatest((ended->>'at')::timestamptz, case when ended->>'at' is not null then "finishedAt" end) from ${given}`,
+       ${ENDED} from ${given}`,
     [plain],
   );
   const plan = { part: 'held', optional: false, tolerance: 0 } as const;
@@ -201,7 +230,7 @@ export async function importDays(db: Db, input: v.InferOutput<typeof DaysInput>)
     const { taken, known, refused } = await sorted(client, input.days);
     if (taken.length > 0) {
       await insertDays(client, withIds(taken, input.id));
-      await endWears(client, input.id, heads);
+      await endWears(client, input.id, heads, taken[0]!.startedAt);
     }
     return { stored: taken.length, known, refused };
   });

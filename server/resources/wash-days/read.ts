@@ -92,10 +92,12 @@ function whole(db: Client, rows: readonly Row[]): Promise<WashDay[]> {
   return withWeather(db, dated, Date.now());
 }
 
-export async function readWashDays(db: Client, of: { trialId: string }): Promise<WashDay[]> {
-  const { rows } = await db.query<Row>(`${WASH_DAYS} where d.trial_id = $1 order by d.started_at`, [
-    of.trialId,
-  ]);
+/** The wash days of trials, in order of time. */
+export async function readWashDays(db: Client, trialIds: readonly string[]): Promise<WashDay[]> {
+  const { rows } = await db.query<Row>(
+    `${WASH_DAYS} where d.trial_id = any($1::uuid[]) order by d.started_at`,
+    [trialIds],
+  );
   return whole(db, rows);
 }
 

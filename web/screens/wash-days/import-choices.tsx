@@ -1,7 +1,8 @@
 import type { KeptReading } from '@sabor/contract/day-import';
 import { isRated } from '@sabor/core/spreadsheet/columns';
 import type { KnownToRows } from '@sabor/core/spreadsheet/read-days';
-import { DATE_ORDERS, type DateOrder, type dateOrderOf } from '@sabor/core/time/read-moment';
+import type { dateOrderOf } from '@sabor/core/time/read-moment';
+import { DateOrderField } from '../../ui/file-rows.tsx';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
 
 /** How a spreadsheet's rows are read where their columns do not say. */
@@ -42,13 +43,7 @@ export function ImportChoices({
         onChange={(routineId) => change({ routineId })}
       />
       {(dates === 'either' || dates === 'mixed') && (
-        <ChoiceField<DateOrder>
-          label="Dates"
-          hint={dates === 'mixed' ? 'Some put the day first, others the month.' : undefined}
-          options={DATE_ORDERS}
-          value={reading.order}
-          onChange={(order) => change({ order })}
-        />
+        <DateOrderField asked={dates} order={reading.order} change={(order) => change({ order })} />
       )}
       {!has('time') && (
         <TextField

@@ -201,7 +201,7 @@ function FromSpreadsheet({
       ? 'Say which column holds the date.'
       : reading && reading.headId === null && !reading.columns.includes('head')
         ? 'Say whose wash days these are.'
-        : (dates === 'either' || dates === 'mixed') && reading?.order === null
+        : dates === 'either' && reading?.order === null
           ? 'Say whether its dates put the day or the month first.'
           : null;
   return (
