@@ -7,6 +7,7 @@ import { schemeOf } from '../core/trial/designs.ts';
 import { asShipped } from './as-shipped.ts';
 import { benchLoad } from './load.ts';
 import { benchPages } from './pages.ts';
+import { benchSpreadsheet } from './spreadsheet.ts';
 import { benchStore } from './store.ts';
 
 /** `npm run bench`: speed as a ratio against a straightforward peer in the same run. Nothing here is asserted. */
@@ -82,6 +83,7 @@ benchBoard();
 const { benchPhoto } = await asShipped<typeof import('./photo.ts')>('bench/photo.ts');
 await benchPhoto();
 await benchStore();
+await benchSpreadsheet();
 await benchLoad();
 const { benchBasin } = await asShipped<typeof import('./basin.ts')>('bench/basin.ts');
 await benchBasin();

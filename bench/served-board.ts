@@ -1,13 +1,7 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
-import { ensurePostgres } from '../scripts/postgres/binaries.ts';
-import { startCluster } from '../scripts/postgres/cluster.ts';
-import { migrate } from '../server/db/migrate.ts';
-import { openPool } from '../server/db/pool.ts';
 import { readBoard } from '../server/resources/board/store.ts';
 import { readTrial } from '../server/resources/trials/read.ts';
 import { liveTenYears } from './ten-years.ts';
+import { onThrowaway } from './throwaway.ts';
 
 const timed = async (work: () => Promise<unknown>): Promise<number> => {
   const began = performance.now();
@@ -16,13 +10,8 @@ const timed = async (work: () => Promise<unknown>): Promise<number> => {
 };
 
 /** The server's answer for a head of forty finished trials of sixteen wash days. */
-export async function benchServedBoard(): Promise<void> {
-  ensurePostgres();
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-bench-'));
-  const cluster = await startCluster(folder, true);
-  const db = openPool(cluster.url);
-  try {
-    await migrate(db);
+export const benchServedBoard = (): Promise<void> =>
+  onThrowaway(async (db) => {
     const { wearerId } = await liveTenYears(db, { wearers: 1, trialsEach: 41, washDaysEach: 16, zones: 8 });
     const { rows } = await db.query<{ id: string }>('select id from trial where ended_at is not null');
     const write = () => db.query(`update trial set question = question || '.' where ended_at is null`);
@@ -42,11 +31,6 @@ export async function benchServedBoard(): Promise<void> {
     told('a board of 40 trials, nothing written since', known);
     told('the same after a write elsewhere', other);
     told('the same after the shelf was changed', anew);
-  } finally {
-    await db.end();
-    await cluster.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
+  });
 
 if (process.argv[1]?.endsWith('served-board.ts')) await benchServedBoard();

@@ -1,13 +1,8 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
 import { v7 } from 'uuid';
-import { ensurePostgres } from '../scripts/postgres/binaries.ts';
-import { startCluster } from '../scripts/postgres/cluster.ts';
-import { migrate } from '../server/db/migrate.ts';
-import { type Db, openPool } from '../server/db/pool.ts';
+import type { Db } from '../server/db/pool.ts';
 import { readHairFile } from '../server/resources/hair-files/store.ts';
 import { storeBatch } from '../server/resources/weather/store.ts';
+import { onThrowaway } from './throwaway.ts';
 
 const HOUR = 3_600_000;
 const YEARS = 10;
@@ -66,13 +61,8 @@ async function liveTenYears(db: Db, placeId: string): Promise<string> {
 }
 
 /** What only a database in use can tell, each beside a peer in the same run. */
-export async function benchStore(): Promise<void> {
-  ensurePostgres();
-  const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-bench-'));
-  const cluster = await startCluster(folder, true);
-  const db = openPool(cluster.url);
-  try {
-    await migrate(db);
+export const benchStore = (): Promise<void> =>
+  onThrowaway(async (db) => {
     const placeId = v7();
     await db.query(`insert into locality (id, name, time_zone) values ($1, 'Bench', 'UTC')`, [placeId]);
     const first = Date.UTC(2016, 0, 1);
@@ -113,9 +103,4 @@ export async function benchStore(): Promise<void> {
     console.log(
       `${'a hair file with ten years of history'.padEnd(54)} ${`${file.toFixed(0)} ms`.padStart(10)}   ${(plain / file).toFixed(2).padStart(7)} × its rows read plainly`,
     );
-  } finally {
-    await db.end();
-    await cluster.stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
+  });

@@ -70,6 +70,7 @@ export const KeptReading = v.object({
     from: number('The low end', -1000, 1000),
     to: number('The high end', -1000, 1000),
   }),
+  only: v.pipe(v.string(), v.maxLength(120, 'Keep the word under 120 characters.')),
   meant: v.record(v.pipe(v.string(), v.maxLength(500, 'Keep a name under 500 characters.')), id),
 });
 export type KeptReading = v.InferOutput<typeof KeptReading>;

@@ -13,7 +13,7 @@ test('an own spreadsheet of old wash days comes in: columns named, names explain
 }) => {
   await page.goto('/wash-days');
   await page.getByRole('link', { name: 'Import a spreadsheet' }).click();
-  const file = page.getByLabel('Spreadsheet, CSV or XLSX');
+  const file = page.getByLabel('Spreadsheet or calendar file');
   await file.setInputFiles(
     sheet([
       HEADINGS,
@@ -76,7 +76,7 @@ test('a workbook of another program comes in by its sheet; what is none gets a s
   page,
 }) => {
   await page.goto('/wash-days/import');
-  const file = page.getByLabel('Spreadsheet, CSV or XLSX');
+  const file = page.getByLabel('Spreadsheet or calendar file');
   await file.setInputFiles('web/workers/fixtures/old.xls');
   await expect(page.getByText(/of the old .xls kind. Save it as XLSX or CSV/)).toBeVisible();
   await file.setInputFiles({ name: 'empty.csv', mimeType: 'text/csv', buffer: Buffer.from('Date;Gel\n') });
@@ -90,5 +90,43 @@ test('a workbook of another program comes in by its sheet; what is none gets a s
   await expect(holds.getByText('Line 7: “true” is no number (frizz rating).')).toBeVisible();
   await expect(
     holds.getByText(/Line 4: Sun 1 Mar · Tomasz Adeyinka-Holm · Anvil Gel · frizz 3.5/),
+  ).toBeVisible();
+});
+
+test('a calendar’s file comes in by the word its entries share', async ({ page }) => {
+  await page.goto('/wash-days/import');
+  await page.getByLabel('Spreadsheet or calendar file').setInputFiles({
+    name: 'calendar.ics',
+    mimeType: 'text/calendar',
+    buffer: Buffer.from(
+      [
+        'BEGIN:VCALENDAR',
+        'VERSION:2.0',
+        'BEGIN:VEVENT',
+        'UID:1',
+        'DTSTART;VALUE=DATE:20240303',
+        'RRULE:FREQ=WEEKLY;COUNT=3',
+        'SUMMARY:Wash day\\, at last',
+        'DESCRIPTION:Anvil Gel',
+        'END:VEVENT',
+        'BEGIN:VEVENT',
+        'UID:2',
+        'DTSTART:20240305T090000Z',
+        'SUMMARY:Dentist',
+        'END:VEVENT',
+        'END:VCALENDAR',
+      ].join('\r\n'),
+    ),
+  });
+  await expect(page.getByText('4 rows.')).toBeVisible();
+  await page.getByLabel('What Description holds').selectOption('products, each by its role');
+  await page.getByLabel('Whose wash days').selectOption('Tomasz Adeyinka-Holm');
+  await page.getByLabel('Only rows with').fill('wash');
+  await page.getByRole('button', { name: 'Read 4 rows' }).click();
+  const holds = page.getByRole('region', { name: 'What the file holds' });
+  await expect(
+    holds.getByText(
+      '3 wash days can be stored, Sun 3 Mar 2024 to Sun 17 Mar 2024. Every row was read. 1 row without that word left out.',
+    ),
   ).toBeVisible();
 });

@@ -40,6 +40,7 @@ const READING: DayReading = {
   timeOfDay: '18:00',
   finishedAfterHours: 4,
   scale: { from: 0, to: 10 },
+  only: '',
   meant: {},
   firstLine: 2,
   now: Date.parse('2026-11-28T12:00:00Z'),
@@ -292,6 +293,23 @@ describe('rows of an own spreadsheet', () => {
     );
     expect(taken.map(({ line }) => line)).toEqual([2]);
     expect(refused).toEqual([{ line: 4, reason: 'The same head and time as line 2; the first was taken.' }]);
+  });
+
+  it('without the word that was asked for are left out, and counted', () => {
+    const { taken, refused, leftOut } = read(
+      ['date', 'name', 'products'],
+      [
+        ['2026-01-01', 'Wash day', 'Anvil Gel'],
+        ['someday', 'Dentist', ''],
+        ['2026-01-03', 'WASH-DAY at last', 'Anvil Gel'],
+      ],
+      { only: 'wash day' },
+    );
+    expect([taken.map(({ name }) => name), refused, leftOut]).toEqual([
+      ['Wash day', 'WASH-DAY at last'],
+      [],
+      1,
+    ]);
   });
 
   it('are on a scale of their own only where it has two ends; a scale may run down', () => {

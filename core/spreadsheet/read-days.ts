@@ -7,7 +7,7 @@ import { DAY_MS } from '../time/day.ts';
 import { type DateOrder, readMoment } from '../time/read-moment.ts';
 import { momentsOf } from '../time/zones.ts';
 import { DAY_COLUMNS, type DayColumn, type DayColumns } from './columns.ts';
-import { nameBook } from './names.ts';
+import { nameBook, plainName } from './names.ts';
 import { type ProductOfDay, type StepOfDay, stepsWith } from './steps-with.ts';
 
 /** What Sabor knows that a row can name. */
@@ -31,6 +31,8 @@ export interface DayReading {
   finishedAfterHours: number;
   /** The scale the file's ratings stand on; they are carried to 0 to 10 in proportion. */
   scale: { from: number; to: number };
+  /** A word that a row must hold to be read at all; empty for every row. */
+  only: string;
   /** Names of products that the shelf does not have, with the id of the product each means. */
   meant: Readonly<Record<string, string>>;
   /** Line in the file of the first row given. */
@@ -59,6 +61,8 @@ export interface DayOfRow {
 export interface ReadDays {
   taken: DayOfRow[];
   refused: { line: number; reason: string }[];
+  /** Rows left out because they do not hold the word that was asked for. */
+  leftOut: number;
   /** Names of products that nothing on the shelf goes by, with how many rows have them; the most named first. */
   unknown: { word: string; rows: number }[];
 }
@@ -255,8 +259,14 @@ export function readDays(
     };
   };
 
+  const only = plainName(reading.only);
+  let leftOut = 0;
   rows.forEach((row, i) => {
     if (row.every((cell) => cell.trim() === '')) return;
+    if (only !== '' && !row.some((cell) => plainName(cell).includes(only))) {
+      leftOut++;
+      return;
+    }
     const line = reading.firstLine + i;
     try {
       taken.push(readRow(row, line));
@@ -265,5 +275,5 @@ export function readDays(
       refused.push({ line, reason: error.message });
     }
   });
-  return { taken, refused, unknown: [...unknown.values()].sort((a, b) => b.rows - a.rows) };
+  return { taken, refused, leftOut, unknown: [...unknown.values()].sort((a, b) => b.rows - a.rows) };
 }

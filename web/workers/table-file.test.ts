@@ -73,6 +73,51 @@ describe('a workbook of another program', () => {
   });
 });
 
+describe('a calendar’s file', () => {
+  const ics = (...events: string[][]) =>
+    [
+      'BEGIN:VCALENDAR',
+      ...events.flatMap((event) => ['BEGIN:VEVENT', ...event, 'END:VEVENT']),
+      'END:VCALENDAR',
+    ].join('\r\n');
+  const rows = async (text: string) => (await read(text)).sheets[0]!.rows.slice(1);
+
+  it('is read entry by entry: days, clock times, moments, and those that come again up to now', async () => {
+    const text = ics(
+      ['UID:a', 'DTSTART;VALUE=DATE:20240303', 'SUMMARY:Wash\\, long', 'DESCRIPTION:Gel\\nsoft'],
+      ['UID:b', 'DTSTART:20240305T183000', 'SUMMARY:Wash'],
+      ['UID:c', 'DTSTART:20240307T183000Z', 'LOCATION:Home'],
+      [
+        'UID:d',
+        'DTSTART;VALUE=DATE:20250101',
+        'RRULE:FREQ=WEEKLY;COUNT=3',
+        'EXDATE;VALUE=DATE:20250108',
+        'SUMMARY:Weekly',
+      ],
+    );
+    expect(await rows(text)).toEqual([
+      ['2024-03-03', 'Wash, long', 'Gel\nsoft', ''],
+      ['2024-03-05 18:30', 'Wash', '', ''],
+      ['2024-03-07T18:30:00.000Z', '', '', 'Home'],
+      ['2025-01-01', 'Weekly', '', ''],
+      ['2025-01-15', 'Weekly', '', ''],
+    ]);
+    const daily = await rows(
+      ics(['UID:e', 'DTSTART;VALUE=DATE:20000101', 'RRULE:FREQ=DAILY', 'SUMMARY:Endless']),
+    );
+    expect(daily).toHaveLength(1000);
+    expect(
+      await rows(ics(['UID:f', 'DTSTART;VALUE=DATE:29990101', 'RRULE:FREQ=DAILY', 'SUMMARY:Later'])),
+    ).toEqual([]);
+  });
+
+  it('that is broken gets a sentence', async () => {
+    await expect(read('BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nDTSTART:soon')).rejects.toThrow(
+      /could not be read/,
+    );
+  });
+});
+
 describe('a file of text', () => {
   const rows = async (bytes: Uint8Array | string) => (await read(bytes)).sheets[0]!.rows;
 

@@ -98,8 +98,48 @@ async function workbook(bytes: Uint8Array): Promise<TableFile> {
   };
 }
 
+/** Most times that one entry of a calendar is taken to have come again. */
+const AGAIN_MOST = 1000;
+
 /**
- * Reads a file of rows, CSV or XLSX, as cells of text; blank rows keep their places. Formulas are read as what they last came to;
+ * A calendar file as rows, an entry each with when it was, its title, its words and its place; entries that come again stand
+ * once for each time up to now. A time of no zone stays a time of the clock. Source: RFC 5545.
+ */
+async function calendar(text: string, now: number): Promise<TableFile> {
+  const { default: ICAL } = await import('ical.js');
+  const rows = [['Date and time', 'Title', 'Description', 'Place']];
+  try {
+    const whole = new ICAL.Component(ICAL.parse(text));
+    for (const zone of whole.getAllSubcomponents('vtimezone')) ICAL.TimezoneService.register(zone);
+    const momentOf = (time: InstanceType<typeof ICAL.Time>) => {
+      if (time.isDate) return time.toString();
+      if (time.zone === ICAL.Timezone.localTimezone) return time.toString().slice(0, 16).replace('T', ' ');
+      return time.toJSDate().toISOString();
+    };
+    for (const part of whole.getAllSubcomponents('vevent')) {
+      const event = new ICAL.Event(part);
+      // A time that was moved is told by its own entry.
+      const add = (at: InstanceType<typeof ICAL.Time>) =>
+        rows.push([momentOf(at), event.summary ?? '', event.description ?? '', event.location ?? '']);
+      if (!event.isRecurring()) {
+        add(event.startDate);
+        continue;
+      }
+      const times = event.iterator();
+      for (let n = 0; n < AGAIN_MOST; n++) {
+        const at = times.next();
+        if (!at || at.toJSDate().getTime() > now) break;
+        add(at);
+      }
+    }
+  } catch {
+    throw new Error('This calendar file could not be read. Export it once more.');
+  }
+  return { sheets: [{ name: '', rows }], macros: false };
+}
+
+/**
+ * Reads a file of rows, CSV, XLSX or a calendar's, as cells of text; blank rows keep their places. Formulas are read as what they last came to;
  * macros are never run. Throws an Error whose message is a sentence for the reader.
  */
 export async function readTableFile(file: Blob): Promise<TableFile> {
@@ -111,17 +151,20 @@ export async function readTableFile(file: Blob): Promise<TableFile> {
     throw new Error(
       'This workbook is locked with a password, or of the old .xls kind. Save it as XLSX or CSV.',
     );
+  const isCalendar = /^(\uFEFF)?\s*BEGIN:VCALENDAR/i.test(new TextDecoder().decode(bytes.slice(0, 64)));
   const found: TableFile = starts(0x50, 0x4b)
     ? await workbook(bytes)
-    : {
-        sheets: [
-          {
-            name: '',
-            rows: Papa.parse<string[]>(decoded(bytes).replace(/^\uFEFF/, '')).data,
-          },
-        ],
-        macros: false,
-      };
+    : isCalendar
+      ? await calendar(decoded(bytes).replace(/^\uFEFF/, ''), Date.now())
+      : {
+          sheets: [
+            {
+              name: '',
+              rows: Papa.parse<string[]>(decoded(bytes).replace(/^\uFEFF/, '')).data,
+            },
+          ],
+          macros: false,
+        };
   const long = found.sheets.find(({ rows }) => rows.length > ROWS_MOST + 1);
   if (long)
     throw new Error(

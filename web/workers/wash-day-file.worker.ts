@@ -14,7 +14,7 @@ import { type Headed, headed, readTableFile, type Sheet } from './table-file.ts'
 
 let sheets: Sheet[] = [];
 let sheet: Headed = headed(undefined);
-let read: ReadDays = { taken: [], refused: [], unknown: [] };
+let read: ReadDays = { taken: [], refused: [], leftOut: 0, unknown: [] };
 
 /** Most lines of a report that go to the page; the rest are in its file. */
 const SHOWN = 200;
@@ -59,6 +59,7 @@ const washDayFile = {
       first: read.taken[0] ?? null,
       last: read.taken.at(-1) ?? null,
       sample: read.taken.slice(0, 4),
+      leftOut: read.leftOut,
       unknown: read.unknown.slice(0, ASKED),
       unknownCount: read.unknown.length,
       refused: read.refused.slice(0, SHOWN),

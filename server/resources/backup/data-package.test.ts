@@ -108,7 +108,7 @@ describe('a part of it', () => {
       };
       const reading = {
         ...{ columns: ['date'], order: null, headId: wearer, routineId: null, timeOfDay: '18:00' },
-        ...{ finishedAfterHours: 4, scale: { from: 0, to: 10 }, meant: {} },
+        ...{ finishedAfterHours: 4, scale: { from: 0, to: 10 }, only: '', meant: {} },
       };
       const body = { fileName, headings: ['Date'], reading, days: [day] };
       expect((await bench.ask('PUT', `/api/day-imports/${v7()}`, body)).body).toMatchObject({ stored: 1 });

@@ -39,6 +39,7 @@ const READING: KeptReading = {
   timeOfDay: '18:00',
   finishedAfterHours: 4,
   scale: { from: 0, to: 10 },
+  only: '',
   meant: { 'blue one': '018f0000-0000-7000-8000-000000000001' },
 };
 const HEADINGS = ['Date', 'Gel', 'Towel'];

@@ -70,6 +70,12 @@ export function ImportChoices({
           }
         />
       )}
+      <TextField
+        label="Only rows with"
+        hint="A word that a row must hold, such as “wash”. Empty: every row."
+        value={reading.only}
+        onChange={(only) => change({ only })}
+      />
       {rated && (
         <div className="grid grid-cols-2 gap-3">
           <NumberField

@@ -61,6 +61,7 @@ export function ImportRead({
         {first && last && `, ${day(first)} to ${day(last)}`}
         {read.rated > 0 && `; ${counted(read.rated, 'has', 'have')} ratings`}.{' '}
         {gone === 0 ? 'Every row was read.' : `${counted(gone, 'row was', 'rows were')} not taken.`}
+        {read.leftOut > 0 && ` ${counted(read.leftOut, 'row', 'rows')} without that word left out.`}
       </p>
       <ul className="text-sm text-soft">
         {read.sample.map((one) => (
@@ -75,8 +76,8 @@ export function ImportRead({
             Names the shelf does not have
           </h2>
           <p className="text-sm text-soft">
-            They go into the day’s note. Say which product one means, and its rows get that product; kept for
-            the next file.
+            They go into the day’s note; a row that names nothing else is not taken. Say which product one
+            means, and its rows get that product; kept for the next file.
             {read.unknownCount > read.unknown.length &&
               ` The ${read.unknown.length} named most of ${read.unknownCount.toLocaleString('en')}.`}
           </p>

@@ -31,6 +31,7 @@ const USUAL: Omit<KeptReading, 'columns' | 'headId'> = {
   timeOfDay: '18:00',
   finishedAfterHours: 4,
   scale: { from: 0, to: 10 },
+  only: '',
   meant: {},
 };
 
@@ -71,8 +72,8 @@ export function WashDaysImportScreen() {
         title="Import wash days"
         actions={<ButtonLink to="/wash-days">Back to the wash days</ButtonLink>}
       >
-        Your own spreadsheet, CSV or XLSX, one wash day a row under headings. Each comes in as a wash day by
-        itself, entered later: it counts in history and build-up, never in a trial.
+        Your own spreadsheet, CSV or XLSX, one wash day a row under headings; or a calendar’s file. Each comes
+        in as a wash day by itself, entered later: it counts in history and build-up, never in a trial.
       </Heading>
       <FromSpreadsheet known={known} imports={imports.data} />
       <ImportsBefore imports={imports.data} />
@@ -207,9 +208,9 @@ function FromSpreadsheet({
   return (
     <>
       <FileField
-        label="Spreadsheet, CSV or XLSX"
+        label="Spreadsheet or calendar file"
         error={error}
-        accept=".csv,.tsv,.txt,.xlsx,.xlsm,text/csv,text/plain"
+        accept=".csv,.tsv,.txt,.xlsx,.xlsm,.ics,text/csv,text/plain,text/calendar"
         disabled={busy || parts.state === 'storing'}
         onChoose={(file) => void choose(file)}
       />
