@@ -117,6 +117,7 @@ export function largeBoard(products: number, trials: number): BoardAsk {
           productId: key,
           dose: null,
           items: null,
+          ways: null,
           name: key,
         })),
         days: Array.from({ length: 15 }, (_, position) => dayOf(t, position)),

@@ -42,6 +42,7 @@ const Arm = v.strictObject({
   productId: v.nullable(id),
   dose: v.nullable(Dose),
   items: v.nullable(v.array(v.tuple([slot, v.nullable(id)]))),
+  ways: v.nullable(v.array(v.tuple([v.string(), v.unknown()]))),
   name: v.string(),
 });
 

@@ -12,6 +12,7 @@ import {
   type Suits,
   VERDICT_STEPS,
 } from '@sabor/core/verdict/words-of-verdict';
+import { wayOf } from '@sabor/core/verdict/ways';
 import { keysOf } from '@sabor/core/vocabulary';
 import * as v from 'valibot';
 import { date, eachOnce, id, name, note, number, oneOf } from './fields.ts';
@@ -38,6 +39,12 @@ const ForWhom = v.pipe(
     ({ trait, value }) => keysOf(SUITS[trait as Suits].options).includes(value as never),
     'Choose this trait from the list.',
   ),
+);
+
+/** What a verdict's figures name: a product or line by its id, a way by its key. */
+const thing = v.union(
+  [id, v.pipe(v.string(), v.check((key) => wayOf(key) !== null))],
+  'This is neither a product, a line nor a way that Sabor knows.',
 );
 
 /** What a verdict says. Four things are asked; the rest may stay as it was found. */
@@ -73,7 +80,7 @@ export const VerdictContent = v.object({
   against: v.pipe(
     v.array(
       v.object({
-        productId: id,
+        productId: thing,
         says: v.picklist(['better', 'as good', 'worse'], 'Choose how it compares.'),
       }),
     ),
@@ -135,7 +142,7 @@ export const VerdictRests = v.object({
   versus: v.pipe(
     v.array(
       v.object({
-        productId: id,
+        productId: thing,
         state: v.picklist(['ahead', 'behind', 'cannot tell']),
         by: v.nullable(v.object({ value: v.number(), low: v.number(), high: v.number() })),
       }) satisfies v.GenericSchema<unknown, Versus>,
@@ -148,7 +155,7 @@ export const VerdictRests = v.object({
       v.object({
         trialId: id,
         about,
-        productId: id,
+        productId: thing,
         state: v.picklist(['ahead', 'behind']),
       }) satisfies v.GenericSchema<unknown, Decided>,
     ),

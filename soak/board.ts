@@ -96,6 +96,7 @@ function trialOf([a, b, design]: (typeof TRIALS)[number], t: number, seed: numbe
       productId: key,
       dose: null,
       items: null,
+      ways: null,
       name: key,
     })),
     days: codes.flatMap((code, position) => {

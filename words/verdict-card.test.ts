@@ -1,14 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import {
+  againstInWords,
   besideInWords,
   claimFactInWords,
   type Figures,
+  factsInWords,
   forWhomInWords,
   placeInWords,
   restsInWords,
   traitInWords,
   versusInWords,
 } from './verdict-card.ts';
+import { judgedWayInWords, plainWayInWords } from './ways.ts';
 
 const FIGURES: Figures = {
   column: 'definition',
@@ -20,7 +23,38 @@ const FIGURES: Figures = {
   ...{ goodDays: null, handsOn: null, minutesToDry: null, first: null, versus: [], decided: [] },
 };
 
+const CONTENT = {
+  ...{ score: 7, why: '', forWhom: [], claims: [], against: [], open: [], style: null, amount: null },
+  ...{ buyAgain: 'yes' as const, buyWhy: 'For sure.', effort: '', feel: '', packaging: '', next: 'A mask' },
+};
+
 describe('a verdict in words', () => {
+  it('says what it costs, what next, and whether it is bought, or done, again', () => {
+    expect(factsInWords(CONTENT, FIGURES, false)).toEqual([
+      ['Would buy again', 'yes: For sure.'],
+      // Its currency by its code, with a blank that does not break.
+      ['A wash, all products', 'EUR\u00a01.00'],
+      ['Try next', 'A mask'],
+    ]);
+    expect(factsInWords({ ...CONTENT, buyWhy: '' }, null, true)).toEqual([
+      ['Would do it again', 'yes'],
+      ['Try next', 'A mask'],
+    ]);
+  });
+
+  it('names what it is set beside, a way by what it is called', () => {
+    const against = [
+      { productId: 'technique rake', says: 'better' as const },
+      { productId: 'p', says: 'as good' as const },
+    ];
+    expect(againstInWords(against, (id) => (id === 'p' ? 'Kelp' : plainWayInWords(id)))).toEqual([
+      'Said to be better than rake, as good as Kelp.',
+    ]);
+    expect(againstInWords([], String)).toEqual([]);
+    expect(judgedWayInWords('technique praying')).toBe('Praying hands (technique)');
+    expect(judgedWayInWords('upside down')).toBe('upside down');
+  });
+
   it('keeps what was tested apart from what is a guess', () => {
     expect(
       forWhomInWords([

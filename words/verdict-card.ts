@@ -1,3 +1,5 @@
+import type { VerdictContent } from '@sabor/contract/verdict';
+import { STYLES_MEANT } from '@sabor/core/basin/style-meant';
 import { COLUMNS } from '@sabor/core/board/columns';
 import { FELT } from '@sabor/core/felt/felt';
 import { CLAIMS } from '@sabor/core/ingredients/claims';
@@ -7,9 +9,17 @@ import type { ClaimFact } from '@sabor/core/verdict/claims';
 import type { About, Evidence, Versus } from '@sabor/core/verdict/evidence';
 import type { Objection } from '@sabor/core/verdict/held';
 import type { Place } from '@sabor/core/verdict/place';
-import { CLAIM_STATES, type ForWhom, SUITS, type Suits } from '@sabor/core/verdict/words-of-verdict';
+import {
+  type Against,
+  BUY_AGAIN,
+  CLAIM_STATES,
+  type ForWhom,
+  SUITS,
+  type Suits,
+} from '@sabor/core/verdict/words-of-verdict';
 import { signedInWords } from './board.ts';
 import { doseInWords } from './dose.ts';
+import { moneyInWords } from './money.ts';
 import { capital, counted, rounded } from './numbers.ts';
 
 /** What stood behind a verdict, without what only its claims were read from. */
@@ -178,4 +188,40 @@ export function placeInWords({ kind, place, of, shared }: Place): string {
   const words = ORDINALS[place - 1] ?? `${place}th`;
   const label = (ROLES as Readonly<Record<string, { label: string }>>)[kind]?.label.toLowerCase() ?? kind;
   return `${capital(words)} of ${of} of its kind (${label})${shared ? ', sharing the place' : ''}.`;
+}
+
+const SAYS = { better: 'better than', 'as good': 'as good as', worse: 'not as good as' } as const;
+
+/** What is said of others: "Said to be better than Anvil Gel." Nothing where nothing is said. */
+export const againstInWords = (against: readonly Against[], nameOf: (id: string) => string): string[] =>
+  against.length === 0
+    ? []
+    : [
+        `Said to be ${against.map(({ productId, says }) => `${SAYS[says]} ${nameOf(productId)}`).join(', ')}.`,
+      ];
+
+/** What a saying holds beside its score, its reason, its claims and whom it suits: each by what it is called. */
+export function factsInWords(
+  content: VerdictContent,
+  rests: Figures | null,
+  isWay: boolean,
+): [label: string, value: string][] {
+  const { amount, buyAgain, buyWhy, style, effort, feel, packaging, next } = content;
+  const money = (label: string, value: number | null | undefined): [string, string][] =>
+    value == null || !rests?.currency ? [] : [[label, moneyInWords(value, rests.currency)]];
+  const told: [string, string][] = [
+    ['Amount that worked', amount ? doseInWords(amount) : ''],
+    [
+      isWay ? 'Would do it again' : 'Would buy again',
+      buyAgain ? `${BUY_AGAIN[buyAgain].label}${buyWhy ? `: ${buyWhy}` : ''}` : '',
+    ],
+    ['Best for', style ? STYLES_MEANT[style].label : ''],
+    ...money('A wash, all products', rests?.costPerWash),
+    ...money('A good day', rests?.costPerGoodDay),
+    ['Effort', effort],
+    ['Scent and feel', feel],
+    ['Packaging', packaging],
+    ['Try next', next],
+  ];
+  return told.filter(([, value]) => value !== '');
 }

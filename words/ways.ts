@@ -1,6 +1,7 @@
 import { STYLES_MEANT, type StyleMeant } from '@sabor/core/basin/style-meant';
 import type { ByWay, WayKind } from '@sabor/core/board/by-way';
 import { HEATS, type Heat, TECHNIQUES, type Technique, TOOLS, type Tool } from '@sabor/core/step/choices';
+import { JUDGED_WAYS, wayOf } from '@sabor/core/verdict/ways';
 import { capital } from './numbers.ts';
 
 /** One way a wash day was done, by its key: "Diffuser, low", "In the air", "Two-strand twists". */
@@ -19,4 +20,20 @@ export function airRangeInWords(air: ByWay['air'], show: (celsius: number) => st
   if (air === null) return 'air not known';
   const [low, high] = [show(air.low), show(air.high)];
   return low === high ? `dew point ${low}` : `dew point ${low} to ${high}, ${show(air.mean)} on the mean`;
+}
+
+/** A way as it is called in a sentence: "shingling"; one in the tester's own words as it was told. */
+export function plainWayInWords(way: string): string {
+  const known = wayOf(way);
+  if (known === null) return way;
+  const options: Readonly<Record<string, { label: string }>> = JUDGED_WAYS[known.kind].options;
+  return options[known.value]!.label;
+}
+
+/** A way that a verdict is about, by itself: "Shingling (technique)". */
+export function judgedWayInWords(way: string): string {
+  const known = wayOf(way);
+  return known === null
+    ? way
+    : `${capital(plainWayInWords(way))} (${JUDGED_WAYS[known.kind].label.toLowerCase()})`;
 }

@@ -14,6 +14,7 @@ export const product = (key: string): Tested & { name: string } => ({
   productId: key,
   dose: { kind: 'exact', amount: 10, measure: 'g', per: 'head' },
   items: null,
+  ways: null,
   name: key,
 });
 

@@ -29,6 +29,8 @@ export interface Tested {
   dose: Dose | null;
   /** What a line is made of, step by step; null for anything else. */
   items: readonly LineItem[] | null;
+  /** Of a way, what it sets otherwise than the other arms, setting by setting; null for anything else. */
+  ways: readonly (readonly [setting: string, value: unknown])[] | null;
 }
 
 /** Settings that tell two arms of one step apart, product and dose aside. */
@@ -69,6 +71,7 @@ export function testedBy(
         productId: null,
         dose: null,
         items,
+        ways: null,
       };
     });
   const { slot, done } = only;
@@ -76,8 +79,17 @@ export function testedBy(
   const apart = otherwise(told);
   return done.map((one): Tested => {
     if (one === 'left out')
-      return { kind: 'without', role: slot, key: 'without', productId: null, dose: null, items: null };
-    const way = apart.map((key) => `${key} ${JSON.stringify(settingValue(one, key) ?? null)}`).join(', ');
+      return {
+        kind: 'without',
+        role: slot,
+        key: 'without',
+        productId: null,
+        dose: null,
+        items: null,
+        ways: null,
+      };
+    const ways = apart.map((key) => [key, settingValue(one, key) ?? null] as const);
+    const way = ways.map(([key, value]) => `${key} ${JSON.stringify(value)}`).join(', ');
     return {
       kind: way ? 'way' : 'product',
       role: slot,
@@ -85,6 +97,7 @@ export function testedBy(
       productId: one.productId,
       dose: one.dose,
       items: null,
+      ways: way ? ways : null,
     };
   });
 }

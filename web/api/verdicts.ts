@@ -2,6 +2,7 @@ import type { PublishConsent } from '@sabor/contract/report';
 import type { Hearsay, ProductUsed, Verdict } from '@sabor/contract/verdict';
 import { type BoardAsk, plainAsk } from '@sabor/core/board/read';
 import { type Decided, decidedBy, type Evidence } from '@sabor/core/verdict/evidence';
+import { type JudgedWay, wayOf, waysAsOne } from '@sabor/core/verdict/ways';
 import { linesAsOne } from '@sabor/core/verdict/whole-lines';
 import type { VerdictStep } from '@sabor/core/verdict/words-of-verdict';
 import { toTrialRecord } from '@sabor/reading/trial-record';
@@ -27,24 +28,25 @@ export const useUsed = (productId: string) => useQuery(resource<ProductUsed>(`/p
 export const usePublishConsent = (wearerId: string, asked: boolean) =>
   useQuery({ ...resource<PublishConsent>(`/wearers/${wearerId}/publish-consent`), enabled: asked });
 
-/** How a head's board is asked for by what it wishes, on its first day. */
+/** How a head's board is asked for by what it wishes, on its first day; for a way, with ways of its kind as things. */
 export function useHeadAsk(
   wearerId: string,
   role: VerdictStep,
+  kind: JudgedWay | null = null,
 ): { ask: BoardAsk | null; error: Error | null } {
   const own = useBoardTrials(wearerId);
   const file = useHairFile(wearerId);
   const wishes = file.data?.wishes;
   const products = useShelf().data?.products;
-  // A whole line is judged as one thing.
-  const trials = useMemo(
-    () =>
-      own.data && role === 'line'
-        ? products &&
-          linesAsOne(own.data.trials, (id) => products.find((one) => one.id === id)?.lineId ?? null)
-        : own.data?.trials,
-    [own.data, role, products],
-  );
+  // A whole line is judged as one thing, and so is a way, whatever it was tried with.
+  const trials = useMemo(() => {
+    if (!own.data) return undefined;
+    if (kind !== null) return waysAsOne(own.data.trials, kind);
+    if (role !== 'line') return own.data.trials;
+    return (
+      products && linesAsOne(own.data.trials, (id) => products.find((one) => one.id === id)?.lineId ?? null)
+    );
+  }, [own.data, role, products, kind]);
   const ask = useMemo(
     (): BoardAsk | null =>
       trials && wishes
@@ -90,13 +92,13 @@ function useDecided(
   return { data: found.data, error: whole.error ?? found.error };
 }
 
-/** What a head's trials say of a product in a step; null data where none held it. */
+/** What a head's trials say of a product (by its id), or of a way (by its key), in a step; null data where none held it. */
 export function useEvidence(
   wearerId: string,
   role: VerdictStep,
   productId: string,
 ): { data: Evidence | null | undefined; error: Error | null } {
-  const { ask, error } = useHeadAsk(wearerId, role);
+  const { ask, error } = useHeadAsk(wearerId, role, wayOf(productId)?.kind ?? null);
   const found = useWorked('evidence', ask && productId ? [ask, productId] : null, () =>
     evidenceInWorker(ask!, productId),
   );

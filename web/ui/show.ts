@@ -17,15 +17,6 @@ export const showTemperature = (celsius: number, { temperature }: Settings) => {
   const scale = temperatureScale(temperature);
   return `${scale.show(celsius).toFixed(1).replace('-', '−')} ${scale.sign}`;
 };
-export const showMoney = (amount: number, currency: string) => {
-  try {
-    return new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'code' }).format(
-      amount,
-    );
-  } catch {
-    return `${currency} ${amount.toFixed(2)}`;
-  }
-};
 /** A date (yyyy-mm-dd), or that of a moment on this machine's clock, in words. */
 export const showDate = (date: string) =>
   dateInWords(date.length > 10 ? localToday(new Date(date)) : date, localToday());
@@ -36,6 +27,7 @@ export const showTime = (moment: string) => {
 /** "Fri 27 Nov, 10:12" on this machine's clock. */
 export const showMoment = (moment: string) => `${showDate(moment)}, ${showTime(moment)}`;
 export { showPercent as showShare } from '@sabor/core/units/percent';
+export { moneyInWords as showMoney } from '@sabor/words/money';
 /** A difference with its sign; what rounds to nothing has none. */
 export function signed(x: number, digits = 1): string {
   const size = Math.abs(x).toFixed(digits);

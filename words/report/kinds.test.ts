@@ -80,6 +80,7 @@ const verdictOf = (...all: object[]) =>
       id: 'v',
       name: 'Kelp',
       slot: 'hold',
+      subject: { kind: 'product', productId: 'k' },
       wearerName: 'Ines Falkenrath',
       said: all,
     } as unknown as Verdict,

@@ -1,9 +1,14 @@
 import type { Verdict, VerdictSaid } from '@sabor/contract/verdict';
-import { STYLES_MEANT } from '@sabor/core/basin/style-meant';
-import { BUY_AGAIN, CAUSES, CLAIM_STATES, VERDICT_STEPS } from '@sabor/core/verdict/words-of-verdict';
+import { CAUSES, CLAIM_STATES, VERDICT_STEPS } from '@sabor/core/verdict/words-of-verdict';
 import { dateInWords } from '../dates.ts';
-import { doseInWords } from '../dose.ts';
-import { besideInWords, forWhomInWords, restsInWords, versusInWords } from '../verdict-card.ts';
+import {
+  againstInWords,
+  besideInWords,
+  factsInWords,
+  forWhomInWords,
+  restsInWords,
+  versusInWords,
+} from '../verdict-card.ts';
 import type { Block, Report } from './blocks.ts';
 
 /** What always goes where a verdict goes: what stands beside it, and what it rests on. */
@@ -19,28 +24,12 @@ function toldInWords(
   { content, rests }: VerdictSaid,
   nameOf: (id: string) => string,
   today: string,
+  isWay: boolean,
 ): string[] {
-  const SAYS = { better: 'better than', 'as good': 'as good as', worse: 'not as good as' } as const;
   return [
     ...forWhomInWords(content.forWhom),
-    ...(content.amount ? [`Amount that worked: ${doseInWords(content.amount)}.`] : []),
-    ...(content.style ? [`Best for: ${STYLES_MEANT[content.style].label}.`] : []),
-    ...(content.against.length > 0
-      ? [
-          `Said to be ${content.against.map(({ productId, says }) => `${SAYS[says]} ${nameOf(productId)}`).join(', ')}.`,
-        ]
-      : []),
-    ...(content.buyAgain
-      ? [`Would buy again: ${BUY_AGAIN[content.buyAgain].label}. ${content.buyWhy}`.trim()]
-      : []),
-    ...(
-      [
-        ['Effort', content.effort],
-        ['Scent and feel', content.feel],
-        ['Packaging', content.packaging],
-        ['To try next', content.next],
-      ] as const
-    ).flatMap(([what, words]) => (words ? [`${what}: ${words}`] : [])),
+    ...factsInWords(content, rests, isWay).map(([label, value]) => `${label}: ${value}`),
+    ...againstInWords(content.against, nameOf),
     ...(rests ? versusInWords(rests, nameOf) : []),
     ...content.open.map(({ what, due }) => `Still open, to look at ${dateInWords(due, today)}: ${what}`),
   ];
@@ -68,7 +57,7 @@ export function verdictReport(input: {
     ...(why ? [{ kind: 'text' as const, text: why }] : []),
     { kind: 'text', text: travelsWith(now).join(' ') },
   ];
-  const told = toldInWords(now, nameOf, today);
+  const told = toldInWords(now, nameOf, today, verdict.subject.kind === 'way');
   if (told.length > 0)
     blocks.push({ kind: 'heading', level: 2, text: 'What is said of it' }, { kind: 'list', items: told });
   if (claims.length > 0)

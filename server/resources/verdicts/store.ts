@@ -1,5 +1,6 @@
 import type { Hearsay, HearsayInput, Verdict, VerdictInput } from '@sabor/contract/verdict';
 import { type Stake, stakeOfAll } from '@sabor/core/shelf/products';
+import { judgedWayInWords } from '@sabor/words/ways';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { mustBeNewest } from '../../db/versions.ts';
@@ -18,6 +19,10 @@ const VERDICTS = `
   from verdict d join wearer w on w.id = d.wearer_id left join product p on p.id = d.product_id
     left join line l on l.id = d.line_id`;
 
+/** A verdict by what it is about in words; a way is kept by its key. */
+const named = (verdict: Verdict): Verdict =>
+  verdict.subject.kind === 'way' ? { ...verdict, name: judgedWayInWords(verdict.subject.way) } : verdict;
+
 /** Verdicts, those said last first: all, or of one product. */
 export async function readVerdicts(db: Client, of: { productId?: string } = {}): Promise<Verdict[]> {
   const { rows } = await db.query<Verdict>(
@@ -25,13 +30,13 @@ export async function readVerdicts(db: Client, of: { productId?: string } = {}):
      order by (select max(said_at) from verdict_said s where s.verdict_id = d.id) desc, d.id`,
     [of.productId ?? null],
   );
-  return rows;
+  return rows.map(named);
 }
 
 export async function readVerdict(db: Client, id: string): Promise<Verdict> {
   const { rows } = await db.query<Verdict>(`${VERDICTS} where d.id = $1`, [id]);
   if (!rows[0]) throw notFound('verdict');
-  return rows[0];
+  return named(rows[0]);
 }
 
 type Input = v.InferOutput<typeof VerdictInput>;

@@ -1,4 +1,5 @@
 import type { Due } from '@sabor/contract/today';
+import { judgedWayInWords } from '@sabor/words/ways';
 import type { Client } from '../../db/pool.ts';
 
 /** How many of a trial's tested products have a verdict on its head, trial by trial. */
@@ -22,8 +23,8 @@ export async function readLeftOpen(
   db: Client,
   today: string,
 ): Promise<Extract<Due, { kind: 'left open' }>[]> {
-  const { rows } = await db.query<Extract<Due, { kind: 'left open' }>>(
-    `select 'left open' as kind, v.id as "verdictId", coalesce(p.name, l.name, v.way) as name, w.name as "wearerName",
+  const { rows } = await db.query<Extract<Due, { kind: 'left open' }> & { way: string | null }>(
+    `select 'left open' as kind, v.id as "verdictId", coalesce(p.name, l.name) as name, v.way, w.name as "wearerName",
        o->>'what' as what, o->>'due' as due
      from verdict v join wearer w on w.id = v.wearer_id left join product p on p.id = v.product_id
        left join line l on l.id = v.line_id
@@ -34,5 +35,5 @@ export async function readLeftOpen(
      order by due, v.id`,
     [today],
   );
-  return rows;
+  return rows.map(({ way, ...due }) => (way === null ? due : { ...due, name: judgedWayInWords(way) }));
 }

@@ -4,6 +4,7 @@ import { COLUMNS, type WishKey } from '@sabor/core/board/columns';
 import type { BoardView } from '@sabor/core/board/read';
 import { suitsSlot } from '@sabor/core/shelf/products';
 import type { Slot } from '@sabor/core/step/slots';
+import { judgedBy } from '@sabor/core/verdict/ways';
 import { lineOfItems } from '@sabor/core/verdict/whole-lines';
 import {
   agreementInWords,
@@ -62,9 +63,11 @@ export function Standings({
       !tried.has(id),
   );
   /** Where its verdict is written: of a product in its step, or of a whole line. */
-  const verdictOn = ({ kind, productId, items }: BoardNode): string | null => {
+  const verdictOn = ({ kind, productId, items, ways }: BoardNode): string | null => {
     const line = lineOfItems(items, (id) => products.find((one) => one.id === id)?.lineId ?? null);
     if (role === 'line') return line && `/verdicts/new?head=${wearerId}&line=${line}`;
+    const way = kind === 'way' ? judgedBy(ways) : null;
+    if (way) return `/verdicts/new?head=${wearerId}&step=${role}&way=${encodeURIComponent(way)}`;
     return kind === 'product' && productId
       ? `/verdicts/new?head=${wearerId}&step=${role}&product=${productId}`
       : null;

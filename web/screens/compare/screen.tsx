@@ -363,7 +363,7 @@ function ComparisonSheet({
       </section>
       {!sample && trial.endedAt !== null && !trial.masked && (
         <WhenSeen className="mt-10 min-h-24">
-          <JudgeIt trial={trial} products={products} />
+          <JudgeIt trial={trial} />
         </WhenSeen>
       )}
       {!sample && (

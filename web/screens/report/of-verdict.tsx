@@ -4,6 +4,7 @@ import { verdictReport } from '@sabor/words/report/verdict-report';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useShelf } from '../../api/queries.ts';
+import { nameOfThing } from '../../api/things.ts';
 import { useVerdicts } from '../../api/verdicts.ts';
 import { Failed, Loading } from '../../ui/states.tsx';
 import { ReportDesk } from './desk.tsx';
@@ -28,10 +29,7 @@ export function VerdictReportScreen() {
     return verdictReport({
       verdict,
       who: called(verdict.wearerName, names),
-      nameOf: (productId) =>
-        products.find((one) => one.id === productId)?.name ??
-        lines?.find((one) => one.id === productId)?.name ??
-        'a product that was removed',
+      nameOf: nameOfThing({ products, lines: lines ?? [] }),
       disclosure: disclosureOn(of, products),
       today: localToday(),
     });

@@ -178,7 +178,7 @@ function Verdicts({
                   {VERDICT_STEPS[slot].label} on {wearerName}
                 </Link>
               </h3>
-              {said[0] && <VerdictCard said={said[0]} />}
+              {said[0] && <VerdictCard isWay={false} said={said[0]} />}
               {said.length > 1 && (
                 <p className="text-sm">
                   <Link className="underline underline-offset-4" to={`/verdicts/${id}`}>

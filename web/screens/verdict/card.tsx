@@ -1,47 +1,30 @@
 import type { VerdictSaid } from '@sabor/contract/verdict';
-import { STYLES_MEANT } from '@sabor/core/basin/style-meant';
-import { BUY_AGAIN, CAUSES, CLAIM_STATES } from '@sabor/core/verdict/words-of-verdict';
-import { doseInWords } from '@sabor/words/dose';
-import { besideInWords, forWhomInWords, restsInWords, versusInWords } from '@sabor/words/verdict-card';
-import { useShelf } from '../../api/queries.ts';
-import { showDate, showMoney } from '../../ui/show.ts';
-
-const SAYS = { better: 'better than', 'as good': 'as good as', worse: 'not as good as' } as const;
+import { CAUSES, CLAIM_STATES } from '@sabor/core/verdict/words-of-verdict';
+import {
+  againstInWords,
+  besideInWords,
+  factsInWords,
+  forWhomInWords,
+  restsInWords,
+  versusInWords,
+} from '@sabor/words/verdict-card';
+import { useNameOfThing } from '../../api/things.ts';
+import { showDate } from '../../ui/show.ts';
 
 /** One saying of a verdict, with all that stands beside it. */
-export function VerdictCard({ said, earlier = false }: { said: VerdictSaid; earlier?: boolean }) {
-  const shelf = useShelf();
-  const nameOf = (productId: string) =>
-    shelf.data?.products.find(({ id }) => id === productId)?.name ??
-    shelf.data?.lines.find(({ id }) => id === productId)?.name ??
-    'a product that was removed';
+export function VerdictCard({
+  said,
+  isWay,
+  earlier = false,
+}: {
+  said: VerdictSaid;
+  /** It is about a way of doing it, not about something one buys. */
+  isWay: boolean;
+  earlier?: boolean;
+}) {
+  const nameOf = useNameOfThing();
   const { content, rests, stake, beside, cause, causeNote, at, edition } = said;
-  const facts: [string, string][] = [
-    ...(content.amount ? [['Amount that worked', doseInWords(content.amount)] as [string, string]] : []),
-    ...(content.buyAgain
-      ? [
-          [
-            'Would buy again',
-            `${BUY_AGAIN[content.buyAgain].label}${content.buyWhy ? `: ${content.buyWhy}` : ''}`,
-          ] as [string, string],
-        ]
-      : []),
-    ...(content.style ? [['Best for', STYLES_MEANT[content.style].label] as [string, string]] : []),
-    ...(rests?.costPerWash != null && rests.currency
-      ? [['A wash, all products', showMoney(rests.costPerWash, rests.currency)] as [string, string]]
-      : []),
-    ...(rests?.costPerGoodDay != null && rests.currency
-      ? [['A good day', showMoney(rests.costPerGoodDay, rests.currency)] as [string, string]]
-      : []),
-    ...(
-      [
-        ['Effort', content.effort],
-        ['Scent and feel', content.feel],
-        ['Packaging', content.packaging],
-        ['Try next', content.next],
-      ] as [string, string][]
-    ).filter(([, words]) => words !== ''),
-  ];
+  const facts = factsInWords(content, rests, isWay);
   return (
     <article className={earlier ? 'text-soft' : ''}>
       <p className="text-sm text-soft">
@@ -79,12 +62,11 @@ export function VerdictCard({ said, earlier = false }: { said: VerdictSaid; earl
           ))}
         </dl>
       )}
-      {content.against.length > 0 && (
-        <p className="my-2">
-          Said to be{' '}
-          {content.against.map(({ productId, says }) => `${SAYS[says]} ${nameOf(productId)}`).join(', ')}.
+      {againstInWords(content.against, nameOf).map((sentence) => (
+        <p key={sentence} className="my-2">
+          {sentence}
         </p>
-      )}
+      ))}
       {content.claims.length > 0 && (
         <table className="my-3 w-full max-w-2xl text-left">
           <caption className="sr-only">Claims of the label</caption>

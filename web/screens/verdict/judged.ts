@@ -1,9 +1,11 @@
 import type { Line, Product } from '@sabor/contract/shelf';
 import type { VerdictInput } from '@sabor/contract/verdict';
 import { PACKAGINGS, type Stake, stakeOfAll } from '@sabor/core/shelf/products';
+import { judgedWayInWords } from '@sabor/words/ways';
 
-/** What a verdict is about: a product, or a whole line. */
+/** What a verdict is about: a product, a whole line, or a way of doing it. */
 export interface Judged {
+  /** Its id; of a way, its key or its words. */
   id: string;
   name: string;
   subject: VerdictInput['subject'];
@@ -45,3 +47,13 @@ export const judgedLine = (line: Line, products: readonly Product[]): Judged => 
     home: { to: '/shelf', label: 'Back to the shelf' },
   };
 };
+
+export const judgedWay = (way: string): Judged => ({
+  id: way,
+  name: judgedWayInWords(way),
+  subject: { kind: 'way', way },
+  claims: [],
+  packaging: '',
+  stake: null,
+  home: { to: '/heads', label: 'Back to the heads' },
+});

@@ -3,17 +3,19 @@ import type { Verdict } from '@sabor/contract/verdict';
 import type { Wearer } from '@sabor/contract/wearer';
 import { suitsSlot } from '@sabor/core/shelf/products';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
+import { JUDGED_WAYS, type JudgedWay, keyOfWay } from '@sabor/core/verdict/ways';
 import { VERDICT_STEPS, type VerdictStep } from '@sabor/core/verdict/words-of-verdict';
+import { useState } from 'react';
 import { Navigate, useParams, useSearchParams } from 'react-router';
 import { useHairFile, useOwnIngredients, useSettings, useShelf, useWearers } from '../../api/queries.ts';
 import { useEvidence, useVerdicts } from '../../api/verdicts.ts';
 import { useWorked } from '../../api/worked.ts';
-import { ButtonLink } from '../../ui/button.tsx';
-import { ChoiceField } from '../../ui/inputs.tsx';
+import { Button, ButtonLink } from '../../ui/button.tsx';
+import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { screeningWorker } from '../../workers/screening.ts';
 import { VerdictCard } from './card.tsx';
-import { type Judged, judgedLine, judgedProduct } from './judged.ts';
+import { type Judged, judgedLine, judgedProduct, judgedWay } from './judged.ts';
 import { VerdictSheet } from './sheet.tsx';
 
 /** A verdict: as it stands, said anew, or begun for a head, step and product. */
@@ -40,6 +42,7 @@ export function VerdictScreen() {
   // A whole line is no step.
   const asked = verdict?.slot ?? (judged?.subject.kind === 'line' ? 'line' : search.get('step'));
   const step = asked !== null && Object.hasOwn(VERDICT_STEPS, asked) ? (asked as VerdictStep) : null;
+  if (!judged && search.has('way')) return <BeginWay wearers={wearers.data} />;
   if (!judged)
     return <Failed error={new Error('What this verdict is about is not on the shelf any more.')} />;
   const product = products.find(({ id: known }) => known === judged.id);
@@ -54,8 +57,10 @@ export function VerdictScreen() {
   return <Writing key={id} verdict={verdict} judged={judged} product={product} wearer={wearer} step={step} />;
 }
 
-const idOfSubject = (subject: Verdict['subject']): string | null =>
-  subject.kind === 'product' ? subject.productId : subject.kind === 'line' ? subject.lineId : null;
+function idOfSubject(subject: Verdict['subject']): string {
+  if (subject.kind === 'product') return subject.productId;
+  return subject.kind === 'line' ? subject.lineId : subject.way;
+}
 
 /** What a verdict is about, by the verdict or the address; null where it is not on the shelf. */
 function judgedOf(
@@ -64,6 +69,8 @@ function judgedOf(
   products: readonly Product[],
   lines: readonly Line[],
 ): Judged | null {
+  const way = verdict?.subject.kind === 'way' ? verdict.subject.way : search.get('way')?.trim();
+  if (way) return judgedWay(way);
   const lineId = verdict?.subject.kind === 'line' ? verdict.subject.lineId : search.get('line');
   const line = lines.find(({ id }) => id === lineId);
   if (line) return judgedLine(line, products);
@@ -82,6 +89,7 @@ const stepLabel = (step: VerdictStep) => VERDICT_STEPS[step].label;
 /** A verdict as it stands, with what was said before. */
 function Standing({ verdict }: { verdict: Verdict }) {
   const [now, ...before] = verdict.said;
+  const isWay = verdict.subject.kind === 'way';
   return (
     <>
       <Heading
@@ -99,7 +107,7 @@ function Standing({ verdict }: { verdict: Verdict }) {
           </>
         }
       />
-      {now && <VerdictCard said={now} />}
+      {now && <VerdictCard said={now} isWay={isWay} />}
       {before.length > 0 && (
         <section aria-labelledby="before" className="mt-10">
           <h2 id="before" className="text-xl">
@@ -108,7 +116,7 @@ function Standing({ verdict }: { verdict: Verdict }) {
           <ol className="mt-3 space-y-8">
             {before.map((said) => (
               <li key={said.id} className="border-l-4 border-rule pl-5">
-                <VerdictCard said={said} earlier />
+                <VerdictCard said={said} isWay={isWay} earlier />
               </li>
             ))}
           </ol>
@@ -143,13 +151,20 @@ function Begin({
       },
       { replace: true },
     );
-  const slots = (Object.keys(SLOTS) as Slot[]).filter((slot) => product && suitsSlot(product.roles, slot));
+  const { kind } = judged.subject;
+  const slots = (Object.keys(SLOTS) as Slot[]).filter((slot) =>
+    product ? suitsSlot(product.roles, slot) : kind === 'way',
+  );
   return (
     <>
       <Heading kicker="Verdict" title={judged.name}>
-        {product
-          ? 'A verdict is about one product in one step on one head.'
-          : 'A verdict on a whole line is about one head.'}
+        {
+          {
+            product: 'A verdict is about one product in one step on one head.',
+            line: 'A verdict on a whole line is about one head.',
+            way: 'A verdict on a way of doing it is about one step on one head.',
+          }[kind]
+        }
       </Heading>
       {wearers.length === 0 ? (
         <Nothing
@@ -170,7 +185,7 @@ function Begin({
             onChange={set('head')}
             options={wearers.map(({ id, name }) => ({ key: id, label: name }))}
           />
-          {product && (
+          {kind !== 'line' && (
             <ChoiceField
               label="In which step"
               value={step}
@@ -180,6 +195,54 @@ function Begin({
           )}
         </div>
       )}
+    </>
+  );
+}
+
+/** Which way the verdict is about: from the list, so that trials of it are found, or in own words. */
+function BeginWay({ wearers }: { wearers: readonly Wearer[] }) {
+  const [search, setSearch] = useSearchParams();
+  const [kind, setKind] = useState<JudgedWay>('technique');
+  const [own, setOwn] = useState('');
+  const head = wearers.find(({ id }) => id === search.get('head'));
+  const choose = (way: string) =>
+    setSearch((old) => {
+      const next = new URLSearchParams(old);
+      next.set('way', way);
+      return next;
+    });
+  return (
+    <>
+      <Heading kicker={head ? `Verdict · on ${head.name}` : 'Verdict'} title="On a way of doing it">
+        A technique, a tool or a style. From the list, its trials are found and the verdict is held to them;
+        in your own words it is an impression.
+      </Heading>
+      <div className="grid max-w-2xl gap-4 sm:grid-cols-2">
+        <ChoiceField<JudgedWay>
+          label="What kind of way"
+          options={JUDGED_WAYS}
+          value={kind}
+          onChange={(to) => to && setKind(to)}
+        />
+        <ChoiceField<string>
+          label={JUDGED_WAYS[kind].label}
+          options={JUDGED_WAYS[kind].options}
+          value={null}
+          onChange={(value) => value && choose(keyOfWay(kind, value))}
+        />
+      </div>
+      <form
+        className="mt-4 flex max-w-2xl flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (own.trim() !== '') choose(own.trim());
+        }}
+      >
+        <TextField className="min-w-64 flex-1" label="Or in your own words" value={own} onChange={setOwn} />
+        <Button type="submit" disabled={own.trim() === ''}>
+          Go on
+        </Button>
+      </form>
     </>
   );
 }

@@ -8,6 +8,7 @@ import { localToday } from '@sabor/core/time/today';
 import type { ListSays } from '@sabor/core/verdict/claims';
 import type { Evidence } from '@sabor/core/verdict/evidence';
 import { heldToFigures } from '@sabor/core/verdict/held';
+import { JUDGED_WAYS, keyOfWay, wayOf } from '@sabor/core/verdict/ways';
 import {
   type Against,
   BUY_AGAIN,
@@ -16,11 +17,13 @@ import {
   type VerdictStep,
 } from '@sabor/core/verdict/words-of-verdict';
 import { besideInWords, restsInWords, versusInWords } from '@sabor/words/verdict-card';
+import { plainWayInWords } from '@sabor/words/ways';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
 import * as v from 'valibot';
 import { useSave, useShelf } from '../../api/queries.ts';
+import { useNameOfThing } from '../../api/things.ts';
 import { Refused } from '../../http/http.ts';
 import { DoseFields } from '../../ui/dose-fields.tsx';
 import { useDraft } from '../../ui/draft.ts';
@@ -35,6 +38,9 @@ import { ForWhomPart } from './for-whom.tsx';
 import type { Judged } from './judged.ts';
 import { OpenPart } from './open-part.tsx';
 import { begun, proposedClaims, traitsFor } from './start.ts';
+
+/** What a trial would have set it beside. */
+const ANOTHER = { product: 'product of its step', line: 'whole line', way: 'way of its step' } as const;
 
 const SAYS: readonly (readonly [Against['says'] | '', string])[] = [
   ['', 'nothing said'],
@@ -112,15 +118,22 @@ export function VerdictSheet({
   }, [judged, wearer, evidence, proposed, last]);
   const draft = useDraft(`verdict ${verdict?.id ?? `${wearer.id} ${step} ${judged.id}`}`, Sheet, initial);
   const { value, bind, set, problem } = draft;
-  const others = useMemo(
-    () =>
-      ((judged.subject.kind === 'line' ? shelf?.lines : shelf?.products) ?? [])
-        .filter(({ id }) => id !== judged.id)
-        .map(({ id, name }) => ({ productId: id, name })),
-    [shelf, judged],
-  );
-  const nameOf = (id: string) =>
-    others.find(({ productId }) => productId === id)?.name ?? 'a removed product';
+  const { kind } = judged.subject;
+  const others = useMemo(() => {
+    if (kind === 'way') {
+      const own = wayOf(judged.id);
+      return own === null
+        ? []
+        : Object.keys(JUDGED_WAYS[own.kind].options)
+            .map((value) => keyOfWay(own.kind, value))
+            .filter((key) => key !== judged.id)
+            .map((key) => ({ productId: key, name: plainWayInWords(key) }));
+    }
+    return ((kind === 'line' ? shelf?.lines : shelf?.products) ?? [])
+      .filter(({ id }) => id !== judged.id)
+      .map(({ id, name }) => ({ productId: id, name }));
+  }, [shelf, judged, kind]);
+  const nameOf = useNameOfThing();
   const heads = useMemo(() => (evidence ? [traitsFor(wearer)] : []), [evidence, wearer]);
   const beside = useMemo(
     () => heldToFigures(value, evidence, heads, others),
@@ -195,33 +208,44 @@ export function VerdictSheet({
             head={evidence ? traitsFor(wearer) : {}}
           />
         </section>
-        <section aria-labelledby="amount" className="space-y-3">
-          <h2 id="amount" className="text-xl">
-            The amount that worked
-          </h2>
-          <div className="grid gap-3 sm:grid-cols-2">
-            <DoseFields
-              dose={value.amount}
-              onChange={set('amount')}
-              problem={(path) => problem(path.replace(/^dose/, 'amount'))}
-            />
-          </div>
-        </section>
+        {kind !== 'way' && (
+          <section aria-labelledby="amount" className="space-y-3">
+            <h2 id="amount" className="text-xl">
+              The amount that worked
+            </h2>
+            <div className="grid gap-3 sm:grid-cols-2">
+              <DoseFields
+                dose={value.amount}
+                onChange={set('amount')}
+                problem={(path) => problem(path.replace(/^dose/, 'amount'))}
+              />
+            </div>
+          </section>
+        )}
         <section aria-labelledby="again" className="space-y-3">
           <h2 id="again" className="text-xl">
-            Would you buy it again?
+            {kind === 'way' ? 'Would you do it again?' : 'Would you buy it again?'}
           </h2>
           <div className="grid gap-3 sm:grid-cols-[12rem_1fr]">
-            <ChoiceField label="Buy again" none="not said" options={BUY_AGAIN} {...bind('buyAgain')} />
+            <ChoiceField
+              label={kind === 'way' ? 'Do it again' : 'Buy again'}
+              none="not said"
+              options={Object.entries(BUY_AGAIN)
+                .filter(([key]) => kind !== 'way' || key !== 'offer')
+                .map(([key, { label }]) => ({ key, label }))}
+              {...bind('buyAgain')}
+            />
             <TextField label="And why" {...bind('buyWhy')} />
           </div>
         </section>
-        <Fold
-          summary={`Claims of the label (${value.claims.length})`}
-          wrong={draft.problems.some(({ path }) => path.startsWith('claims'))}
-        >
-          <ClaimsPart value={value.claims} change={set('claims')} proposed={proposed} problem={problem} />
-        </Fold>
+        {kind !== 'way' && (
+          <Fold
+            summary={`Claims of the label (${value.claims.length})`}
+            wrong={draft.problems.some(({ path }) => path.startsWith('claims'))}
+          >
+            <ClaimsPart value={value.claims} change={set('claims')} proposed={proposed} problem={problem} />
+          </Fold>
+        )}
         <Fold summary="How it compares, if you want to say so">
           <ul className="space-y-2">
             {(evidence?.versus ?? []).map(({ productId }) => (
@@ -241,32 +265,40 @@ export function VerdictSheet({
             ))}
           </ul>
           {(evidence?.versus ?? []).length === 0 && (
-            <p className="text-soft">
-              No trial on this head set it beside another{' '}
-              {judged.subject.kind === 'line' ? 'whole line' : 'product of its step'}.
+            <p className="text-soft">No trial on this head set it beside another {ANOTHER[kind]}.</p>
+          )}
+          {kind !== 'way' && (
+            <p className="text-sm text-soft">
+              “As good as” is a question of its own:{' '}
+              <Link
+                className="underline underline-offset-4"
+                to={`/trials/new/plan?wearer=${wearer.id}&products=${[kind === 'line' ? '' : judged.id, kind === 'line' ? '' : value.against.find(({ says }) => says === 'as good')?.productId].filter(Boolean).join(',')}`}
+              >
+                plan the trial that asks it
+              </Link>
+              .
             </p>
           )}
-          <p className="text-sm text-soft">
-            “As good as” is a question of its own:{' '}
-            <Link
-              className="underline underline-offset-4"
-              to={`/trials/new/plan?wearer=${wearer.id}&products=${[judged.subject.kind === 'line' ? '' : judged.id, judged.subject.kind === 'line' ? '' : value.against.find(({ says }) => says === 'as good')?.productId].filter(Boolean).join(',')}`}
-            >
-              plan the trial that asks it
-            </Link>
-            .
-          </p>
         </Fold>
         <Fold
-          summary="Effort, feel, packaging, best style, what next"
+          summary={
+            kind === 'way' ? 'Effort, feel, what next' : 'Effort, feel, packaging, best style, what next'
+          }
           wrong={draft.problems.some(({ path }) =>
             ['effort', 'feel', 'packaging', 'next', 'open'].some((field) => path.startsWith(field)),
           )}
         >
-          <ChoiceField label="Best for the style" none="not said" options={STYLES_MEANT} {...bind('style')} />
+          {kind !== 'way' && (
+            <ChoiceField
+              label="Best for the style"
+              none="not said"
+              options={STYLES_MEANT}
+              {...bind('style')}
+            />
+          )}
           <TextField label="Effort" {...bind('effort')} />
-          <TextField label="Scent and feel" {...bind('feel')} />
-          <TextField label="Packaging" {...bind('packaging')} />
+          <TextField label={kind === 'way' ? 'How it feels' : 'Scent and feel'} {...bind('feel')} />
+          {kind !== 'way' && <TextField label="Packaging" {...bind('packaging')} />}
           <TextField label="What to try next" rows={2} {...bind('next')} />
           <OpenPart value={value.open} change={set('open')} problem={problem} />
         </Fold>
