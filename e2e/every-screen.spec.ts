@@ -73,6 +73,8 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     [`/heads/${wearers[0]!.id}?part=care`, /^Care due$/],
     [`/heads/${wearers[0]!.id}?part=drying`, /^Drying$/],
     [`/heads/${wearers[0]!.id}?part=wishes`, /^Wishes$/],
+    [`/heads/${wearers[0]!.id}?part=verdicts`, /^Verdicts$/],
+    ['/verdicts/new?way', /^On a technique, tool or style$/],
     [`/heads/${wearers[0]!.id}/edit`, /Head map/],
     ['/routines', /^Routines$/],
     [`/routines/${routines[0]!.id}`, /Coast wash-and-go/],

@@ -2,6 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { expect, type Page, test } from '@playwright/test';
 import { seededRandom } from '@sabor/core/random';
 import { E2E_PORT } from '../playwright.config.ts';
+import { bundled } from '../scripts/bundle.mjs';
 import { openPool } from '../server/db/pool.ts';
 import { fresh, openNotes, PHONE } from './bench.ts';
 import { makeTrial } from './make-trial.ts';
@@ -21,7 +22,7 @@ let database: string;
 let server: ChildProcess | null = null;
 
 async function startServer(url = database): Promise<void> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'e2e/one-server.ts', url, String(PORT)], {
+  const child = spawn(process.execPath, [await bundled('e2e/one-server.ts'), url, String(PORT)], {
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   server = child;

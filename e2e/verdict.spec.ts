@@ -115,3 +115,31 @@ test('a whole line is judged by the trials that held all of it', async ({ page }
   await page.getByRole('button', { name: 'Save the verdict' }).click();
   await expect(page.getByText('Verdict · Whole line on Maren Castell-Yoon')).toBeVisible();
 });
+
+test('a technique gets a verdict of its own: an impression that says so, found again on its head', async ({
+  page,
+}) => {
+  const wearers = (await (await page.request.get('/api/wearers')).json()) as { id: string; name: string }[];
+  const tomasz = wearers.find(({ name }) => name.startsWith('Tomasz'))!.id;
+  await page.goto(`/heads/${tomasz}?part=verdicts`);
+  await page.getByRole('link', { name: 'Verdict on a technique, tool or style' }).click();
+  await page.getByLabel('Technique').selectOption('praying hands');
+  await page.getByLabel('In which step').selectOption('Hold');
+  await expect(page.getByRole('heading', { name: 'Praying hands (technique)', level: 1 })).toBeVisible();
+  // Nothing is bought, dosed or claimed of a way of doing it.
+  for (const name of ['The amount that worked', 'Would you buy it again?'])
+    await expect(page.getByRole('heading', { name })).toHaveCount(0);
+  await page.getByLabel('Score out of ten').fill('7.5');
+  await page.getByLabel('Why', { exact: true }).fill('Quick, and the clumps stay whole.');
+  await page.getByLabel('Do it again', { exact: true }).selectOption('yes');
+  await page.getByRole('button', { name: 'Save the verdict' }).click();
+  await expect(page.getByText('An impression: no finished trial stands behind it.').first()).toBeVisible();
+  await expect(page.getByText('Would do it again')).toBeVisible();
+  await page.goto(`/heads/${tomasz}?part=verdicts`);
+  const entry = page.getByRole('listitem').filter({ hasText: 'Praying hands (technique)' });
+  await expect(entry).toContainText('7.5 of 10');
+  await expect(entry).toContainText('an impression');
+  // Asked for again, it is said anew.
+  await page.goto(`/verdicts/new?head=${tomasz}&step=hold&way=technique%20praying`);
+  await expect(page.getByText('Said anew: what was said before stays, with its date.')).toBeVisible();
+});

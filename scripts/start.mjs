@@ -1,4 +1,5 @@
 // First stage of `npm start`: plain JavaScript, since nothing is installed yet.
+import { pathToFileURL } from 'node:url';
 import { installDependencies } from './install.mjs';
 import { Stop, stage, tell } from './stages.mjs';
 
@@ -10,9 +11,9 @@ try {
       'Install a newer Node.js.',
     );
   await stage('Dependencies', installDependencies);
-  const { register } = await import('tsx/esm/api');
-  register();
-  const { run } = await import('./start/run.ts');
+  const { bundled } = await import('./bundle.mjs');
+  process.setSourceMapsEnabled(true);
+  const { run } = await import(pathToFileURL(await bundled('scripts/start/run.ts')).href);
   await run(process.argv.slice(2));
 } catch (error) {
   tell(error);

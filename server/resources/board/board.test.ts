@@ -87,6 +87,31 @@ describe('a head’s board', () => {
     expect(await board()).toEqual(before);
   });
 
+  it('tells of a way what it sets otherwise, so that it can be judged by itself', async () => {
+    const [first] = (await board()).trials;
+    const { rows } = await bench.db.query<{ id: string; plan: string }>(
+      `select a.id, t.plan_id as plan from arm a join trial t on t.id = a.trial_id where t.id = $1 order by a.position`,
+      [first!.id],
+    );
+    // One product in all options, worked in by hand in two ways.
+    await bench.db.query(
+      `update step set part = case when slot = 'hold' then 'tested' else 'held' end where routine_id = $1`,
+      [rows[0]!.plan],
+    );
+    await bench.db.query(`delete from arm_step where arm_id = any($1::uuid[])`, [rows.map(({ id }) => id)]);
+    for (const [i, { id, plan }] of rows.entries())
+      await bench.db.query(
+        `insert into arm_step (arm_id, step_id, skipped, settings)
+         select $1, id, false, jsonb_build_object('technique', $3::text) from step where routine_id = $2 and slot = 'hold'`,
+        [id, plan, i === 0 ? 'praying' : 'scrunch'],
+      );
+    const now = (await board()).trials.find(({ id }) => id === first!.id)!;
+    expect(now.arms.map(({ kind, ways }) => [kind, ways])).toEqual([
+      ['way', [['technique', 'praying']]],
+      ['way', [['technique', 'scrunch']]],
+    ]);
+  });
+
   it('of nobody is refused in words', async () => {
     const { status } = await bench.ask('GET', `/api/wearers/${crypto.randomUUID()}/board`);
     expect(status).toBe(404);

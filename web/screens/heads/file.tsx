@@ -24,6 +24,7 @@ import { porosityLook } from './porosity-look.ts';
 import { PorosityPanel } from './porosity-panel.tsx';
 import { Problems } from './problems.tsx';
 import { traitLook } from './trait-look.ts';
+import { HeadVerdicts } from './verdicts.tsx';
 import { WishesSheet } from './wishes.tsx';
 
 const PARTS = {
@@ -35,6 +36,7 @@ const PARTS = {
   drying: 'Drying',
   'build-up': 'Build-up',
   wishes: 'Wishes',
+  verdicts: 'Verdicts',
 } as const;
 
 /** What the map can show: what the evidence says, or what the file states of a trait. */
@@ -133,12 +135,12 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
           }
         >
           <div className="mb-5 overflow-x-auto border-b border-rule">
-            <Tabs.List aria-label="Parts of the profile" className="flex gap-1">
+            <Tabs.List aria-label="Parts of the profile" className="flex">
               {Object.entries(PARTS).map(([key, label]) => (
                 <Tabs.Trigger
                   key={key}
                   value={key}
-                  className="min-h-11 border-b-4 border-transparent px-3 font-semibold data-[state=active]:border-ink data-[state=inactive]:text-soft"
+                  className="min-h-11 border-b-4 border-transparent px-2 whitespace-nowrap font-semibold data-[state=active]:border-ink data-[state=inactive]:text-soft"
                 >
                   {label}
                 </Tabs.Trigger>
@@ -177,6 +179,9 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
           </Tabs.Content>
           <Tabs.Content value="wishes">
             <WishesSheet wearer={wearer} file={file} />
+          </Tabs.Content>
+          <Tabs.Content value="verdicts">
+            <HeadVerdicts wearer={wearer} />
           </Tabs.Content>
         </Tabs.Root>
       </div>

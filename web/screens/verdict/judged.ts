@@ -48,12 +48,15 @@ export const judgedLine = (line: Line, products: readonly Product[]): Judged => 
   };
 };
 
-export const judgedWay = (way: string): Judged => ({
+export const judgedWay = (way: string, wearerId: string | null): Judged => ({
   id: way,
   name: judgedWayInWords(way),
   subject: { kind: 'way', way },
   claims: [],
   packaging: '',
   stake: null,
-  home: { to: '/heads', label: 'Back to the heads' },
+  home:
+    wearerId === null
+      ? { to: '/heads', label: 'Back to the heads' }
+      : { to: `/heads/${wearerId}?part=verdicts`, label: 'Back to the head’s verdicts' },
 });

@@ -70,7 +70,7 @@ function judgedOf(
   lines: readonly Line[],
 ): Judged | null {
   const way = verdict?.subject.kind === 'way' ? verdict.subject.way : search.get('way')?.trim();
-  if (way) return judgedWay(way);
+  if (way) return judgedWay(way, verdict?.wearerId ?? search.get('head'));
   const lineId = verdict?.subject.kind === 'line' ? verdict.subject.lineId : search.get('line');
   const line = lines.find(({ id }) => id === lineId);
   if (line) return judgedLine(line, products);
@@ -213,13 +213,13 @@ function BeginWay({ wearers }: { wearers: readonly Wearer[] }) {
     });
   return (
     <>
-      <Heading kicker={head ? `Verdict · on ${head.name}` : 'Verdict'} title="On a way of doing it">
-        A technique, a tool or a style. From the list, its trials are found and the verdict is held to them;
-        in your own words it is an impression.
+      <Heading kicker={head ? `Verdict · on ${head.name}` : 'Verdict'} title="On a technique, tool or style">
+        From the list, its trials are found and the verdict is held to them; in your own words it is an
+        impression.
       </Heading>
       <div className="grid max-w-2xl gap-4 sm:grid-cols-2">
         <ChoiceField<JudgedWay>
-          label="What kind of way"
+          label="Kind"
           options={JUDGED_WAYS}
           value={kind}
           onChange={(to) => to && setKind(to)}
@@ -277,7 +277,9 @@ function Writing({
       <Heading kicker={`Verdict · ${stepLabel(step)} on ${wearer.name}`} title={judged.name}>
         {verdict
           ? 'Said anew: what was said before stays, with its date.'
-          : 'Four questions; the rest is filled in from what was measured.'}
+          : judged.subject.kind === 'way'
+            ? 'Three questions; the rest is filled in from what was measured.'
+            : 'Four questions; the rest is filled in from what was measured.'}
       </Heading>
       {error ? (
         <Failed error={error} />

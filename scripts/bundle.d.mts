@@ -1,0 +1,1 @@
+export function bundled(entry: string): Promise<string>;
