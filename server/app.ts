@@ -11,6 +11,7 @@ import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
 import type { Db } from './db/pool.ts';
 import { checkedAnswers } from './http/checked-answers.ts';
+import { firstFiles } from './http/first-files.ts';
 import { labelReader } from './http/label-reader.ts';
 import { outliveLostFiles } from './http/lost-files.ts';
 import { Refusal, sendProblem, unknownRoute } from './http/problems.ts';
@@ -67,12 +68,17 @@ function servePages(app: Express, webRoot: string) {
   app.use('/assets', sirv(path.join(webRoot, 'assets'), { ...packed, immutable: true, maxAge: 31_536_000 }));
   app.use('/assets', unknownRoute);
   app.use(sirv(webRoot, { ...packed, extensions: [], maxAge: 0, etag: true }));
+  const first = firstFiles(path.join(webRoot, 'pages.json'));
   app.get('/{*page}', (request, response, next) => {
     if (request.path.startsWith('/api/')) return next();
     response
       .set('Cache-Control', 'no-store')
       .type('html')
-      .send(page.replaceAll(NONCE, response.locals.nonce as string));
+      .send(
+        page
+          .replaceAll(NONCE, response.locals.nonce as string)
+          .replace('</head>', () => `${first(request.path, request.query)}</head>`),
+      );
   });
 }
 

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
@@ -23,6 +24,53 @@ const appWithPage: Plugin = {
             ],
       );
     },
+  },
+};
+
+/** A page's path, the module of its screen and what it asks for, as web/pages.ts writes them; and how each begins. */
+const PAGE = /page\(\s*'([^']*)',\s*async \(\) => \(await import\('([^']+)'\)\)\.\w+(?:,\s*\[([^\]]*)\])?/g;
+const PAGE_BEGINS = /^ {2}page\(/gm;
+/** What a page shows at an address of its own besides its screen: the conductor, at a step of a wash day. */
+const BESIDES = [['wash-days/:id?step', './screens/wash-day/conductor.tsx']] as const;
+
+/**
+ * Says in `pages.json` of every page which scripts its screen is made of and what it asks for, so that the server can name
+ * them in the page it sends: they are on their way before the first script has run.
+ */
+const pagesWithFiles: Plugin = {
+  name: 'sabor:pages-with-files',
+  generateBundle(_options, bundle) {
+    const chunks = Object.values(bundle).filter((one) => one.type === 'chunk');
+    const holding = (module: string) =>
+      chunks.find(({ moduleIds }) => moduleIds.some((id) => id.endsWith(module)));
+    const closure = (file: string, found = new Set<string>()): Set<string> => {
+      if (!found.has(file)) {
+        found.add(file);
+        for (const next of chunks.find(({ fileName }) => fileName === file)?.imports ?? [])
+          closure(next, found);
+      }
+      return found;
+    };
+    const app = closure(holding('/web/app.tsx')!.fileName);
+    const filesOf = (module: string): string[] => {
+      const chunk = holding(module.replace('./', '/web/'));
+      if (!chunk) this.error(`No chunk holds ${module}, which web/pages.ts names.`);
+      return [...closure(chunk.fileName)].filter((file) => !app.has(file));
+    };
+    const source = readFileSync(new URL('./pages.ts', import.meta.url), 'utf8');
+    const pages = [...source.matchAll(PAGE)].map(([, path, module, asks = '']) => ({
+      path: path!,
+      asks: [...asks.matchAll(/'([^']+)'/g)].map(([, ask]) => ask!),
+      files: filesOf(module!),
+    }));
+    if (pages.length !== source.match(PAGE_BEGINS)?.length)
+      this.error('A page in web/pages.ts is written in a way that the build does not read.');
+    const besides = BESIDES.map(([path, module]) => ({
+      path: path as string,
+      asks: [] as string[],
+      files: filesOf(module),
+    }));
+    this.emitFile({ type: 'asset', fileName: 'pages.json', source: JSON.stringify([...pages, ...besides]) });
   },
 };
 
@@ -61,7 +109,7 @@ function everywhere(info: (id: string) => { importedIds: readonly string[] } | n
 }
 
 export default defineConfig({
-  plugins: [arucoAsModule, react(), tailwindcss(), appWithPage],
+  plugins: [arucoAsModule, react(), tailwindcss(), appWithPage, pagesWithFiles],
   build: {
     target: 'es2022',
     manifest: 'built.json',

@@ -140,7 +140,7 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
                 <Tabs.Trigger
                   key={key}
                   value={key}
-                  className="min-h-11 border-b-4 border-transparent px-2 whitespace-nowrap font-semibold data-[state=active]:border-ink data-[state=inactive]:text-soft"
+                  className="min-h-11 border-b-4 border-transparent px-1.5 whitespace-nowrap font-semibold data-[state=active]:border-ink data-[state=inactive]:text-soft"
                 >
                   {label}
                 </Tabs.Trigger>
