@@ -69,7 +69,7 @@ function servePages(app: Express, webRoot: string) {
   app.use('/assets', unknownRoute);
   app.use(sirv(webRoot, { ...packed, extensions: [], maxAge: 0, etag: true }));
   const first = firstFiles(path.join(webRoot, 'pages.json'));
-  app.get('/{*page}', (request, response, next) => {
+  app.get('/{*page}', compression({ level: 1, ...BROTLI }), (request, response, next) => {
     if (request.path.startsWith('/api/')) return next();
     response
       .set('Cache-Control', 'no-store')

@@ -74,6 +74,20 @@ const pagesWithFiles: Plugin = {
   },
 };
 
+/** The styles come after the frame's first look, which has its own in the page: it is drawn before they are there. */
+const lookBeforeStyles: Plugin = {
+  name: 'sabor:look-before-styles',
+  transformIndexHtml: {
+    order: 'post',
+    handler(html) {
+      const [styles] = /\n *<link rel="stylesheet"[^>]*>/.exec(html) ?? [];
+      return styles === undefined
+        ? html
+        : html.replace(styles, '').replace(/\n *<\/body>/, (end) => `${styles}${end}`);
+    },
+  },
+};
+
 /** js-aruco2 gives out what it has on `this`, as Node.js once had it; the bundler looks for `exports`. */
 const arucoAsModule: Plugin = {
   name: 'sabor:aruco-as-module',
@@ -109,7 +123,7 @@ function everywhere(info: (id: string) => { importedIds: readonly string[] } | n
 }
 
 export default defineConfig({
-  plugins: [arucoAsModule, react(), tailwindcss(), appWithPage, pagesWithFiles],
+  plugins: [arucoAsModule, react(), tailwindcss(), appWithPage, pagesWithFiles, lookBeforeStyles],
   build: {
     target: 'es2022',
     manifest: 'built.json',
