@@ -2,7 +2,7 @@ import type { PastDay } from '@sabor/contract/day-import';
 import Papa from 'papaparse';
 import { v7 } from 'uuid';
 import type { DayColumns } from '../core/spreadsheet/columns.ts';
-import { type DayReading, type KnownToRows, readDays } from '../core/spreadsheet/read-days.ts';
+import { type DayReading, type KnownToRows, readDays, USUAL_READING } from '../core/spreadsheet/read-days.ts';
 import { importDays } from '../server/resources/wash-days/import.ts';
 import { headed, readTableFile } from '../web/workers/table-file.ts';
 import { onThrowaway } from './throwaway.ts';
@@ -28,15 +28,9 @@ export async function benchSpreadsheet(): Promise<void> {
     products: [{ id: gel, name: 'Anvil Gel', line: null, roles: ['gel'] }],
   };
   const reading: DayReading = {
+    ...USUAL_READING,
     columns: COLUMNS,
-    order: null,
     headId: wearerId,
-    routineId: null,
-    timeOfDay: '18:00',
-    finishedAfterHours: 4,
-    scale: { from: 0, to: 10 },
-    only: '',
-    meant: {},
     firstLine: 2,
     now: Date.now(),
   };

@@ -4,6 +4,7 @@ import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { STAKES } from '@sabor/core/shelf/products';
 import type { Decided, RestsOn, Versus } from '@sabor/core/verdict/evidence';
 import type { Objection } from '@sabor/core/verdict/held';
+import { wayOf } from '@sabor/core/verdict/ways';
 import {
   BUY_AGAIN,
   CAUSES,
@@ -12,7 +13,6 @@ import {
   type Suits,
   VERDICT_STEPS,
 } from '@sabor/core/verdict/words-of-verdict';
-import { wayOf } from '@sabor/core/verdict/ways';
 import { keysOf } from '@sabor/core/vocabulary';
 import * as v from 'valibot';
 import { date, eachOnce, id, name, note, number, oneOf } from './fields.ts';
@@ -43,7 +43,13 @@ const ForWhom = v.pipe(
 
 /** What a verdict's figures name: a product or line by its id, a way by its key. */
 const thing = v.union(
-  [id, v.pipe(v.string(), v.check((key) => wayOf(key) !== null))],
+  [
+    id,
+    v.pipe(
+      v.string(),
+      v.check((key) => wayOf(key) !== null),
+    ),
+  ],
   'This is neither a product, a line nor a way that Sabor knows.',
 );
 

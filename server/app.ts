@@ -60,6 +60,9 @@ const BROTLI = { brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } } };
 const isText = (_request: Request, response: Response) =>
   /json|csv/.test(String(response.getHeader('Content-Type') ?? ''));
 
+/** Whether somebody opens a page, and no worker keeps it for times without a server. Source: Fetch Metadata. */
+const opened = (request: Request) => request.get('Sec-Fetch-Dest') === 'document';
+
 /** Serves the built pages: hashed assets for a year, the page itself fresh, with this answer's nonce in it. */
 function servePages(app: Express, webRoot: string) {
   const page = readFileSync(path.join(webRoot, 'index.html'), 'utf8');
@@ -77,7 +80,7 @@ function servePages(app: Express, webRoot: string) {
       .send(
         page
           .replaceAll(NONCE, response.locals.nonce as string)
-          .replace('</head>', () => `${first(request.path, request.query)}</head>`),
+          .replace('</head>', () => `${opened(request) ? first(request.path, request.query) : ''}</head>`),
       );
   });
 }

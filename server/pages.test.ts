@@ -17,20 +17,34 @@ const webRoot = mkdtempSync(path.join(os.tmpdir(), 'sabor-pages-'));
 let db: Db;
 let server: Server;
 
-function ask(url: string, encodings: string): Promise<{ answer: IncomingMessage; bytes: Buffer }> {
+function ask(
+  url: string,
+  encodings: string,
+  more: Record<string, string> = {},
+): Promise<{ answer: IncomingMessage; bytes: Buffer }> {
   const { port } = server.address() as AddressInfo;
   return new Promise((resolve, reject) => {
-    get({ host: '127.0.0.1', port, path: url, headers: { 'Accept-Encoding': encodings } }, (answer) => {
-      const pieces: Buffer[] = [];
-      answer.on('data', (piece: Buffer) => pieces.push(piece));
-      answer.once('end', () => resolve({ answer, bytes: Buffer.concat(pieces) }));
-    }).once('error', reject);
+    get(
+      { host: '127.0.0.1', port, path: url, headers: { 'Accept-Encoding': encodings, ...more } },
+      (answer) => {
+        const pieces: Buffer[] = [];
+        answer.on('data', (piece: Buffer) => pieces.push(piece));
+        answer.once('end', () => resolve({ answer, bytes: Buffer.concat(pieces) }));
+      },
+    ).once('error', reject);
   });
 }
 
 beforeAll(async () => {
   mkdirSync(path.join(webRoot, 'assets'));
-  writeFileSync(path.join(webRoot, 'index.html'), '<title>Sabor</title><meta nonce="__SABOR_NONCE__">');
+  writeFileSync(
+    path.join(webRoot, 'index.html'),
+    '<head><title>Sabor</title><meta nonce="__SABOR_NONCE__"></head>',
+  );
+  writeFileSync(
+    path.join(webRoot, 'pages.json'),
+    JSON.stringify([{ path: 'trials/:id', asks: ['/trials/:id'], files: ['assets/trial-1.js'] }]),
+  );
   writeFileSync(path.join(webRoot, 'assets', 'index-abc123.js'), SCRIPT);
   writeFileSync(path.join(webRoot, 'offline.js'), SCRIPT);
   compressBelow(webRoot);
@@ -70,6 +84,15 @@ describe('the pages', () => {
     const page = await ask('/trials/some', 'identity');
     expect(page.answer.headers['cache-control']).toBe('no-store');
     expect(page.bytes.toString()).toMatch(/nonce="[\w+/=]{20,}"/);
+  });
+
+  it('name the files of their screen where somebody opens them, and not where they are kept for later', async () => {
+    const opened = await ask('/trials/some', 'identity', { 'Sec-Fetch-Dest': 'document' });
+    expect(opened.bytes.toString()).toContain(
+      '<link rel="modulepreload" crossorigin href="/assets/trial-1.js"><link rel="preload" as="fetch" crossorigin href="/api/trials/some"></head>',
+    );
+    const kept = await ask('/trials/some', 'identity', { 'Sec-Fetch-Dest': 'empty' });
+    expect(kept.bytes.toString()).not.toContain('preload');
   });
 
   it.each([

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { EMPTY_SETTINGS } from '../step/step.ts';
 import { type DayColumns, guessDayColumns, guessScale, missingOf, withColumn } from './columns.ts';
 import { nameBook, plainName } from './names.ts';
-import { type DayReading, type KnownToRows, readDays } from './read-days.ts';
+import { type DayReading, type KnownToRows, readDays, USUAL_READING } from './read-days.ts';
 import { stepsWith } from './steps-with.ts';
 
 const step = (slot: 'cleanse' | 'condition' | 'hold' | 'dry', productId: string | null = null) => ({
@@ -33,15 +33,9 @@ const KNOWN: KnownToRows = {
   ],
 };
 const READING: DayReading = {
+  ...USUAL_READING,
   columns: [],
-  order: null,
   headId: 'ines',
-  routineId: null,
-  timeOfDay: '18:00',
-  finishedAfterHours: 4,
-  scale: { from: 0, to: 10 },
-  only: '',
-  meant: {},
   firstLine: 2,
   now: Date.parse('2026-11-28T12:00:00Z'),
 };

@@ -41,6 +41,18 @@ export interface DayReading {
   now: number;
 }
 
+/** How a file is read where nothing is known of it. */
+export const USUAL_READING = {
+  order: null,
+  headId: null,
+  routineId: null,
+  timeOfDay: '18:00',
+  finishedAfterHours: 4,
+  scale: { from: 0, to: 10 },
+  only: '',
+  meant: {},
+} satisfies Partial<DayReading>;
+
 /** A wash day as a row tells it. Moments are ISO 8601; ratings are of the whole head on day 1, on 0 to 10. */
 export interface DayOfRow {
   line: number;

@@ -25,7 +25,9 @@ describe('what a page is made of', () => {
   it('is named in the page: its scripts, and what it asks for, with the names of its address in it', () => {
     expect(named('/')).toEqual(['/api/today']);
     expect(named('/trials/9f-1')).toEqual(['/assets/trial.js', '/api/trials/9f-1', '/api/shelf']);
-    expect(first('/trials/9f-1', {})).toContain('<link rel="modulepreload" crossorigin href="/assets/trial.js">');
+    expect(first('/trials/9f-1', {})).toContain(
+      '<link rel="modulepreload" crossorigin href="/assets/trial.js">',
+    );
     // A page that is named in full goes before one that leaves a part open.
     expect(named('/trials/new/')).toEqual(['/assets/plan.js']);
   });

@@ -48,7 +48,11 @@ self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== location.origin) return;
-  if (request.mode === 'navigate') event.respondWith(serverFirst(request, PAGES));
+  if (request.mode === 'navigate')
+    // The page that was kept at its build is every page: one that was opened names the files of its own screen.
+    event.respondWith(
+      fetch(request).catch(async (error) => (await caches.match(PAGES)) ?? Promise.reject(error)),
+    );
   else if (url.pathname.startsWith('/assets/'))
     event.respondWith(
       caches.match(request).then((kept) => kept ?? fetch(request).then((got) => put(request, got))),

@@ -1,6 +1,6 @@
 import { DAYS_AT_ONCE, type DaysInput, type DaysStored, type KeptReading } from '@sabor/contract/day-import';
 import { DAY_COLUMNS, type DayColumn, missingOf, withColumn } from '@sabor/core/spreadsheet/columns';
-import type { KnownToRows } from '@sabor/core/spreadsheet/read-days';
+import { type KnownToRows, USUAL_READING } from '@sabor/core/spreadsheet/read-days';
 import type { dateOrderOf } from '@sabor/core/time/read-moment';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
@@ -23,17 +23,6 @@ type Held = ReturnType<typeof openWashDayFile>;
 type Opened = Awaited<ReturnType<WashDayFile['open']>> & { name: string };
 type Sheet = ReturnType<WashDayFile['sheet']>;
 export type Read = ReturnType<WashDayFile['read']>;
-
-/** How a file is read where nothing is known of it. */
-const USUAL: Omit<KeptReading, 'columns' | 'headId'> = {
-  order: null,
-  routineId: null,
-  timeOfDay: '18:00',
-  finishedAfterHours: 4,
-  scale: { from: 0, to: 10 },
-  only: '',
-  meant: {},
-};
 
 /** Old wash days from a tester's own spreadsheet: columns named, rows read and told one by one, then stored in parts. */
 export function WashDaysImportScreen() {
@@ -136,7 +125,7 @@ function FromSpreadsheet({
     const known1 = (list: readonly { id: string }[], one: string | null) =>
       list.some((thing) => thing.id === one) ? one : null;
     await use({
-      ...USUAL,
+      ...USUAL_READING,
       columns: found.columns,
       scale: found.scale,
       ...before?.reading,
