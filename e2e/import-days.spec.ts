@@ -29,6 +29,11 @@ test('an own spreadsheet of old wash days comes in: columns named, names explain
   await expect(page.getByLabel('Ratings run from')).toHaveValue('1');
   await expect(page.getByText('Say whose wash days these are.')).toBeVisible();
   await page.getByLabel('Whose wash days').selectOption('Tomasz Adeyinka-Holm');
+  // A field that is wrong is told there, not by every row.
+  await page.getByLabel('Time of day').fill('25:99');
+  await expect(page.getByText('Give the time of day as 18:00.').first()).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Read 4 rows' })).toHaveCount(0);
+  await page.getByLabel('Time of day').fill('18:00');
   await page.getByRole('button', { name: 'Read 4 rows' }).click();
   const holds = page.getByRole('region', { name: 'What the file holds' });
   await expect(holds.getByText('2 wash days can be stored')).toBeVisible();

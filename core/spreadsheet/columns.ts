@@ -116,10 +116,9 @@ export const withColumn = (columns: DayColumns, at: number, kind: DayColumn | nu
     return clash ? null : old;
   });
 
-/** What still keeps a file from being read with these columns; null when it can be. */
-export type Missing = 'date' | null;
-export const missingOf = (columns: DayColumns): Missing =>
-  columns.includes('moment') || columns.includes('date') ? null : 'date';
+/** Whether any column tells the day. */
+export const tellsDate = (columns: DayColumns): boolean =>
+  columns.includes('moment') || columns.includes('date');
 
 /** Scales that ratings are kept on, narrowest first. Common practice, no source. */
 const SCALES = [

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EMPTY_SETTINGS } from '../step/step.ts';
-import { type DayColumns, guessDayColumns, guessScale, missingOf, withColumn } from './columns.ts';
+import { type DayColumns, guessDayColumns, guessScale, tellsDate, withColumn } from './columns.ts';
 import { nameBook, plainName } from './names.ts';
 import { type DayReading, type KnownToRows, readDays, USUAL_READING } from './read-days.ts';
 import { stepsWith } from './steps-with.ts';
@@ -85,8 +85,8 @@ describe('columns of an own spreadsheet', () => {
     expect(withColumn(['rate-frizz', null], 1, 'turned-frizz')).toEqual([null, 'turned-frizz']);
     expect(withColumn(['note', null], 1, 'note')).toEqual(['note', 'note']);
     expect(withColumn(['temperature-c', 'date'], 1, 'temperature-f')).toEqual([null, 'temperature-f']);
-    expect(missingOf(['note'])).toBe('date');
-    expect(missingOf(['moment'])).toBeNull();
+    expect(tellsDate(['note'])).toBe(false);
+    expect(tellsDate(['moment'])).toBe(true);
   });
 });
 

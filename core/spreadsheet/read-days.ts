@@ -99,8 +99,8 @@ function onOurScale(value: number, { from, to }: DayReading['scale'], turned: bo
 /**
  * Reads the rows of an own spreadsheet of wash days (cells as text, no heading): what can be used is taken, in the file's
  * order; every other row is told with its line and the reason. Names are matched whatever their case, accents and signs. A
- * product that the shelf does not have costs no row that has other steps: it is told in the day's note, and listed. Throws a RangeError where
- * the scale has no length.
+ * product that the shelf does not have costs no row that has other steps: it is told in the day's note, and listed. Throws a
+ * RangeError where the scale has no length.
  */
 export function readDays(
   rows: readonly (readonly string[])[],

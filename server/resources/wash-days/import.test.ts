@@ -12,6 +12,7 @@ import type { Problem } from '@sabor/contract/problem';
 import type { Shelf } from '@sabor/contract/shelf';
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { WashDay } from '@sabor/contract/wash-day';
+import { USUAL_READING } from '@sabor/core/spreadsheet/read-days';
 import { EMPTY_SETTINGS } from '@sabor/core/step/step';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
@@ -32,14 +33,8 @@ beforeEach(async () => {
 afterAll(() => bench.close());
 
 const READING: KeptReading = {
+  ...USUAL_READING,
   columns: ['date', 'product-hold', null],
-  order: null,
-  headId: null,
-  routineId: null,
-  timeOfDay: '18:00',
-  finishedAfterHours: 4,
-  scale: { from: 0, to: 10 },
-  only: '',
   meant: { 'blue one': '018f0000-0000-7000-8000-000000000001' },
 };
 const HEADINGS = ['Date', 'Gel', 'Towel'];
@@ -147,6 +142,25 @@ describe('wash days of a spreadsheet', () => {
       [at(5), 'washed-schedule', Date.parse(at(9)), 'finished'],
       [at(1), 'washed-schedule', Date.parse(at(5)), 'finished'],
     ]);
+  });
+
+  it('that come in between end the wear before them, though it had ended at a later wash', async () => {
+    const early = v7();
+    await send(early, [past(1), past(9, { ended: { at: at(12), looked: true } })]);
+    await send(v7(), [past(5)]);
+    const ends = async () =>
+      Object.fromEntries(
+        (await Promise.all((await listed()).map(({ id }) => dayOf(id)))).map(({ startedAt, wearEnd }) => [
+          startedAt,
+          wearEnd && [wearEnd.kind, Date.parse(wearEnd.at)],
+        ]),
+      );
+    expect(await ends()).toEqual({
+      [at(1)]: ['washed-schedule', Date.parse(at(5))],
+      [at(5)]: ['washed-schedule', Date.parse(at(9))],
+      // What was told of an end stays.
+      [at(9)]: ['washed-looks', Date.parse(at(12))],
+    });
   });
 
   it('count as uses of the bottle that was open on their day', async () => {

@@ -95,8 +95,9 @@ async function sorted(
 }
 
 /**
- * The wears that are still open, and those of this file that run too long, end where their head's next wash begins. Days
- * before `from` that have ended already stay as they are.
+ * Wears that are still open end where their head's next wash begins, and so do those that run beyond it: of this file, and of
+ * days that had ended by themselves at a later wash before one came in between; but never before a look that was taken.
+ * `from` is the first wash that came in.
  */
 async function endWears(
   client: Client,
@@ -106,16 +107,18 @@ async function endWears(
 ): Promise<void> {
   await client.query(
     `with every as (
-       select d.id, d.wear_ended_at, t.logged, t.day_import_id,
+       select d.id, d.wear_ended_at, d.wear_end_kind, t.logged, t.day_import_id,
          lead(d.started_at) over (partition by t.wearer_id order by d.started_at) as next
        from trial t join wash_day d on d.trial_id = t.id where t.wearer_id = any($2::uuid[]) and d.abandoned_at is null
-         and (d.wear_ended_at is null or d.started_at >= $3)),
+         and (d.wear_ended_at is null or d.wear_ended_at > $3 or d.started_at >= $3)),
      ended as (
        update wash_day d set wear_end_kind = 'washed-schedule', wear_ended_at = greatest(e.next, d.reveal_at),
          routine_done_at = coalesce(d.routine_done_at, e.next),
          reveal_at = coalesce(d.reveal_at, d.dry_at, d.routine_done_at, e.next)
        from every e where e.id = d.id and e.logged and e.next is not null
-         and (e.wear_ended_at is null or e.day_import_id = $1 and e.wear_ended_at > e.next)
+         and (e.wear_ended_at is null or e.wear_ended_at > e.next
+           and (e.day_import_id = $1 or e.wear_end_kind = 'washed-schedule')
+           and not exists (select from check_in c where c.wash_day_id = d.id and c.at > greatest(e.next, d.reveal_at)))
        returning d.trial_id, d.wear_ended_at)
      update trial t set status = 'finished', ended_at = e.wear_ended_at from ended e where t.id = e.trial_id`,
     [importId, wearerIds, from],

@@ -214,8 +214,9 @@ function BeginWay({ wearers }: { wearers: readonly Wearer[] }) {
   return (
     <>
       <Heading kicker={head ? `Verdict · on ${head.name}` : 'Verdict'} title="On a technique, tool or style">
-        From the list, its trials are found and the verdict is held to them; in your own words it is an
-        impression.
+        {kind === 'style'
+          ? 'No trial sets styles against each other by themselves: a verdict on one is an impression, and says so.'
+          : 'From the list, its trials are found and the verdict is held to them; in your own words it is an impression.'}
       </Heading>
       <div className="grid max-w-2xl gap-4 sm:grid-cols-2">
         <ChoiceField<JudgedWay>

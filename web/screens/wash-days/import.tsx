@@ -1,9 +1,10 @@
-import { DAYS_AT_ONCE, type DaysInput, type DaysStored, type KeptReading } from '@sabor/contract/day-import';
-import { DAY_COLUMNS, type DayColumn, missingOf, withColumn } from '@sabor/core/spreadsheet/columns';
+import { DAYS_AT_ONCE, type DaysInput, type DaysStored, KeptReading } from '@sabor/contract/day-import';
+import { DAY_COLUMNS, type DayColumn, tellsDate, withColumn } from '@sabor/core/spreadsheet/columns';
 import { type KnownToRows, USUAL_READING } from '@sabor/core/spreadsheet/read-days';
 import type { dateOrderOf } from '@sabor/core/time/read-moment';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
+import * as v from 'valibot';
 import { queryClient, useDayImports, useRoutines, useShelf, useWearers } from '../../api/queries.ts';
 import { post, put } from '../../http/http.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
@@ -122,7 +123,7 @@ function FromSpreadsheet({
     setSheetAt(n);
     setSheet(found);
     setKnownBefore(before !== undefined);
-    const known1 = (list: readonly { id: string }[], one: string | null) =>
+    const still = (list: readonly { id: string }[], one: string | null) =>
       list.some((thing) => thing.id === one) ? one : null;
     await use({
       ...USUAL_READING,
@@ -130,11 +131,11 @@ function FromSpreadsheet({
       scale: found.scale,
       ...before?.reading,
       headId:
-        known1(known.heads, before?.reading.headId ?? null) ??
+        still(known.heads, before?.reading.headId ?? null) ??
         (known.heads.length === 1 ? known.heads[0]!.id : null),
-      routineId: known1(known.routines, before?.reading.routineId ?? null),
+      routineId: still(known.routines, before?.reading.routineId ?? null),
       meant: Object.fromEntries(
-        Object.entries(before?.reading.meant ?? {}).filter(([, product]) => known1(known.products, product)),
+        Object.entries(before?.reading.meant ?? {}).filter(([, product]) => still(known.products, product)),
       ),
     });
   };
@@ -186,14 +187,17 @@ function FromSpreadsheet({
       say((problem as Error).message);
     }
   };
+  // What is wrong in a field is not left to every row to say.
+  const wrong = reading && v.safeParse(KeptReading, reading).issues?.[0].message;
   const missing =
-    reading && missingOf(reading.columns)
+    wrong ??
+    (reading && !tellsDate(reading.columns)
       ? 'Say which column holds the date.'
       : reading && reading.headId === null && !reading.columns.includes('head')
         ? 'Say whose wash days these are.'
         : dates === 'either' && reading?.order === null
           ? 'Say whether its dates put the day or the month first.'
-          : null;
+          : null);
   return (
     <>
       <FileField
