@@ -25,8 +25,8 @@ export default defineConfig({
   timeout: 240_000,
   // Nothing here judges speed: a slow machine is waited for.
   expect: { timeout: 30_000 },
-  // Half of a browser test waits: for the server, for a page, for what it shows. Two a processor keep both at work.
-  workers: Number(process.env.SABOR_E2E_WORKERS ?? 4),
+  // A browser test waits now and then, for the server or for what a page shows: three keep two processors at work.
+  workers: Number(process.env.SABOR_E2E_WORKERS ?? 3),
   retries: 0,
   reporter: process.env.SABOR_E2E_REPORT
     ? [['line'], ['json', { outputFile: process.env.SABOR_E2E_REPORT }]]
