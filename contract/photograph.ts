@@ -1,6 +1,7 @@
 import { ANGLES } from '@sabor/core/basin/angles';
 import { ORIENTATIONS, PHOTOGRAPH_LIMIT } from '@sabor/core/basin/photograph-size';
 import { STAGES } from '@sabor/core/outcomes/stages';
+import { WAYS } from '@sabor/core/photo/guard';
 import { PHOTO_MEASURES } from '@sabor/core/photo/measures';
 import { PHOTO_NOTES, PHOTO_REFUSALS } from '@sabor/core/photo/refusals';
 import * as v from 'valibot';
@@ -100,6 +101,7 @@ export const PhotographMeasuredInput = v.strictObject({
       exposure: number('The exposure', -30, 30),
       kelvin: v.pipe(v.number(), v.finite()),
       clipped: v.boolean(),
+      way: v.optional(oneOf(WAYS, 'a way'), 'silhouette'),
     }),
   ),
   /** Thinnest hair the picture can count, mm. */

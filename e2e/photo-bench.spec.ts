@@ -158,6 +158,7 @@ test('the page reads in a photograph what the command line read in it', async ({
     const { photograph } = await ask(`/photographs/${id}`);
     return photograph.measured as {
       measuredAt: string;
+      taken: { way: string } | null;
       readings: { measure: string; value: number | null }[];
     };
   };
@@ -169,6 +170,9 @@ test('the page reads in a photograph what the command line read in it', async ({
   await kept();
   // Looking at it keeps no other reading; another rule does, and so does the first one again.
   expect(await reading()).toEqual(before);
+  const wall = await sharp({ create: { width: 600, height: 400, channels: 3, background: '#999' } })
+    .png()
+    .toBuffer();
   const rule = page.getByLabel('The card’s rule really measures');
   await rule.fill('101');
   await expect(page.getByRole('article')).toContainText('by a rule of 101 mm', { timeout: 60_000 });
@@ -179,6 +183,21 @@ test('the page reads in a photograph what the command line read in it', async ({
   await expect
     .poll(async () => (await reading()).measuredAt, { timeout: 60_000 })
     .not.toBe(larger.measuredAt);
+  // Told from the wall by its colour it is another reading, kept as one.
+  const way = page.getByRole('article').getByLabel('How hair is told from the wall');
+  await way.selectOption('colour');
+  await expect.poll(async () => (await reading()).taken?.way, { timeout: 60_000 }).toBe('colour');
+  await way.selectOption('silhouette');
+  await expect.poll(async () => (await reading()).taken?.way, { timeout: 60_000 }).toBe('silhouette');
+  await page.getByText('A wall that is not even?').click();
+  await page
+    .getByLabel('An empty frame of the same place')
+    .setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: wall });
+  await expect(page.getByRole('article')).toContainText('not of this picture’s size', { timeout: 60_000 });
+  await expect(page.getByRole('article')).toContainText('What is kept with its wash day stays as it was.');
+  expect((await reading()).readings.find(({ measure }) => measure === 'halo')!.value).not.toBeNull();
+  await page.getByRole('button', { name: 'Remove the empty frame' }).click();
+  await kept();
   const after = await reading();
   expect(after.measuredAt).not.toBe(before.measuredAt);
   for (const measure of ['halo', 'silhouette']) {

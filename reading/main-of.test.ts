@@ -29,7 +29,15 @@ const picture = (angle: Photograph['angle'], value: number, to: { pxPerMm?: numb
     size: 9,
     received: 9,
     measured: {
-      taken: { pxPerMm: to.pxPerMm ?? 5, edgeMm: 0.3, tilt: 1, exposure: 0, kelvin: 6500, clipped: false },
+      taken: {
+        pxPerMm: to.pxPerMm ?? 5,
+        edgeMm: 0.3,
+        tilt: 1,
+        exposure: 0,
+        kelvin: 6500,
+        clipped: false,
+        way: 'silhouette',
+      },
       widths: [],
       readings: [{ measure: 'halo', value, why: null }],
     },

@@ -58,7 +58,7 @@ for (const [curl, colour] of CLASSES) {
     });
     const scene: Scene = { ...USUAL_SCENE, head, card: null };
     const light = luminanceOf(photographed(drawn(scene, FRAME), { ...USUAL_CAMERA, seed: n + 1 }));
-    const outline = findOutline({ light, pxPerMm: PX, masked: maskOf(scene, FRAME) });
+    const outline = findOutline({ lights: [light], pxPerMm: PX, masked: maskOf(scene, FRAME) });
     const truth = truthOf(head, 180, 150_000);
     if (outline.trouble) {
       refused++;
@@ -66,7 +66,7 @@ for (const [curl, colour] of CLASSES) {
       continue;
     }
     const halo = haloOf(outline, { edgeMm: RISE });
-    const strays = straysOf(outline, light, RISE);
+    const strays = straysOf(outline, [light], RISE);
     sizes.push(silhouetteOf(outline) / truth.silhouette - 1);
     if (halo.value === null) {
       refused++;

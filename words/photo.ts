@@ -22,7 +22,8 @@ export const REFUSALS: Readonly<Record<Refusal, string>> = {
   'fills the frame': 'Hair fills the frame. Step back, so that the wall is seen around it.',
   'no backdrop': 'Too little of the wall is seen around the hair.',
   'backdrop uneven': 'The wall is lit unevenly. Take away what throws a shadow or a spot of light on it.',
-  'hair like the backdrop': 'Hair and wall are too much alike here. Light the wall, not the hair.',
+  'hair like the backdrop':
+    'Hair and wall are too much alike here. Light the wall, not the hair; or hang a sheet of another colour and read it by colour.',
   'hair lit': 'The hair itself is lit. Switch off the light in front of it, and light the wall.',
   'too noisy': 'This picture is too grainy. More light on the wall helps.',
   'little free outline': 'Too little of the outline stands free of card, clothes and the picture’s edge.',
@@ -33,6 +34,8 @@ export const REFUSALS: Readonly<Record<Refusal, string>> = {
   'too dense': 'Too dense to count: more than one hair every 2 mm.',
   'little hair': 'Too little hair is seen beside the card. Step back a little, or lay the card at the edge.',
   'clumps not clear': 'No clumps of 1 to 24 mm stand out in this picture.',
+  'frames differ':
+    'The empty frame is not of this picture’s size. Take both with the same camera, held the same way.',
   'few curls': 'Tag five curls at least: one curl alone says little of a head.',
 };
 
@@ -40,6 +43,7 @@ export const REFUSALS: Readonly<Record<Refusal, string>> = {
 export const NOTES: Readonly<Record<Note, string>> = {
   coarse: 'Under 4 pixels a millimetre: read coarsely. Come closer, or use a camera with more pixels.',
   'nothing masked': 'Nothing is left out: a neck or clothes that touch the hair count as hair.',
+  'empty frame': 'Read beside an empty frame of the same place.',
   'coarse from near':
     'Under 8 pixels a millimetre: read coarsely. Come closer, or use a camera with more pixels.',
   'all taken for hair': 'Nothing but the card is left out: skin, clothes and what lies behind count as hair.',
@@ -69,6 +73,8 @@ export function captionInWords(angle: Angle, halo: number | null, contrast: numb
 /** Why two pictures are not compared. */
 export function unlikeInWords(one: Unlike): string {
   switch (one.kind) {
+    case 'way':
+      return 'In one, hair was told from the wall by its light, in the other by its colour.';
     case 'scale':
       return `One was taken ${Math.round(100 * one.share)} % closer than the other; 5 % is borne.`;
     case 'tilt':

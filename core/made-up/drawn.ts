@@ -74,7 +74,7 @@ function piecesOf(scene: Scene, frame: Frame, scale: number): Pieces {
         }
         const r = Math.hypot(at.x / plan.halfWidth, at.z / plan.halfDepth) || 1;
         const rim = (1 - Math.min(1, Math.abs(at.z / plan.halfDepth / r))) ** 5;
-        const passes = colour.through * wall * (off ? 1 : 0.5 * rim);
+        const passes = scene.wall.map((share) => colour.through * wall * share * (off ? 1 : 0.5 * rim));
         // What lies deeper is darker.
         const sunk = off ? 1 : Math.min(1, 0.4 + 0.62 * Math.max(0, (r - 0.82) / 0.16));
         depth.push((at.z + before.at.z) / 2);
@@ -83,7 +83,7 @@ function piecesOf(scene: Scene, frame: Frame, scale: number): Pieces {
           before.seen.y * scale,
           seen.x * scale,
           seen.y * scale,
-          ...[0, 1, 2].map((k) => shade * sunk * (colour.light[k]! * matt + 0.05 * shine) + passes),
+          ...[0, 1, 2].map((k) => shade * sunk * (colour.light[k]! * matt + 0.05 * shine) + passes[k]!),
         );
       }
       before = { at, seen };
@@ -290,6 +290,7 @@ export function drawn(
   const clothes = scene.head ? flat(CLOTHES) : [];
   const dim = scene.light === 'from behind' ? 0.35 : 1;
   const wall = WALL[scene.light];
+  const [red, green, blue] = scene.wall;
   const ground = scene.head ? COLOURS[scene.head.plan.colour].light.map((v) => v * 0.16 * dim) : [];
   const card = scene.card;
   const corners = card ? flat(cardCorners(card)) : [];
@@ -308,9 +309,9 @@ export function drawn(
           (1 + scene.uneven * (0.5 * u + 0.35 * v - 0.9 * (u * u + v * v) + 0.1)) *
           (1 - scene.shadow * Math.exp(-away / 260 ** 2));
         for (let k = start + 3 * x * n; k < start + 3 * (x + 1) * n; k += 3) {
-          own.data[k] = value;
-          own.data[k + 1] = value * 0.995;
-          own.data[k + 2] = value * 0.985;
+          own.data[k] = value * red;
+          own.data[k + 1] = value * green;
+          own.data[k + 2] = value * blue;
         }
       }
       for (let dy = 1; dy < n; dy++) own.data.copyWithin(start + 3 * dy * wide, start, start + 3 * wide);

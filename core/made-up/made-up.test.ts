@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { haloOf, silhouetteOf, widthsOf } from '../photo/halo.ts';
-import { luminanceOf } from '../photo/light.ts';
+import { channelOf, luminanceOf } from '../photo/light.ts';
 import type { Picture } from '../photo/plane.ts';
 import { findOutline } from '../photo/silhouette.ts';
 import { straysOf } from '../photo/strays.ts';
@@ -31,7 +31,7 @@ function shoot(plan: HeadPlan, camera = USUAL_CAMERA): { picture: Picture; scene
 }
 function read({ picture, scene }: { picture: Picture; scene: Scene }) {
   const outline = findOutline({
-    light: luminanceOf(picture),
+    lights: [luminanceOf(picture)],
     pxPerMm: PX,
     masked: maskOf(scene, FRAME),
   });
@@ -40,7 +40,7 @@ function read({ picture, scene }: { picture: Picture; scene: Scene }) {
     outline,
     halo: haloOf(outline, { edgeMm: RISE }),
     silhouette: silhouetteOf(outline),
-    strays: straysOf(outline, luminanceOf(picture), RISE),
+    strays: straysOf(outline, [luminanceOf(picture)], RISE),
   };
 }
 
@@ -113,7 +113,7 @@ describe('measured in its picture', { timeout: 300_000 }, () => {
         flipped.data.set(plain.data.subarray(4 * from, 4 * from + 4), 4 * to);
         turnedMask.data[to] = mask.data[from]!;
       }
-    const mirrored = findOutline({ light: luminanceOf(flipped), pxPerMm: PX, masked: turnedMask });
+    const mirrored = findOutline({ lights: [luminanceOf(flipped)], pxPerMm: PX, masked: turnedMask });
     if (mirrored.trouble) throw new Error(mirrored.trouble);
     expect(haloOf(mirrored, { edgeMm: RISE }).value).toBeCloseTo(before.halo.value!, 2);
     expect(silhouetteOf(mirrored) / before.silhouette).toBeCloseTo(1, 3);
@@ -125,8 +125,29 @@ describe('measured in its picture', { timeout: 300_000 }, () => {
     }
   });
 
+  it('lit from the front before a blue sheet, its colour tells light hair that its light alone does not', () => {
+    const lit: Scene = {
+      ...scene,
+      head: madeUpHead({ ...usualHead('curl', 'light', 42), flyaways: 2400 }),
+      light: 'from the front',
+      wall: [0.15, 0.3, 0.85],
+      shadow: 0,
+    };
+    const picture = photographed(drawn(lit, FRAME, { supersampling: 2 }));
+    const asked = { pxPerMm: PX, masked: maskOf(lit, FRAME) };
+    expect(findOutline({ lights: [luminanceOf(picture)], ...asked }).trouble).not.toBeNull();
+    const outline = findOutline({
+      lights: ([0, 1, 2] as const).map((channel) => channelOf(picture, channel)),
+      ...asked,
+    });
+    if (outline.trouble) throw new Error(outline.trouble);
+    const truth = truthOf(lit.head!, 180, 60_000);
+    expect(Math.abs(haloOf(outline, { edgeMm: RISE }).value! - truth.halo)).toBeLessThan(0.2);
+    expect(Math.abs(silhouetteOf(outline) / truth.silhouette - 1)).toBeLessThan(0.02);
+  });
+
   const troubleOf = (picture: Picture, of: Scene) =>
-    findOutline({ light: luminanceOf(picture), pxPerMm: PX, masked: maskOf(of, FRAME) }).trouble;
+    findOutline({ lights: [luminanceOf(picture)], pxPerMm: PX, masked: maskOf(of, FRAME) }).trouble;
 
   it('is refused where there is no hair, or nothing but light', () => {
     const bare: Scene = { ...USUAL_SCENE, head: null, card: null };

@@ -26,6 +26,8 @@ export interface Scene {
   card: { kind: CardKind; x: number; y: number } | null;
   /** Hair unlit before a lit wall, or lit from the front before a grey one. */
   light: 'from behind' | 'from the front';
+  /** What the wall gives back of red, green and blue, beside white. */
+  wall: readonly [number, number, number];
   /** Light of skin and clothes, linear red, green and blue. */
   skin: readonly [number, number, number];
   clothes: readonly [number, number, number];
@@ -48,6 +50,7 @@ export const USUAL_SCENE: Omit<Scene, 'head'> = {
   turn: 180,
   card: { kind: 'stand', x: 196, y: 20 },
   light: 'from behind',
+  wall: [1, 0.995, 0.985],
   skin: [0.2, 0.12, 0.08],
   clothes: [0.05, 0.05, 0.06],
   uneven: 0.12,

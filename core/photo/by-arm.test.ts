@@ -8,7 +8,15 @@ import { emptyMask } from './plane.ts';
 import type { Shot } from './shots.ts';
 import { applied, similarity, undone } from './similarity.ts';
 
-const TAKEN: Taken = { pxPerMm: 5, edgeMm: 0.3, tilt: 2, exposure: 0, kelvin: 6500, clipped: false };
+const TAKEN: Taken = {
+  pxPerMm: 5,
+  edgeMm: 0.3,
+  tilt: 2,
+  exposure: 0,
+  kelvin: 6500,
+  clipped: false,
+  way: 'silhouette',
+};
 let made = 0;
 const shot = (to: Partial<Shot> & { halo?: number | null } = {}): Shot => {
   const { halo = 1, ...rest } = to;

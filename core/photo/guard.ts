@@ -1,8 +1,16 @@
 import type { FoundCard } from './card/find.ts';
 import { linearOf } from './light.ts';
 
-/** Under what a picture was taken, as its card tells it. */
+/** How hair is told from the wall: by how much light it takes, or by its colour. Source: methods.md 4, "coverage". */
+export const WAYS = {
+  silhouette: { label: 'by its light: dark before a lit wall, or light before a dark one' },
+  colour: { label: 'by its colour: before a sheet of another colour' },
+} as const;
+export type Way = keyof typeof WAYS;
+
+/** Under what a picture was taken, as its card tells it, and by which way it was read. */
 export interface Taken {
+  way: Way;
   pxPerMm: number;
   /** 10–90 % rise of a sharp edge, mm; null where it could not be read. */
   edgeMm: number | null;
@@ -28,13 +36,14 @@ export function kelvinOf([r, g, b]: readonly [number, number, number]): number {
 }
 
 /** What a found card says of how its picture was taken, from the greys between the darkest and the lightest. */
-export function takenOf({ pxPerMm, edge, tilt, greys, clipped }: FoundCard): Taken {
+export function takenOf({ pxPerMm, edge, tilt, greys, clipped }: FoundCard, way: Way = 'silhouette'): Taken {
   const inner = greys.length > 2 ? greys.slice(1, -1) : greys;
   const brightness = ([r, g, b]: readonly [number, number, number]) => 0.2126 * r + 0.7152 * g + 0.0722 * b;
   const exposure =
     inner.reduce((sum, { byte, light }) => sum + Math.log2(brightness(light) / linearOf(byte)), 0) /
     inner.length;
   return {
+    way,
     pxPerMm,
     edgeMm: edge?.mm ?? null,
     tilt,
@@ -46,6 +55,7 @@ export function takenOf({ pxPerMm, edge, tilt, greys, clipped }: FoundCard): Tak
 
 /** Why two pictures are not compared, with by how much they differ. */
 export type Unlike =
+  | { kind: 'way' }
   | { kind: 'scale'; share: number }
   | { kind: 'tilt'; degrees: number }
   | { kind: 'exposure'; ev: number }
@@ -59,7 +69,7 @@ const UNCORRECTED = { exposure: 0.15, kelvin: 200 } as const;
 
 /** What keeps two pictures from being compared; empty where they are like enough. Source: methods.md 4. */
 export function unlike(a: Taken, b: Taken): Unlike[] {
-  const found: Unlike[] = [];
+  const found: Unlike[] = a.way === b.way ? [] : [{ kind: 'way' }];
   const share = Math.max(a.pxPerMm, b.pxPerMm) / Math.min(a.pxPerMm, b.pxPerMm) - 1;
   if (share > LIKE.scale) found.push({ kind: 'scale', share });
   const degrees = Math.max(a.tilt, b.tilt);

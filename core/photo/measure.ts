@@ -1,9 +1,9 @@
 import { type FoundCard, findCard } from './card/find.ts';
 import { projected } from './card/homography.ts';
 import { CARDS, type CardKind } from './card/layout.ts';
-import { type Taken, takenOf } from './guard.ts';
+import { type Taken, takenOf, type Way } from './guard.ts';
 import { haloOf, silhouetteOf } from './halo.ts';
-import { luminanceOf } from './light.ts';
+import { channelOf, luminanceOf } from './light.ts';
 import { type PhotoMeasure, WHOLE_MEASURES } from './measures.ts';
 import { emptyMask, type Mask, type Picture } from './plane.ts';
 import { fillRows } from './polygon.ts';
@@ -38,6 +38,11 @@ const SHARP = { px: 3, mm: 0.5 };
 /** Room about the stand card that is left out with it, mm. */
 const ROOM = 8;
 
+const lightsOf = (picture: Picture, way: Way) =>
+  way === 'silhouette'
+    ? [luminanceOf(picture)]
+    : ([0, 1, 2] as const).map((channel) => channelOf(picture, channel));
+
 export type Readings = Partial<Record<PhotoMeasure, Reading>>;
 
 /** A reading of a value, or of why there is none. */
@@ -45,9 +50,9 @@ export const given = (value: number | null, why: Refusal | null): Reading =>
   value === null ? { value, why: why! } : { value, why: null };
 
 /** The card of a picture and what it says of how the picture was taken, or why it is not found. */
-export function cardIn(picture: Picture, kind: CardKind, ruleMm: number | undefined) {
+export function cardIn(picture: Picture, kind: CardKind, ruleMm: number | undefined, way?: Way) {
   const { card, trouble } = findCard(picture, kind, ruleMm);
-  return card ? { card, taken: takenOf(card), trouble: null } : { card: null, taken: null, trouble };
+  return card ? { card, taken: takenOf(card, way), trouble: null } : { card: null, taken: null, trouble };
 }
 
 /** What the card covers, with room about it (mm), added to what was painted over. */
@@ -71,7 +76,7 @@ export function withCard(picture: Picture, card: FoundCard, painted: Mask | unde
 
 /**
  * All that can be read in a picture of a whole head before a lit wall. `masked` is what is no hair (of the picture's size),
- * `empty` the same frame without a head, `ruleMm` what the card's printed rule really measures; in a frame of
+ * `empty` the same frame without a head, `way` how hair is told from the wall, `ruleMm` what the card's printed rule really measures; in a frame of
  * film no strands are counted. A refused measure never
  * refuses the picture: each has its own reason. Source: methods.md 4.
  */
@@ -83,27 +88,37 @@ export function measureWhole(
     masked,
     empty,
     film = false,
-  }: { kind?: CardKind; ruleMm?: number; masked?: Mask; empty?: Picture; film?: boolean } = {},
+    way = 'silhouette',
+  }: {
+    kind?: CardKind;
+    ruleMm?: number;
+    masked?: Mask;
+    empty?: Picture;
+    film?: boolean;
+    way?: Way;
+  } = {},
 ): PictureMeasures {
   const all = (why: Refusal): Readings =>
     Object.fromEntries(WHOLE_MEASURES.map((key) => [key, { value: null, why }]));
-  const found = cardIn(picture, kind, ruleMm);
+  const found = cardIn(picture, kind, ruleMm, way);
   const nothing = { outline: null, widths: [], thinnest: null, notes: [] };
   if (!found.card) return { ...found, readings: all(found.trouble), ...nothing };
   const { card, taken } = found;
   const coarse = card.pxPerMm < WHOLE;
   if (!card.edge || card.edge.px > SHARP.px || (!coarse && card.edge.mm > SHARP.mm))
     return { card, taken, readings: all('picture soft'), ...nothing };
-  const light = luminanceOf(picture);
+  if (empty && (empty.width !== picture.width || empty.height !== picture.height))
+    return { card, taken, readings: all('frames differ'), ...nothing };
+  const lights = lightsOf(picture, way);
   const outline = findOutline({
-    light,
+    lights,
     pxPerMm: card.pxPerMm,
     masked: withCard(picture, card, masked, ROOM),
-    ...(empty ? { empty: luminanceOf(empty) } : {}),
+    ...(empty ? { empty: lightsOf(empty, way) } : {}),
   });
   if (outline.trouble) return { card, taken, readings: all(outline.trouble), ...nothing };
   const halo = haloOf(outline, { edgeMm: card.edge.mm });
-  const strays = straysOf(outline, light, card.edge.mm);
+  const strays = straysOf(outline, lights, card.edge.mm);
   return {
     card,
     taken,
@@ -115,6 +130,10 @@ export function measureWhole(
     },
     widths: widthsDown(outline),
     thinnest: strays.thinnest,
-    notes: [...(coarse ? (['coarse'] as const) : []), ...(masked ? [] : (['nothing masked'] as const))],
+    notes: [
+      ...(coarse ? (['coarse'] as const) : []),
+      ...(masked ? [] : (['nothing masked'] as const)),
+      ...(empty ? (['empty frame'] as const) : []),
+    ],
   };
 }

@@ -127,9 +127,14 @@ describe('grids', () => {
 /** A dark disc before a light wall, 3 px/mm; what stands off it is added by `off`: coverage by mm from the outline and angle. */
 const PX = 3;
 const RADIUS = 60;
-function shadow(off: (d: number, angle: number) => number, grain = 0, [bright, hair] = [0.8, 0.024]): Plane {
+function shadow(
+  off: (d: number, angle: number) => number,
+  grain = 0,
+  [bright, hair]: readonly [number, number] = [0.8, 0.024],
+  seed = 2,
+): Plane {
   const size = 2 * (RADIUS + 110) * PX;
-  const gauss = normals(seededRandom(2));
+  const gauss = normals(seededRandom(seed));
   const data = new Float32Array(size * size);
   for (let y = 0; y < size; y++)
     for (let x = 0; x < size; x++) {
@@ -145,7 +150,7 @@ function shadow(off: (d: number, angle: number) => number, grain = 0, [bright, h
 /** A third of what a halo may be off by, mm. Source: methods.md 4, .2 mm. */
 const THIRD = 0.2 / 3;
 const outlineOf = (light: Plane) => {
-  const found = findOutline({ light, pxPerMm: PX });
+  const found = findOutline({ lights: [light], pxPerMm: PX });
   if (found.trouble) throw new Error(found.trouble);
   return found;
 };
@@ -161,7 +166,7 @@ describe('a shape of known coverage', { timeout: 60_000 }, () => {
     );
     // The hem, a quarter of the circle, is left out.
     expect(outline.freeMm / (2 * Math.PI * RADIUS)).toBeCloseTo(0.75, 1);
-    expect(outline.inside).toBeCloseTo(0.03, 2);
+    expect(outline.inside[0]!.data[0]! / outline.backdrop[0]!.data[0]!).toBeCloseTo(0.03, 2);
   });
 
   it('has none where nothing stands off, and noise adds none: coverage is not clamped', () => {
@@ -186,6 +191,56 @@ describe('a shape of known coverage', { timeout: 60_000 }, () => {
     expect(haloOf(outlineOf(light)).value).toBeCloseTo(1, 1);
   });
 
+  it('is told from a wall of its own lightness by its colour, and from one of its own colour not at all', () => {
+    // Light of a red beside a green that are as bright to the eye, and as different as two pigments are.
+    const [wall, hair] = [
+      [0.2, 0.6, 0.25],
+      [0.75, 0.45, 0.2],
+    ] as const;
+    const tenth = (d: number) => (d < 10 ? 0.1 : 0);
+    const shot = (of: readonly (readonly [wall: number, hair: number])[], grain = 0) =>
+      of.map((pair, c) => shadow(tenth, grain, pair, 2 + c));
+    const lights = shot(wall.map((value, c) => [value, hair[c]!] as const));
+    const luminance = {
+      ...lights[0]!,
+      data: lights[0]!.data.map(
+        (_, i) => 0.2126 * lights[0]!.data[i]! + 0.7152 * lights[1]!.data[i]! + 0.0722 * lights[2]!.data[i]!,
+      ),
+    };
+    expect(findOutline({ lights: [luminance], pxPerMm: PX }).trouble).not.toBeNull();
+    const told = (of: readonly Plane[]) => {
+      const found = findOutline({ lights: of, pxPerMm: PX });
+      if (found.trouble) throw new Error(found.trouble);
+      return found;
+    };
+    const outline = told(lights);
+    expect(haloOf(outline).value).toBeCloseTo(1, 1);
+    expect(outline.inside.map(({ data }) => data[0]!)).toEqual(hair.map((value) => expect.closeTo(value, 2)));
+    // Of 1 % in each channel: √Σ(.01·B·(B−F))² / Σ(B−F)².
+    const noisy = told(
+      shot(
+        wall.map((value, c) => [value, hair[c]!] as const),
+        0.01,
+      ),
+    );
+    expect(noisy.noise).toBeCloseTo(0.0044, 3);
+    expect(Math.abs(haloOf(noisy).value! - haloOf(outline).value!)).toBeLessThan(THIRD);
+    // A wall that is the hair's own colour, a little lighter.
+    const same = findOutline({
+      lights: shot(hair.map((value) => [value * 1.2, value] as const)),
+      pxPerMm: PX,
+    });
+    expect(same.trouble).not.toBeNull();
+  });
+
+  it('by colour of one light alone is what it is by its silhouette', () => {
+    const grey = shadow((d) => (d < 10 ? 0.1 : 0));
+    const [one, three] = [[grey], [grey, grey, grey]].map((lights) => findOutline({ lights, pxPerMm: PX }));
+    if (one!.trouble || three!.trouble) throw new Error('no outline');
+    const [a, b] = [haloOf(one!).value!, haloOf(three!).value!];
+    expect(Math.abs(a - b)).toBeLessThan(THIRD);
+  });
+
   it('has as many flyaways as were drawn, each crossing every level once', () => {
     // Straight hairs a tenth of a millimetre thick, twenty-four to the circle.
     const hairs = (d: number, angle: number) => {
@@ -194,7 +249,7 @@ describe('a shape of known coverage', { timeout: 60_000 }, () => {
       return d < 20 ? Math.max(0, Math.min(1, (0.05 + 0.5 / PX - off) * PX)) * 0.4 : 0;
     };
     const light = shadow(hairs, 0.004);
-    const strays = straysOf(outlineOf(light), light, 0.4);
+    const strays = straysOf(outlineOf(light), [light], 0.4);
     expect(strays.trouble).toBeNull();
     // Three quarters of the circle are free: eighteen hairs, give or take one at each end.
     for (const { crossings } of strays.levels) {
@@ -202,10 +257,10 @@ describe('a shape of known coverage', { timeout: 60_000 }, () => {
       expect(crossings).toBeLessThanOrEqual(19);
     }
     const none = shadow(() => 0, 0.004);
-    expect(straysOf(outlineOf(none), none, 0.4).value).toBe(0);
-    expect(straysOf(outlineOf(none), none, 2.5).trouble).toBe('too coarse');
+    expect(straysOf(outlineOf(none), [none], 0.4).value).toBe(0);
+    expect(straysOf(outlineOf(none), [none], 2.5).trouble).toBe('too coarse');
     const grainy = shadow(() => 0, 0.03);
-    expect(straysOf(outlineOf(grainy), grainy, 0.4).trouble).toBe('too noisy');
+    expect(straysOf(outlineOf(grainy), [grainy], 0.4).trouble).toBe('too noisy');
   });
 
   it('a soft edge reads as halo by itself, as much as is taken off', () => {
@@ -325,7 +380,15 @@ describe('the picture’s own error', () => {
 });
 
 describe('pictures that are not alike', () => {
-  const taken: Taken = { pxPerMm: 4, edgeMm: 0.4, tilt: 1, exposure: 0, kelvin: 5500, clipped: false };
+  const taken: Taken = {
+    pxPerMm: 4,
+    edgeMm: 0.4,
+    tilt: 1,
+    exposure: 0,
+    kelvin: 5500,
+    clipped: false,
+    way: 'silhouette',
+  };
   const kinds = (to: Partial<Taken>, from: Partial<Taken> = {}) =>
     unlike({ ...taken, ...from }, { ...taken, ...to }).map(({ kind }) => kind);
 
@@ -337,6 +400,7 @@ describe('pictures that are not alike', () => {
       [{ tilt: 11 }, 'tilt'],
       [{ exposure: -1.2 }, 'exposure'],
       [{ kelvin: 4300 }, 'white balance'],
+      [{ way: 'colour' }, 'way'],
     ] as const) {
       expect(kinds(to)).toEqual([kind]);
       expect(kinds({}, to)).toEqual([kind]);

@@ -23,9 +23,16 @@ export const PHOTO_REFUSALS = [
   'little hair',
   'clumps not clear',
   'few curls',
+  'frames differ',
 ] as const;
 export type Refusal = (typeof PHOTO_REFUSALS)[number];
 
 /** What limits a reading without refusing it. */
-export const PHOTO_NOTES = ['coarse', 'nothing masked', 'coarse from near', 'all taken for hair'] as const;
+export const PHOTO_NOTES = [
+  'coarse',
+  'nothing masked',
+  'empty frame',
+  'coarse from near',
+  'all taken for hair',
+] as const;
 export type Note = (typeof PHOTO_NOTES)[number];

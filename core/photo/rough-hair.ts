@@ -19,15 +19,15 @@ export type OutlineTrouble =
 /** Where the backdrop is read, mm off the hair. Source: methods.md 4. */
 export const BACKDROP = { from: 35, to: 120 };
 /** Coverage inside hair that varies by more than this is not unlit: its own lights and shadows are seen. Judged. */
-const MOST_VARIED = 0.12;
+export const MOST_VARIED = 0.12;
 /** How deep inside hair its own light is read, mm. */
 const DEEP = 15;
 /** Radius of the disc that takes strays off the shape, mm. Source: methods.md 4. */
 export const OPENING = 2;
 /** A smaller patch is no head of hair; less wall than this is no backdrop; more hair than this share fills the frame. Judged. */
 export const LEAST_HAIR = 400;
-const LEAST_WALL = 2000;
-const FILLS = 0.8;
+export const LEAST_WALL = 2000;
+export const FILLS = 0.8;
 /** Hair and wall whose light differs by less than this share are alike. Judged. */
 const LEAST_CONTRAST = 0.35;
 
@@ -35,7 +35,7 @@ const LEAST_CONTRAST = 0.35;
 export const logOf = (value: number) => Math.log(Math.max(1e-5, value));
 
 /** A backdrop's light fitted where `take` is set, and what it leaves; null where there is too little of it. */
-function fitBackdrop(
+export function fitBackdrop(
   log: Float32Array,
   take: Uint8Array,
   width: number,
@@ -65,7 +65,7 @@ function fitBackdrop(
   }
 }
 
-interface Rough {
+export interface Rough {
   /** The logarithm of the backdrop's light, beside the empty frame's where there is one. */
   backdrop: Surface;
   residual: number;
@@ -73,11 +73,29 @@ interface Rough {
   hair: Mask;
 }
 
+/** Around hair, where the backdrop is read; null where there is too little of it. `scale`: pixels a millimetre. */
+export function ringAround(hair: Mask, out: Mask, scale: number): Uint8Array | null {
+  const off = distanceTo(hair);
+  const ring = new Uint8Array(hair.data.length);
+  let ringed = 0;
+  for (let i = 0; i < ring.length; i++)
+    if (!out.data[i] && off.data[i]! >= BACKDROP.from * scale && off.data[i]! <= BACKDROP.to * scale) {
+      ring[i] = 1;
+      ringed++;
+    }
+  return ringed / scale ** 2 < LEAST_WALL ? null : ring;
+}
+
 /**
  * Hair roughly told from its backdrop by two groups of light, then three times over by coverage against the backdrop fitted
- * around it: on a coarse grid of `scale` pixels a millimetre.
+ * around it: on a coarse grid of `scale` pixels a millimetre. `lit`: hair whose own lights are seen will do.
  */
-export function roughly(log: Float32Array, out: Mask, scale: number): Rough | { trouble: OutlineTrouble } {
+export function roughly(
+  log: Float32Array,
+  out: Mask,
+  scale: number,
+  lit = false,
+): Rough | { trouble: OutlineTrouble } {
   const { width, height } = out;
   const mm = (n: number) => n * scale;
   const none = (trouble: OutlineTrouble) => ({ trouble });
@@ -104,15 +122,8 @@ export function roughly(log: Float32Array, out: Mask, scale: number): Rough | { 
     hair = filled(largestPiece(opened(hair, mm(OPENING))));
     if (countOf(hair) / scale ** 2 < LEAST_HAIR) return none('no hair');
     if (countOf(hair) > FILLS * hair.data.length) return none('fills the frame');
-    const off = distanceTo(hair);
-    const ring = new Uint8Array(log.length);
-    let ringed = 0;
-    for (let i = 0; i < ring.length; i++)
-      if (!out.data[i] && off.data[i]! >= mm(BACKDROP.from) && off.data[i]! <= mm(BACKDROP.to)) {
-        ring[i] = 1;
-        ringed++;
-      }
-    if (ringed / scale ** 2 < LEAST_WALL) return none('no backdrop');
+    const ring = ringAround(hair, out, scale);
+    if (!ring) return none('no backdrop');
     const fit = fitBackdrop(log, ring, width, height);
     if (!fit) return none('no backdrop');
     // Light of the hair itself, deep inside, as a share of the backdrop's.
@@ -130,7 +141,7 @@ export function roughly(log: Float32Array, out: Mask, scale: number): Rough | { 
     if (Math.abs(1 - inside) < LEAST_CONTRAST) return none('hair like the backdrop');
     const varied =
       (1.4826 * median(deep.map((value) => Math.abs(Math.exp(value) - inside)))) / Math.abs(1 - inside);
-    if (varied > MOST_VARIED) return none('hair lit');
+    if (varied > MOST_VARIED && !lit) return none('hair lit');
     if (round === 2) return { backdrop: fit.fitted, residual: fit.residual, inside, hair };
     for (let i = 0; i < log.length; i++)
       hair.data[i] = !out.data[i] && (1 - Math.exp(log[i]! - fit.surface[i]!)) / (1 - inside) >= 0.5 ? 1 : 0;

@@ -6,6 +6,7 @@ import { gaussian } from './gaussian.ts';
 import { pixelNoise } from './pixel-noise.ts';
 import { countOf, emptyMask, emptyPlane, type Mask, maskWhere, type Plane, sampleAt } from './plane.ts';
 import { shrunk } from './resample.ts';
+import { coverageOf, type RoughInColour, roughlyInColour } from './rough-colour.ts';
 import { BACKDROP, LEAST_HAIR, logOf, OPENING, type OutlineTrouble, roughly } from './rough-hair.ts';
 
 /**
@@ -20,13 +21,13 @@ export function shapeAt(coverage: Plane, threshold: number, scale: number): { sh
 
 /** What is asked for: one whole picture, its scale, and what does not count. */
 export interface OutlineAsked {
-  /** Linear luminance of the picture, 0…1. */
-  light: Plane;
+  /** Linear light of the picture, 0…1: its luminance, or red, green and blue where hair is told by its colour. */
+  lights: readonly Plane[];
   pxPerMm: number;
   /** Skin, clothes, card and whatever else is no hair: 1 where it is. Of the picture's own size. */
   masked?: Mask;
-  /** The same frame without a head, linear luminance, of the picture's own size. */
-  empty?: Plane;
+  /** The same frame without a head, the same lights of it, of the picture's own size. */
+  empty?: readonly Plane[];
 }
 
 /** Hair told from its backdrop, on a grid of about two pixels a millimetre. */
@@ -55,10 +56,9 @@ export interface Outline {
   noise: number;
   /** Root mean square of what the fitted backdrop leaves, as a share of its light. */
   residual: number;
-  /** Light of the fitted backdrop on this grid. */
-  backdrop: Plane;
-  /** Light inside the hair as a share of the backdrop's: what coverage is scaled by. */
-  inside: number;
+  /** Light of the fitted backdrop on this grid, and of the hair before it, channel by channel. */
+  backdrop: readonly Plane[];
+  inside: readonly Plane[];
 }
 
 export type OutlineFound = Outline | { trouble: OutlineTrouble };
@@ -126,24 +126,53 @@ const cut = <T extends Float32Array | Uint8Array>(
   return out;
 };
 
-/**
- * Hair told from an evenly lit backdrop by how much of it they cover: 1 − I/B, B the backdrop's light fitted in this very
- * picture, scaled to 1 deep inside the hair. Dark hair before a light backdrop, or light before dark. Source: methods.md 4.
- */
-export function findOutline({ light, pxPerMm, masked, empty }: OutlineAsked): OutlineFound {
-  const none = (trouble: OutlineTrouble): OutlineFound => ({ trouble });
-  const all = shrunk(light, Math.min(1, GRID / pxPerMm));
-  const scale = (pxPerMm * all.width) / light.width;
-  const mm = (n: number) => n * scale;
-  const logs = (plane: Plane, beside: Plane | null) =>
-    plane.data.map((value, i) => logOf(value) - (beside ? logOf(beside.data[i]!) : 0));
-  const reference = empty ? gaussian(shrunk(empty, Math.min(1, GRID / pxPerMm)), mm(20)) : null;
-
-  const coarse = shrunk(all, Math.min(1, COARSE / scale));
-  const step = all.width / coarse.width;
+/** Hair roughly told from its backdrop, by one light or by colour; its own light is a share of the backdrop's, or a colour. */
+function toldApart(
+  lights: readonly Plane[],
+  beside: readonly Plane[] | null,
+  out: Mask,
+  scale: number,
+): RoughInColour | { trouble: OutlineTrouble } {
+  if (lights.length > 1)
+    return roughlyInColour(
+      lights.map(({ data }) => data),
+      beside?.map(({ data }) => data) ?? null,
+      out,
+      scale,
+    );
+  const [{ data }] = lights as readonly [Plane];
   const rough = roughly(
-    logs(coarse, reference && shrunk(reference, Math.min(1, COARSE / scale))),
-    masked ? shrunkMask(masked, coarse.width, coarse.height) : emptyMask(coarse.width, coarse.height),
+    data.map((value, i) => logOf(value) - (beside ? logOf(beside[0]!.data[i]!) : 0)),
+    out,
+    scale,
+  );
+  return 'trouble' in rough ? rough : { ...rough, backdrop: [rough.backdrop], inside: [rough.inside] };
+}
+
+/**
+ * Hair told from an evenly lit backdrop by how much of it they cover, the backdrop's light fitted in this very picture. By
+ * one light: 1 − I/B, scaled to 1 deep inside the hair; dark hair before a light backdrop, or light before dark. By three: how
+ * far a pixel lies from the backdrop's colour to the hair's. Source: methods.md 4.
+ */
+export function findOutline({ lights, pxPerMm, masked, empty }: OutlineAsked): OutlineFound {
+  const none = (trouble: OutlineTrouble): OutlineFound => ({ trouble });
+  const [first] = lights as readonly [Plane];
+  const finer = (plane: Plane) => shrunk(plane, Math.min(1, GRID / pxPerMm));
+  const alls = lights.map(finer);
+  const [all] = alls as [Plane];
+  const scale = (pxPerMm * all.width) / first.width;
+  const mm = (n: number) => n * scale;
+  const references = empty ? empty.map((plane) => gaussian(finer(plane), mm(20))) : null;
+
+  const coarser = (plane: Plane) => shrunk(plane, Math.min(1, COARSE / scale));
+  const coarse = alls.map(coarser);
+  const step = all.width / coarse[0]!.width;
+  const rough = toldApart(
+    coarse,
+    references?.map(coarser) ?? null,
+    masked
+      ? shrunkMask(masked, coarse[0]!.width, coarse[0]!.height)
+      : emptyMask(coarse[0]!.width, coarse[0]!.height),
     scale / step,
   );
   if ('trouble' in rough) return none(rough.trouble);
@@ -157,15 +186,32 @@ export function findOutline({ light, pxPerMm, masked, empty }: OutlineAsked): Ou
     data: cut(data, all.width, at),
   });
   const out = masked ? own(shrunkMask(masked, all.width, all.height).data) : emptyMask(width, height);
-  const backdrop: Plane = own(rough.backdrop.over(all.width, all.height).map(Math.exp));
-  if (reference) {
-    const beside = own(reference.data);
-    for (let i = 0; i < backdrop.data.length; i++) backdrop.data[i]! *= beside.data[i]!;
-  }
-  const { inside } = rough;
-  const coverage: Plane = own(all.data);
+  const backdrop = rough.backdrop.map((surface, c): Plane => {
+    const plane = own(surface.over(all.width, all.height).map(Math.exp));
+    if (references) {
+      const beside = own(references[c]!.data);
+      for (let i = 0; i < plane.data.length; i++) plane.data[i]! *= beside.data[i]!;
+    }
+    return plane;
+  });
+  // By one light the hair's is a share of the backdrop's; by colour it is a colour.
+  const inside = backdrop.map(
+    (plane, c): Plane => ({
+      ...plane,
+      data: plane.data.map((value) => rough.inside[c]! * (lights.length > 1 ? 1 : value)),
+    }),
+  );
+  const seen = alls.map(({ data }) => own(data));
+  const coverage = emptyPlane(width, height);
   for (let i = 0; i < coverage.data.length; i++)
-    coverage.data[i] = out.data[i] ? 0 : (1 - coverage.data[i]! / backdrop.data[i]!) / (1 - inside);
+    coverage.data[i] = out.data[i]
+      ? 0
+      : coverageOf(
+          seen.length,
+          (c) => seen[c]!.data[i]!,
+          (c) => backdrop[c]!.data[i]!,
+          (c) => inside[c]!.data[i]!,
+        );
 
   const { shape, core } = shapeAt(coverage, IN_SHAPE, scale);
   if (countOf(shape) / scale ** 2 < LEAST_HAIR) return none('no hair');
@@ -177,17 +223,26 @@ export function findOutline({ light, pxPerMm, masked, empty }: OutlineAsked): Ou
   for (let i = 0; i < outside.data.length; i++)
     outside.data[i] = (core.data[i] ? 0.5 - depth.data[i]! : away.data[i]! - 0.5) / scale;
 
-  const wide = light.width / all.width;
+  const wide = first.width / all.width;
   const flat = (i: number) => !out.data[i] && outside.data[i]! >= BACKDROP.from && outside.data[i]! <= CLEAR;
-  const grain = pixelNoise(
-    light,
+  // Along the way from the backdrop's light to the hair's, where nothing is but the backdrop.
+  const apart = backdrop.map((plane, c) => meanWhere(plane, flat) - meanWhere(inside[c]!, flat));
+  const whole = apart.reduce((sum, value) => sum + value * value, 0);
+  const along: Plane =
+    lights.length === 1
+      ? first
+      : {
+          ...first,
+          data: first.data.map((_, i) => lights.reduce((sum, one, c) => sum + one.data[i]! * apart[c]!, 0)),
+        };
+  const noise = pixelNoise(
+    along,
     (x, y) => {
       const [u, v] = [Math.floor(x / wide) - at.left, Math.floor(y / wide) - at.top];
       return u >= 0 && v >= 0 && u < width && v < height && flat(v * width + u);
     },
-    meanWhere(backdrop, flat),
+    lights.length === 1 ? Math.abs(apart[0]!) : whole,
   );
-  const noise = grain / Math.abs(1 - inside);
   if (noise > MOST_NOISE) return none('too noisy');
   return {
     trouble: null,
@@ -218,13 +273,18 @@ function meanWhere({ data }: Plane, holds: (i: number) => boolean): number {
   return sum / count;
 }
 
-/** Coverage at a place of the full picture. */
+/** Coverage at a place of the full picture, of which `lights` are. */
 export const coverageAt = (
   { backdrop, inside, left, top, step }: Pick<Outline, 'backdrop' | 'inside' | 'left' | 'top' | 'step'>,
-  light: Plane,
+  lights: readonly Plane[],
   x: number,
   y: number,
 ): number => {
-  const bright = sampleAt(backdrop, (x + 0.5) / step - 0.5 - left, (y + 0.5) / step - 0.5 - top);
-  return (1 - sampleAt(light, x, y) / bright) / (1 - inside);
+  const [u, v] = [(x + 0.5) / step - 0.5 - left, (y + 0.5) / step - 0.5 - top];
+  return coverageOf(
+    lights.length,
+    (c) => sampleAt(lights[c]!, x, y),
+    (c) => sampleAt(backdrop[c]!, u, v),
+    (c) => sampleAt(inside[c]!, u, v),
+  );
 };

@@ -87,10 +87,10 @@ function evenly(line: readonly Point[], step: number): Point[] {
 
 /**
  * Flyaways: crossings of single strands over lines at set distances from the free outline, per 100 mm of those lines.
- * `light` is the picture at its full size, `edgeMm` the 10–90 % rise of a sharp edge in it. Crossings, not hairs: a strand
+ * `lights` are the picture's at its full size, `edgeMm` the 10–90 % rise of a sharp edge in it. Crossings, not hairs: a strand
  * may cross twice. Source: methods.md 4.
  */
-export function straysOf(outline: Outline, light: Plane, edgeMm: number): Strays {
+export function straysOf(outline: Outline, lights: readonly Plane[], edgeMm: number): Strays {
   const { outside, free, scale, left, top, step, noise } = outline;
   const least = Math.max(PROMINENCE.noises * noise, PROMINENCE.least);
   // The peak a hair of thickness t leaves under a normal blur of σ is t / (σ √2π).
@@ -110,7 +110,7 @@ export function straysOf(outline: Outline, light: Plane, edgeMm: number): Strays
       const places = evenly(line, 0.5 / step);
       length += (places.length * 0.5) / pxPerMm;
       const along = places.map(({ x, y }) =>
-        coverageAt(outline, light, (x + left + 0.5) * step - 0.5, (y + top + 0.5) * step - 0.5),
+        coverageAt(outline, lights, (x + left + 0.5) * step - 0.5, (y + top + 0.5) * step - 0.5),
       );
       crossings += peaksOf(along, least, 2 * WIDEST * pxPerMm).length;
       sum += along.reduce((a, b) => a + b, 0);

@@ -115,6 +115,29 @@ describe('npm run measure', { timeout: 120_000 }, () => {
     }
   });
 
+  it('tells hair from the wall by its colour, and beside an empty frame, where that is asked', async () => {
+    const truth = truthOf(scene.head!, scene.turn, 60_000);
+    await raw(photographed(drawn({ ...scene, head: null }, FRAME, { supersampling: 1 })))
+      .jpeg({ quality: 92 })
+      .toFile(at('empty.jpg'));
+    const { code, rows: read } = await rows(
+      at('hair.jpg'),
+      ...['--mask', at('mask.png'), '--empty', at('empty.jpg'), '--way', 'colour'],
+    );
+    expect(code).toBe(0);
+    expect(Math.abs(read[0]!.halo! - truth.halo)).toBeLessThan(0.2);
+    expect(Math.abs((100 * read[0]!.silhouette!) / truth.silhouette - 1)).toBeLessThan(0.02);
+    expect(read[0]!.notes).toEqual([NOTES.coarse, NOTES['empty frame']]);
+    // Of another size: another camera, or held another way.
+    const other = await rows(at('hair.jpg'), '--empty', at('wall.png'));
+    expect(other.code).toBe(1);
+    expect(other.rows[0]!.notes).toContain(REFUSALS['frames differ']);
+    expect((await measureFiles([at('hair.jpg'), '--way', 'smell'])).out).toMatch(
+      /^There is no way called smell\./,
+    );
+    expect((await measureFiles([at('hair.jpg'), '--near', '--way', 'colour'])).code).toBe(2);
+  });
+
   it('tells what is wrong with a file, goes on with the next, and ends with 1', async () => {
     writeFileSync(at('letter.jpg'), 'Dear');
     const whole = await sharp(at('hair.jpg')).toBuffer();

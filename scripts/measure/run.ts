@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { CARDS, type CardKind } from '@sabor/core/photo/card/layout';
+import { WAYS, type Way } from '@sabor/core/photo/guard';
 import { measureWhole, type PictureMeasures } from '@sabor/core/photo/measure';
 import { measureClose } from '@sabor/core/photo/measure-close';
 import {
@@ -14,11 +15,14 @@ import { NOTES, REFUSALS } from '@sabor/words/photo';
 import Papa from 'papaparse';
 import { decode, decodeMask, Unreadable } from './decode.ts';
 
-const USE = `npm run measure -- FILE… [--empty FILE] [--mask FILE] [--card stand|small] [--rule MM] [--json|--csv]
+const USE = `npm run measure -- FILE… [--way silhouette|colour] [--empty FILE] [--mask FILE] [--card stand|small]
+       [--rule MM] [--json|--csv]
        npm run measure -- --near FILE… [--curl-width MM] [--mask FILE] [--rule MM] [--json|--csv]
 
 Measures hair in pictures of a whole head before a lit wall, with Sabor's card in them, or with --near in pictures of hair
 from near in soft light from the front, the small card on it: one row a picture.
+  --way         silhouette (unless told otherwise): hair dark before a lit wall, or light before a dark one; colour: hair of
+                one colour before a wall of another, a coloured sheet for instance.
   --mask FILE   a picture of the same size, light where there is no hair: skin, clothes. The card is left out by itself.
   --empty FILE  the same frame without a head.
   --rule MM     what the card's 100 mm rule really measures on your print; with --near the small card's 40 mm rule.
@@ -103,6 +107,7 @@ const parsed = (args: readonly string[]) =>
     allowPositionals: true,
     options: {
       empty: { type: 'string' },
+      way: { type: 'string' },
       mask: { type: 'string' },
       card: { type: 'string', default: 'stand' },
       rule: { type: 'string' },
@@ -136,7 +141,9 @@ export async function measureFiles(args: readonly string[]): Promise<{ out: stri
   const curlWidth = asNumber(values['curl-width']);
   if (curlWidth !== undefined && !(curlWidth >= 1 && curlWidth <= 100))
     return wrong('--curl-width is in millimetres, from 1 to 100.');
-  if (values.near && values.empty) return wrong('--empty is for a whole head.');
+  if (values.way !== undefined && !Object.hasOwn(WAYS, values.way))
+    return wrong(`There is no way called ${values.way}.`);
+  if (values.near && (values.empty || values.way)) return wrong('--empty and --way are for a whole head.');
   if (!values.near && curlWidth !== undefined) return wrong('--curl-width goes with --near.');
   if (values.json && values.csv) return wrong('Choose --json or --csv.');
   for (const file of [values.mask, values.empty])
@@ -148,12 +155,15 @@ export async function measureFiles(args: readonly string[]): Promise<{ out: stri
       const picture = await decode(file);
       const masked = values.mask ? await decodeMask(values.mask, picture) : undefined;
       const empty = values.empty ? await decode(values.empty) : undefined;
-      if (empty && (empty.width !== picture.width || empty.height !== picture.height))
-        throw new Unreadable('The empty frame is not of the picture’s size.');
       const asked = { ...(rule ? { ruleMm: rule } : {}), ...(masked ? { masked } : {}) };
       const read = values.near
         ? measureClose(picture, { ...asked, ...(curlWidth ? { curlWidth } : {}) })
-        : measureWhole(picture, { ...asked, kind: values.card as CardKind, ...(empty ? { empty } : {}) });
+        : measureWhole(picture, {
+            ...asked,
+            kind: values.card as CardKind,
+            ...(values.way ? { way: values.way as Way } : {}),
+            ...(empty ? { empty } : {}),
+          });
       rows.push(rowOf(file, measures, read));
     } catch (error) {
       if (!(error instanceof Unreadable)) throw error;

@@ -15,6 +15,7 @@ import type { FoundCard } from '@sabor/core/photo/card/find';
 import { projected } from '@sabor/core/photo/card/homography';
 import { CARDS } from '@sabor/core/photo/card/layout';
 import { contoursAt } from '@sabor/core/photo/contour';
+import type { Way } from '@sabor/core/photo/guard';
 import { type Guide, guideOf } from '@sabor/core/photo/guide';
 import { measureWhole, type PictureMeasures } from '@sabor/core/photo/measure';
 import { type CloseMeasures, measureClose } from '@sabor/core/photo/measure-close';
@@ -100,6 +101,8 @@ const photo = {
       orientation,
       film,
       near,
+      way,
+      empty,
     }: {
       leftOut: readonly Point[][];
       ruleMm: number;
@@ -107,6 +110,9 @@ const photo = {
       film: boolean;
       /** Hair from near: the curl's width it is read by, and tagged curls as shares; null for a whole head. */
       near: { curlWidth: number; curls: readonly (readonly Point[])[] } | null;
+      /** How hair is told from the wall, and the same frame without a head; of a whole head alone. */
+      way: Way;
+      empty: Blob | null;
     },
   ): Promise<MeasuredPicture> {
     const picture = await pixelsOf(file, orientation);
@@ -139,7 +145,11 @@ const photo = {
         near: { curls, shine },
       };
     }
-    const { outline, card, ...rest } = measureWhole(picture, asked);
+    const { outline, card, ...rest } = measureWhole(picture, {
+      ...asked,
+      way,
+      ...(empty ? { empty: await pixelsOf(empty, 1) } : {}),
+    });
     const inPicture = ({ x, y }: Point): Point =>
       outline
         ? {

@@ -81,8 +81,8 @@ export async function storeMeasured(
     const { taken } = measured;
     await client.query(
       `insert into photograph_measured (photograph_id, measured_at, rule_mm, left_out, card, px_per_mm, edge_mm, tilt,
-         exposure, kelvin, clipped, thinnest_mm, widths, notes, curl_width_mm, curls)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
+         exposure, kelvin, clipped, thinnest_mm, widths, notes, curl_width_mm, curls, way)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
       [
         id,
         measured.measuredAt,
@@ -100,6 +100,7 @@ export async function storeMeasured(
         measured.notes,
         measured.curlWidth,
         JSON.stringify(measured.curls),
+        taken?.way ?? 'silhouette',
       ],
     );
     await client.query(

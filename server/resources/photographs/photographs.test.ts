@@ -247,6 +247,7 @@ describe('what was read in a photograph', () => {
       exposure: -0.2,
       kelvin: 6400,
       clipped: false,
+      way: 'silhouette',
     },
     thinnest: null,
     widths: [10, 80.5],

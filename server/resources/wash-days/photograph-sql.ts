@@ -1,7 +1,7 @@
 /** What was read in a photograph `p`, as JSON; null until it is measured. */
 export const MEASURED = `(select json_build_object('measuredAt', m.measured_at, 'ruleMm', m.rule_mm, 'leftOut', m.left_out,
     'taken', case when m.px_per_mm is not null then json_build_object('card', m.card, 'pxPerMm', m.px_per_mm, 'edgeMm', m.edge_mm,
-      'tilt', m.tilt, 'exposure', m.exposure, 'kelvin', m.kelvin, 'clipped', m.clipped) end,
+      'tilt', m.tilt, 'exposure', m.exposure, 'kelvin', m.kelvin, 'clipped', m.clipped, 'way', m.way) end,
     'thinnest', m.thinnest_mm, 'widths', m.widths, 'notes', m.notes,
     'curlWidth', m.curl_width_mm, 'curls', m.curls,
     'readings', (select coalesce(json_agg(json_build_object('measure', r.measure, 'value', r.value, 'why', r.why)

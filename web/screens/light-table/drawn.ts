@@ -33,6 +33,8 @@ async function drawnOf(id: string, worker: ReturnType<typeof openPhotoWorker>): 
     near: isFromNear(photograph.angle)
       ? { curlWidth: before?.curlWidth ?? curlWidth ?? STRAIGHT, curls }
       : null,
+    way: before?.taken?.way ?? 'silhouette',
+    empty: null,
   });
   const { width, height, outline, reach, readings } = read;
   return {

@@ -1,10 +1,12 @@
 import type { Simulated } from '@sabor/core/made-up/simulated';
+import { WAYS } from '@sabor/core/photo/guard';
 import { CLOSE_MEASURES, PHOTO_MEASURES, WHOLE_MEASURES } from '@sabor/core/photo/measures';
 import type { Point } from '@sabor/core/photo/plane';
 import { NOTES, REFUSALS, readingInWords } from '@sabor/words/photo';
 import { useRef, useState } from 'react';
 import { pathOf } from '../../drawings/path-of.ts';
 import { Button } from '../../ui/button.tsx';
+import { ChoiceField } from '../../ui/inputs.tsx';
 import type { MeasuredPicture } from '../../workers/photo.ts';
 import { LeftOut, LeftOutDrawn } from './left-out.tsx';
 import { CurlsDrawn, Near } from './near.tsx';
@@ -68,6 +70,10 @@ export function OnTheBench({
   /** Places of a curl that is being tagged; null while none is. */
   const [crests, setCrests] = useState<readonly Point[] | null>(null);
   const shown = useRef<HTMLImageElement>(null);
+  const isBesideAnother =
+    state.kind === 'read' &&
+    filed?.photograph.measured?.notes.includes('empty frame') &&
+    !state.read.notes.includes('empty frame');
   const refusals =
     state.kind === 'read' ? [...new Set(measures.flatMap((key) => state.read.readings[key]?.why ?? []))] : [];
   return (
@@ -127,10 +133,14 @@ export function OnTheBench({
       {state.kind === 'read' && filed && (
         <p className="mt-1 text-sm" role="status">
           {state.kept === 'yes'
-            ? 'Kept with its wash day.'
-            : state.kept === 'failed'
-              ? 'Not kept: the server does not answer. Measure it again.'
-              : 'Being kept …'}
+            ? isBesideAnother
+              ? 'Kept with its wash day as it was read beside its empty frame. Choose that frame to read it so again.'
+              : 'Kept with its wash day.'
+            : state.kept === 'not asked'
+              ? 'What is kept with its wash day stays as it was.'
+              : state.kept === 'failed'
+                ? 'Not kept: the server does not answer. Measure it again.'
+                : 'Being kept …'}
         </p>
       )}
       {near && state.kind !== 'measuring' && !corners && (
@@ -144,6 +154,14 @@ export function OnTheBench({
             setCrests(to);
           }}
           measure={measure}
+        />
+      )}
+      {!near && state.kind !== 'measuring' && !corners && (
+        <ChoiceField
+          label="How hair is told from the wall"
+          options={WAYS}
+          value={picture.way}
+          onChange={(way) => way && measure({ ...picture, way })}
         />
       )}
       {state.kind !== 'measuring' && !crests && (

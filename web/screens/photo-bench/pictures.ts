@@ -5,6 +5,7 @@ import type { Simulated } from '@sabor/core/made-up/simulated';
 import { stageLabel } from '@sabor/core/outcomes/stages';
 import { carried } from '@sabor/core/photo/carry';
 import { STRAIGHT } from '@sabor/core/photo/close/coherence';
+import type { Way } from '@sabor/core/photo/guard';
 import { CLOSE_MEASURES, isFromNear, WHOLE_MEASURES } from '@sabor/core/photo/measures';
 import type { Point } from '@sabor/core/photo/plane';
 import { isShotAgain } from '@sabor/core/photo/shots';
@@ -34,11 +35,13 @@ export interface BenchPicture {
   laid: boolean;
   /** Hair from near: the width of a curl it is read by and tagged curls, as shares; null for a whole head. */
   near: { curlWidth: number; curls: Point[][] } | null;
+  /** How hair is told from the wall. */
+  way: Way;
   /** The same hair as the picture before it, shot again. */
   again: boolean;
   state:
     | { kind: 'measuring' }
-    | { kind: 'read'; read: MeasuredPicture; kept: 'no' | 'yes' | 'failed' }
+    | { kind: 'read'; read: MeasuredPicture; kept: 'no' | 'yes' | 'failed' | 'not asked' }
     | { kind: 'failed'; why: string };
 }
 
@@ -82,14 +85,19 @@ const pictureName = (filed: FiledPhotograph) =>
     ANGLES[filed.photograph.angle].label,
   ].join(', ');
 
-/** Whether a stored photograph was measured just so before: looking at it again keeps no other reading. */
-const isKnown = ({ filed, ruleMm, leftOut, near }: BenchPicture): boolean => {
+/**
+ * Whether a stored photograph was measured just so before: looking at it again keeps no other reading, and takes none from
+ * it that rests on an empty frame which is not here. `beside`: it is read beside an empty frame now.
+ */
+const isKnown = ({ filed, ruleMm, leftOut, near, way }: BenchPicture, beside: boolean): boolean => {
   const before = filed?.photograph.measured;
   const of = (curlWidth: number | null, curls: unknown, out: unknown) =>
     JSON.stringify([curlWidth, curls, out]);
   return (
     before != null &&
     before.ruleMm === ruleMm &&
+    (before.taken === null || before.taken.way === way) &&
+    !beside &&
     of(before.curlWidth, before.curls, before.leftOut) ===
       of(near?.curlWidth ?? null, near?.curls ?? [], leftOut)
   );
@@ -121,6 +129,8 @@ export function usePictures(
   const [drawing, setDrawing] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const worker = useRef<ReturnType<typeof openPhotoWorker> | null>(null);
+  /** The frame without a head that whole heads are read beside. */
+  const emptyFrame = useRef<Blob | null>(null);
   const all = useRef(pictures);
   all.current = pictures;
   useEffect(
@@ -143,6 +153,8 @@ export function usePictures(
       orientation: picture.orientation,
       film: picture.filed?.photograph.film ?? false,
       near: picture.near,
+      way: picture.way,
+      empty: picture.near ? null : emptyFrame.current,
     });
   /** What was left out by hand in one picture goes to those of the same view in which nothing is left out yet. */
   const layOnOthers = (picture: BenchPicture, found: MeasuredPicture) => {
@@ -163,8 +175,8 @@ export function usePictures(
   };
   const measure = async (asked: BenchPicture) => {
     let picture = asked;
-    const { leftOut, laid: isLaid, ruleMm: rule, near } = picture;
-    change(picture.id, { leftOut, laid: isLaid, ruleMm: rule, near, state: { kind: 'measuring' } });
+    const { leftOut, laid: isLaid, ruleMm: rule, near, way } = picture;
+    change(picture.id, { leftOut, laid: isLaid, ruleMm: rule, near, way, state: { kind: 'measuring' } });
     try {
       let found = await read(picture);
       const laid =
@@ -177,13 +189,15 @@ export function usePictures(
       }
       layOnOthers(picture, found);
       const { filed } = picture;
-      const known = isKnown(picture);
+      const known = isKnown(picture, found.notes.includes('empty frame'));
+      // A wrong file chosen for the empty frame takes nothing from what is kept.
+      const spoiled = Object.values(found.readings).some(({ why }) => why === 'frames differ');
       change(picture.id, {
         // What was moved meanwhile stays where it is; it is measured next.
         ...(laid ? { leftOut: laid, laid: true } : {}),
-        state: { kind: 'read', read: found, kept: known ? 'yes' : 'no' },
+        state: { kind: 'read', read: found, kept: spoiled ? 'not asked' : known ? 'yes' : 'no' },
       });
-      if (!filed || known) return;
+      if (!filed || known || spoiled) return;
       const measured = measuredOf(picture, found);
       const isKept = await put<PhotographMeasured>(
         `/photographs/${filed.photograph.id}/measured`,
@@ -224,6 +238,7 @@ export function usePictures(
       filed = null,
       madeUp = null,
       near = null,
+      way = 'silhouette',
       again = false,
       ruleMm: rule = ruleOf({ near }),
     }: Partial<BenchPicture> = {},
@@ -242,6 +257,7 @@ export function usePictures(
       filed,
       madeUp,
       near,
+      way,
       again,
       state: { kind: 'measuring' },
     };
@@ -293,6 +309,7 @@ export function usePictures(
           orientation: photograph.orientation,
           leftOut: photograph.measured?.leftOut.map((area) => [...area]) ?? [],
           filed,
+          way: photograph.measured?.taken?.way ?? 'silhouette',
           near: isFromNear(photograph.angle)
             ? {
                 curlWidth: filed.curlWidth ?? photograph.measured?.curlWidth ?? STRAIGHT,
@@ -311,6 +328,11 @@ export function usePictures(
       setProblem((error as Error).message);
     }
   };
+  /** Takes another empty frame, or none: whole heads that lie here are read anew. */
+  const readBeside = (empty: Blob | null) => {
+    emptyFrame.current = empty;
+    for (const picture of all.current) if (!picture.near) void measure(picture);
+  };
   /** Ends what is being drawn or measured. */
   const stop = () => {
     worker.current?.close();
@@ -327,5 +349,5 @@ export function usePictures(
     if (gone) URL.revokeObjectURL(gone.url);
     setPictures((old) => old.filter((one) => one.id !== id));
   };
-  return { pictures, drawing, problem, add, draw, fetchStored, measure, change, stop, remove };
+  return { pictures, drawing, problem, add, draw, fetchStored, measure, change, readBeside, stop, remove };
 }

@@ -30,13 +30,16 @@ export function PhotoBenchScreen() {
   const [smallRule, setSmallRule] = useState<number | null>(SMALL);
   const ruleMm = near(rule, 100);
   const smallMm = near(smallRule, SMALL);
-  const { pictures, drawing, problem, add, draw, fetchStored, measure, change, stop, remove } = usePictures(
-    { whole: ruleMm, near: (100 * smallMm) / SMALL },
-    ({ wearerId }) => {
+  const { pictures, drawing, problem, add, draw, fetchStored, measure, change, readBeside, stop, remove } =
+    usePictures({ whole: ruleMm, near: (100 * smallMm) / SMALL }, ({ wearerId }) => {
       for (const key of ['wash-days', 'trials']) void client.invalidateQueries({ queryKey: [key] });
       void client.invalidateQueries({ queryKey: ['wearers', wearerId, 'photographs'] });
-    },
-  );
+    });
+  const [emptyFrame, setEmptyFrame] = useState<string | null>(null);
+  const takeEmpty = (file: File | null) => {
+    setEmptyFrame(file?.name ?? null);
+    readBeside(file);
+  };
   const [search] = useSearchParams();
   const stored = search.getAll('photograph').join(' ');
   const asked = useRef('');
@@ -113,6 +116,26 @@ export function PhotoBenchScreen() {
               }
             />
           </div>
+          <details className="mt-4">
+            <summary className="min-h-10 cursor-pointer font-semibold">
+              A wall that is not even? Read beside an empty frame
+            </summary>
+            <p className="mb-2 max-w-xl text-soft">
+              The same place, camera and light without anybody in it: what the wall itself looks like is taken
+              from there. Whole heads on this page are read beside it until you remove it.
+            </p>
+            <div className="flex flex-wrap items-center gap-3">
+              <FileField
+                key={emptyFrame}
+                label="An empty frame of the same place"
+                accept="image/*"
+                onChoose={takeEmpty}
+              >
+                {emptyFrame ?? undefined}
+              </FileField>
+              {emptyFrame && <Button onClick={() => takeEmpty(null)}>Remove the empty frame</Button>}
+            </div>
+          </details>
           <details className="mt-4">
             <summary className="min-h-10 cursor-pointer font-semibold">
               No camera at hand? Draw a made-up head
