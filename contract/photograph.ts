@@ -71,6 +71,8 @@ const leftOut = v.pipe(
 const PhotoReading = v.pipe(
   v.strictObject({
     measure: oneOf(PHOTO_MEASURES, 'a measure'),
+    /** The half of the head it is of, where the picture was split at the parting; null of all that is seen. */
+    half: v.optional(v.nullable(v.picklist(['left', 'right'], 'A half is left or right.')), null),
     value: v.nullable(v.pipe(v.number('Give what was read.'), v.finite())),
     why: v.nullable(v.picklist(PHOTO_REFUSALS, 'Say why it was not read.')),
   }),
@@ -112,10 +114,12 @@ export const PhotographMeasuredInput = v.strictObject({
   /** The width of a curl directions were gathered by, mm, and tagged curls: in hair from near. */
   curlWidth: v.optional(v.nullable(number('The width of a curl', 1, 100)), null),
   curls: v.optional(curls, []),
+  /** Where the parting runs, above and below, as shares of the upright picture; null where the picture was not split. */
+  parting: v.optional(v.nullable(v.pipe(v.array(place), v.length(2, 'A parting has two places.'))), null),
   readings: v.pipe(
     v.array(PhotoReading),
     v.check(
-      (all) => new Set(all.map(({ measure }) => measure)).size === all.length,
+      (all) => new Set(all.map(({ measure, half }) => `${measure} ${half}`)).size === all.length,
       'Each measure is read once.',
     ),
   ),
@@ -143,6 +147,8 @@ export const FiledPhotograph = v.strictObject({
   position: v.number(),
   question: v.string(),
   logged: v.boolean(),
+  /** Its trial wears two options on the two halves of the head. */
+  halves: v.boolean(),
   /** The width of a curl by which this head's hair from near is read there, mm: fixed with the first picture of the place. */
   curlWidth: v.nullable(v.number()),
   /**

@@ -1,17 +1,5 @@
-import type { Page } from '@playwright/test';
-import { v7 } from 'uuid';
 import { expect, PHONE, test } from './bench.ts';
-import { makeTrial } from './make-trial.ts';
-
-/** Begins a trial's next wash day, and says which it is. */
-async function beginDay(page: Page, trialId: string, hoursAgo: number): Promise<string> {
-  const id = v7();
-  const made = await page.request.put(`/api/wash-days/${id}`, {
-    data: { trialId, startedAt: new Date(Date.now() - hoursAgo * 3_600_000).toISOString() },
-  });
-  expect(made.ok()).toBe(true);
-  return id;
-}
+import { beginDay, makeTrial } from './make-trial.ts';
 
 test('a newcomer photographs two wash days with the simulated camera, and reads how far they are apart', async ({
   page,

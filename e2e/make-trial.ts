@@ -57,6 +57,16 @@ export async function makeTrial(
   return id;
 }
 
+/** Begins a trial's next wash day, and says which it is. */
+export async function beginDay(page: Page, trialId: string, hoursAgo = 0): Promise<string> {
+  const id = v7();
+  const made = await page.request.put(`/api/wash-days/${id}`, {
+    data: { trialId, startedAt: new Date(Date.now() - hoursAgo * 3_600_000).toISOString() },
+  });
+  if (!made.ok()) throw new Error(await made.text());
+  return id;
+}
+
 /** Starts and finishes a wash day through the API, every step done as planned but for `departures` by slot. */
 export async function runByApi(
   page: Page,

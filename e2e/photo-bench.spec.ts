@@ -4,6 +4,7 @@ import { sheetSvg } from '@sabor/core/photo/card/as-svg';
 import { PDFDocument } from 'pdf-lib';
 import sharp from 'sharp';
 import { expect, PHONE, test } from './bench.ts';
+import { beginDay, makeTrial } from './make-trial.ts';
 
 async function drawHead(page: Page, frizz: string): Promise<void> {
   await page.getByLabel('Frizz', { exact: true }).selectOption(frizz);
@@ -207,6 +208,39 @@ test('the page reads in a photograph what the command line read in it', async ({
     expect(b! / a!).toBeGreaterThan(0.99);
     expect(b! / a!).toBeLessThan(1.01);
   }
+});
+
+test('a half-head seen from behind is read half by half, split where its parting is put', async ({
+  page,
+}) => {
+  const trial = await makeTrial(page, 'Left or right?', ['Anvil Gel', 'Kelp Fold Gel'], 4, {
+    design: 'half',
+  });
+  const id = await beginDay(page, trial);
+  await page.goto(`/wash-days/${id}/photographs/wet`);
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'From a file, back' }).click(),
+  ]);
+  await chooser.setFiles('demo/photographs/gels 5 day 1 back.jpg');
+  await page.getByRole('link', { name: 'Measure back' }).click();
+  const halves = page.getByRole('region', { name: 'Half by half' });
+  await expect(halves).toContainText('down the middle of the hair', { timeout: 60_000 });
+  const row = halves.getByRole('row', { name: /silhouette/ });
+  const sizes = async () =>
+    (await row.getByRole('cell').allTextContents()).map((text) => Number(text.replace(/ .*/, '')));
+  const [left, right] = await sizes();
+  expect(left! / right!).toBeGreaterThan(0.85);
+  expect(left! / right!).toBeLessThan(1.18);
+  for (const name of ['Parting, at the top', 'Parting, at the foot']) {
+    const end = halves.getByRole('slider', { name });
+    for (let i = 0; i < 4; i++) await end.press('ArrowLeft');
+    await expect(halves).not.toContainText('down the middle', { timeout: 60_000 });
+    await expect(page.getByRole('article')).toContainText('Kept with its wash day.', { timeout: 60_000 });
+  }
+  const [less, more] = await sizes();
+  expect(less).toBeLessThan(left!);
+  expect(more).toBeGreaterThan(right!);
 });
 
 test('whatever a tired hand chooses is answered in a sentence, and what lay there before stays', async ({

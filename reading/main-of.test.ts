@@ -39,9 +39,18 @@ const picture = (angle: Photograph['angle'], value: number, to: { pxPerMm?: numb
         way: 'silhouette',
       },
       widths: [],
-      readings: [{ measure: 'halo', value, why: null }],
+      readings: [{ measure: 'halo', half: null, value, why: null }],
     },
   }) as unknown as Photograph;
+/** A picture of both halves, split at the parting. */
+const split = (angle: Photograph['angle'], left: number, right: number) => {
+  const one = picture(angle, (left + right) / 2);
+  const halves = [left, right].map((value, i) => ({
+    ...{ measure: 'halo' as const, half: i ? ('right' as const) : ('left' as const) },
+    ...{ value, why: null },
+  }));
+  return { ...one, measured: { ...one.measured!, readings: [...one.measured!.readings, ...halves] } };
+};
 const day = (position: number, photographs: Photograph[], to: Partial<WashDay> = {}) =>
   ({
     id: `d${position}`,
@@ -123,6 +132,34 @@ describe('a main result that is measured', () => {
     ]);
   });
 
+  it('is read from behind where more halves are seen there, split at the parting, and never from both', () => {
+    const behind = trial(
+      'halo:less',
+      [
+        day(0, [split('back', 1, 2), picture('left', 8)]),
+        day(1, [split('back', 3, 4)]),
+        day(2, [picture('left', 8), picture('right', 9)]),
+      ],
+      'half',
+    );
+    const both = (position: number, left: number, right: number) => [
+      [
+        [1, 'halo:less', 'zl', left],
+        [1, 'halo:less', 'zr', right],
+      ],
+      told(behind, position),
+    ];
+    for (const [wanted, got] of [both(0, 1, 2), both(1, 3, 4)]) expect(got).toEqual(wanted);
+    expect(told(behind, 2)).toEqual([]);
+    // As many are seen from their own side: that is taken.
+    const sides = trial(
+      'halo:less',
+      [day(0, [split('back', 1, 2), picture('left', 8), picture('right', 9)])],
+      'half',
+    );
+    expect(told(sides).map(([, , , value]) => value)).toEqual([8, 9]);
+  });
+
   it('leaves out pictures that are not like most others of the trial, whatever option they show', () => {
     const days = [
       day(0, [picture('back', 1)]),
@@ -140,7 +177,7 @@ describe('a main result that is measured', () => {
         zoneId,
         measured: {
           ...picture('close-up', 0).measured!,
-          readings: [{ measure: 'clump-contrast', value, why: null }],
+          readings: [{ measure: 'clump-contrast', half: null, value, why: null }],
         },
       }) as unknown as Photograph;
     const of = (...days: Photograph[][]) =>

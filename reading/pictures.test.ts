@@ -44,7 +44,8 @@ const picture = (halo: number | null, to: Partial<Photograph> = {}): Photograph 
           notes: [],
           curlWidth: null,
           curls: [],
-          readings: [{ measure: 'halo', value: halo, why: null }],
+          parting: null,
+          readings: [{ measure: 'halo', half: null, value: halo, why: null }],
         },
   ...to,
 });
@@ -137,10 +138,33 @@ describe('photographs of a trial, option by option', () => {
     expect(means(halves([spoiled(['zl'])]), true)).toEqual([3, 3]);
   });
 
+  it('of both halves show each half’s option where they were split at the parting', () => {
+    const back = (left: number, right: number): Photograph => {
+      const one = picture(50);
+      const half = (side: 'left' | 'right', value: number) => ({
+        ...{ measure: 'halo' as const, half: side, value, why: null },
+      });
+      const readings = [...one.measured!.readings, half('left', left), half('right', right)];
+      return { ...one, measured: { ...one.measured!, readings } };
+    };
+    const of = trial(
+      [day(0, 'a', [back(1, 2)], { rightArmId: 'b' }), day(1, 'b', [back(4, 3)], { rightArmId: 'a' })],
+      'half',
+    );
+    expect(means(of, true)).toEqual([2, 3]);
+    const rows = picturesByArm(shotsOf(of, wearer, DAY_ONE), 2, true);
+    expect(rows.map(({ view }) => view)).toEqual(['back']);
+    // On a whole head the same picture is one of the whole head.
+    expect(means(trial([day(0, 'a', [back(1, 2)]), day(1, 'b', [back(4, 3)])]))).toEqual([50, 50]);
+    // What spoiled one half spoils a picture of both.
+    const wet = [day(0, 'a', [back(1, 2)], { rightArmId: 'b', events: [spoiled(['zl'])] })];
+    expect(shotsOf(trial(wet, 'half'), wearer, DAY_ONE)).toEqual([]);
+  });
+
   it('from near show the option of their zone’s half, both halves’ zones of one name as one', () => {
     const near = (contrast: number, zoneId: string | null): Photograph => {
       const one = picture(1, { angle: 'close-up', zoneId });
-      const readings = [{ measure: 'clump-contrast' as const, value: contrast, why: null }];
+      const readings = [{ measure: 'clump-contrast' as const, half: null, value: contrast, why: null }];
       return { ...one, measured: { ...one.measured!, readings } };
     };
     const all = trial(

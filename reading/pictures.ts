@@ -89,18 +89,23 @@ export function shotsOf(
         .filter(({ half }) => !shows(half).some(isSpoiled))
         // From near, hair of no one half is no option's.
         .filter(({ angle, half }) => !halves || angle !== 'close-up' || half !== null)
-        .map((one) => ({
-          id: one.id,
-          position: day.position,
-          arm: armOf(trial, day, one.half),
-          angle: one.angle,
-          zone: zoneOf(one.zoneId, wearer.zones, halves),
-          half: one.half,
-          at: Date.parse(one.takenAt),
-          taken: one.measured?.taken ?? null,
-          widths: one.measured?.widths ?? [],
-          readings: one.measured?.readings ?? [],
-        }))
+        .flatMap((one) => {
+          const readings = one.measured?.readings ?? [];
+          // Split at the parting, a picture of both halves is a picture of each.
+          const isSplit = halves && one.half === null && readings.some(({ half }) => half !== null);
+          return (isSplit ? (['left', 'right'] as const) : [one.half]).map((half) => ({
+            id: one.id,
+            position: day.position,
+            arm: armOf(trial, day, half),
+            angle: one.angle,
+            zone: zoneOf(one.zoneId, wearer.zones, halves),
+            half,
+            at: Date.parse(one.takenAt),
+            taken: one.measured?.taken ?? null,
+            widths: isSplit ? [] : (one.measured?.widths ?? []),
+            readings: readings.filter((reading) => reading.half === (isSplit ? half : null)),
+          }));
+        })
     );
   });
 }

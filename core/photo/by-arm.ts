@@ -104,12 +104,19 @@ function inView(
 
 /**
  * What measured photographs of one stage say of the options of a trial, view by view: means of wash days, beside the
- * picture's own error. Described, never tested. In half-head designs each half is read from its own side. Pictures that are
+ * picture's own error. Described, never tested. In half-head designs each half is read from its own
+ * side, and from behind and the front where pictures were split at the parting. Pictures that are
  * not like most others of their view are left out and named (methods.md 4, "pairs").
  */
 export function picturesByArm(shots: readonly Shot[], arms: number, halves: boolean): ArmsInPictures[] {
   const views: { view: View; of: Shot[] }[] = halves
-    ? [{ view: 'own side', of: shots.filter(({ angle }) => angle === 'left' || angle === 'right') }]
+    ? [
+        { view: 'own side', of: shots.filter(({ angle }) => angle === 'left' || angle === 'right') },
+        ...(['back', 'front'] as const).map((angle) => ({
+          view: angle,
+          of: shots.filter((shot) => shot.angle === angle && shot.half !== null),
+        })),
+      ]
     : (['back', 'left', 'right', 'front'] as const).map((angle) => ({
         view: angle,
         of: shots.filter((shot) => shot.angle === angle),

@@ -3,8 +3,8 @@ import { linearOf } from './light.ts';
 
 /** How hair is told from the wall: by how much light it takes, or by its colour. Source: methods.md 4, "coverage". */
 export const WAYS = {
-  silhouette: { label: 'by its light: dark before a lit wall, or light before a dark one' },
-  colour: { label: 'by its colour: before a sheet of another colour' },
+  silhouette: { label: 'by its light, before a lit wall' },
+  colour: { label: 'by its colour, before a coloured sheet' },
 } as const;
 export type Way = keyof typeof WAYS;
 

@@ -1,7 +1,7 @@
+import { contoursAt, lengthOf } from './contour.ts';
 import { dilated } from './disc.ts';
 import { distanceTo } from './distance.ts';
 import { CLEAR } from './free-outline.ts';
-import { countOf } from './plane.ts';
 import { type Outline, shapeAt } from './silhouette.ts';
 
 /** Coverage by distance from the outline, in bins of half a millimetre from 0 on; NaN in a bin without a pixel. */
@@ -109,8 +109,8 @@ export function haloOf(
   };
   const profile = profileOf(outline, part);
   const value = off(profile, 0.8);
-  if (value === null || outline.freeMm < LEAST_FREE)
-    return { value: null, trouble: 'little free outline', profile };
+  const freeMm = part ? lengthAt(outline, 1, part) : outline.freeMm;
+  if (value === null || freeMm < LEAST_FREE) return { value: null, trouble: 'little free outline', profile };
   const low = off(profileOf(atThreshold(outline, 0.7), part), 0.7);
   const high = off(profileOf(atThreshold(outline, 0.9), part), 0.9);
   const apart = low === null || high === null ? Number.POSITIVE_INFINITY : Math.abs(high - low);
@@ -118,9 +118,20 @@ export function haloOf(
   return { value, trouble: null, profile, at: { low, high } };
 }
 
-/** Area of the silhouette, mm²: the filled shape with the halo's. Source: methods.md 4. */
-export function silhouetteOf({ shape, coverage, outside, masked, scale }: Outline): number {
+/** Free length of the line so many mm off the outline, mm. */
+export const lengthAt = (
+  { outside, free, scale }: Outline,
+  at: number,
+  part: (i: number) => boolean,
+): number => lengthOf(contoursAt(outside, at, (i) => free.data[i] === 1 && part(i))) / scale;
+
+/** Area of the silhouette, mm²: the filled shape with the halo's; `part` narrows to a side. Source: methods.md 4. */
+export function silhouetteOf(
+  { shape, coverage, outside, masked, scale }: Outline,
+  part: (i: number) => boolean = () => true,
+): number {
   let halo = 0;
+  let area = 0;
   const { zero } = HALO;
   let [ground, count] = [0, 0];
   for (let i = 0; i < outside.data.length; i++) {
@@ -131,9 +142,12 @@ export function silhouetteOf({ shape, coverage, outside, masked, scale }: Outlin
     }
   }
   const level = count ? ground / count : 0;
-  for (let i = 0; i < outside.data.length; i++)
-    if (!masked.data[i] && !shape.data[i] && outside.data[i]! <= HALO.to) halo += coverage.data[i]! - level;
-  return (countOf(shape) + halo) / scale ** 2;
+  for (let i = 0; i < outside.data.length; i++) {
+    if (!part(i)) continue;
+    if (shape.data[i]) area++;
+    else if (!masked.data[i] && outside.data[i]! <= HALO.to) halo += coverage.data[i]! - level;
+  }
+  return (area + halo) / scale ** 2;
 }
 
 /** Width of the shape at five heights between its top and its foot (10, 30, 50, 70, 90 %), mm. */

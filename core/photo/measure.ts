@@ -5,6 +5,7 @@ import { type Taken, takenOf, type Way } from './guard.ts';
 import { haloOf, silhouetteOf } from './halo.ts';
 import { channelOf, luminanceOf } from './light.ts';
 import { type PhotoMeasure, WHOLE_MEASURES } from './measures.ts';
+import { type Half, middleParting, onHalf, type Parting, type SplitAngle } from './parting.ts';
 import { emptyMask, type Mask, type Picture } from './plane.ts';
 import { fillRows } from './polygon.ts';
 import type { Note, Refusal } from './refusals.ts';
@@ -20,6 +21,8 @@ export interface PictureMeasures {
   taken: Taken | null;
   outline: Outline | null;
   readings: Readings;
+  /** The same of each half, and the parting they were split at; null where that was not asked, or nothing was found. */
+  halves: ({ parting: Parting } & Record<Half, Readings>) | null;
   /** Width of the shape in each band of 5 mm from its top down, mm: half of a volume. */
   widths: readonly number[];
   /** Thinnest hair the picture can count, mm; null where that is not known. */
@@ -76,7 +79,8 @@ export function withCard(picture: Picture, card: FoundCard, painted: Mask | unde
 
 /**
  * All that can be read in a picture of a whole head before a lit wall. `masked` is what is no hair (of the picture's size),
- * `empty` the same frame without a head, `way` how hair is told from the wall, `ruleMm` what the card's printed rule really measures; in a frame of
+ * `empty` the same frame without a head, `way` how hair is told from the wall, `split` asks for each half too (at the
+ * parting, or down the middle where none is said), `ruleMm` what the card's printed rule really measures; in a frame of
  * film no strands are counted. A refused measure never
  * refuses the picture: each has its own reason. Source: methods.md 4.
  */
@@ -89,6 +93,7 @@ export function measureWhole(
     empty,
     film = false,
     way = 'silhouette',
+    split = null,
   }: {
     kind?: CardKind;
     ruleMm?: number;
@@ -96,12 +101,13 @@ export function measureWhole(
     empty?: Picture;
     film?: boolean;
     way?: Way;
+    split?: { angle: SplitAngle; parting: Parting | null } | null;
   } = {},
 ): PictureMeasures {
   const all = (why: Refusal): Readings =>
     Object.fromEntries(WHOLE_MEASURES.map((key) => [key, { value: null, why }]));
   const found = cardIn(picture, kind, ruleMm, way);
-  const nothing = { outline: null, widths: [], thinnest: null, notes: [] };
+  const nothing = { outline: null, halves: null, widths: [], thinnest: null, notes: [] };
   if (!found.card) return { ...found, readings: all(found.trouble), ...nothing };
   const { card, taken } = found;
   const coarse = card.pxPerMm < WHOLE;
@@ -117,19 +123,29 @@ export function measureWhole(
     ...(empty ? { empty: lightsOf(empty, way) } : {}),
   });
   if (outline.trouble) return { card, taken, readings: all(outline.trouble), ...nothing };
-  const halo = haloOf(outline, { edgeMm: card.edge.mm });
-  const strays = straysOf(outline, lights, card.edge.mm);
+  const edgeMm = card.edge.mm;
+  const within = (part?: (i: number) => boolean) => {
+    const halo = haloOf(outline, { edgeMm, ...(part ? { part } : {}) });
+    const strays = straysOf(outline, lights, edgeMm, part);
+    const readings: Readings = {
+      halo: given(halo.value, halo.trouble),
+      silhouette: { value: silhouetteOf(outline, part) / 100, why: null },
+      strays: film ? { value: null, why: 'from film' } : given(strays.value, strays.trouble),
+    };
+    return { readings, thinnest: strays.thinnest };
+  };
+  const halvesOf = ({ angle, parting: said }: NonNullable<typeof split>) => {
+    const parting = said ?? middleParting(outline);
+    const of = (half: Half) => within(onHalf(outline, parting, angle, half)).readings;
+    return { parting, left: of('left'), right: of('right') };
+  };
   return {
     card,
     taken,
     outline,
-    readings: {
-      halo: given(halo.value, halo.trouble),
-      silhouette: { value: silhouetteOf(outline) / 100, why: null },
-      strays: film ? { value: null, why: 'from film' } : given(strays.value, strays.trouble),
-    },
+    ...within(),
+    halves: split && halvesOf(split),
     widths: widthsDown(outline),
-    thinnest: strays.thinnest,
     notes: [
       ...(coarse ? (['coarse'] as const) : []),
       ...(masked ? [] : (['nothing masked'] as const)),

@@ -13,7 +13,19 @@ export interface MeasuredDay {
   value: number;
 }
 
-/** The shots a promised measure is read in: from behind, each half from its own side, or from near. */
+/** From where a half is seen: from its own side, or with the other one in one picture. */
+const viewOf = ({ angle }: Shot) => (angle === 'left' || angle === 'right' ? 'own side' : angle);
+
+/** Of views of halves, the one that most wash days and halves show; the own side before others that show as many. */
+function fromOneView(shots: readonly Shot[]): readonly Shot[] {
+  const views = (['own side', 'back', 'front'] as const).map((view) => {
+    const of = shots.filter((shot) => viewOf(shot) === view);
+    return { of, days: new Set(of.map(({ position, half }) => `${position} ${half}`)).size };
+  });
+  return views.toSorted((a, b) => b.days - a.days)[0]!.of;
+}
+
+/** The shots a promised measure is read in: from behind, each half from one view, or from near. */
 function promisedShots(measure: PhotoMeasure, shots: readonly Shot[], halves: boolean): readonly Shot[] {
   if (measure === 'volume') return halves ? [] : volumes(shots);
   if ((CLOSE_MEASURES as readonly PhotoMeasure[]).includes(measure))
@@ -40,7 +52,8 @@ function placesShown(
 
 /**
  * A measure as a trial's main result reads it, a number a wash day (in half-heads a half) and day worn: whole heads from
- * behind, each half from its own side, clumps and curls from near, at the places that every such wash day shows, else at the
+ * behind, each half from its own side (or from behind or the front,
+ * where more of them are seen split at the parting), clumps and curls from near, at the places that every such wash day shows, else at the
  * one that most show: a day is never compared by another place. Pictures that are not like
  * most others of the trial are left out, whatever option they show. `looks` are the shots of each day worn. Source: methods.md
  * 4, "pairs"; which view counts is our own choice.
@@ -50,12 +63,15 @@ export function measuredDays(
   looks: readonly { day: number; shots: readonly Shot[] }[],
   halves: boolean,
 ): MeasuredDay[] {
-  const seen = looks.flatMap(({ day, shots }) =>
+  const read = looks.flatMap(({ day, shots }) =>
     promisedShots(measure, shots, halves).flatMap((shot) => {
       const value = readIn(shot, measure);
       return value === null || !shot.taken ? [] : [{ day, shot, value }];
     }),
   );
+  const isNear = (CLOSE_MEASURES as readonly PhotoMeasure[]).includes(measure);
+  const view = halves && !isNear ? new Set(fromOneView(read.map(({ shot }) => shot))) : null;
+  const seen = read.filter(({ shot }) => !view || view.has(shot));
   const typical = mostAlike(seen.map(({ shot }) => shot));
   if (!typical) return [];
   const dayOf = ({ shot, day }: (typeof seen)[number]) =>

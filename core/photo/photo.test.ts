@@ -7,6 +7,7 @@ import { kelvinOf, type Taken, unlike } from './guard.ts';
 import { edgeReads, haloOf, silhouetteOf } from './halo.ts';
 import { byteOf, linearOf, luminanceOf } from './light.ts';
 import { matters } from './measures.ts';
+import { halfAt, middleParting, onHalf, type Parting } from './parting.ts';
 import { emptyPlane, type Mask, maskWhere, type Plane, sampleAt } from './plane.ts';
 import { quadraticThrough } from './quadratic.ts';
 import { pictureError, tellApart } from './repeat.ts';
@@ -184,6 +185,38 @@ describe('a shape of known coverage', { timeout: 60_000 }, () => {
     const left = haloOf(outline, { part: (i) => i % outline.core.width < middle - 40 });
     expect(right.value).toBeCloseTo(1, 1);
     expect(Math.abs(left.value!)).toBeLessThan(THIRD);
+  });
+
+  it('is told half by half at the parting, as the wearer has them', () => {
+    // Frizz on the picture's right alone.
+    const light = shadow((d, angle) => (d < 10 && Math.abs(angle) < Math.PI / 2 ? 0.1 : 0));
+    const outline = outlineOf(light);
+    const parting = middleParting(outline);
+    expect(parting[0].x).toBeCloseTo(light.width / 2 - 0.5, 0);
+    expect(parting[1].y - parting[0].y).toBeGreaterThan(2 * RADIUS * PX - 10);
+    const halo = (angle: 'back' | 'front', half: 'left' | 'right', at = parting) =>
+      haloOf(outline, { part: onHalf(outline, at, angle, half) }).value!;
+    // From behind their right is at the right; from the front it is at the left.
+    expect(halo('back', 'right')).toBeCloseTo(1, 1);
+    expect(Math.abs(halo('back', 'left'))).toBeLessThan(THIRD);
+    expect(halo('front', 'left')).toBe(halo('back', 'right'));
+    const area = (half: 'left' | 'right') => silhouetteOf(outline, onHalf(outline, parting, 'back', half));
+    expect(area('left') + area('right')).toBeCloseTo(silhouetteOf(outline), 6);
+    expect(area('left') / (0.5 * Math.PI * RADIUS ** 2)).toBeCloseTo(1, 1);
+    // A parting that leans, and one at the very side: too little is left there to say anything of.
+    const of = halfAt(
+      [
+        { x: 40, y: 0 },
+        { x: 60, y: 100 },
+      ],
+      'back',
+    );
+    expect([of(45, 50), of(55, 50), of(45, 10), of(55, 95)]).toEqual(['left', 'right', 'right', 'left']);
+    const aside = parting.map((at) => ({ ...at, x: at.x + (RADIUS - 4) * PX })) as unknown as Parting;
+    expect(haloOf(outline, { part: onHalf(outline, aside, 'back', 'right') })).toMatchObject({
+      value: null,
+      trouble: 'little free outline',
+    });
   });
 
   it('is the same of light hair before a dark wall', () => {

@@ -88,9 +88,14 @@ function evenly(line: readonly Point[], step: number): Point[] {
 /**
  * Flyaways: crossings of single strands over lines at set distances from the free outline, per 100 mm of those lines.
  * `lights` are the picture's at its full size, `edgeMm` the 10–90 % rise of a sharp edge in it. Crossings, not hairs: a strand
- * may cross twice. Source: methods.md 4.
+ * may cross twice. `part` narrows to a side. Source: methods.md 4.
  */
-export function straysOf(outline: Outline, lights: readonly Plane[], edgeMm: number): Strays {
+export function straysOf(
+  outline: Outline,
+  lights: readonly Plane[],
+  edgeMm: number,
+  part: (i: number) => boolean = () => true,
+): Strays {
   const { outside, free, scale, left, top, step, noise } = outline;
   const least = Math.max(PROMINENCE.noises * noise, PROMINENCE.least);
   // The peak a hair of thickness t leaves under a normal blur of σ is t / (σ √2π).
@@ -106,7 +111,7 @@ export function straysOf(outline: Outline, lights: readonly Plane[], edgeMm: num
   const pxPerMm = scale * step;
   const levels = STRAY_LEVELS.map((at): StrayLevel => {
     let [crossings, length, sum, count] = [0, 0, 0, 0];
-    for (const line of contoursAt(outside, at, (i) => free.data[i] === 1)) {
+    for (const line of contoursAt(outside, at, (i) => free.data[i] === 1 && part(i))) {
       const places = evenly(line, 0.5 / step);
       length += (places.length * 0.5) / pxPerMm;
       const along = places.map(({ x, y }) =>

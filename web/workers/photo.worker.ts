@@ -17,14 +17,17 @@ import { CARDS } from '@sabor/core/photo/card/layout';
 import { contoursAt } from '@sabor/core/photo/contour';
 import type { Way } from '@sabor/core/photo/guard';
 import { type Guide, guideOf } from '@sabor/core/photo/guide';
-import { measureWhole, type PictureMeasures } from '@sabor/core/photo/measure';
+import { measureWhole, type PictureMeasures, type Readings } from '@sabor/core/photo/measure';
 import { type CloseMeasures, measureClose } from '@sabor/core/photo/measure-close';
 import { isFromNear } from '@sabor/core/photo/measures';
+import type { Half, SplitAngle } from '@sabor/core/photo/parting';
 import type { Picture, Point } from '@sabor/core/photo/plane';
 import { expose } from 'comlink';
 
 /** What is shown of a measured picture; lines in its own pixels. */
-export interface MeasuredPicture extends Omit<PictureMeasures, 'outline' | 'card'> {
+export interface MeasuredPicture extends Omit<PictureMeasures, 'outline' | 'card' | 'halves'> {
+  /** What is read of each half, split at the parting (two places, as shares); null where the picture was not split. */
+  halves: ({ parting: Point[] } & Record<Half, Readings>) | null;
   /** What is read from near alone; null for a whole head. */
   near: Pick<CloseMeasures, 'curls' | 'shine'> | null;
   width: number;
@@ -103,6 +106,7 @@ const photo = {
       near,
       way,
       empty,
+      split,
     }: {
       leftOut: readonly Point[][];
       ruleMm: number;
@@ -113,6 +117,8 @@ const photo = {
       /** How hair is told from the wall, and the same frame without a head; of a whole head alone. */
       way: Way;
       empty: Blob | null;
+      /** Asks for each half too; the parting as shares, or down the middle. */
+      split: { angle: SplitAngle; parting: readonly Point[] | null } | null;
     },
   ): Promise<MeasuredPicture> {
     const picture = await pixelsOf(file, orientation);
@@ -141,13 +147,19 @@ const photo = {
         thinnest: null,
         outline: [],
         reach: [],
+        halves: null,
         card: seen(card),
         near: { curls, shine },
       };
     }
-    const { outline, card, ...rest } = measureWhole(picture, {
+    const inPixels = ({ x, y }: Point): Point => ({ x: x * width, y: y * height });
+    const { outline, card, halves, ...rest } = measureWhole(picture, {
       ...asked,
       way,
+      split: split && {
+        angle: split.angle,
+        parting: split.parting && [inPixels(split.parting[0]!), inPixels(split.parting[1]!)],
+      },
       ...(empty ? { empty: await pixelsOf(empty, 1) } : {}),
     });
     const inPicture = ({ x, y }: Point): Point =>
@@ -163,6 +175,10 @@ const photo = {
       ...rest,
       width,
       height,
+      halves: halves && {
+        ...halves,
+        parting: halves.parting.map(({ x, y }) => ({ x: x / width, y: y / height })),
+      },
       outline: lines(0),
       reach: lines(30, (i) => outline!.free.data[i] === 1),
       card: seen(card),

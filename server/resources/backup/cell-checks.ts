@@ -98,6 +98,7 @@ const CELLS: Record<string, v.GenericSchema> = {
   'photograph_measured.left_out': PhotographMeasuredInput.entries.leftOut,
   'photograph_measured.card': v.nullable(cardCorners),
   'photograph_measured.curls': PhotographMeasuredInput.entries.curls,
+  'photograph_measured.parting': PhotographMeasuredInput.entries.parting,
   'photograph_measured.notes': PhotographMeasuredInput.entries.notes,
   'photograph_reading.why': v.nullable(v.picklist(PHOTO_REFUSALS)),
   'photograph.size': v.pipe(v.unknown(), v.transform(Number), v.minValue(1), v.maxValue(PHOTOGRAPH_LIMIT)),

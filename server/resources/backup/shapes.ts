@@ -57,6 +57,7 @@ const ANY: ReadonlySet<string> = new Set([
   'photograph_measured.left_out',
   'photograph_measured.card',
   'photograph_measured.curls',
+  'photograph_measured.parting',
 ]);
 
 const wordsIn = (definition: string | null): string[] | null =>

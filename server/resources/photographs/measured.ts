@@ -1,8 +1,12 @@
 import type { FiledPhotograph, ListedPhotograph, PhotographMeasured } from '@sabor/contract/photograph';
+import { DESIGNS, type Design } from '@sabor/core/trial/designs';
 import { type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound } from '../../http/problems.ts';
 import { MEASURED, PHOTOGRAPH } from '../wash-days/photograph-sql.ts';
 import { hasImage } from './store.ts';
+
+/** Designs that wear two options on the two halves of a head. */
+const HALVED = (Object.keys(DESIGNS) as Design[]).filter((key) => DESIGNS[key].halves);
 
 /** The width of a photograph `p` beside its height, upright. */
 const ASPECT =
@@ -23,7 +27,7 @@ const CURL_WIDTH = `(select m.curl_width_mm from photograph o join photograph_me
 export async function readFiled(db: Db, id: string): Promise<FiledPhotograph> {
   const { rows } = await db.query<FiledPhotograph>(
     `select ${PHOTOGRAPH} as photograph, d.id as "washDayId", t.wearer_id as "wearerId", d.position, t.question,
-       t.logged, ${CURL_WIDTH} as "curlWidth",
+       t.logged, t.design = any($2) as halves, ${CURL_WIDTH} as "curlWidth",
        (select json_build_object('id', o.id, 'leftOut', m.left_out, 'ruleMm', m.rule_mm, 'card', m.card,
             'aspect', ${ASPECT.replaceAll('p.', 'o.')}) from photograph o
           join wash_day od on od.id = o.wash_day_id join trial ot on ot.id = od.trial_id
@@ -33,7 +37,7 @@ export async function readFiled(db: Db, id: string): Promise<FiledPhotograph> {
         order by o.taken_at desc, o.id limit 1) as before
      from photograph p join wash_day d on d.id = p.wash_day_id join trial t on t.id = d.trial_id
      where p.id = $1 and p.bytes is not null`,
-    [id],
+    [id, HALVED],
   );
   if (!rows[0]) throw notFound('photograph');
   return rows[0];
@@ -44,7 +48,7 @@ export async function readListed(db: Db, wearerId: string): Promise<ListedPhotog
   const { rows } = await db.query<ListedPhotograph>(
     `select p.id, d.id as "washDayId", d.position, t.question, t.logged, p.stage, p.day, p.angle,
        p.taken_at as "takenAt", ${ASPECT} as aspect, m.card, m.exposure,
-       (select r.value from photograph_reading r where r.photograph_id = p.id and r.measure = 'halo') as halo,
+       (select r.value from photograph_reading r where r.photograph_id = p.id and r.measure = 'halo' and r.half = 'both') as halo,
        (select r.value from photograph_reading r where r.photograph_id = p.id and r.measure = 'clump-contrast') as contrast
      from photograph p join wash_day d on d.id = p.wash_day_id join trial t on t.id = d.trial_id
        left join photograph_measured m on m.photograph_id = p.id
@@ -81,8 +85,8 @@ export async function storeMeasured(
     const { taken } = measured;
     await client.query(
       `insert into photograph_measured (photograph_id, measured_at, rule_mm, left_out, card, px_per_mm, edge_mm, tilt,
-         exposure, kelvin, clipped, thinnest_mm, widths, notes, curl_width_mm, curls, way)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17)`,
+         exposure, kelvin, clipped, thinnest_mm, widths, notes, curl_width_mm, curls, way, parting)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)`,
       [
         id,
         measured.measuredAt,
@@ -101,11 +105,13 @@ export async function storeMeasured(
         measured.curlWidth,
         JSON.stringify(measured.curls),
         taken?.way ?? 'silhouette',
+        measured.parting && JSON.stringify(measured.parting),
       ],
     );
     await client.query(
-      `insert into photograph_reading (photograph_id, measure, value, why)
-       select $1, x.measure, x.value, x.why from json_to_recordset($2) as x (measure text, value double precision, why text)`,
+      `insert into photograph_reading (photograph_id, measure, half, value, why)
+       select $1, x.measure, coalesce(x.half, 'both'), x.value, x.why
+       from json_to_recordset($2) as x (measure text, half text, value double precision, why text)`,
       [id, JSON.stringify(measured.readings)],
     );
     const { rows } = await client.query<{ measured: PhotographMeasured }>(

@@ -253,10 +253,11 @@ describe('what was read in a photograph', () => {
     widths: [10, 80.5],
     curlWidth: null,
     curls: [],
+    parting: null,
     notes: ['coarse'],
     readings: [
-      { measure: 'halo', value: 1.25, why: null },
-      { measure: 'strays', value: null, why: 'too coarse' },
+      { measure: 'halo', half: null, value: 1.25, why: null },
+      { measure: 'strays', half: null, value: null, why: 'too coarse' },
     ],
     ...to,
   });
@@ -275,10 +276,32 @@ describe('what was read in a photograph', () => {
     const before = await pulse();
     expect((await keep(one.id, measured())).status).toBe(200);
     expect(await pulse()).not.toEqual(before);
-    const again = measured({ leftOut: [], readings: [{ measure: 'halo', value: 0.8, why: null }] });
+    const again = measured({
+      leftOut: [],
+      readings: [{ measure: 'halo', half: null, value: 0.8, why: null }],
+    });
     await keep(one.id, again);
-    const { photographs } = (await bench.ask<WashDay>('GET', `/api/wash-days/${day.id}`)).body;
-    expect({ ...photographs[0]!.measured!, measuredAt: again.measuredAt }).toEqual(again);
+    const kept = async () =>
+      (await bench.ask<WashDay>('GET', `/api/wash-days/${day.id}`)).body.photographs[0]!.measured!;
+    expect({ ...(await kept()), measuredAt: again.measuredAt }).toEqual(again);
+    // Split at the parting: of all of it, and of each half.
+    const halves = measured({
+      parting: [
+        { x: 0.5, y: 0.2 },
+        { x: 0.52, y: 0.7 },
+      ],
+      taken: { ...again.taken!, way: 'colour' },
+      readings: [null, 'left' as const, 'right' as const].map((half, i) => ({
+        ...{ measure: 'halo' as const, half },
+        ...{ value: i, why: null },
+      })),
+    });
+    await keep(one.id, halves);
+    const { readings, ...rest } = await kept();
+    expect(new Set(readings)).toEqual(new Set(halves.readings));
+    expect({ ...rest, measuredAt: halves.measuredAt }).toEqual({
+      ...Object.fromEntries(Object.entries(halves).filter(([key]) => key !== 'readings')),
+    });
     await bench.ask('DELETE', `/api/photographs/${one.id}`);
     expect((await bench.db.query('select from photograph_reading')).rowCount).toBe(0);
   });
@@ -290,7 +313,7 @@ describe('what was read in a photograph', () => {
       measured({ readings: [{ ...halo!, why: 'too noisy' }] }),
       measured({ readings: [{ ...halo!, value: null }] }),
       measured({ readings: [halo!, halo!] }),
-      measured({ readings: [{ measure: 'volume', value: 3, why: null }] }),
+      measured({ readings: [{ measure: 'volume', half: null, value: 3, why: null }] }),
       measured({ readings: [{ ...halo!, why: 'bad hair' as 'too noisy', value: null }] }),
       measured({ ruleMm: 3 }),
       measured({ leftOut: [CARD.slice(0, 2)] }),
@@ -307,7 +330,7 @@ describe('what was read in a photograph', () => {
       taken: null,
       leftOut: [],
       widths: [],
-      readings: [{ measure: 'halo', value: null, why: 'no card' }],
+      readings: [{ measure: 'halo', half: null, value: null, why: 'no card' }],
     });
     expect((await keep(one.id, none)).body).toMatchObject({ taken: null, readings: none.readings });
   });
@@ -360,8 +383,8 @@ describe('what was read in a photograph', () => {
         curlWidth,
         curls: [CARD],
         readings: [
-          { measure: 'clump-contrast', value: 1.9, why: null },
-          { measure: 'curl-index', value: null, why: 'few curls' },
+          { measure: 'clump-contrast', half: null, value: 1.9, why: null },
+          { measure: 'curl-index', half: null, value: null, why: 'few curls' },
         ],
       });
     const [one, again, none] = [

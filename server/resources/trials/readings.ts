@@ -254,14 +254,16 @@ export function readingsCsv(
     const shownIn = (angle: Angle, zoneId: string | null) =>
       halves && (angle === 'left' || angle === 'right') ? guarded(armOf(day, angle)) : armAt(zoneId);
     const pictures = day.photographs.flatMap(({ stage, day: dayWorn, angle, zoneId, takenAt, measured }) =>
-      (measured?.readings ?? []).map(({ measure, value, why }) =>
+      (measured?.readings ?? []).map(({ measure, half, value, why }) =>
         line({
           stage: stageLabel(stage, dayWorn),
           dayWorn,
           at: takenAt,
-          arm: shownIn(angle, zoneId),
+          arm: half && halves ? guarded(armOf(day, half)) : shownIn(angle, zoneId),
           outcome: `Picture: ${PHOTO_MEASURES[measure].label}`,
-          zone: guarded([zones.get(zoneId ?? ''), VIEWS[angle]].filter(Boolean).join(', ')),
+          zone: guarded(
+            [zones.get(zoneId ?? ''), VIEWS[angle], half && `${half} half`].filter(Boolean).join(', '),
+          ),
           ...(value === null ? { word: `not read: ${why}` } : { value }),
           unit: PHOTO_MEASURES[measure].unit,
         }),

@@ -35,6 +35,7 @@ async function drawnOf(id: string, worker: ReturnType<typeof openPhotoWorker>): 
       : null,
     way: before?.taken?.way ?? 'silhouette',
     empty: null,
+    split: null,
   });
   const { width, height, outline, reach, readings } = read;
   return {

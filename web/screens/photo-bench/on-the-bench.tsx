@@ -10,6 +10,7 @@ import { ChoiceField } from '../../ui/inputs.tsx';
 import type { MeasuredPicture } from '../../workers/photo.ts';
 import { LeftOut, LeftOutDrawn } from './left-out.tsx';
 import { CurlsDrawn, Near } from './near.tsx';
+import { Halves, PartingDrawn } from './parting.tsx';
 import type { BenchPicture } from './pictures.ts';
 
 /** What was found, drawn over the picture: the card, the outline, and how far out the halo is looked for. */
@@ -69,6 +70,9 @@ export function OnTheBench({
   const [corners, setCorners] = useState<readonly Point[] | null>(null);
   /** Places of a curl that is being tagged; null while none is. */
   const [crests, setCrests] = useState<readonly Point[] | null>(null);
+  /** A parting on its way to where it will be. */
+  const [onItsWay, setOnItsWay] = useState<readonly Point[] | null>(null);
+  const halves = state.kind === 'read' ? state.read.halves : null;
   const shown = useRef<HTMLImageElement>(null);
   const isBesideAnother =
     state.kind === 'read' &&
@@ -84,6 +88,7 @@ export function OnTheBench({
         <LeftOutDrawn areas={leftOut} corners={corners} setCorners={setCorners} />
         {near && <CurlsDrawn curls={near.curls} crests={crests} setCrests={setCrests} />}
         {state.kind === 'read' && <Found read={state.read} />}
+        {halves && <PartingDrawn parting={onItsWay ?? halves.parting} />}
       </div>
       {state.kind === 'measuring' && <p role="status">Measuring …</p>}
       {state.kind === 'failed' && (
@@ -154,6 +159,14 @@ export function OnTheBench({
             setCrests(to);
           }}
           measure={measure}
+        />
+      )}
+      {halves && !corners && (
+        <Halves
+          halves={halves}
+          said={picture.parting !== null}
+          shown={setOnItsWay}
+          move={(parting) => measure({ ...picture, parting })}
         />
       )}
       {!near && state.kind !== 'measuring' && !corners && (

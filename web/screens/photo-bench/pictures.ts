@@ -7,6 +7,7 @@ import { carried } from '@sabor/core/photo/carry';
 import { STRAIGHT } from '@sabor/core/photo/close/coherence';
 import type { Way } from '@sabor/core/photo/guard';
 import { CLOSE_MEASURES, isFromNear, WHOLE_MEASURES } from '@sabor/core/photo/measures';
+import { isSplitAngle } from '@sabor/core/photo/parting';
 import type { Point } from '@sabor/core/photo/plane';
 import { isShotAgain } from '@sabor/core/photo/shots';
 import { dayName } from '@sabor/words/day-name';
@@ -37,6 +38,8 @@ export interface BenchPicture {
   near: { curlWidth: number; curls: Point[][] } | null;
   /** How hair is told from the wall. */
   way: Way;
+  /** Where the parting runs, as shares, once it was said. */
+  parting: Point[] | null;
   /** The same hair as the picture before it, shot again. */
   again: boolean;
   state:
@@ -89,7 +92,11 @@ const pictureName = (filed: FiledPhotograph) =>
  * Whether a stored photograph was measured just so before: looking at it again keeps no other reading, and takes none from
  * it that rests on an empty frame which is not here. `beside`: it is read beside an empty frame now.
  */
-const isKnown = ({ filed, ruleMm, leftOut, near, way }: BenchPicture, beside: boolean): boolean => {
+const isKnown = (
+  { filed, ruleMm, leftOut, near, way, parting }: BenchPicture,
+  beside: boolean,
+  isSplit: boolean,
+): boolean => {
   const before = filed?.photograph.measured;
   const of = (curlWidth: number | null, curls: unknown, out: unknown) =>
     JSON.stringify([curlWidth, curls, out]);
@@ -98,6 +105,9 @@ const isKnown = ({ filed, ruleMm, leftOut, near, way }: BenchPicture, beside: bo
     before.ruleMm === ruleMm &&
     (before.taken === null || before.taken.way === way) &&
     !beside &&
+    // Measured before halves were told apart, it is read once more.
+    isSplit === (before.parting !== null) &&
+    (parting === null || JSON.stringify(parting) === JSON.stringify(before.parting)) &&
     of(before.curlWidth, before.curls, before.leftOut) ===
       of(near?.curlWidth ?? null, near?.curls ?? [], leftOut)
   );
@@ -113,11 +123,21 @@ const measuredOf = (picture: BenchPicture, read: MeasuredPicture): PhotographMea
   notes: [...read.notes],
   curlWidth: picture.near?.curlWidth ?? null,
   curls: picture.near?.curls ?? [],
-  readings: (picture.near ? CLOSE_MEASURES : WHOLE_MEASURES).flatMap((measure) => {
-    const reading = read.readings[measure];
-    return reading ? [{ measure, ...reading }] : [];
+  parting: read.halves?.parting ?? null,
+  readings: ([null, 'left', 'right'] as const).flatMap((half) => {
+    const readings = half ? read.halves?.[half] : read.readings;
+    return (picture.near ? CLOSE_MEASURES : WHOLE_MEASURES).flatMap((measure) => {
+      const reading = readings?.[measure];
+      return reading ? [{ measure, half, ...reading }] : [];
+    });
   }),
 });
+
+/** Photographs of a half-head's wash day that show both halves are split at the parting. */
+const splitOf = ({ filed, parting }: BenchPicture) => {
+  const angle = filed?.halves ? filed.photograph.angle : null;
+  return angle && isSplitAngle(angle) ? { angle, parting } : null;
+};
 
 /** Pictures that lie on the bench for as long as the page is open; of photographs of a wash day what was read is kept with them. */
 export function usePictures(
@@ -155,6 +175,7 @@ export function usePictures(
       near: picture.near,
       way: picture.way,
       empty: picture.near ? null : emptyFrame.current,
+      split: splitOf(picture),
     });
   /** What was left out by hand in one picture goes to those of the same view in which nothing is left out yet. */
   const layOnOthers = (picture: BenchPicture, found: MeasuredPicture) => {
@@ -175,8 +196,11 @@ export function usePictures(
   };
   const measure = async (asked: BenchPicture) => {
     let picture = asked;
-    const { leftOut, laid: isLaid, ruleMm: rule, near, way } = picture;
-    change(picture.id, { leftOut, laid: isLaid, ruleMm: rule, near, way, state: { kind: 'measuring' } });
+    const { leftOut, laid: isLaid, ruleMm: rule, near, way, parting } = picture;
+    change(picture.id, {
+      ...{ leftOut, laid: isLaid, ruleMm: rule, near, way, parting },
+      state: { kind: 'measuring' },
+    });
     try {
       let found = await read(picture);
       const laid =
@@ -189,7 +213,7 @@ export function usePictures(
       }
       layOnOthers(picture, found);
       const { filed } = picture;
-      const known = isKnown(picture, found.notes.includes('empty frame'));
+      const known = isKnown(picture, found.notes.includes('empty frame'), found.halves !== null);
       // A wrong file chosen for the empty frame takes nothing from what is kept.
       const spoiled = Object.values(found.readings).some(({ why }) => why === 'frames differ');
       change(picture.id, {
@@ -239,6 +263,7 @@ export function usePictures(
       madeUp = null,
       near = null,
       way = 'silhouette',
+      parting = null,
       again = false,
       ruleMm: rule = ruleOf({ near }),
     }: Partial<BenchPicture> = {},
@@ -258,6 +283,7 @@ export function usePictures(
       madeUp,
       near,
       way,
+      parting,
       again,
       state: { kind: 'measuring' },
     };
@@ -310,6 +336,7 @@ export function usePictures(
           leftOut: photograph.measured?.leftOut.map((area) => [...area]) ?? [],
           filed,
           way: photograph.measured?.taken?.way ?? 'silhouette',
+          parting: photograph.measured?.parting ?? null,
           near: isFromNear(photograph.angle)
             ? {
                 curlWidth: filed.curlWidth ?? photograph.measured?.curlWidth ?? STRAIGHT,
