@@ -3,6 +3,7 @@ import { BackupState } from './backup.ts';
 import { OwnBoard } from './board.ts';
 import { Buying } from './buying.ts';
 import { CalendarEntry, Moved } from './calendar.ts';
+import { ListedClip } from './clip.ts';
 import { DayImport, DaysStored, TakenBack } from './day-import.ts';
 import { HairFile } from './hair-file.ts';
 import { LedgerWashDay, OwnIngredientInput } from './ingredients.ts';
@@ -63,6 +64,8 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'GET /photographs/:id': FiledPhotograph,
   'PUT /photographs/:id/measured': PhotographMeasuredInput,
   'GET /wearers/:id/ghosts': Ghosts,
+  'GET /wearers/:id/clips': v.array(ListedClip),
+  'PUT /clips/:id': v.array(ListedClip),
   'GET /wearers/:id/photographs': v.array(ListedPhotograph),
   'GET /routines': v.array(Routine),
   'GET /routines/:id': Routine,

@@ -20,6 +20,7 @@ import type { Nightly } from './resources/backup/nightly.ts';
 import { backupRoutes } from './resources/backup/routes.ts';
 import { boardRoutes } from './resources/board/routes.ts';
 import { calendarRoutes } from './resources/calendar/routes.ts';
+import { clipRoutes } from './resources/clips/routes.ts';
 import { hairFileRoutes } from './resources/hair-files/routes.ts';
 import { memoRoutes } from './resources/memos/routes.ts';
 import { photographRoutes } from './resources/photographs/routes.ts';
@@ -166,6 +167,7 @@ export function createApp({
     washDayRoutes,
     checkInRoutes,
     photographRoutes,
+    clipRoutes,
     memoRoutes,
     todayRoutes,
     calendarRoutes,

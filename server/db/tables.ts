@@ -46,6 +46,7 @@ export const TABLES = {
   photograph_copy: 31,
   photograph_measured: 32,
   photograph_reading: 32,
+  clip: 42,
   memo: 30,
   amendment: 8,
   overrule: 8,
@@ -78,6 +79,7 @@ export const PICTURES: Partial<Record<Table, string>> = {
   photograph: 'photographs',
   product_picture: 'product-pictures',
   memo: 'memos',
+  clip: 'clips',
 };
 
 export type Table = keyof typeof TABLES;

@@ -1,5 +1,6 @@
 import { ANGLES } from '@sabor/core/basin/angles';
 import { CAME_FROM, FASTENED } from '@sabor/core/basin/came-from';
+import { CLIPS } from '@sabor/core/basin/clip';
 import { IDEAS } from '@sabor/core/basin/ideas';
 import { ACCEPTED, STYLES_MEANT } from '@sabor/core/basin/style-meant';
 import { SCENARIOS, WEATHER_SOURCES } from '@sabor/core/climate/places';
@@ -81,6 +82,7 @@ describe('the database knows the words that core knows', () => {
       idea: IDEAS,
       style_meant: STYLES_MEANT,
       angle: ANGLES,
+      clip_kind: CLIPS,
     }),
   )('%s', async (name, vocabulary) => {
     const { rows } = await bench.db.query<{ definition: string }>(

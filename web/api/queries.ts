@@ -1,6 +1,7 @@
 import type { BackupState } from '@sabor/contract/backup';
 import type { Buying } from '@sabor/contract/buying';
 import type { CalendarEntry } from '@sabor/contract/calendar';
+import type { ListedClip } from '@sabor/contract/clip';
 import type { DayImport } from '@sabor/contract/day-import';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
@@ -120,6 +121,8 @@ export const usePhotographs = (wearerId: string) =>
     ...resource<ListedPhotograph[]>(`/wearers/${wearerId}/photographs`),
     enabled: wearerId !== '',
   });
+export const clipsOf = (wearerId: string) => resource<ListedClip[]>(`/wearers/${wearerId}/clips`);
+export const useClips = (wearerId: string) => useQuery({ ...clipsOf(wearerId), enabled: wearerId !== '' });
 /** What is behind each code; refused to all but a helper before the trial is over. */
 export const useKey = (trialId: string) => useQuery(resource<KeyEntry[]>(`/trials/${trialId}/key`));
 export const useTrialsWhole = (ids: readonly string[]) =>

@@ -45,6 +45,7 @@ export const TABLE_SAYS: Readonly<Record<Table, string>> = {
   photograph_copy: 'A smaller copy of a photograph.',
   photograph_measured: 'How a photograph was measured: its card, scale and light.',
   photograph_reading: 'What was measured in a photograph, or why it was not.',
+  clip: 'A short clip of a wash day’s hair in motion; its film is a file.',
   memo: 'A note in words or by voice; a voice is a file.',
   amendment: 'A change of a promise, on record.',
   overrule: 'A finding of the fairness check that the tester judged otherwise.',

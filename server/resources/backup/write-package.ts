@@ -65,9 +65,9 @@ function entry(zip: ZipFile, path: string, compress: boolean, open: () => Promis
   });
 }
 
-/** A picture of an under-age wearer leaves in a part once the guardian has said yes to publishing. */
+/** A picture or clip of an under-age wearer leaves in a part once the guardian has said yes to publishing. */
 const mayLeave = (table: string) =>
-  table === 'photograph'
+  table === 'photograph' || table === 'clip'
     ? `and (select not w.under_age or coalesce((select c.yes from publish_consent c where c.wearer_id = w.id
          order by c.said_at desc, c.id desc limit 1), false)
          from wash_day d join trial x on x.id = d.trial_id join wearer w on w.id = x.wearer_id where d.id = t.wash_day_id)`

@@ -2,18 +2,10 @@ import { MemoDone, MemoInput } from '@sabor/contract/memo';
 import { MEMO_LIMIT, MEMO_TYPES } from '@sabor/core/basin/memo';
 import express, { Router } from 'express';
 import type { Db } from '../../db/pool.ts';
+import { besideBytes } from '../../http/beside-bytes.ts';
 import { parse, Refusal } from '../../http/problems.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { markMemo, readMemos, readSound, removeMemo, saveMemo } from './store.ts';
-
-/** What goes with a sound stands in the address, as JSON; null where it is none. */
-function besideSound(text: unknown): unknown {
-  try {
-    return typeof text === 'string' ? JSON.parse(text) : null;
-  } catch {
-    return null;
-  }
-}
 
 /** Notes told from anywhere: in words, or a voice memo whole in one request. */
 export function memoRoutes(db: Db): Router {
@@ -30,11 +22,7 @@ export function memoRoutes(db: Db): Router {
     '/memos/:id/sound',
     express.raw({ type: [...MEMO_TYPES], limit: MEMO_LIMIT + 1 }),
     async (request, response) => {
-      const said = besideSound(request.query.memo);
-      const memo = parse(MemoInput, {
-        ...(said !== null && typeof said === 'object' ? said : {}),
-        id: pathId(request, 'note'),
-      });
+      const memo = parse(MemoInput, { ...besideBytes(request.query.memo), id: pathId(request, 'note') });
       if (!Buffer.isBuffer(request.body) || request.body.length === 0)
         throw new Refusal(422, 'A voice memo is a WebM, Ogg or MP4 sound. Record it again.');
       response.json(await saveMemo(db, memo, request.body));

@@ -4,10 +4,11 @@ import { stageLabel } from '@sabor/core/outcomes/stages';
 import { dayName } from '@sabor/words/day-name';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { usePhotographs, useWearers } from '../../api/queries.ts';
+import { useClips, usePhotographs, useWearers } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
+import { InStep } from './in-step.tsx';
 import { Table } from './table.tsx';
 
 /** "Wash day 3, day 1, back": with its trial's question where the head has several. */
@@ -23,6 +24,7 @@ export function LightTableScreen() {
   const wearers = useWearers();
   const head = search.get('head') ?? wearers.data?.[0]?.id ?? '';
   const photographs = usePhotographs(head);
+  const clips = useClips(head).data ?? [];
   if (wearers.isError) return <Failed error={wearers.error} retry={wearers.refetch} />;
   if (photographs.isError) return <Failed error={photographs.error} retry={photographs.refetch} />;
   if (!wearers.data || (head !== '' && !photographs.data)) return <Loading what="the photographs" />;
@@ -38,7 +40,7 @@ export function LightTableScreen() {
     <>
       <Heading title="Light table">
         Two to four photographs of one angle at one scale and brightness: laid over each other by the card, or
-        by two points tapped in each. One pan and zoom moves all.
+        by two points tapped in each. One pan and zoom moves all. Short clips of two wash days play in step.
       </Heading>
       <p className="mb-4 flex flex-wrap items-center gap-3">
         <InlineChoice
@@ -63,6 +65,7 @@ export function LightTableScreen() {
           <Choose all={all} chosen={ids} put={put} />
         </>
       )}
+      {clips.length > 0 && <InStep key={head} all={clips} />}
     </>
   );
 }

@@ -14,6 +14,7 @@ import { Button } from '../../ui/button.tsx';
 import { Failed, Loading } from '../../ui/states.tsx';
 import { readStage } from '../worn/look-path.ts';
 import { Camera } from './camera.tsx';
+import { Clips } from './clips.tsx';
 
 /** The views that are taken at every look; the others are for looking only. */
 const VIEWS_TO_TAKE: readonly Angle[] = ['back', 'left', 'right', 'front'];
@@ -271,6 +272,7 @@ export function PhotographsScreen() {
           );
         })}
       </ul>
+      <Clips washDayId={id} wearerId={day.data.wearerId} look={look} open={open} />
     </div>
   );
 }

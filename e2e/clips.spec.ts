@@ -1,0 +1,51 @@
+import { chromium } from '../playwright.config.ts';
+import { expect, PHONE, test } from './bench.ts';
+import { beginDay, makeTrial } from './make-trial.ts';
+
+test.use({
+  launchOptions: {
+    ...chromium,
+    args: [...chromium.args, '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream'],
+  },
+});
+
+test('clips of two wash days are filmed with sound and play in step, slowed and sought together', async ({
+  page,
+}) => {
+  await page.setViewportSize(PHONE);
+  const days: string[] = [];
+  for (const hoursAgo of [30, 0])
+    days.push(await beginDay(page, await makeTrial(page, `Bounce of ${hoursAgo}?`), hoursAgo));
+  for (const day of days) {
+    await page.goto(`/wash-days/${day}/photographs/wet`);
+    await page.getByRole('button', { name: 'Film a bounce' }).click();
+    await expect(page.getByRole('timer')).toHaveText('2 s');
+    await page.getByRole('button', { name: 'Stop', exact: true }).click();
+    await expect(page.getByLabel('Clip, bounce')).toHaveCount(1);
+  }
+  // What is no film is told, and nothing is lost by it.
+  const chosen = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'From a file, turn' }).click();
+  await (await chosen).setFiles({ name: 'note.mp4', mimeType: 'video/mp4', buffer: Buffer.from('Dear') });
+  await expect(page.getByRole('alert')).toHaveText('This file is not a film that this browser can play.');
+  await expect(page.getByLabel('Clip, bounce')).toHaveCount(1);
+
+  await page.getByRole('region', { name: 'Short clips' }).getByRole('link', { name: 'light table' }).click();
+  const clips = page.getByRole('region', { name: 'Clips in step' });
+  await clips.getByRole('button', { name: 'Play both' }).click();
+  const films = clips.locator('video');
+  await expect(films).toHaveCount(2);
+  const times = () => films.evaluateAll((all) => all.map((film) => (film as HTMLVideoElement).currentTime));
+  await expect.poll(async () => Math.min(...(await times()))).toBeGreaterThan(0.4);
+  await clips.getByRole('button', { name: 'Pause both' }).click();
+  const [left, right] = await times();
+  expect(Math.abs(left! - right!)).toBeLessThan(0.5);
+  // One is heard at a time.
+  const muted = () => films.evaluateAll((all) => all.map((film) => (film as HTMLVideoElement).muted));
+  expect(await muted()).toEqual([false, true]);
+  await clips.getByLabel('Sound').selectOption('none');
+  expect(await muted()).toEqual([true, true]);
+  const where = clips.getByRole('slider', { name: 'Second' });
+  await where.fill('1');
+  await expect.poll(async () => (await times()).map((at) => at.toFixed(1))).toEqual(['1.0', '1.0']);
+});
