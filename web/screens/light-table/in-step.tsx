@@ -7,7 +7,12 @@ import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 
-const nameOf = (one: ListedClip) => `${dayName(one, one.position)}, ${stageLabel(one.stage, one.day)}`;
+/** "Wash day 3, day 1": with its trial's question where clips of several are shown. */
+const namesOf = (all: readonly ListedClip[]) => {
+  const isOfOne = new Set(all.map(({ question }) => question)).size === 1;
+  return (one: ListedClip) =>
+    `${dayName(one, one.position)}, ${stageLabel(one.stage, one.day)}${isOfOne || one.logged ? '' : ` · ${one.question}`}`;
+};
 
 const SPEEDS = [
   ['1', 'as filmed'],
@@ -21,7 +26,13 @@ const SOUNDS = [
 ] as const;
 
 /** Two clips under one clock: played, slowed, stopped and sought together; one is heard at a time. */
-function Player({ clips }: { clips: readonly [ListedClip, ListedClip] }) {
+function Player({
+  clips,
+  nameOf,
+}: {
+  clips: readonly [ListedClip, ListedClip];
+  nameOf: (one: ListedClip) => string;
+}) {
   const films = useRef<(HTMLVideoElement | null)[]>([]);
   const [at, setAt] = useState(0);
   const [playing, setPlaying] = useState(false);
@@ -123,6 +134,7 @@ export function InStep({ all }: { all: readonly ListedClip[] }) {
     kinds.find((key) => all.filter((one) => one.kind === key).length > 1) ?? kinds[0]!,
   );
   const shown = all.filter((one) => one.kind === kind);
+  const nameOf = namesOf(shown);
   const options = shown.map((one) => [one.id, nameOf(one)] as const);
   const [ids, setIds] = useState<readonly [string, string]>(['', '']);
   const found = (id: string, other: number) => shown.find((one) => one.id === id) ?? shown[other];
@@ -157,7 +169,7 @@ export function InStep({ all }: { all: readonly ListedClip[] }) {
         )}
       </div>
       {first && second ? (
-        <Player key={`${first.id} ${second.id}`} clips={[first, second]} />
+        <Player key={`${first.id} ${second.id}`} clips={[first, second]} nameOf={nameOf} />
       ) : (
         <p className="mt-2 text-soft">
           One clip of this kind so far. With one of another wash day the two play in step.

@@ -55,6 +55,7 @@ export function Clips({
     send({ id: v7(), washDayId, ...look, kind, takenAt: new Date().toISOString(), seconds }, blob);
   const record = async (kind: ClipKind) => {
     setFilming(kind);
+    requestAnimationFrame(() => view.current?.scrollIntoView({ block: 'center' }));
     const got = await film();
     setFilming(null);
     if (got) await take(kind, got);
@@ -117,7 +118,9 @@ export function Clips({
           <span role="timer" className="figure">
             {running ?? 0} s
           </span>
-          <Button onClick={stop}>Stop</Button>
+          <Button className="min-h-16 flex-1" onClick={stop}>
+            Stop
+          </Button>
         </p>
       </div>
       <input
