@@ -25,6 +25,7 @@ const lightSource = (): BackupSource => ({
 });
 
 let full: TestBench;
+let light: TestBench;
 const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-backups-'));
 const demoFile = path.join(folder, 'demo.zip');
 const lightFile = path.join(folder, 'light.zip');
@@ -32,13 +33,13 @@ beforeAll(async () => {
   full = await openBench();
   await loadBackup(full.db, demoSource(new Date()));
   await writeBackup(full.db, demoFile);
-  const light = await openBench();
+  light = await openBench();
   await loadBackup(light.db, lightSource());
   await writeBackup(light.db, lightFile);
-  await light.close();
 });
 afterAll(async () => {
   await full.close();
+  await light.close();
   rmSync(folder, { recursive: true });
 });
 
@@ -152,8 +153,8 @@ describe('a backup', () => {
   });
 
   it('is tried out in a database beside, which is gone afterwards', async () => {
-    expect(await restores(full.db, lightFile)).toBe(true);
-    const { rows } = await full.db.query("select 1 from pg_database where datname like 'restore_test%'");
+    expect(await restores(light.db, lightFile)).toBe(true);
+    const { rows } = await light.db.query("select 1 from pg_database where datname like 'restore_test%'");
     expect(rows).toEqual([]);
   });
 });

@@ -12,7 +12,7 @@ export async function readClips(db: Client, wearerId: string): Promise<ListedCli
     `select c.id, c.wash_day_id as "washDayId", c.stage, c.day, c.kind, c.taken_at as "takenAt", c.seconds, c.type,
        d.position, t.question, t.logged
      from clip c join wash_day d on d.id = c.wash_day_id join trial t on t.id = d.trial_id
-     where t.wearer_id = $1 order by d.started_at desc, c.taken_at, c.id`,
+     where t.wearer_id = $1 and c.bytes is not null order by d.started_at desc, c.taken_at, c.id`,
     [wearerId],
   );
   return rows;
@@ -71,7 +71,7 @@ export async function readFilm(
   part: (size: number) => { from: number; to: number },
 ): Promise<{ type: ClipType; size: number; from: number; bytes: Buffer }> {
   const { rows } = await db.query<{ type: ClipType; size: number }>(
-    'select type, size from clip where id = $1',
+    'select type, size from clip where id = $1 and bytes is not null',
     [id],
   );
   if (!rows[0]) throw notFound('clip');
