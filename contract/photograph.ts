@@ -114,6 +114,11 @@ export const PhotographMeasuredInput = v.strictObject({
   /** The width of a curl directions were gathered by, mm, and tagged curls: in hair from near. */
   curlWidth: v.optional(v.nullable(number('The width of a curl', 1, 100)), null),
   curls: v.optional(curls, []),
+  /** How far each of those leans out of the picture's plane, degrees, in their order; 0 where it is not said. */
+  leans: v.optional(
+    v.pipe(v.array(number('The lean', -90, 90)), v.maxLength(30, 'Thirty curls at most.')),
+    [],
+  ),
   /** Where the parting runs, above and below, as shares of the upright picture; null where the picture was not split. */
   parting: v.optional(v.nullable(v.pipe(v.array(place), v.length(2, 'A parting has two places.'))), null),
   readings: v.pipe(

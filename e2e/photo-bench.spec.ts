@@ -65,6 +65,14 @@ test('hair from near is read, and a tagged curl tells its index and shrinkage', 
   // √(1 + (2π·10/24)²) = 2.80, so that 48 mm at rest are 134 hung out.
   await expect(curl).toContainText(/index 2\.[78]\d, radius (9\.\d|10\.\d) mm/, { timeout: 60_000 });
   await expect(curl).toContainText(/shrinkage 6[345] %/);
+  // One that leans: its rise is longer than it is seen, by the cosine; too far, and it is told.
+  const lean = curl.getByRole('slider', { name: 'Curl 1 leans' });
+  await lean.fill('19');
+  await lean.press('ArrowRight');
+  await expect(curl).toContainText(/index 2\.6\d/, { timeout: 60_000 });
+  await lean.fill('29');
+  await lean.press('ArrowRight');
+  await expect(curl).toContainText('It leans more than 25°', { timeout: 60_000 });
   await curl.getByRole('button', { name: /^Remove/ }).click();
   await expect(near.getByText('Curl 1')).toHaveCount(0);
 });

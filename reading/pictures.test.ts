@@ -44,6 +44,7 @@ const picture = (halo: number | null, to: Partial<Photograph> = {}): Photograph 
           notes: [],
           curlWidth: null,
           curls: [],
+          leans: [],
           parting: null,
           readings: [{ measure: 'halo', half: null, value: halo, why: null }],
         },

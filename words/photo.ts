@@ -180,6 +180,7 @@ export const CURL_TROUBLES: Readonly<Record<CurlTrouble, string>> = {
   'few turns': 'Too short: two whole turns at least, five places where it turns back.',
   'much hidden': 'Over a third of its turns are hidden. Tag one that hangs free.',
   'too coarse': 'Too narrow to read in this picture. Come closer.',
+  'leans away': 'It leans more than 25° towards you or away: its rise cannot be told from here.',
   'crests in a row':
     'These places do not lie on two sides. Tap where the curl turns back, left and right in turn.',
 };

@@ -35,7 +35,8 @@ const ROOM = 4;
 /**
  * All that can be read in a picture of hair from near, in soft light from the front, the small card on it. `masked` is what is
  * no hair (of the picture's size); `curlWidth` the width of a curl directions are gathered by, mm, the same for all pictures
- * of a wearer and zone; `tagged` the crests of curls, pixels. A refused measure never refuses the picture. Source: methods.md 4.
+ * of a wearer and zone; `tagged` the crests of curls, pixels, and `leans` how far each leans
+ * out of the picture's plane, degrees. A refused measure never refuses the picture. Source: methods.md 4.
  */
 export function measureClose(
   picture: Picture,
@@ -44,12 +45,14 @@ export function measureClose(
     masked,
     curlWidth = STRAIGHT,
     tagged = [],
+    leans = [],
     film = false,
   }: {
     ruleMm?: number;
     masked?: Mask;
     curlWidth?: number;
     tagged?: readonly (readonly Point[])[];
+    leans?: readonly number[];
     film?: boolean;
   } = {},
 ): CloseMeasures {
@@ -60,7 +63,7 @@ export function measureClose(
     return { ...found, readings: all(found.trouble), curls: [], shine: null, spectrum: [], notes: [] };
   const { card, taken } = found;
   // Curls are tagged by eye: they need the scale alone.
-  const curls = tagged.map((crests) => curlFrom(crests, card.pxPerMm));
+  const curls = tagged.map((crests, i) => curlFrom(crests, card.pxPerMm, leans[i]));
   const together = curlsTogether(curls.flatMap(({ curl }) => curl ?? []));
   const fromCurls = (value: number | undefined): Reading => given(value ?? null, 'few curls');
   const ofCurls = {

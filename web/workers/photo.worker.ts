@@ -113,7 +113,7 @@ const photo = {
       orientation: Orientation;
       film: boolean;
       /** Hair from near: the curl's width it is read by, and tagged curls as shares; null for a whole head. */
-      near: { curlWidth: number; curls: readonly (readonly Point[])[] } | null;
+      near: { curlWidth: number; curls: readonly (readonly Point[])[]; leans: readonly number[] } | null;
       /** How hair is told from the wall, and the same frame without a head; of a whole head alone. */
       way: Way;
       empty: Blob | null;
@@ -135,6 +135,7 @@ const photo = {
         // Told for 100 mm; the small card's rule is shorter.
         ruleMm: (ruleMm * CARDS.small.rule.length) / CARDS.stand.rule.length,
         curlWidth: near.curlWidth,
+        leans: near.leans,
         tagged: near.curls.map((curl) => curl.map(({ x, y }) => ({ x: x * width, y: y * height }))),
       });
       return {

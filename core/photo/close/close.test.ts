@@ -245,6 +245,45 @@ describe('a tagged curl', () => {
     expect(right / 400).toBeGreaterThan(0.95);
   });
 
+  it('that leans is read right once its path lies on the strand, and is refused beyond 25°', () => {
+    const [radius, pitch, turns] = [9, 32, 3];
+    for (const [roll, degrees] of [
+      [0.4, 20],
+      [-1.2, 12],
+      [0, 24],
+    ] as const) {
+      const theta = (degrees * Math.PI) / 180;
+      const [c, s] = [Math.cos(roll), Math.sin(roll)];
+      // A helix in space, turned out of the picture's plane about the picture's own cross line, and looked at from far.
+      const seen = (t: number) => {
+        const [x, y, z] = [radius * Math.cos(t), (pitch / (2 * Math.PI)) * t, radius * Math.sin(t)];
+        const down = y * Math.cos(theta) + z * Math.sin(theta);
+        return { x: 400 + 10 * (x * c - down * s), y: 100 + 10 * (x * s + down * c) };
+      };
+      const tapped = Array.from({ length: 2 * turns + 1 }, (_, k) => seen(k * Math.PI));
+      const off = (lean: number) => {
+        const { path } = curlFrom(tapped, 10, lean);
+        return Math.max(
+          ...path.map(({ x, y }, i) => {
+            const at = seen((2 * Math.PI * i) / 24);
+            return Math.hypot(x - at.x, y - at.y);
+          }),
+        );
+      };
+      expect(off(degrees)).toBeLessThan(1e-6);
+      // Ten degrees beside it the line lies a millimetre off the strand or more: that is seen.
+      for (const lean of [degrees - 10, degrees + 10, 0]) expect(off(lean)).toBeGreaterThan(10);
+      const { curl } = curlFrom(tapped, 10, degrees);
+      expect(curl!.radius).toBeCloseTo(radius, 6);
+      expect(curl!.pitch).toBeCloseTo(pitch, 6);
+      expect(curl!.rest).toBeCloseTo(turns * pitch, 5);
+      // Which way it leans is seen by the path alone, and changes no number.
+      expect(curlFrom(tapped, 10, -degrees).curl).toEqual(curl);
+      const away = curlFrom(tapped, 10, 26);
+      expect([away.curl, away.trouble, away.path.length]).toEqual([null, 'leans away', 24 * turns + 1]);
+    }
+  });
+
   it('bears a hidden crest, and is refused where too little of it shows', () => {
     const all = crests({ radius: 9, pitch: 32, turns: 4 });
     const { curl } = curlFrom(all.toSpliced(3, 1), 10);

@@ -15,13 +15,20 @@ export interface Curl {
   stretched: number;
 }
 
-export type CurlTrouble = 'few turns' | 'much hidden' | 'too coarse' | 'crests in a row';
-export type CurlRead = { curl: Curl; trouble: null } | { curl: null; trouble: CurlTrouble };
+export type CurlTrouble = 'few turns' | 'much hidden' | 'too coarse' | 'crests in a row' | 'leans away';
+export type CurlRead = ({ curl: Curl; trouble: null } | { curl: null; trouble: CurlTrouble }) & {
+  /** The middle of the strand as the fitted helix is seen, pixels; empty where none could be fitted. */
+  path: readonly Point[];
+};
 
 /** Least turns and pixels of radius, and most crests that may be hidden, as a share. Source: methods.md 4. */
 const LEAST_TURNS = 2;
 const LEAST_RADIUS = 3;
 const MOST_HIDDEN = 0.35;
+/** A curl that leans further out of the picture's plane is refused, degrees. Source: methods.md 4. */
+export const MOST_LEAN = 25;
+/** Places a turn is drawn by. */
+const PLACES_A_TURN = 24;
 /** So many curls make a picture's value. Source: methods.md 4. */
 const LEAST_CURLS = 5;
 
@@ -46,11 +53,13 @@ function spaced(steps: readonly number[], values: readonly number[]): { from: nu
 /**
  * A curl from its crests: the places, in turn down the curl, where the middle of the strand turns back, now on one side, now
  * on the other. They lie on two lines a diameter apart, half a rise after one another; two in a row on one side say that one
- * between them is hidden. `crests` in pixels. The curl is taken to hang in the picture's plane: one that leans 25° out of it
- * reads a rise 9 % short, and crests alone do not tell. Source: methods.md 4, the projected helix at its turning places.
+ * between them is hidden. `crests` in pixels. Crests alone do not tell how far a curl leans out of the picture's plane: the
+ * path of the helix is given with it, and `lean` (degrees, either way) says at which it lies on the strand. A lean shortens
+ * the rise that is seen by its cosine, and lets the path swing along the axis. Source: methods.md 4, the projected helix
+ * x = R cos(t+φ), y = (P cos θ/2π)t + R sin θ sin(t+φ).
  */
-export function curlFrom(crests: readonly Point[], pxPerMm: number): CurlRead {
-  const none = (trouble: CurlTrouble): CurlRead => ({ curl: null, trouble });
+export function curlFrom(crests: readonly Point[], pxPerMm: number, lean = 0): CurlRead {
+  const none = (trouble: CurlTrouble): CurlRead => ({ curl: null, trouble, path: [] });
   if (crests.length < 2 * LEAST_TURNS + 1) return none('few turns');
   const sides = sidesOf(crests);
   if (!sides) return none('crests in a row');
@@ -68,15 +77,30 @@ export function curlFrom(crests: readonly Point[], pxPerMm: number): CurlRead {
   });
   const axis = lineThrough(about.flatMap(({ own, x, y }) => own.map((at) => ({ x: at.x - x, y: at.y - y }))));
   const [one, other] = about as [(typeof about)[number], (typeof about)[number]];
-  const radiusPx = Math.abs(axis.nx * (one.x - other.x) + axis.ny * (one.y - other.y)) / 2;
-  if (radiusPx < LEAST_RADIUS) return none('too coarse');
+  const across = ({ x, y }: Point) => axis.nx * x + axis.ny * y;
+  const first = sides[0] === 1 ? one : other;
+  const middle = (across(one) + across(other)) / 2;
+  /** From the axis to the first crest's side: the radius, with its sign. */
+  const swing = across(first) - middle;
+  if (Math.abs(swing) < LEAST_RADIUS) return none('too coarse');
   const along = crests.map(({ x, y }) => -axis.ny * x + axis.nx * y);
-  const half = Math.abs(spaced(steps, along).by);
-  const turns = steps.at(-1)! / 2;
-  const [radius, pitch] = [radiusPx / pxPerMm, (2 * half) / pxPerMm];
+  const { from, by } = spaced(steps, along);
+  const last = steps.at(-1)!;
+  const theta = (lean * Math.PI) / 180;
+  const path = Array.from({ length: (last * PLACES_A_TURN) / 2 + 1 }, (_, i): Point => {
+    const t = (2 * Math.PI * i) / PLACES_A_TURN;
+    const [u, v] = [
+      middle + swing * Math.cos(t),
+      from + (by * t) / Math.PI + Math.sign(by) * Math.abs(swing) * Math.sin(theta) * Math.sin(t),
+    ];
+    return { x: axis.nx * u - axis.ny * v, y: axis.ny * u + axis.nx * v };
+  });
+  if (Math.abs(lean) > MOST_LEAN) return { curl: null, trouble: 'leans away', path };
+  const turns = last / 2;
+  const [radius, pitch] = [Math.abs(swing) / pxPerMm, (2 * Math.abs(by)) / pxPerMm / Math.cos(theta)];
   const index = Math.sqrt(1 + ((2 * Math.PI * radius) / pitch) ** 2);
   const rest = turns * pitch;
-  return { curl: { radius, pitch, index, turns, rest, stretched: rest * index }, trouble: null };
+  return { curl: { radius, pitch, index, turns, rest, stretched: rest * index }, trouble: null, path };
 }
 
 /** A picture's own curl: the median over its tagged curls. Source: methods.md 4. */

@@ -85,8 +85,8 @@ export async function storeMeasured(
     const { taken } = measured;
     await client.query(
       `insert into photograph_measured (photograph_id, measured_at, rule_mm, left_out, card, px_per_mm, edge_mm, tilt,
-         exposure, kelvin, clipped, thinnest_mm, widths, notes, curl_width_mm, curls, way, parting)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18)`,
+         exposure, kelvin, clipped, thinnest_mm, widths, notes, curl_width_mm, curls, way, parting, leans)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16, $17, $18, $19)`,
       [
         id,
         measured.measuredAt,
@@ -106,6 +106,7 @@ export async function storeMeasured(
         JSON.stringify(measured.curls),
         taken?.way ?? 'silhouette',
         measured.parting && JSON.stringify(measured.parting),
+        measured.leans,
       ],
     );
     await client.query(

@@ -253,6 +253,7 @@ describe('what was read in a photograph', () => {
     widths: [10, 80.5],
     curlWidth: null,
     curls: [],
+    leans: [],
     parting: null,
     notes: ['coarse'],
     readings: [

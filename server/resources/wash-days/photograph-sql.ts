@@ -3,7 +3,7 @@ export const MEASURED = `(select json_build_object('measuredAt', m.measured_at, 
     'taken', case when m.px_per_mm is not null then json_build_object('card', m.card, 'pxPerMm', m.px_per_mm, 'edgeMm', m.edge_mm,
       'tilt', m.tilt, 'exposure', m.exposure, 'kelvin', m.kelvin, 'clipped', m.clipped, 'way', m.way) end,
     'thinnest', m.thinnest_mm, 'widths', m.widths, 'notes', m.notes,
-    'curlWidth', m.curl_width_mm, 'curls', m.curls, 'parting', m.parting,
+    'curlWidth', m.curl_width_mm, 'curls', m.curls, 'leans', m.leans, 'parting', m.parting,
     'readings', (select coalesce(json_agg(json_build_object('measure', r.measure,
       'half', nullif(r.half, 'both'), 'value', r.value, 'why', r.why) order by r.measure, r.half), '[]') from photograph_reading r where r.photograph_id = m.photograph_id))
   from photograph_measured m where m.photograph_id = p.id)`;

@@ -31,7 +31,7 @@ async function drawnOf(id: string, worker: ReturnType<typeof openPhotoWorker>): 
     orientation: photograph.orientation,
     film: photograph.film,
     near: isFromNear(photograph.angle)
-      ? { curlWidth: before?.curlWidth ?? curlWidth ?? STRAIGHT, curls }
+      ? { curlWidth: before?.curlWidth ?? curlWidth ?? STRAIGHT, curls, leans: before?.leans ?? [] }
       : null,
     way: before?.taken?.way ?? 'silhouette',
     empty: null,

@@ -1,3 +1,4 @@
+import { curlFrom } from '@sabor/core/photo/close/curl';
 import type { Shine } from '@sabor/core/photo/close/shine';
 import type { Point } from '@sabor/core/photo/plane';
 import { CURL_TROUBLES, curlInWords, shineInWords } from '@sabor/words/photo';
@@ -11,19 +12,38 @@ import { TapOver } from './tap-over.tsx';
 /** Tagged curls over their picture; while one is tagged, each tap sets the next place where it turns back. */
 export function CurlsDrawn({
   curls,
+  leans,
+  read,
   crests,
   setCrests,
 }: {
   curls: readonly (readonly Point[])[];
+  /** How far each leans out of the picture's plane, degrees, where it is on its way too. */
+  leans: readonly number[];
+  /** Null while the picture is not measured: the paths of curls are drawn by its scale. */
+  read: MeasuredPicture | null;
   crests: readonly Point[] | null;
   setCrests: (to: readonly Point[]) => void;
 }) {
   const line = (places: readonly Point[]) => places.map(({ x, y }) => `${x} ${y}`).join('L');
+  /** The strand as its fitted helix runs; the tapped places themselves until there is one. */
+  const pathOf = (places: readonly Point[], lean: number | undefined): readonly Point[] => {
+    if (!read?.card) return places;
+    const { width, height, card } = read;
+    const inPixels = places.map(({ x, y }) => ({ x: x * width, y: y * height }));
+    const { path } = curlFrom(inPixels, card.pxPerMm, lean);
+    return path.length > 0 ? path.map(({ x, y }) => ({ x: x / width, y: y / height })) : places;
+  };
   return (
     <TapOver setting={crests} set={setCrests}>
       {[...curls, ...(crests?.length ? [crests] : [])].map((places, i) => (
         <g key={line(places)} className={i < curls.length ? 'stroke-leaf' : 'stroke-mango'}>
-          <path d={`M${line(places)}`} fill="none" strokeWidth="3" vectorEffect="non-scaling-stroke" />
+          <path
+            d={`M${line(i < curls.length ? pathOf(places, leans[i]) : places)}`}
+            fill="none"
+            strokeWidth="3"
+            vectorEffect="non-scaling-stroke"
+          />
           {places.map(({ x, y }) => (
             <path
               key={`${x} ${y}`}
@@ -83,6 +103,7 @@ export function Near({
   read,
   crests,
   setCrests,
+  lean: showLeans,
   measure,
 }: {
   picture: BenchPicture & { near: NonNullable<BenchPicture['near']> };
@@ -90,12 +111,24 @@ export function Near({
   read: MeasuredPicture | null;
   crests: readonly Point[] | null;
   setCrests: (to: readonly Point[] | null) => void;
+  /** Draws a lean on its way. */
+  lean: (to: readonly number[] | null) => void;
   measure: (picture: BenchPicture) => void;
 }) {
   const { near, filed } = picture;
   const [width, setWidth] = useState<number | null>(near.curlWidth);
   const fits = width !== null && width >= 1 && width <= 100;
-  const withCurls = (curls: Point[][]) => measure({ ...picture, near: { ...near, curls } });
+  const leans = near.curls.map((_, i) => near.leans[i] ?? 0);
+  const withCurls = (curls: Point[][], to: number[] = leans) =>
+    measure({ ...picture, near: { ...near, curls, leans: to } });
+  /** A lean on its way; null while all rest. */
+  const [leaning, setLeaning] = useState<number[] | null>(null);
+  const rest = () => {
+    if (!leaning) return;
+    setLeaning(null);
+    showLeans(null);
+    withCurls(near.curls, leaning);
+  };
   const fixed = filed !== null && filed.curlWidth !== null;
   return (
     <div className="mt-2">
@@ -132,10 +165,32 @@ export function Near({
                 <button
                   type="button"
                   className="min-h-10 underline underline-offset-4"
-                  onClick={() => withCurls(near.curls.toSpliced(i, 1))}
+                  onClick={() => withCurls(near.curls.toSpliced(i, 1), leans.toSpliced(i, 1))}
                 >
                   Remove <span className="sr-only">curl {i + 1}</span>
                 </button>
+                {read && (
+                  <label className="flex w-full items-center gap-2">
+                    Curl {i + 1} leans
+                    <input
+                      type="range"
+                      min={-45}
+                      max={45}
+                      step={1}
+                      value={(leaning ?? leans)[i]}
+                      aria-valuetext={`${(leaning ?? leans)[i]} degrees`}
+                      className="min-h-10 flex-1 accent-leaf"
+                      onChange={(event) => {
+                        const to = (leaning ?? leans).with(i, Number(event.target.value));
+                        setLeaning(to);
+                        showLeans(to);
+                      }}
+                      onPointerUp={rest}
+                      onKeyUp={rest}
+                    />
+                    <span className="figure w-10">{(leaning ?? leans)[i]}°</span>
+                  </label>
+                )}
               </li>
             );
           })}
@@ -145,15 +200,14 @@ export function Near({
         <div className="flex flex-wrap items-center gap-2">
           <p className="w-full text-sm">
             Tap the middle of the curl where it turns back, one side after the other, from its top down:{' '}
-            {crests.length} so far, five at least. It should hang in the picture’s plane: one that leans
-            towards you reads too curled.
+            {crests.length} so far, five at least. Then move how far it leans until the drawn line lies on it.
           </p>
           <Button
             look="main"
             disabled={crests.length < 5}
             onClick={() => {
               setCrests(null);
-              withCurls([...near.curls, [...crests]]);
+              withCurls([...near.curls, [...crests]], [...leans, 0]);
             }}
           >
             Keep this curl

@@ -70,6 +70,8 @@ export function OnTheBench({
   const [corners, setCorners] = useState<readonly Point[] | null>(null);
   /** Places of a curl that is being tagged; null while none is. */
   const [crests, setCrests] = useState<readonly Point[] | null>(null);
+  /** Leans of curls on their way. */
+  const [leaning, setLeaning] = useState<readonly number[] | null>(null);
   /** A parting on its way to where it will be. */
   const [onItsWay, setOnItsWay] = useState<readonly Point[] | null>(null);
   const halves = state.kind === 'read' ? state.read.halves : null;
@@ -86,7 +88,15 @@ export function OnTheBench({
       <div className="relative my-2">
         <img ref={shown} src={url} alt={`${name}, as taken`} className="w-full rounded-tag" />
         <LeftOutDrawn areas={leftOut} corners={corners} setCorners={setCorners} />
-        {near && <CurlsDrawn curls={near.curls} crests={crests} setCrests={setCrests} />}
+        {near && (
+          <CurlsDrawn
+            curls={near.curls}
+            leans={leaning ?? near.leans}
+            read={state.kind === 'read' ? state.read : null}
+            crests={crests}
+            setCrests={setCrests}
+          />
+        )}
         {state.kind === 'read' && <Found read={state.read} />}
         {halves && <PartingDrawn parting={onItsWay ?? halves.parting} />}
       </div>
@@ -158,6 +168,7 @@ export function OnTheBench({
             if (to?.length === 0 && !crests) shown.current?.scrollIntoView({ block: 'center' });
             setCrests(to);
           }}
+          lean={setLeaning}
           measure={measure}
         />
       )}

@@ -35,7 +35,7 @@ export interface BenchPicture {
   /** Those areas were laid here from another picture from this angle, and nobody has moved them since. */
   laid: boolean;
   /** Hair from near: the width of a curl it is read by and tagged curls, as shares; null for a whole head. */
-  near: { curlWidth: number; curls: Point[][] } | null;
+  near: { curlWidth: number; curls: Point[][]; leans: number[] } | null;
   /** How hair is told from the wall. */
   way: Way;
   /** Where the parting runs, as shares, once it was said. */
@@ -98,8 +98,8 @@ const isKnown = (
   isSplit: boolean,
 ): boolean => {
   const before = filed?.photograph.measured;
-  const of = (curlWidth: number | null, curls: unknown, out: unknown) =>
-    JSON.stringify([curlWidth, curls, out]);
+  const of = (curlWidth: number | null, curls: unknown, leans: readonly number[], out: unknown) =>
+    JSON.stringify([curlWidth, curls, leans.some((lean) => lean !== 0) ? leans : [], out]);
   return (
     before != null &&
     before.ruleMm === ruleMm &&
@@ -108,8 +108,8 @@ const isKnown = (
     // Measured before halves were told apart, it is read once more.
     isSplit === (before.parting !== null) &&
     (parting === null || JSON.stringify(parting) === JSON.stringify(before.parting)) &&
-    of(before.curlWidth, before.curls, before.leftOut) ===
-      of(near?.curlWidth ?? null, near?.curls ?? [], leftOut)
+    of(before.curlWidth, before.curls, before.leans, before.leftOut) ===
+      of(near?.curlWidth ?? null, near?.curls ?? [], near?.leans ?? [], leftOut)
   );
 };
 
@@ -123,6 +123,7 @@ const measuredOf = (picture: BenchPicture, read: MeasuredPicture): PhotographMea
   notes: [...read.notes],
   curlWidth: picture.near?.curlWidth ?? null,
   curls: picture.near?.curls ?? [],
+  leans: picture.near?.leans ?? [],
   parting: read.halves?.parting ?? null,
   readings: ([null, 'left', 'right'] as const).flatMap((half) => {
     const readings = half ? read.halves?.[half] : read.readings;
@@ -300,7 +301,7 @@ export function usePictures(
       add(file, name, {
         leftOut,
         madeUp: plan,
-        near: isFromNear(plan.angle) ? { curlWidth: STRAIGHT, curls: [] } : null,
+        near: isFromNear(plan.angle) ? { curlWidth: STRAIGHT, curls: [], leans: [] } : null,
         again: plan.shot > 0,
       });
     } catch {
@@ -341,6 +342,7 @@ export function usePictures(
             ? {
                 curlWidth: filed.curlWidth ?? photograph.measured?.curlWidth ?? STRAIGHT,
                 curls: photograph.measured?.curls.map((curl) => [...curl]) ?? [],
+                leans: [...(photograph.measured?.leans ?? [])],
               }
             : null,
           ruleMm:

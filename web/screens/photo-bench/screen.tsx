@@ -95,7 +95,9 @@ export function PhotoBenchScreen() {
             <FileField
               label="Hair from near, the small card on it"
               accept="image/*"
-              onChoose={(file) => add(file, file.name, { near: { curlWidth: STRAIGHT, curls: [] } })}
+              onChoose={(file) =>
+                add(file, file.name, { near: { curlWidth: STRAIGHT, curls: [], leans: [] } })
+              }
             />
             <NumberField
               label="The card’s rule really measures"
