@@ -99,6 +99,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
           'wash-days': leaf('patch-tests', 'routines', 'weather'),
           memos: leaf(),
           photographs: leaf('wash-days'),
+          clips: leaf('wash-days'),
           trials: leaf('routines', 'wash-days', 'wearers'),
           today: leaf(
             'hair-files',
