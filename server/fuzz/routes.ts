@@ -95,6 +95,7 @@ export const APART = new Set([
   'POST /backups/now',
   'PUT /product-pictures/:id',
   'PUT /memos/:id/sound',
+  'PUT /clips/:id',
 ]);
 
 interface Layer {

@@ -49,7 +49,7 @@ export async function readListed(db: Db, wearerId: string): Promise<ListedPhotog
     `select p.id, d.id as "washDayId", d.position, t.question, t.logged, p.stage, p.day, p.angle,
        p.taken_at as "takenAt", ${ASPECT} as aspect, m.card, m.exposure,
        (select r.value from photograph_reading r where r.photograph_id = p.id and r.measure = 'halo' and r.half = 'both') as halo,
-       (select r.value from photograph_reading r where r.photograph_id = p.id and r.measure = 'clump-contrast') as contrast
+       (select r.value from photograph_reading r where r.photograph_id = p.id and r.measure = 'clump-contrast' and r.half = 'both') as contrast
      from photograph p join wash_day d on d.id = p.wash_day_id join trial t on t.id = d.trial_id
        left join photograph_measured m on m.photograph_id = p.id
      where t.wearer_id = $1 and p.bytes is not null order by d.started_at desc, p.taken_at, p.id`,

@@ -303,6 +303,12 @@ describe('what was read in a photograph', () => {
     expect({ ...rest, measuredAt: halves.measuredAt }).toEqual({
       ...Object.fromEntries(Object.entries(halves).filter(([key]) => key !== 'readings')),
     });
+    // Listed with what is read of all of it.
+    const listed = await bench.ask<{ id: string; halo: number }[]>(
+      'GET',
+      `/api/wearers/${wearerId}/photographs`,
+    );
+    expect(listed.body.find(({ id }) => id === one.id)!.halo).toBe(0);
     await bench.ask('DELETE', `/api/photographs/${one.id}`);
     expect((await bench.db.query('select from photograph_reading')).rowCount).toBe(0);
   });

@@ -10,6 +10,7 @@ import { clipsOf, useClips } from '../../api/queries.ts';
 import { type Film, secondsOf, useFilm } from '../../devices/record-clip.ts';
 import { remove, sendSound } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
+import { Failed } from '../../ui/states.tsx';
 
 /** Clips of one look: filmed here or chosen, sent at once; one that did not go stays here to be sent again. */
 export function Clips({
@@ -79,6 +80,7 @@ export function Clips({
     await remove(`/clips/${id}`).catch((error: Error) => setSaid(error.message));
     await client.invalidateQueries({ queryKey });
   };
+  if (!open && here.length === 0) return null;
   return (
     <section aria-labelledby="clips" className="mt-8">
       <h2 id="clips" className="text-xl">
@@ -105,6 +107,7 @@ export function Clips({
           )}
         </p>
       )}
+      {clips.isError && <Failed error={clips.error} retry={clips.refetch} part />}
       {sending && <p role="status">Sending the clip …</p>}
       <div className={filming ? 'mb-3' : 'hidden'}>
         <video
