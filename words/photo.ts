@@ -44,6 +44,7 @@ export const NOTES: Readonly<Record<Note, string>> = {
   coarse: 'Under 4 pixels a millimetre: read coarsely. Come closer, or use a camera with more pixels.',
   'nothing masked': 'Nothing is left out: a neck or clothes that touch the hair count as hair.',
   'empty frame': 'Read beside an empty frame of the same place.',
+  'parting guessed': 'The parting is taken to run down the middle of the hair. Move it where it is.',
   'coarse from near':
     'Under 8 pixels a millimetre: read coarsely. Come closer, or use a camera with more pixels.',
   'all taken for hair': 'Nothing but the card is left out: skin, clothes and what lies behind count as hair.',

@@ -119,11 +119,8 @@ export function haloOf(
 }
 
 /** Free length of the line so many mm off the outline, mm. */
-export const lengthAt = (
-  { outside, free, scale }: Outline,
-  at: number,
-  part: (i: number) => boolean,
-): number => lengthOf(contoursAt(outside, at, (i) => free.data[i] === 1 && part(i))) / scale;
+const lengthAt = ({ outside, free, scale }: Outline, at: number, part: (i: number) => boolean): number =>
+  lengthOf(contoursAt(outside, at, (i) => free.data[i] === 1 && part(i))) / scale;
 
 /** Area of the silhouette, mm²: the filled shape with the halo's; `part` narrows to a side. Source: methods.md 4. */
 export function silhouetteOf(

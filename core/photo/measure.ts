@@ -150,6 +150,7 @@ export function measureWhole(
       ...(coarse ? (['coarse'] as const) : []),
       ...(masked ? [] : (['nothing masked'] as const)),
       ...(empty ? (['empty frame'] as const) : []),
+      ...(split && !split.parting ? (['parting guessed'] as const) : []),
     ],
   };
 }

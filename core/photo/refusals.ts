@@ -32,6 +32,7 @@ export const PHOTO_NOTES = [
   'coarse',
   'nothing masked',
   'empty frame',
+  'parting guessed',
   'coarse from near',
   'all taken for hair',
 ] as const;

@@ -103,7 +103,7 @@ export function roughlyInColour(
         deep.push(i);
     if (deep.length < 20) return none('no hair');
     const inside = lights.map((light) => median(deep.map((i) => light[i]!)));
-    // Where the wall is the brightest channel by channel says how far apart they are.
+    // The wall's colour as it would be seen there without the hair.
     const wall = walls.map((own) => median(deep.map((i) => own[i]!)));
     const [apart, whole] = [Math.hypot(...wall.map((own, c) => own - inside[c]!)), Math.hypot(...wall)];
     if (apart < LEAST_APART * whole) return none('hair like the backdrop');

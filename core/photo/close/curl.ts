@@ -26,7 +26,7 @@ const LEAST_TURNS = 2;
 const LEAST_RADIUS = 3;
 const MOST_HIDDEN = 0.35;
 /** A curl that leans further out of the picture's plane is refused, degrees. Source: methods.md 4. */
-export const MOST_LEAN = 25;
+const MOST_LEAN = 25;
 /** Places a turn is drawn by. */
 const PLACES_A_TURN = 24;
 /** So many curls make a picture's value. Source: methods.md 4. */

@@ -141,22 +141,19 @@ export async function openPackage(
           info: { lines: number };
           raw: string;
         }>) {
-          // Until its cells are read.
-          line = info.lines - 1;
+          line = info.lines;
           if (header === null) {
             header = record.map((name) => {
               const known = columns.find((column) => column.name === name);
               if (!known) throw new Error(`Sabor knows no column “${name}”.`);
               return known;
             });
-            line = info.lines;
             continue;
           }
           count++;
           const row: Row = {};
           for (const [i, { text, quoted }] of cellsOf(record, raw).entries())
             row[header[i]!.name] = cell(text, quoted, header[i]!);
-          line = info.lines;
           yield { row, line };
         }
       } catch (error) {
@@ -165,7 +162,7 @@ export async function openPackage(
         const { message, lines } = error as Error & { lines?: number };
         throw new Refusal(
           422,
-          `Line ${lines ?? line + 1} of “${resource.path}” in this backup cannot be read: ${plain(message)} Nothing was imported.`,
+          `Line ${lines ?? line} of “${resource.path}” in this backup cannot be read: ${plain(message)} Nothing was imported.`,
         );
       }
       if (resource.hash && resource.hash !== `sha256:${hash.digest('hex')}`) throw changed(resource.path);

@@ -95,11 +95,12 @@ const firstOfEachArm = (shots: readonly Shot[], from: Angle | undefined, halves:
   const seen = new Map<number, string>();
   for (const shot of shots)
     if ((halves ? isHalf(shot) : shot.angle === from) && !seen.has(shot.arm)) seen.set(shot.arm, shot.id);
-  return [...seen.values()];
+  // Split, one picture shows two options.
+  return [...new Set(seen.values())];
 };
 
-/** A picture that shows one half alone. */
-const isHalf = ({ angle, zone }: Shot) => angle === 'left' || angle === 'right' || zone !== null;
+/** A picture that shows one half, alone or split at the parting. */
+const isHalf = ({ half, zone }: Shot) => half !== null || zone !== null;
 
 /** The pictures of one option, wash day by wash day, each with its halo; hair shot again is shown once. */
 function ArmStrip({ arm, name, shots }: { arm: number; name: string; shots: readonly Shot[] }) {

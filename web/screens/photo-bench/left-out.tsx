@@ -1,7 +1,7 @@
 import type { Point } from '@sabor/core/photo/plane';
 import { useId, useRef } from 'react';
 import { Button } from '../../ui/button.tsx';
-import { allBelow, belowOf } from './pictures.ts';
+import { allBelow, belowOf } from './bench-picture.ts';
 import { TapOver } from './tap-over.tsx';
 
 const pathOf = (area: readonly Point[]) => `M${area.map(({ x, y }) => `${x} ${y}`).join('L')}Z`;

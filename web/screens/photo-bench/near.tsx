@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { NumberField } from '../../ui/inputs.tsx';
 import type { MeasuredPicture } from '../../workers/photo.ts';
-import type { BenchPicture } from './pictures.ts';
+import type { BenchPicture } from './bench-picture.ts';
 import { TapOver } from './tap-over.tsx';
 
 /** Tagged curls over their picture; while one is tagged, each tap sets the next place where it turns back. */

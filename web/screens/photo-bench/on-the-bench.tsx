@@ -8,10 +8,10 @@ import { pathOf } from '../../drawings/path-of.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import type { MeasuredPicture } from '../../workers/photo.ts';
+import type { BenchPicture } from './bench-picture.ts';
 import { LeftOut, LeftOutDrawn } from './left-out.tsx';
 import { CurlsDrawn, Near } from './near.tsx';
 import { Halves, PartingDrawn } from './parting.tsx';
-import type { BenchPicture } from './pictures.ts';
 
 /** What was found, drawn over the picture: the card, the outline, and how far out the halo is looked for. */
 function Found({ read }: { read: MeasuredPicture }) {
@@ -173,12 +173,7 @@ export function OnTheBench({
         />
       )}
       {halves && !corners && (
-        <Halves
-          halves={halves}
-          said={picture.parting !== null}
-          shown={setOnItsWay}
-          move={(parting) => measure({ ...picture, parting })}
-        />
+        <Halves halves={halves} shown={setOnItsWay} move={(parting) => measure({ ...picture, parting })} />
       )}
       {!near && state.kind !== 'measuring' && !corners && (
         <ChoiceField

@@ -58,15 +58,13 @@ function End({
   );
 }
 
-/** Half by half what is read in a picture of both, and where it is split; `said`: the parting was put there by hand. */
+/** Half by half what is read in a picture of both, and where it is split. */
 export function Halves({
   halves,
-  said,
   shown,
   move,
 }: {
   halves: NonNullable<MeasuredPicture['halves']>;
-  said: boolean;
   /** Draws the parting on its way. */
   shown: (to: Point[] | null) => void;
   move: (to: Point[]) => void;
@@ -112,11 +110,6 @@ export function Halves({
           ))}
         </tbody>
       </table>
-      {!said && (
-        <p className="text-sm text-mango-deep">
-          The parting is taken to run down the middle of the hair. Move it where it is.
-        </p>
-      )}
       <End label="Parting, at the top" at={parting[0]!.x} move={set(0)} rest={rest} />
       <End label="Parting, at the foot" at={parting[1]!.x} move={set(1)} rest={rest} />
     </section>

@@ -1,144 +1,21 @@
 import type { FiledPhotograph, PhotographMeasured } from '@sabor/contract/photograph';
-import { ANGLES } from '@sabor/core/basin/angles';
-import type { Orientation } from '@sabor/core/basin/photograph-size';
 import type { Simulated } from '@sabor/core/made-up/simulated';
-import { stageLabel } from '@sabor/core/outcomes/stages';
-import { carried } from '@sabor/core/photo/carry';
 import { STRAIGHT } from '@sabor/core/photo/close/coherence';
-import type { Way } from '@sabor/core/photo/guard';
-import { CLOSE_MEASURES, isFromNear, WHOLE_MEASURES } from '@sabor/core/photo/measures';
-import { isSplitAngle } from '@sabor/core/photo/parting';
-import type { Point } from '@sabor/core/photo/plane';
+import { isFromNear } from '@sabor/core/photo/measures';
 import { isShotAgain } from '@sabor/core/photo/shots';
-import { dayName } from '@sabor/words/day-name';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { get, put } from '../../http/http.ts';
 import { type MeasuredPicture, openPhotoWorker, proxy } from '../../workers/photo.ts';
-
-/** A picture on the bench, measured or on its way. */
-export interface BenchPicture {
-  id: string;
-  name: string;
-  url: string;
-  file: Blob;
-  /** How its pixels have to be turned beyond what the file says. */
-  orientation: Orientation;
-  /** Where it is stored, when it is a photograph of a wash day. */
-  filed: FiledPhotograph | null;
-  /** What it was drawn from, where it is made up. */
-  madeUp: Simulated | null;
-  /** What the rule of its card really measures. */
-  ruleMm: number;
-  /** Areas of what is no hair, as shares of the upright picture. */
-  leftOut: Point[][];
-  /** Those areas were laid here from another picture from this angle, and nobody has moved them since. */
-  laid: boolean;
-  /** Hair from near: the width of a curl it is read by and tagged curls, as shares; null for a whole head. */
-  near: { curlWidth: number; curls: Point[][]; leans: number[] } | null;
-  /** How hair is told from the wall. */
-  way: Way;
-  /** Where the parting runs, as shares, once it was said. */
-  parting: Point[] | null;
-  /** The same hair as the picture before it, shot again. */
-  again: boolean;
-  state:
-    | { kind: 'measuring' }
-    | { kind: 'read'; read: MeasuredPicture; kept: 'no' | 'yes' | 'failed' | 'not asked' }
-    | { kind: 'failed'; why: string };
-}
-
-/** All below a share of the height, as an area; what the slider draws. */
-export const allBelow = (from: number): Point[] => [
-  { x: 0, y: from },
-  { x: 1, y: from },
-  { x: 1, y: 1 },
-  { x: 0, y: 1 },
-];
-/** Where such an area begins; null for any other. */
-export const belowOf = (area: readonly Point[]): number | null =>
-  area.length === 4 && area.every(({ x, y }, i) => x === (i === 1 || i === 2 ? 1 : 0) && (i < 2 || y === 1))
-    ? area[0]!.y
-    : null;
-
-const inShares = (points: readonly Point[], { width, height }: MeasuredPicture): Point[] =>
-  points.map(({ x, y }) => ({ x: x / width, y: y / height }));
-
-/** What was left out in another picture, laid where it belongs in this one. */
-function laidFrom(
-  before: Pick<NonNullable<FiledPhotograph['before']>, 'leftOut' | 'card' | 'aspect'> | null | undefined,
-  read: MeasuredPicture,
-): Point[][] | null {
-  if (!before || before.leftOut.length === 0 || !read.card) return null;
-  const aspect = read.width / read.height;
-  const round = (points: readonly Point[], by: number) => points.map(({ x, y }) => ({ x: x * by, y }));
-  const brought = carried(
-    before.leftOut.map((area) => round(area, before.aspect)),
-    round(before.card, before.aspect),
-    round(inShares(read.card.corners, read), aspect),
-  );
-  return brought?.map((area) => round(area, 1 / aspect)) ?? null;
-}
-
-/** "Wash day 3, day 1, back". */
-const pictureName = (filed: FiledPhotograph) =>
-  [
-    dayName(filed, filed.position),
-    stageLabel(filed.photograph.stage, filed.photograph.day),
-    ANGLES[filed.photograph.angle].label,
-  ].join(', ');
-
-/**
- * Whether a stored photograph was measured just so before: looking at it again keeps no other reading, and takes none from
- * it that rests on an empty frame which is not here. `beside`: it is read beside an empty frame now.
- */
-const isKnown = (
-  { filed, ruleMm, leftOut, near, way, parting }: BenchPicture,
-  beside: boolean,
-  isSplit: boolean,
-): boolean => {
-  const before = filed?.photograph.measured;
-  const of = (curlWidth: number | null, curls: unknown, leans: readonly number[], out: unknown) =>
-    JSON.stringify([curlWidth, curls, leans.some((lean) => lean !== 0) ? leans : [], out]);
-  return (
-    before != null &&
-    before.ruleMm === ruleMm &&
-    (before.taken === null || before.taken.way === way) &&
-    !beside &&
-    // Measured before halves were told apart, it is read once more.
-    isSplit === (before.parting !== null) &&
-    (parting === null || JSON.stringify(parting) === JSON.stringify(before.parting)) &&
-    of(before.curlWidth, before.curls, before.leans, before.leftOut) ===
-      of(near?.curlWidth ?? null, near?.curls ?? [], near?.leans ?? [], leftOut)
-  );
-};
-
-const measuredOf = (picture: BenchPicture, read: MeasuredPicture): PhotographMeasured => ({
-  measuredAt: new Date().toISOString(),
-  ruleMm: picture.ruleMm,
-  leftOut: picture.leftOut,
-  taken: read.taken && read.card && { card: inShares(read.card.corners, read), ...read.taken },
-  thinnest: read.thinnest,
-  widths: [...read.widths],
-  notes: [...read.notes],
-  curlWidth: picture.near?.curlWidth ?? null,
-  curls: picture.near?.curls ?? [],
-  leans: picture.near?.leans ?? [],
-  parting: read.halves?.parting ?? null,
-  readings: ([null, 'left', 'right'] as const).flatMap((half) => {
-    const readings = half ? read.halves?.[half] : read.readings;
-    return (picture.near ? CLOSE_MEASURES : WHOLE_MEASURES).flatMap((measure) => {
-      const reading = readings?.[measure];
-      return reading ? [{ measure, half, ...reading }] : [];
-    });
-  }),
-});
-
-/** Photographs of a half-head's wash day that show both halves are split at the parting. */
-const splitOf = ({ filed, parting }: BenchPicture) => {
-  const angle = filed?.halves ? filed.photograph.angle : null;
-  return angle && isSplitAngle(angle) ? { angle, parting } : null;
-};
+import {
+  type BenchPicture,
+  inShares,
+  isKnown,
+  laidFrom,
+  measuredOf,
+  pictureName,
+  splitOf,
+} from './bench-picture.ts';
 
 /** Pictures that lie on the bench for as long as the page is open; of photographs of a wash day what was read is kept with them. */
 export function usePictures(
@@ -195,7 +72,8 @@ export function usePictures(
       if (laid) void measure({ ...other, leftOut: laid, laid: true });
     }
   };
-  const measure = async (asked: BenchPicture) => {
+  /** `anew`: what is read takes the place of what is kept, though nothing of the picture itself was changed. */
+  const measure = async (asked: BenchPicture, anew = false) => {
     let picture = asked;
     const { leftOut, laid: isLaid, ruleMm: rule, near, way, parting } = picture;
     change(picture.id, {
@@ -214,7 +92,7 @@ export function usePictures(
       }
       layOnOthers(picture, found);
       const { filed } = picture;
-      const known = isKnown(picture, found.notes.includes('empty frame'), found.halves !== null);
+      const known = !anew && isKnown(picture, found.notes.includes('empty frame'), found.halves !== null);
       // A wrong file chosen for the empty frame takes nothing from what is kept.
       const spoiled = Object.values(found.readings).some(({ why }) => why === 'frames differ');
       change(picture.id, {
@@ -337,7 +215,10 @@ export function usePictures(
           leftOut: photograph.measured?.leftOut.map((area) => [...area]) ?? [],
           filed,
           way: photograph.measured?.taken?.way ?? 'silhouette',
-          parting: photograph.measured?.parting ?? null,
+          // One that was only guessed is guessed again.
+          parting: photograph.measured?.notes.includes('parting guessed')
+            ? null
+            : (photograph.measured?.parting ?? null),
           near: isFromNear(photograph.angle)
             ? {
                 curlWidth: filed.curlWidth ?? photograph.measured?.curlWidth ?? STRAIGHT,
@@ -360,7 +241,7 @@ export function usePictures(
   /** Takes another empty frame, or none: whole heads that lie here are read anew. */
   const readBeside = (empty: Blob | null) => {
     emptyFrame.current = empty;
-    for (const picture of all.current) if (!picture.near) void measure(picture);
+    for (const picture of all.current) if (!picture.near) void measure(picture, true);
   };
   /** Ends what is being drawn or measured. */
   const stop = () => {

@@ -8,7 +8,7 @@ import {
 import { pictureError, tellApart } from '@sabor/core/photo/repeat';
 import { toldInWords, unlikeInWords } from '@sabor/words/photo';
 import type { MeasuredPicture } from '../../workers/photo.ts';
-import type { BenchPicture } from './pictures.ts';
+import type { BenchPicture } from './bench-picture.ts';
 
 interface Look {
   name: string;

@@ -1,0 +1,138 @@
+import type { FiledPhotograph, PhotographMeasured } from '@sabor/contract/photograph';
+import { ANGLES } from '@sabor/core/basin/angles';
+import type { Orientation } from '@sabor/core/basin/photograph-size';
+import type { Simulated } from '@sabor/core/made-up/simulated';
+import { stageLabel } from '@sabor/core/outcomes/stages';
+import { carried } from '@sabor/core/photo/carry';
+import type { Way } from '@sabor/core/photo/guard';
+import { CLOSE_MEASURES, WHOLE_MEASURES } from '@sabor/core/photo/measures';
+import { isSplitAngle } from '@sabor/core/photo/parting';
+import type { Point } from '@sabor/core/photo/plane';
+import { dayName } from '@sabor/words/day-name';
+import type { MeasuredPicture } from '../../workers/photo.ts';
+
+/** A picture on the bench, measured or on its way. */
+export interface BenchPicture {
+  id: string;
+  name: string;
+  url: string;
+  file: Blob;
+  /** How its pixels have to be turned beyond what the file says. */
+  orientation: Orientation;
+  /** Where it is stored, when it is a photograph of a wash day. */
+  filed: FiledPhotograph | null;
+  /** What it was drawn from, where it is made up. */
+  madeUp: Simulated | null;
+  /** What the rule of its card really measures. */
+  ruleMm: number;
+  /** Areas of what is no hair, as shares of the upright picture. */
+  leftOut: Point[][];
+  /** Those areas were laid here from another picture from this angle, and nobody has moved them since. */
+  laid: boolean;
+  /** Hair from near: the width of a curl it is read by and tagged curls, as shares; null for a whole head. */
+  near: { curlWidth: number; curls: Point[][]; leans: number[] } | null;
+  /** How hair is told from the wall. */
+  way: Way;
+  /** Where the parting runs, as shares, once it was said. */
+  parting: Point[] | null;
+  /** The same hair as the picture before it, shot again. */
+  again: boolean;
+  state:
+    | { kind: 'measuring' }
+    | { kind: 'read'; read: MeasuredPicture; kept: 'no' | 'yes' | 'failed' | 'not asked' }
+    | { kind: 'failed'; why: string };
+}
+
+/** All below a share of the height, as an area; what the slider draws. */
+export const allBelow = (from: number): Point[] => [
+  { x: 0, y: from },
+  { x: 1, y: from },
+  { x: 1, y: 1 },
+  { x: 0, y: 1 },
+];
+/** Where such an area begins; null for any other. */
+export const belowOf = (area: readonly Point[]): number | null =>
+  area.length === 4 && area.every(({ x, y }, i) => x === (i === 1 || i === 2 ? 1 : 0) && (i < 2 || y === 1))
+    ? area[0]!.y
+    : null;
+
+/** Places of a picture as shares of it. */
+export const inShares = (points: readonly Point[], { width, height }: MeasuredPicture): Point[] =>
+  points.map(({ x, y }) => ({ x: x / width, y: y / height }));
+
+/** What was left out in another picture, laid where it belongs in this one. */
+export function laidFrom(
+  before: Pick<NonNullable<FiledPhotograph['before']>, 'leftOut' | 'card' | 'aspect'> | null | undefined,
+  read: MeasuredPicture,
+): Point[][] | null {
+  if (!before || before.leftOut.length === 0 || !read.card) return null;
+  const aspect = read.width / read.height;
+  const round = (points: readonly Point[], by: number) => points.map(({ x, y }) => ({ x: x * by, y }));
+  const brought = carried(
+    before.leftOut.map((area) => round(area, before.aspect)),
+    round(before.card, before.aspect),
+    round(inShares(read.card.corners, read), aspect),
+  );
+  return brought?.map((area) => round(area, 1 / aspect)) ?? null;
+}
+
+/** "Wash day 3, day 1, back". */
+export const pictureName = (filed: FiledPhotograph) =>
+  [
+    dayName(filed, filed.position),
+    stageLabel(filed.photograph.stage, filed.photograph.day),
+    ANGLES[filed.photograph.angle].label,
+  ].join(', ');
+
+/**
+ * Whether a stored photograph was measured just so before: looking at it again keeps no other reading, and takes none from
+ * it that rests on an empty frame which is not here. `beside`: it is read beside an empty frame now.
+ */
+export const isKnown = (
+  { filed, ruleMm, leftOut, near, way, parting }: BenchPicture,
+  beside: boolean,
+  isSplit: boolean,
+): boolean => {
+  const before = filed?.photograph.measured;
+  const of = (curlWidth: number | null, curls: unknown, leans: readonly number[], out: unknown) =>
+    JSON.stringify([curlWidth, curls, leans.some((lean) => lean !== 0) ? leans : [], out]);
+  return (
+    before != null &&
+    before.ruleMm === ruleMm &&
+    (before.taken === null || before.taken.way === way) &&
+    !beside &&
+    // Measured before halves were told apart, it is read once more.
+    isSplit === (before.parting !== null) &&
+    (parting === null || JSON.stringify(parting) === JSON.stringify(before.parting)) &&
+    of(before.curlWidth, before.curls, before.leans, before.leftOut) ===
+      of(near?.curlWidth ?? null, near?.curls ?? [], near?.leans ?? [], leftOut)
+  );
+};
+
+/** What was read in a picture, as it is kept with its photograph. */
+export const measuredOf = (picture: BenchPicture, read: MeasuredPicture): PhotographMeasured => ({
+  measuredAt: new Date().toISOString(),
+  ruleMm: picture.ruleMm,
+  leftOut: picture.leftOut,
+  taken: read.taken && read.card && { card: inShares(read.card.corners, read), ...read.taken },
+  thinnest: read.thinnest,
+  widths: [...read.widths],
+  notes: [...read.notes],
+  curlWidth: picture.near?.curlWidth ?? null,
+  curls: picture.near?.curls ?? [],
+  leans: picture.near?.leans ?? [],
+  parting: read.halves?.parting ?? null,
+  readings: ([null, 'left', 'right'] as const).flatMap((half) => {
+    const readings = half ? read.halves?.[half] : read.readings;
+    return (picture.near ? CLOSE_MEASURES : WHOLE_MEASURES).flatMap((measure) => {
+      const reading = readings?.[measure];
+      return reading ? [{ measure, half, ...reading }] : [];
+    });
+  }),
+});
+
+/** Photographs of a half-head's wash day that show both halves are split at the parting. */
+export const splitOf = ({ filed, parting }: BenchPicture) => {
+  const angle = filed?.halves ? filed.photograph.angle : null;
+  return angle && isSplitAngle(angle) ? { angle, parting } : null;
+};
