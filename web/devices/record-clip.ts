@@ -1,11 +1,6 @@
-import { CLIP_SECONDS, CLIP_SECONDS_AT_MOST } from '@sabor/core/basin/clip';
+import { CLIP_SECONDS, CLIP_TYPES } from '@sabor/core/basin/clip';
 import { type RefObject, useCallback, useEffect, useRef, useState } from 'react';
-
-/** A film on this device that is not on the server yet. */
-export interface Film {
-  blob: Blob;
-  seconds: number;
-}
+import { recordStream } from './record-stream.ts';
 
 /** Bits a second a clip is recorded at: eight seconds are some six megabytes. */
 const VIDEO_BITS = 6_000_000;
@@ -20,52 +15,51 @@ export function useFilm(view: RefObject<HTMLVideoElement | null>): {
   /** Seconds filmed so far; null while it does not run. */
   running: number | null;
   problem: string | null;
-  film: () => Promise<Film | null>;
+  film: () => Promise<Blob | null>;
   stop: () => void;
 } {
   const [running, setRunning] = useState<number | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const recorder = useRef<MediaRecorder | null>(null);
+  const left = useRef(false);
   const stop = useCallback(() => {
     if (recorder.current?.state === 'recording') recorder.current.stop();
   }, []);
-  useEffect(() => stop, [stop]);
-  const record = async (): Promise<Film | null> => {
+  useEffect(() => {
+    left.current = false;
+    return () => {
+      left.current = true;
+      stop();
+    };
+  }, [stop]);
+  const record = async (): Promise<Blob | null> => {
     setProblem(null);
     const stream = await navigator.mediaDevices.getUserMedia({
       video: { facingMode: { ideal: 'environment' }, width: { ideal: 1280 }, height: { ideal: 720 } },
       audio: true,
     });
+    if (left.current) {
+      // Its page was left while the browser still asked.
+      for (const track of stream.getTracks()) track.stop();
+      return null;
+    }
     if (view.current) {
       view.current.srcObject = stream;
       void view.current.play().catch(() => {});
     }
-    const type = ['video/webm', 'video/mp4'].find((one) => MediaRecorder.isTypeSupported(one));
-    const recording = new MediaRecorder(stream, {
-      videoBitsPerSecond: VIDEO_BITS,
-      ...(type ? { mimeType: type } : {}),
+    const { recorder: recording, done } = recordStream(stream, {
+      types: CLIP_TYPES,
+      options: { videoBitsPerSecond: VIDEO_BITS },
+      everyMs: 100,
+      tick: (seconds) => {
+        setRunning(Math.floor(seconds));
+        if (seconds >= CLIP_SECONDS) stop();
+      },
     });
     recorder.current = recording;
-    const pieces: Blob[] = [];
-    recording.ondataavailable = ({ data }) => data.size > 0 && pieces.push(data);
-    const began = performance.now();
-    const seconds = () => (performance.now() - began) / 1000;
-    const clock = setInterval(() => {
-      setRunning(Math.floor(seconds()));
-      if (seconds() >= CLIP_SECONDS) stop();
-    }, 100);
-    setRunning(0);
-    recording.start(500);
-    return new Promise((resolve) => {
-      recording.onstop = () => {
-        const ran = Math.min(CLIP_SECONDS_AT_MOST, seconds());
-        clearInterval(clock);
-        for (const track of stream.getTracks()) track.stop();
-        setRunning(null);
-        const kind = (recording.mimeType || type || 'video/webm').split(';')[0]!;
-        resolve(pieces.length > 0 ? { blob: new Blob(pieces, { type: kind }), seconds: ran } : null);
-      };
-    });
+    const got = await done;
+    setRunning(null);
+    return got?.blob ?? null;
   };
   return {
     running,
@@ -80,16 +74,23 @@ export function useFilm(view: RefObject<HTMLVideoElement | null>): {
 }
 
 /** How long a film runs, seconds: one that was recorded live says so only once its end was sought. Throws a sentence for what is none. */
-export function secondsOf(file: Blob): Promise<number> {
-  const url = URL.createObjectURL(file);
+export function secondsOf(film: Blob): Promise<number> {
+  const url = URL.createObjectURL(film);
   const video = document.createElement('video');
   video.preload = 'metadata';
   video.muted = true;
   return new Promise<number>((resolve, reject) => {
+    const tell = () => {
+      if (!Number.isFinite(video.duration)) return false;
+      resolve(video.duration);
+      return true;
+    };
     video.onerror = () => reject(new Error('This file is not a film that this browser can play.'));
     video.onloadedmetadata = () => {
-      if (Number.isFinite(video.duration)) return resolve(video.duration);
-      video.ondurationchange = () => Number.isFinite(video.duration) && resolve(video.duration);
+      if (tell()) return;
+      video.ondurationchange = tell;
+      // Where no length is ever told, the end that was sought is where it stands.
+      video.onseeked = () => resolve(video.currentTime);
       video.currentTime = 1e9;
     };
     video.src = url;

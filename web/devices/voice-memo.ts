@@ -1,5 +1,6 @@
 import { MEMO_BITS, MEMO_SECONDS, MEMO_TYPES } from '@sabor/core/basin/memo';
 import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { recordStream } from './record-stream.ts';
 
 export interface VoiceMemo {
   blob: Blob;
@@ -54,34 +55,22 @@ export function useVoiceMemo(): {
     if (typeof MediaRecorder === 'undefined' || !navigator.mediaDevices)
       return setProblem('This browser records no sound here. Type the note.');
     const stream = await navigator.mediaDevices.getUserMedia({ audio: true });
-    const type = MEMO_TYPES.find((one) => MediaRecorder.isTypeSupported(one));
-    const recording = new MediaRecorder(stream, {
-      audioBitsPerSecond: MEMO_BITS,
-      ...(type ? { mimeType: type } : {}),
-    });
-    const pieces: Blob[] = [];
-    const began = Date.now();
-    const seconds = () => Math.round((Date.now() - began) / 1000);
-    const clock = setInterval(() => {
-      setRunning(seconds());
-      if (seconds() >= MEMO_SECONDS) {
+    const { recorder: recording, done } = recordStream(stream, {
+      types: MEMO_TYPES,
+      options: { audioBitsPerSecond: MEMO_BITS },
+      everyMs: 500,
+      tick: (seconds) => {
+        setRunning(Math.round(seconds));
+        if (seconds < MEMO_SECONDS) return;
         setProblem('Ten minutes are kept. Begin another for what comes after.');
         stop();
-      }
-    }, 500);
-    recording.ondataavailable = ({ data }) => data.size > 0 && pieces.push(data);
-    recording.onstop = () => {
-      clearInterval(clock);
-      for (const track of stream.getTracks()) track.stop();
-      setRunning(null);
-      const kind = (recording.mimeType || type || 'audio/webm').split(';')[0]!;
-      if (pieces.length > 0)
-        setRecorded({ blob: new Blob(pieces, { type: kind }), seconds: Math.min(MEMO_SECONDS, seconds()) });
-    };
+      },
+    });
     recorder.current = recording;
-    setRunning(0);
-    // In pieces: what was said until something breaks is there.
-    recording.start(1000);
+    void done.then((got) => {
+      setRunning(null);
+      if (got) setRecorded({ ...got, seconds: Math.min(MEMO_SECONDS, Math.round(got.seconds)) });
+    });
   };
   return {
     running,

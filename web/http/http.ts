@@ -83,9 +83,9 @@ async function sendBytes(method: string, path: string, bytes: Blob, type: string
 /** Sends a picture as it is. */
 export const sendPicture = async (path: string, picture: Blob): Promise<void> =>
   void (await sendBytes('PUT', path, picture, picture.type));
-/** Sends a sound as it is, and gives the answer. */
-export const sendSound = async <T>(path: string, sound: Blob): Promise<T> =>
-  (await sendBytes('PUT', path, sound, sound.type)).json() as Promise<T>;
+/** Sends a sound or a film as it is, and gives the answer. */
+export const sendMedia = async <T>(path: string, media: Blob): Promise<T> =>
+  (await sendBytes('PUT', path, media, media.type)).json() as Promise<T>;
 /** Sends a file as it is. */
 export const sendFile = async (path: string, file: Blob): Promise<void> =>
   void (await sendBytes('POST', path, file, 'application/octet-stream'));

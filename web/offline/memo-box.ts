@@ -1,5 +1,5 @@
 import type { Memo, MemoInput } from '@sabor/contract/memo';
-import { put, sendSound } from '../http/http.ts';
+import { put, sendMedia } from '../http/http.ts';
 import { createBox } from './box.ts';
 import { type KeptMemo, keepMemo, keptMemos, letGoMemo } from './kept.ts';
 
@@ -18,7 +18,7 @@ const box = createBox<KeptMemo>({
   send: async ({ memo, sound }) => {
     if (sound) {
       const beside = encodeURIComponent(JSON.stringify({ ...memo, words: '' }));
-      stored(await sendSound<Memo[]>(`/memos/${memo.id}/sound?memo=${beside}`, sound));
+      stored(await sendMedia<Memo[]>(`/memos/${memo.id}/sound?memo=${beside}`, sound));
     }
     if (memo.words) stored(await put<Memo[]>(`/memos/${memo.id}`, { ...memo, seconds: null }));
   },

@@ -84,6 +84,11 @@ describe('a clip', () => {
     expect((await bench.ask('GET', `/api/clips/${one.id}/film`)).status).toBe(404);
   });
 
+  it('of a phone that calls it a QuickTime film is taken for what its bytes are', async () => {
+    const { status, body } = await send(clip(), film(500), 'video/quicktime');
+    expect([status, body[0]!.type]).toEqual([200, 'video/mp4']);
+  });
+
   it('is refused in words: no film, too long, too large, of no wash day, of one that is over', async () => {
     const refused = async (answer: ReturnType<typeof send>) => {
       const { status, body } = await answer;

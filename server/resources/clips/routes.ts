@@ -1,5 +1,5 @@
 import { ClipInput } from '@sabor/contract/clip';
-import { CLIP_LIMIT, CLIP_TYPES } from '@sabor/core/basin/clip';
+import { CLIP_LIMIT } from '@sabor/core/basin/clip';
 import express, { Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { besideBytes } from '../../http/beside-bytes.ts';
@@ -15,7 +15,8 @@ export function clipRoutes(db: Db): Router {
   });
   router.put(
     '/clips/:id',
-    express.raw({ type: [...CLIP_TYPES], limit: CLIP_LIMIT + 1 }),
+    // By whatever name a phone calls its film: what it is, its own first bytes say.
+    express.raw({ type: 'video/*', limit: CLIP_LIMIT + 1 }),
     async (request, response) => {
       const clip = parse(ClipInput, { ...besideBytes(request.query.clip), id: pathId(request, 'clip') });
       if (!Buffer.isBuffer(request.body) || request.body.length === 0)

@@ -68,7 +68,7 @@ function Player({
       }
       for (const [i, film] of both.entries()) {
         const to = broughtInStep(clock.current, film.currentTime, clips[i]!.seconds);
-        if (to !== null && !film.seeking && film.readyState >= 2) film.currentTime = to;
+        if (to !== null && !film.seeking && !film.ended && film.readyState >= 2) film.currentTime = to;
       }
       setAt(clock.current);
       frame = requestAnimationFrame(step);

@@ -7,8 +7,8 @@ import { useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { v7 } from 'uuid';
 import { clipsOf, useClips } from '../../api/queries.ts';
-import { type Film, secondsOf, useFilm } from '../../devices/record-clip.ts';
-import { remove, sendSound } from '../../http/http.ts';
+import { secondsOf, useFilm } from '../../devices/record-clip.ts';
+import { remove, sendMedia } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed } from '../../ui/states.tsx';
 
@@ -44,7 +44,7 @@ export function Clips({
     setSending(true);
     try {
       const beside = encodeURIComponent(JSON.stringify(clip));
-      client.setQueryData(queryKey, await sendSound<ListedClip[]>(`/clips/${clip.id}?clip=${beside}`, blob));
+      client.setQueryData(queryKey, await sendMedia<ListedClip[]>(`/clips/${clip.id}?clip=${beside}`, blob));
       setWaiting(null);
     } catch (error) {
       setSaid((error as Error).message);
@@ -52,29 +52,28 @@ export function Clips({
       setSending(false);
     }
   };
-  const take = (kind: ClipKind, { blob, seconds }: Film) =>
-    send({ id: v7(), washDayId, ...look, kind, takenAt: new Date().toISOString(), seconds }, blob);
+  /** Takes a film whatever it came from; what it cannot be is told. */
+  const take = async (kind: ClipKind, film: Blob) => {
+    setSaid(null);
+    try {
+      if (film.size > CLIP_LIMIT)
+        throw new Error('This film is over 16 MB. Film it with fewer pixels, or cut it on the phone first.');
+      const seconds = await secondsOf(film);
+      if (seconds > CLIP_SECONDS_AT_MOST)
+        throw new Error(
+          `This film runs ${Math.round(seconds)} s. A clip runs ${CLIP_SECONDS} s at most: cut it on the phone first.`,
+        );
+      await send({ id: v7(), washDayId, ...look, kind, takenAt: new Date().toISOString(), seconds }, film);
+    } catch (error) {
+      setSaid((error as Error).message);
+    }
+  };
   const record = async (kind: ClipKind) => {
     setFilming(kind);
     requestAnimationFrame(() => view.current?.scrollIntoView({ block: 'center' }));
     const got = await film();
     setFilming(null);
     if (got) await take(kind, got);
-  };
-  const choose = async (chosen: File) => {
-    setSaid(null);
-    try {
-      if (chosen.size > CLIP_LIMIT)
-        throw new Error('This film is over 16 MB. Film it with fewer pixels, or cut it on the phone first.');
-      const seconds = await secondsOf(chosen);
-      if (seconds > CLIP_SECONDS_AT_MOST)
-        throw new Error(
-          `This film runs ${Math.round(seconds)} s. A clip runs ${CLIP_SECONDS} s at most: cut it on the phone first.`,
-        );
-      await take(asked, { blob: chosen, seconds });
-    } catch (error) {
-      setSaid((error as Error).message);
-    }
   };
   const takeAway = async (id: string) => {
     await remove(`/clips/${id}`).catch((error: Error) => setSaid(error.message));
@@ -136,7 +135,7 @@ export function Clips({
         onChange={(event) => {
           const [chosen] = event.target.files ?? [];
           event.target.value = '';
-          if (chosen) void choose(chosen);
+          if (chosen) void take(asked, chosen);
         }}
       />
       <ul className="grid grid-cols-1 gap-4 sm:grid-cols-3">
