@@ -1,6 +1,7 @@
 import type { RoutineInput } from '@sabor/contract/routine';
 import type { ProductInput } from '@sabor/contract/shelf';
 import type { TrialInput } from '@sabor/contract/trial';
+import type { WashDay } from '@sabor/contract/wash-day';
 import type { WearerInput } from '@sabor/contract/wearer';
 import { NO_TRAITS } from '@sabor/core/hair/traits';
 import { STANDARD_ZONES } from '@sabor/core/hair/zones';
@@ -131,6 +132,17 @@ export async function sampleBench(
   const saved = await bench.ask('PUT', `/api/trials/${trial.id}`, trial);
   if (saved.status !== 200) throw new Error(JSON.stringify(saved.body));
   return { gels, wearer, routine, trial };
+}
+
+/** A wash day that has just begun, of a trial and a head of its own. */
+export async function sampleWashDay(bench: TestBench): Promise<{ day: WashDay; wearerId: string }> {
+  const { trial, wearer } = await sampleBench(bench);
+  const startedAt = new Date().toISOString();
+  const { body } = await bench.ask<WashDay>('PUT', `/api/wash-days/${v7()}`, {
+    trialId: trial.id,
+    startedAt,
+  });
+  return { day: body, wearerId: wearer.id };
 }
 
 /** A time zone where it is afternoon now, so that "five hours ago" is always today. */

@@ -4,7 +4,7 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
-import { sampleBench } from '../../testing/samples.ts';
+import { sampleWashDay } from '../../testing/samples.ts';
 
 let bench: TestBench;
 let day: WashDay;
@@ -13,14 +13,7 @@ beforeAll(async () => {
   bench = await openBench();
 });
 beforeEach(async () => {
-  const { trial, wearer } = await sampleBench(bench);
-  wearerId = wearer.id;
-  day = (
-    await bench.ask<WashDay>('PUT', `/api/wash-days/${v7()}`, {
-      trialId: trial.id,
-      startedAt: new Date().toISOString(),
-    })
-  ).body;
+  ({ day, wearerId } = await sampleWashDay(bench));
 });
 afterAll(() => bench.close());
 

@@ -10,7 +10,7 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
 import { JPEG, jpegOf, jpegSegment } from '../../testing/pictures.ts';
-import { sampleBench } from '../../testing/samples.ts';
+import { sampleBench, sampleWashDay } from '../../testing/samples.ts';
 
 let bench: TestBench;
 let day: WashDay;
@@ -19,14 +19,7 @@ beforeAll(async () => {
   bench = await openBench();
 });
 beforeEach(async () => {
-  const { trial, wearer } = await sampleBench(bench);
-  wearerId = wearer.id;
-  day = (
-    await bench.ask<WashDay>('PUT', `/api/wash-days/${v7()}`, {
-      trialId: trial.id,
-      startedAt: new Date().toISOString(),
-    })
-  ).body;
+  ({ day, wearerId } = await sampleWashDay(bench));
 });
 afterAll(() => bench.close());
 
