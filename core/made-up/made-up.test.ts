@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { haloOf, silhouetteOf, widthsOf } from '../photo/halo.ts';
-import { channelOf, luminanceOf } from '../photo/light.ts';
+import { channelsOf, luminanceOf } from '../photo/light.ts';
 import type { Picture } from '../photo/plane.ts';
 import { findOutline } from '../photo/silhouette.ts';
 import { straysOf } from '../photo/strays.ts';
@@ -137,7 +137,7 @@ describe('measured in its picture', { timeout: 300_000 }, () => {
     const asked = { pxPerMm: PX, masked: maskOf(lit, FRAME) };
     expect(findOutline({ lights: [luminanceOf(picture)], ...asked }).trouble).not.toBeNull();
     const outline = findOutline({
-      lights: ([0, 1, 2] as const).map((channel) => channelOf(picture, channel)),
+      lights: channelsOf(picture),
       ...asked,
     });
     if (outline.trouble) throw new Error(outline.trouble);

@@ -27,9 +27,17 @@ export function luminanceOf({ width, height, data }: Picture): Plane {
   return out;
 }
 
-/** One linear channel of a picture, 0…1: 0 red, 1 green, 2 blue. */
-export function channelOf({ width, height, data }: Picture, channel: 0 | 1 | 2): Plane {
-  const out = emptyPlane(width, height);
-  for (let i = 0; i < out.data.length; i++) out.data[i] = LINEAR[data[4 * i + channel]!]!;
-  return out;
+/** Linear red, green and blue of a picture, 0…1. */
+export function channelsOf({ width, height, data }: Picture): readonly [Plane, Plane, Plane] {
+  const [red, green, blue] = [
+    emptyPlane(width, height),
+    emptyPlane(width, height),
+    emptyPlane(width, height),
+  ];
+  for (let i = 0, at = 0; i < red.data.length; i++, at += 4) {
+    red.data[i] = LINEAR[data[at]!]!;
+    green.data[i] = LINEAR[data[at + 1]!]!;
+    blue.data[i] = LINEAR[data[at + 2]!]!;
+  }
+  return [red, green, blue];
 }

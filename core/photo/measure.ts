@@ -3,7 +3,7 @@ import { projected } from './card/homography.ts';
 import { CARDS, type CardKind } from './card/layout.ts';
 import { type Taken, takenOf, type Way } from './guard.ts';
 import { haloOf, silhouetteOf } from './halo.ts';
-import { channelOf, luminanceOf } from './light.ts';
+import { channelsOf, luminanceOf } from './light.ts';
 import { type PhotoMeasure, WHOLE_MEASURES } from './measures.ts';
 import { type Half, middleParting, onHalf, type Parting, type SplitAngle } from './parting.ts';
 import { emptyMask, type Mask, type Picture } from './plane.ts';
@@ -42,9 +42,7 @@ const SHARP = { px: 3, mm: 0.5 };
 const ROOM = 8;
 
 const lightsOf = (picture: Picture, way: Way) =>
-  way === 'silhouette'
-    ? [luminanceOf(picture)]
-    : ([0, 1, 2] as const).map((channel) => channelOf(picture, channel));
+  way === 'silhouette' ? [luminanceOf(picture)] : channelsOf(picture);
 
 export type Readings = Partial<Record<PhotoMeasure, Reading>>;
 

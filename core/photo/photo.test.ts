@@ -167,7 +167,7 @@ describe('a shape of known coverage', { timeout: 60_000 }, () => {
     );
     // The hem, a quarter of the circle, is left out.
     expect(outline.freeMm / (2 * Math.PI * RADIUS)).toBeCloseTo(0.75, 1);
-    expect(outline.inside[0]!.data[0]! / outline.backdrop[0]!.data[0]!).toBeCloseTo(0.03, 2);
+    expect(outline.inside[0]!.share).toBeCloseTo(0.03, 2);
   });
 
   it('has none where nothing stands off, and noise adds none: coverage is not clamped', () => {
@@ -248,7 +248,7 @@ describe('a shape of known coverage', { timeout: 60_000 }, () => {
     };
     const outline = told(lights);
     expect(haloOf(outline).value).toBeCloseTo(1, 1);
-    expect(outline.inside.map(({ data }) => data[0]!)).toEqual(hair.map((value) => expect.closeTo(value, 2)));
+    expect(outline.inside.map(({ own }) => own)).toEqual(hair.map((value) => expect.closeTo(value, 2)));
     // Of 1 % in each channel: √Σ(.01·B·(B−F))² / Σ(B−F)².
     const noisy = told(
       shot(

@@ -22,17 +22,27 @@ const CORE = { from: 5, to: 15 };
 /** Hair and wall nearer to each other than this share of the wall's light are alike. Judged. */
 const LEAST_APART = 0.25;
 
-/** Coverage of a pixel by hair of one colour before a wall of another: (B−I)·(B−F)/|B−F|². Source: methods.md 4. */
+/** Light of the hair in one channel: a share of the backdrop's there, or its own whatever the backdrop. */
+export interface Inside {
+  share: number;
+  own: number;
+}
+
+/**
+ * Coverage of pixel `i` by hair before a wall: (B−I)·(B−F)/|B−F|², over as many channels as there are; by one it is
+ * (1 − I/B)/(1 − F/B). Source: methods.md 4.
+ */
 export function coverageOf(
-  channels: number,
-  light: (channel: number) => number,
-  wall: (channel: number) => number,
-  hair: (channel: number) => number,
+  lights: readonly Float32Array[],
+  walls: readonly Float32Array[],
+  inside: readonly Inside[],
+  i: number,
 ): number {
   let [shared, whole] = [0, 0];
-  for (let c = 0; c < channels; c++) {
-    const apart = wall(c) - hair(c);
-    shared += (wall(c) - light(c)) * apart;
+  for (let c = 0; c < lights.length; c++) {
+    const wall = walls[c]![i]!;
+    const apart = wall * (1 - inside[c]!.share) - inside[c]!.own;
+    shared += (wall - lights[c]![i]!) * apart;
     whole += apart * apart;
   }
   return shared / whole;
@@ -43,8 +53,8 @@ export interface RoughInColour {
   backdrop: readonly Surface[];
   /** Root mean square of what the fitted backdrop leaves, as a share of its light. */
   residual: number;
-  /** The hair's own colour, linear light. */
-  inside: readonly number[];
+  /** The hair's own light, channel by channel. */
+  inside: readonly Inside[];
   hair: Mask;
 }
 
@@ -102,18 +112,15 @@ export function roughlyInColour(
       )
         deep.push(i);
     if (deep.length < 20) return none('no hair');
-    const inside = lights.map((light) => median(deep.map((i) => light[i]!)));
+    const inside = lights.map((light) => ({ share: 0, own: median(deep.map((i) => light[i]!)) }));
     // The wall's colour as it would be seen there without the hair.
     const wall = walls.map((own) => median(deep.map((i) => own[i]!)));
-    const [apart, whole] = [Math.hypot(...wall.map((own, c) => own - inside[c]!)), Math.hypot(...wall)];
+    const [apart, whole] = [
+      Math.hypot(...wall.map((light, c) => light - inside[c]!.own)),
+      Math.hypot(...wall),
+    ];
     if (apart < LEAST_APART * whole) return none('hair like the backdrop');
-    const coverage = (i: number) =>
-      coverageOf(
-        lights.length,
-        (c) => lights[c]![i]!,
-        (c) => walls[c]![i]!,
-        (c) => inside[c]!,
-      );
+    const coverage = (i: number) => coverageOf(lights, walls, inside, i);
     const varied = 1.4826 * median(deep.map((i) => Math.abs(coverage(i) - 1)));
     if (varied > MOST_VARIED) return none('hair lit');
     if (round === 2) {

@@ -88,13 +88,13 @@ export function ringAround(hair: Mask, out: Mask, scale: number): Uint8Array | n
 
 /**
  * Hair roughly told from its backdrop by two groups of light, then three times over by coverage against the backdrop fitted
- * around it: on a coarse grid of `scale` pixels a millimetre. `lit`: hair whose own lights are seen will do.
+ * around it: on a coarse grid of `scale` pixels a millimetre. `onlyRoughly`: once over, and hair whose own lights are seen will do.
  */
 export function roughly(
   log: Float32Array,
   out: Mask,
   scale: number,
-  lit = false,
+  onlyRoughly = false,
 ): Rough | { trouble: OutlineTrouble } {
   const { width, height } = out;
   const mm = (n: number) => n * scale;
@@ -141,8 +141,8 @@ export function roughly(
     if (Math.abs(1 - inside) < LEAST_CONTRAST) return none('hair like the backdrop');
     const varied =
       (1.4826 * median(deep.map((value) => Math.abs(Math.exp(value) - inside)))) / Math.abs(1 - inside);
-    if (varied > MOST_VARIED && !lit) return none('hair lit');
-    if (round === 2) return { backdrop: fit.fitted, residual: fit.residual, inside, hair };
+    if (varied > MOST_VARIED && !onlyRoughly) return none('hair lit');
+    if (onlyRoughly || round === 2) return { backdrop: fit.fitted, residual: fit.residual, inside, hair };
     for (let i = 0; i < log.length; i++)
       hair.data[i] = !out.data[i] && (1 - Math.exp(log[i]! - fit.surface[i]!)) / (1 - inside) >= 0.5 ? 1 : 0;
   }

@@ -6,7 +6,7 @@ import { gaussian } from './gaussian.ts';
 import { pixelNoise } from './pixel-noise.ts';
 import { countOf, emptyMask, emptyPlane, type Mask, maskWhere, type Plane, sampleAt } from './plane.ts';
 import { shrunk } from './resample.ts';
-import { coverageOf, type RoughInColour, roughlyInColour } from './rough-colour.ts';
+import { coverageOf, type Inside, type RoughInColour, roughlyInColour } from './rough-colour.ts';
 import { BACKDROP, LEAST_HAIR, logOf, OPENING, type OutlineTrouble, roughly } from './rough-hair.ts';
 
 /**
@@ -56,9 +56,9 @@ export interface Outline {
   noise: number;
   /** Root mean square of what the fitted backdrop leaves, as a share of its light. */
   residual: number;
-  /** Light of the fitted backdrop on this grid, and of the hair before it, channel by channel. */
+  /** Light of the fitted backdrop on this grid, channel by channel, and of the hair before it. */
   backdrop: readonly Plane[];
-  inside: readonly Plane[];
+  inside: readonly Inside[];
 }
 
 export type OutlineFound = Outline | { trouble: OutlineTrouble };
@@ -146,7 +146,9 @@ function toldApart(
     out,
     scale,
   );
-  return 'trouble' in rough ? rough : { ...rough, backdrop: [rough.backdrop], inside: [rough.inside] };
+  return 'trouble' in rough
+    ? rough
+    : { ...rough, backdrop: [rough.backdrop], inside: [{ share: rough.inside, own: 0 }] };
 }
 
 /**
@@ -194,24 +196,12 @@ export function findOutline({ lights, pxPerMm, masked, empty }: OutlineAsked): O
     }
     return plane;
   });
-  // By one light the hair's is a share of the backdrop's; by colour it is a colour.
-  const inside = backdrop.map(
-    (plane, c): Plane => ({
-      ...plane,
-      data: plane.data.map((value) => rough.inside[c]! * (lights.length > 1 ? 1 : value)),
-    }),
-  );
-  const seen = alls.map(({ data }) => own(data));
+  const { inside } = rough;
   const coverage = emptyPlane(width, height);
+  const seen = alls.map(({ data }) => cut(data, all.width, at));
+  const walls = backdrop.map(({ data }) => data);
   for (let i = 0; i < coverage.data.length; i++)
-    coverage.data[i] = out.data[i]
-      ? 0
-      : coverageOf(
-          seen.length,
-          (c) => seen[c]!.data[i]!,
-          (c) => backdrop[c]!.data[i]!,
-          (c) => inside[c]!.data[i]!,
-        );
+    coverage.data[i] = out.data[i] ? 0 : coverageOf(seen, walls, inside, i);
 
   const { shape, core } = shapeAt(coverage, IN_SHAPE, scale);
   if (countOf(shape) / scale ** 2 < LEAST_HAIR) return none('no hair');
@@ -226,22 +216,15 @@ export function findOutline({ lights, pxPerMm, masked, empty }: OutlineAsked): O
   const wide = first.width / all.width;
   const flat = (i: number) => !out.data[i] && outside.data[i]! >= BACKDROP.from && outside.data[i]! <= CLEAR;
   // Along the way from the backdrop's light to the hair's, where nothing is but the backdrop.
-  const apart = backdrop.map((plane, c) => meanWhere(plane, flat) - meanWhere(inside[c]!, flat));
-  const whole = apart.reduce((sum, value) => sum + value * value, 0);
-  const along: Plane =
-    lights.length === 1
-      ? first
-      : {
-          ...first,
-          data: first.data.map((_, i) => lights.reduce((sum, one, c) => sum + one.data[i]! * apart[c]!, 0)),
-        };
+  const apart = backdrop.map((plane, c) => meanWhere(plane, flat) * (1 - inside[c]!.share) - inside[c]!.own);
+  const along = lights.length === 1 ? first : weighed(lights, apart);
   const noise = pixelNoise(
     along,
     (x, y) => {
       const [u, v] = [Math.floor(x / wide) - at.left, Math.floor(y / wide) - at.top];
       return u >= 0 && v >= 0 && u < width && v < height && flat(v * width + u);
     },
-    lights.length === 1 ? Math.abs(apart[0]!) : whole,
+    lights.length === 1 ? Math.abs(apart[0]!) : apart.reduce((sum, value) => sum + value * value, 0),
   );
   if (noise > MOST_NOISE) return none('too noisy');
   return {
@@ -263,6 +246,16 @@ export function findOutline({ lights, pxPerMm, masked, empty }: OutlineAsked): O
   };
 }
 
+/** The sum of planes of one size, each so many times. */
+function weighed(planes: readonly Plane[], by: readonly number[]): Plane {
+  const out = emptyPlane(planes[0]!.width, planes[0]!.height);
+  for (const [c, { data }] of planes.entries()) {
+    const times = by[c]!;
+    for (let i = 0; i < data.length; i++) out.data[i]! += data[i]! * times;
+  }
+  return out;
+}
+
 function meanWhere({ data }: Plane, holds: (i: number) => boolean): number {
   let [sum, count] = [0, 0];
   for (let i = 0; i < data.length; i++)
@@ -281,10 +274,12 @@ export const coverageAt = (
   y: number,
 ): number => {
   const [u, v] = [(x + 0.5) / step - 0.5 - left, (y + 0.5) / step - 0.5 - top];
-  return coverageOf(
-    lights.length,
-    (c) => sampleAt(lights[c]!, x, y),
-    (c) => sampleAt(backdrop[c]!, u, v),
-    (c) => sampleAt(inside[c]!, u, v),
-  );
+  let [shared, whole] = [0, 0];
+  for (let c = 0; c < lights.length; c++) {
+    const wall = sampleAt(backdrop[c]!, u, v);
+    const apart = wall * (1 - inside[c]!.share) - inside[c]!.own;
+    shared += (wall - sampleAt(lights[c]!, x, y)) * apart;
+    whole += apart * apart;
+  }
+  return shared / whole;
 };

@@ -1,5 +1,5 @@
 import { median } from '../../middle.ts';
-import { channelOf, linearOf, luminanceOf } from '../light.ts';
+import { channelsOf, linearOf, luminanceOf } from '../light.ts';
 import { type Picture, type Plane, type Point, sampleAt } from '../plane.ts';
 import { solved } from '../solve.ts';
 import { AR } from './aruco.ts';
@@ -256,7 +256,7 @@ export function findCard(picture: Picture, kind: CardKind, ruleMm?: number): Car
     projected(local, { x: 0, y: middle.y }),
     projected(local, { x: layout.width, y: middle.y }),
   ];
-  const channels = [channelOf(cut, 0), channelOf(cut, 1), channelOf(cut, 2)] as const;
+  const channels = channelsOf(cut);
   const greys = layout.greys.map((grey) => ({ byte: grey.byte, light: lightOf(channels, local, grey) }));
   const uneven = unevenness(greys);
   const lightest = Math.max(...greys.at(-1)!.light);
