@@ -16,11 +16,14 @@ test('clips of two wash days are filmed with sound and play in step, slowed and 
   const days: string[] = [];
   for (const hoursAgo of [30, 0])
     days.push(await beginDay(page, await makeTrial(page, `Bounce of ${hoursAgo}?`), hoursAgo));
-  for (const day of days) {
+  for (const [i, day] of days.entries()) {
     await page.goto(`/wash-days/${day}/photographs/wet`);
     await page.getByRole('button', { name: 'Film a bounce' }).click();
-    await expect(page.getByRole('timer')).toHaveText('2 s');
-    await page.getByRole('button', { name: 'Stop', exact: true }).click();
+    // The first is stopped by hand; the second ends by itself when it has its eight seconds.
+    if (i === 0) {
+      await expect(page.getByRole('timer')).toHaveText(/^[1-7] s$/);
+      await page.getByRole('button', { name: 'Stop', exact: true }).click();
+    }
     await expect(page.getByLabel('Clip, bounce')).toHaveCount(1);
   }
   // What is no film is told, and nothing is lost by it.

@@ -79,8 +79,10 @@ export async function keepTap(one: Omit<KeptTap, 'place'>): Promise<number> {
   askToStay();
   const db = await open();
   const writing = db.transaction('taps', 'readwrite', { durability: 'strict' });
-  const place = await writing.store.add(one);
-  await writing.done;
+  const adding = writing.store.add(one);
+  // Asked for at once: a page that is left in the same moment no longer takes its tap with it.
+  writing.commit();
+  const [place] = await Promise.all([adding, writing.done]);
   return place;
 }
 

@@ -59,14 +59,14 @@ const WASH_DAYS = `
             'stretchedMm', u.stretched_mm) order by u.position), '[]')
             from reading r join curl u on u.id = r.curl_id
             where r.check_in_id = c.id and r.outcome = 'resting-length'))
-        order by c.at), '[]') from check_in c where c.wash_day_id = d.id) as "checkIns",
+        order by c.at, c.id), '[]') from check_in c where c.wash_day_id = d.id) as "checkIns",
     (select coalesce(json_agg(json_build_object('id', e.id, 'washDayId', e.wash_day_id, 'kind', e.kind,
         'on', e.happened_on, 'note', e.note, 'how', e.how, 'productId', e.product_id, 'dose', e.dose, 'tool', e.tool,
         'spoiledAt', e.spoiled_at, 'announced', e.announced, 'came', e.came,
-        'zoneIds', (select coalesce(json_agg(z.zone_id order by z.zone_id), '[]') from event_zone z where z.event_id = e.id)) order by e.happened_on), '[]')
+        'zoneIds', (select coalesce(json_agg(z.zone_id order by z.zone_id), '[]') from event_zone z where z.event_id = e.id)) order by e.happened_on, e.id), '[]')
       from event e where e.wash_day_id = d.id) as events,
     (select coalesce(json_agg(json_build_object('on', o.on_date, 'outdoorHours', o.outdoor_hours,
-        'indoorHours', o.indoor_hours)), '[]') from day_outdoors o where o.wash_day_id = d.id) as outdoors,
+        'indoorHours', o.indoor_hours) order by o.on_date), '[]') from day_outdoors o where o.wash_day_id = d.id) as outdoors,
     (select coalesce(json_agg(json_build_object('device', x.device, 'at', x.at) order by x.at desc), '[]')
       from (select device, max(at) as at from wash_tap where wash_day_id = d.id group by device) x) as devices,
     (select count(*)::int from wash_tap where wash_day_id = d.id) as "tapsHeard",
