@@ -86,6 +86,8 @@ const curls = v.pipe(
   v.maxLength(30, 'Thirty curls at most.'),
 );
 
+const parting = v.pipe(v.array(place), v.length(2, 'A parting has two places.'));
+
 /** What was read in a photograph, and under what it was taken. */
 export const PhotographMeasuredInput = v.strictObject({
   measuredAt: pastMoment,
@@ -120,7 +122,7 @@ export const PhotographMeasuredInput = v.strictObject({
     [],
   ),
   /** Where the parting runs, above and below, as shares of the upright picture; null where the picture was not split. */
-  parting: v.optional(v.nullable(v.pipe(v.array(place), v.length(2, 'A parting has two places.'))), null),
+  parting: v.optional(v.nullable(parting), null),
   readings: v.pipe(
     v.array(PhotoReading),
     v.check(
@@ -157,13 +159,14 @@ export const FiledPhotograph = v.strictObject({
   /** The width of a curl by which this head's hair from near is read there, mm: fixed with the first picture of the place. */
   curlWidth: v.nullable(v.number()),
   /**
-   * What was left out in the last measured picture of this head from this angle, of the same zone from near, and where its
-   * card stood.
+   * What was left out in the last measured picture of this head from this angle, of the same zone from near, where its
+   * parting was put, null where nobody put it, and where its card stood.
    */
   before: v.nullable(
     v.strictObject({
       id,
       leftOut,
+      parting: v.nullable(parting),
       ruleMm: v.number(),
       card: cardCorners,
       /** Its width beside its height, upright. */

@@ -245,6 +245,8 @@ test('a half-head seen from behind is read half by half, split where its parting
     for (let i = 0; i < 4; i++) await end.press('ArrowLeft');
     await expect(page.getByRole('article')).not.toContainText('down the middle', { timeout: 60_000 });
     await expect(page.getByRole('article')).toContainText('Kept with its wash day.', { timeout: 60_000 });
+    // What the hand holds stays under it while the halves are read anew.
+    await expect(end).toBeFocused();
   }
   const [less, more] = await sizes();
   expect(less).toBeLessThan(left!);

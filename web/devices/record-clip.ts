@@ -5,17 +5,31 @@ import { recordStream } from './record-stream.ts';
 /** Bits a second a clip is recorded at: eight seconds are some six megabytes. */
 const VIDEO_BITS = 6_000_000;
 
+/** The simulated camera gives no film; says so. */
+export class NoMadeUpFilm extends Error {}
+
 const whyNot = (error: unknown): string =>
   error instanceof DOMException && error.name === 'NotAllowedError'
     ? 'The browser does not let Sabor use camera and microphone. Allow them beside the address, or film with the phone’s own camera and choose the file.'
-    : 'This browser gives no camera here. Film with the phone’s own camera, and choose the file.';
+    : error instanceof NoMadeUpFilm
+      ? error.message
+      : 'This browser gives no camera here. Film with the phone’s own camera, and choose the file.';
 
-/** Films with this device's camera and microphone for as long as a clip runs; what it films is shown in `view` meanwhile. */
+const ownCamera = (): Promise<MediaStream> =>
+  navigator.mediaDevices.getUserMedia({
+    video: { facingMode: { ideal: 'environment' }, width: { ideal: 1280 }, height: { ideal: 720 } },
+    audio: true,
+  });
+
+/**
+ * Films for as long as a clip runs, with this device's camera and microphone or with what stands in for them; what it films
+ * is shown in `view` meanwhile.
+ */
 export function useFilm(view: RefObject<HTMLVideoElement | null>): {
   /** Seconds filmed so far; null while it does not run. */
   running: number | null;
   problem: string | null;
-  film: () => Promise<Blob | null>;
+  film: (open?: () => Promise<MediaStream>) => Promise<Blob | null>;
   stop: () => void;
 } {
   const [running, setRunning] = useState<number | null>(null);
@@ -32,12 +46,9 @@ export function useFilm(view: RefObject<HTMLVideoElement | null>): {
       stop();
     };
   }, [stop]);
-  const record = async (): Promise<Blob | null> => {
+  const record = async (open: () => Promise<MediaStream>): Promise<Blob | null> => {
     setProblem(null);
-    const stream = await navigator.mediaDevices.getUserMedia({
-      video: { facingMode: { ideal: 'environment' }, width: { ideal: 1280 }, height: { ideal: 720 } },
-      audio: true,
-    });
+    const stream = await open();
     if (left.current) {
       // Its page was left while the browser still asked.
       for (const track of stream.getTracks()) track.stop();
@@ -64,8 +75,8 @@ export function useFilm(view: RefObject<HTMLVideoElement | null>): {
   return {
     running,
     problem,
-    film: () =>
-      record().catch((error: unknown) => {
+    film: (open = ownCamera) =>
+      record(open).catch((error: unknown) => {
         setProblem(whyNot(error));
         return null;
       }),

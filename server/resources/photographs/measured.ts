@@ -28,7 +28,8 @@ export async function readFiled(db: Db, id: string): Promise<FiledPhotograph> {
   const { rows } = await db.query<FiledPhotograph>(
     `select ${PHOTOGRAPH} as photograph, d.id as "washDayId", t.wearer_id as "wearerId", d.position, t.question,
        t.logged, t.design = any($2) as halves, ${CURL_WIDTH} as "curlWidth",
-       (select json_build_object('id', o.id, 'leftOut', m.left_out, 'ruleMm', m.rule_mm, 'card', m.card,
+       (select json_build_object('id', o.id, 'leftOut', m.left_out,
+            'parting', case when 'parting guessed' <> all(m.notes) then m.parting end, 'ruleMm', m.rule_mm, 'card', m.card,
             'aspect', ${ASPECT.replaceAll('p.', 'o.')}) from photograph o
           join wash_day od on od.id = o.wash_day_id join trial ot on ot.id = od.trial_id
           join photograph_measured m on m.photograph_id = o.id

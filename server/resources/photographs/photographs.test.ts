@@ -352,10 +352,20 @@ describe('what was read in a photograph', () => {
     expect((await filed(here.id)).before).toEqual({
       id: older.id,
       leftOut: [CARD],
+      parting: null,
       ruleMm: 99.5,
       card: CARD,
       aspect: 24 / 16,
     });
+    // Where its parting was put comes with it; where it was only guessed does not.
+    const parting = [
+      { x: 0.5, y: 0.2 },
+      { x: 0.48, y: 0.8 },
+    ];
+    await keep(older.id, measured({ parting }));
+    expect((await filed(here.id)).before).toMatchObject({ parting });
+    await keep(older.id, measured({ parting, notes: ['parting guessed'] }));
+    expect((await filed(here.id)).before).toMatchObject({ parting: null });
     // The light table's list: with the halo, and nothing of what was under test.
     const listed = (await bench.ask<object[]>('GET', `/api/wearers/${wearerId}/photographs`)).body;
     expect(listed).toHaveLength(4);

@@ -35,10 +35,12 @@ export interface BenchPicture {
   way: Way;
   /** Where the parting runs, as shares, once it was said. */
   parting: Point[] | null;
+  /** It was laid here from another picture from this angle, and nobody has moved it since. */
+  partingLaid: boolean;
   /** The same hair as the picture before it, shot again. */
   again: boolean;
-  state:
-    | { kind: 'measuring' }
+  state: /** `last`: what was read in it before. */
+    | { kind: 'measuring'; last: MeasuredPicture | null }
     | { kind: 'read'; read: MeasuredPicture; kept: 'no' | 'yes' | 'failed' | 'not asked' }
     | { kind: 'failed'; why: string };
 }
@@ -60,20 +62,43 @@ export const belowOf = (area: readonly Point[]): number | null =>
 export const inShares = (points: readonly Point[], { width, height }: MeasuredPicture): Point[] =>
   points.map(({ x, y }) => ({ x: x / width, y: y / height }));
 
-/** What was left out in another picture, laid where it belongs in this one. */
+/** What was drawn in another picture, laid where it belongs in this one; null where there is nothing to lay. */
 export function laidFrom(
-  before: Pick<NonNullable<FiledPhotograph['before']>, 'leftOut' | 'card' | 'aspect'> | null | undefined,
+  drawn: readonly (readonly Point[])[],
+  before: Pick<NonNullable<FiledPhotograph['before']>, 'card' | 'aspect'>,
   read: MeasuredPicture,
 ): Point[][] | null {
-  if (!before || before.leftOut.length === 0 || !read.card) return null;
+  if (drawn.length === 0 || !read.card) return null;
   const aspect = read.width / read.height;
   const round = (points: readonly Point[], by: number) => points.map(({ x, y }) => ({ x: x * by, y }));
   const brought = carried(
-    before.leftOut.map((area) => round(area, before.aspect)),
+    drawn.map((area) => round(area, before.aspect)),
     round(before.card, before.aspect),
     round(inShares(read.card.corners, read), aspect),
   );
   return brought?.map((area) => round(area, 1 / aspect)) ?? null;
+}
+
+/** What was last read in a picture, though it is being read anew. */
+export const lastRead = ({ state }: Pick<BenchPicture, 'state'>): MeasuredPicture | null =>
+  state.kind === 'read' ? state.read : state.kind === 'measuring' ? state.last : null;
+
+/**
+ * What the last picture of this head from here brings to one that is read for the first time: what was left out in it, and
+ * where its parting was put. Null where it brings nothing.
+ */
+export function laidBefore(
+  { filed, near, leftOut, parting }: BenchPicture,
+  found: MeasuredPicture,
+): Partial<Pick<BenchPicture, 'leftOut' | 'laid' | 'parting' | 'partingLaid'>> | null {
+  const before = filed && !near && !filed.photograph.measured ? filed.before : null;
+  if (!before) return null;
+  const out = leftOut.length === 0 ? laidFrom(before.leftOut, before, found) : null;
+  const [split] =
+    (found.halves && !parting && before.parting && laidFrom([before.parting], before, found)) || [];
+  return out || split
+    ? { ...(out && { leftOut: out, laid: true }), ...(split && { parting: split, partingLaid: true }) }
+    : null;
 }
 
 /** "Wash day 3, day 1, back". */

@@ -169,7 +169,7 @@ export function Near({
                 >
                   Remove <span className="sr-only">curl {i + 1}</span>
                 </button>
-                {read && (
+                {!crests && (
                   <label className="flex w-full items-center gap-2">
                     Curl {i + 1} leans
                     <input

@@ -8,7 +8,7 @@ import { pathOf } from '../../drawings/path-of.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import type { MeasuredPicture } from '../../workers/photo.ts';
-import type { BenchPicture } from './bench-picture.ts';
+import { type BenchPicture, lastRead } from './bench-picture.ts';
 import { LeftOut, LeftOutDrawn } from './left-out.tsx';
 import { CurlsDrawn, Near } from './near.tsx';
 import { Halves, PartingDrawn } from './parting.tsx';
@@ -74,7 +74,8 @@ export function OnTheBench({
   const [leaning, setLeaning] = useState<readonly number[] | null>(null);
   /** A parting on its way to where it will be. */
   const [onItsWay, setOnItsWay] = useState<readonly Point[] | null>(null);
-  const halves = state.kind === 'read' ? state.read.halves : null;
+  // What a hand holds stays under it while the picture is read anew.
+  const halves = lastRead(picture)?.halves ?? null;
   const shown = useRef<HTMLImageElement>(null);
   const isBesideAnother =
     state.kind === 'read' &&
@@ -98,7 +99,7 @@ export function OnTheBench({
           />
         )}
         {state.kind === 'read' && <Found read={state.read} />}
-        {halves && <PartingDrawn parting={onItsWay ?? halves.parting} />}
+        {halves && <PartingDrawn parting={onItsWay ?? picture.parting ?? halves.parting} />}
       </div>
       {state.kind === 'measuring' && <p role="status">Measuring …</p>}
       {state.kind === 'failed' && (
@@ -158,7 +159,7 @@ export function OnTheBench({
                 : 'Being kept …'}
         </p>
       )}
-      {near && state.kind !== 'measuring' && !corners && (
+      {near && !corners && (
         <Near
           picture={{ ...picture, near }}
           read={state.kind === 'read' ? state.read : null}
@@ -173,9 +174,16 @@ export function OnTheBench({
         />
       )}
       {halves && !corners && (
-        <Halves halves={halves} shown={setOnItsWay} move={(parting) => measure({ ...picture, parting })} />
+        <Halves
+          halves={halves}
+          parting={picture.parting ?? halves.parting}
+          laid={picture.partingLaid}
+          busy={state.kind === 'measuring'}
+          shown={setOnItsWay}
+          move={(parting) => measure({ ...picture, parting, partingLaid: false })}
+        />
       )}
-      {!near && state.kind !== 'measuring' && !corners && (
+      {!near && !corners && (
         <ChoiceField
           label="How hair is told from the wall"
           options={WAYS}
@@ -183,7 +191,7 @@ export function OnTheBench({
           onChange={(way) => way && measure({ ...picture, way })}
         />
       )}
-      {state.kind !== 'measuring' && !crests && (
+      {!crests && (
         <LeftOut
           areas={leftOut}
           laid={laid}

@@ -61,16 +61,25 @@ function End({
 /** Half by half what is read in a picture of both, and where it is split. */
 export function Halves({
   halves,
+  parting: rests,
+  laid,
+  busy,
   shown,
   move,
 }: {
   halves: NonNullable<MeasuredPicture['halves']>;
+  /** Where the parting is. */
+  parting: readonly Point[];
+  /** It was brought from another picture. */
+  laid: boolean;
+  /** The halves are being read anew. */
+  busy: boolean;
   /** Draws the parting on its way. */
   shown: (to: Point[] | null) => void;
   move: (to: Point[]) => void;
 }) {
   const [moved, setMoved] = useState<Point[] | null>(null);
-  const parting = moved ?? halves.parting;
+  const parting = moved ?? rests;
   const set = (end: 0 | 1) => (x: number) => {
     const next = parting.map((place, i) => (i === end ? { ...place, x } : place));
     setMoved(next);
@@ -102,7 +111,7 @@ export function Halves({
                 const value = halves[half][key]?.value ?? null;
                 return (
                   <td key={half} className="figure font-semibold">
-                    {value === null ? '–' : readingInWords(key, value)}
+                    {busy ? '…' : value === null ? '–' : readingInWords(key, value)}
                   </td>
                 );
               })}
@@ -110,6 +119,11 @@ export function Halves({
           ))}
         </tbody>
       </table>
+      {laid && (
+        <p className="mt-1 text-mango-deep text-sm" role="status">
+          The parting lies where it was put in another picture from here, laid by the card. See that it fits.
+        </p>
+      )}
       <End label="Parting, at the top" at={parting[0]!.x} move={set(0)} rest={rest} />
       <End label="Parting, at the foot" at={parting[1]!.x} move={set(1)} rest={rest} />
     </section>

@@ -11,7 +11,9 @@ import {
   type BenchPicture,
   inShares,
   isKnown,
+  laidBefore,
   laidFrom,
+  lastRead,
   measuredOf,
   pictureName,
   splitOf,
@@ -44,23 +46,33 @@ export function usePictures(
   };
   const change = (id: string, to: Partial<BenchPicture>) =>
     setPictures((old) => old.map((one) => (one.id === id ? { ...one, ...to } : one)));
-  const read = (picture: BenchPicture) =>
-    hired().measure(picture.file, {
-      leftOut: picture.leftOut,
-      ruleMm: picture.ruleMm,
-      orientation: picture.orientation,
-      film: picture.filed?.photograph.film ?? false,
-      near: picture.near,
-      way: picture.way,
-      empty: picture.near ? null : emptyFrame.current,
-      split: splitOf(picture),
-    });
+  /** Pictures are read one after the other; null for one that was asked for anew before its turn came. */
+  const line = useRef<Promise<unknown>>(Promise.resolve());
+  const read = (picture: BenchPicture, isLate: () => boolean): Promise<MeasuredPicture | null> => {
+    const turn = line.current.then(() =>
+      isLate()
+        ? null
+        : hired().measure(picture.file, {
+            leftOut: picture.leftOut,
+            ruleMm: picture.ruleMm,
+            orientation: picture.orientation,
+            film: picture.filed?.photograph.film ?? false,
+            near: picture.near,
+            way: picture.way,
+            empty: picture.near ? null : emptyFrame.current,
+            split: splitOf(picture),
+          }),
+    );
+    line.current = turn.catch(() => {});
+    return turn;
+  };
+  /** Of each picture, which asking for it is the latest: what an earlier one says comes too late. */
+  const asking = useRef(new Map<string, number>());
   /** What was left out by hand in one picture goes to those of the same view in which nothing is left out yet. */
   const layOnOthers = (picture: BenchPicture, found: MeasuredPicture) => {
     // From near the card lies on the hair, now here, now there: nothing is carried by it.
     if (picture.near || picture.laid || picture.leftOut.length === 0 || !found.card) return;
     const from = {
-      leftOut: picture.leftOut,
       card: inShares(found.card.corners, found),
       aspect: found.width / found.height,
     };
@@ -68,27 +80,36 @@ export function usePictures(
       if (other.near || other.id === picture.id || other.leftOut.length > 0 || other.state.kind !== 'read')
         continue;
       if (other.filed?.photograph.angle !== picture.filed?.photograph.angle) continue;
-      const laid = laidFrom(from, other.state.read);
+      const laid = laidFrom(picture.leftOut, from, other.state.read);
       if (laid) void measure({ ...other, leftOut: laid, laid: true });
     }
   };
   /** `anew`: what is read takes the place of what is kept, though nothing of the picture itself was changed. */
   const measure = async (asked: BenchPicture, anew = false) => {
     let picture = asked;
-    const { leftOut, laid: isLaid, ruleMm: rule, near, way, parting } = picture;
-    change(picture.id, {
-      ...{ leftOut, laid: isLaid, ruleMm: rule, near, way, parting },
-      state: { kind: 'measuring' },
-    });
+    const { leftOut, laid: isLaid, ruleMm: rule, near, way, parting, partingLaid } = picture;
+    const turn = (asking.current.get(picture.id) ?? 0) + 1;
+    asking.current.set(picture.id, turn);
+    const isLate = () => asking.current.get(picture.id) !== turn;
+    setPictures((old) =>
+      old.map((one) =>
+        one.id === picture.id
+          ? {
+              ...one,
+              ...{ leftOut, laid: isLaid, ruleMm: rule, near, way, parting, partingLaid },
+              state: { kind: 'measuring', last: lastRead(one) },
+            }
+          : one,
+      ),
+    );
     try {
-      let found = await read(picture);
-      const laid =
-        picture.filed && !picture.near && !picture.filed.photograph.measured && picture.leftOut.length === 0
-          ? laidFrom(picture.filed.before, found)
-          : null;
+      let found = await read(picture, isLate);
+      if (!found || isLate()) return;
+      const laid = laidBefore(picture, found);
       if (laid) {
-        picture = { ...picture, leftOut: laid, laid: true };
-        found = await read(picture);
+        picture = { ...picture, ...laid };
+        found = await read(picture, isLate);
+        if (!found || isLate()) return;
       }
       layOnOthers(picture, found);
       const { filed } = picture;
@@ -97,7 +118,7 @@ export function usePictures(
       const spoiled = Object.values(found.readings).some(({ why }) => why === 'frames differ');
       change(picture.id, {
         // What was moved meanwhile stays where it is; it is measured next.
-        ...(laid ? { leftOut: laid, laid: true } : {}),
+        ...laid,
         state: { kind: 'read', read: found, kept: spoiled ? 'not asked' : known ? 'yes' : 'no' },
       });
       if (!filed || known || spoiled) return;
@@ -113,11 +134,11 @@ export function usePictures(
       const now = { ...filed, photograph: { ...filed.photograph, measured } };
       change(picture.id, {
         filed: now,
-        state: { kind: 'read', read: found, kept: isKept ? 'yes' : 'failed' },
+        ...(isLate() ? {} : { state: { kind: 'read', read: found, kept: isKept ? 'yes' : 'failed' } }),
       });
       if (isKept) kept(now);
     } catch (error) {
-      change(picture.id, { state: { kind: 'failed', why: (error as Error).message } });
+      if (!isLate()) change(picture.id, { state: { kind: 'failed', why: (error as Error).message } });
     }
   };
   // Another scale is another reading: what lies on the bench is measured anew.
@@ -143,6 +164,7 @@ export function usePictures(
       near = null,
       way = 'silhouette',
       parting = null,
+      partingLaid = false,
       again = false,
       ruleMm: rule = ruleOf({ near }),
     }: Partial<BenchPicture> = {},
@@ -163,8 +185,9 @@ export function usePictures(
       near,
       way,
       parting,
+      partingLaid,
       again,
-      state: { kind: 'measuring' },
+      state: { kind: 'measuring', last: null },
     };
     setPictures((old) =>
       old.toSpliced(behind ? old.findIndex(({ id }) => id === behind.id) + 1 : old.length, 0, picture),
@@ -247,6 +270,8 @@ export function usePictures(
   const stop = () => {
     worker.current?.close();
     worker.current = null;
+    // What waited behind it is not read either.
+    line.current = Promise.resolve();
     setDrawing(null);
     setPictures((old) =>
       old.map((one) =>

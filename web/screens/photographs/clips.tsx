@@ -8,6 +8,7 @@ import { Link } from 'react-router';
 import { v7 } from 'uuid';
 import { clipsOf, useClips } from '../../api/queries.ts';
 import { secondsOf, useFilm } from '../../devices/record-clip.ts';
+import { simulatedFilm } from '../../devices/simulated-film.ts';
 import { remove, sendMedia } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed } from '../../ui/states.tsx';
@@ -17,11 +18,14 @@ export function Clips({
   washDayId,
   wearerId,
   look,
+  seed,
   open,
 }: {
   washDayId: string;
   wearerId: string;
   look: { stage: Stage; day: number | null };
+  /** Which made-up head stands before the simulated camera. */
+  seed: number;
   open: boolean;
 }) {
   const client = useQueryClient();
@@ -30,6 +34,7 @@ export function Clips({
   const view = useRef<HTMLVideoElement>(null);
   const { running, problem, film, stop } = useFilm(view);
   const [filming, setFilming] = useState<ClipKind | null>(null);
+  const [simulated, setSimulated] = useState(false);
   const [waiting, setWaiting] = useState<{ clip: ClipInput; blob: Blob } | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [sending, setSending] = useState(false);
@@ -71,7 +76,7 @@ export function Clips({
   const record = async (kind: ClipKind) => {
     setFilming(kind);
     requestAnimationFrame(() => view.current?.scrollIntoView({ block: 'center' }));
-    const got = await film();
+    const got = await film(simulated ? () => simulatedFilm(kind, seed) : undefined);
     setFilming(null);
     if (got) await take(kind, got);
   };
@@ -106,6 +111,18 @@ export function Clips({
           )}
         </p>
       )}
+      {open && (
+        <label className="mb-2 flex min-h-11 w-fit items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-hibiscus"
+            checked={simulated}
+            disabled={filming !== null}
+            onChange={(event) => setSimulated(event.target.checked)}
+          />
+          No camera at hand? Film a made-up head
+        </label>
+      )}
       {clips.isError && <Failed error={clips.error} retry={clips.refetch} part />}
       {sending && <p role="status">Sending the clip …</p>}
       <div className={filming ? 'mb-3' : 'hidden'}>
@@ -118,9 +135,9 @@ export function Clips({
         />
         <p className="mt-1 flex items-center gap-4">
           <span role="timer" className="figure">
-            {running ?? 0} s
+            {running === null ? 'Getting ready …' : `${running} s`}
           </span>
-          <Button className="min-h-16 flex-1" onClick={stop}>
+          <Button className="min-h-16 flex-1" disabled={running === null} onClick={stop}>
             Stop
           </Button>
         </p>

@@ -272,7 +272,13 @@ export function PhotographsScreen() {
           );
         })}
       </ul>
-      <Clips washDayId={id} wearerId={day.data.wearerId} look={look} open={open} />
+      <Clips
+        washDayId={id}
+        wearerId={day.data.wearerId}
+        look={look}
+        seed={seedOf(day.data.wearerId)}
+        open={open}
+      />
     </div>
   );
 }

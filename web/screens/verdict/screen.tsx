@@ -5,7 +5,7 @@ import { suitsSlot } from '@sabor/core/shelf/products';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { JUDGED_WAYS, type JudgedWay, keyOfWay } from '@sabor/core/verdict/ways';
 import { VERDICT_STEPS, type VerdictStep } from '@sabor/core/verdict/words-of-verdict';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Navigate, useParams, useSearchParams } from 'react-router';
 import { useHairFile, useOwnIngredients, useSettings, useShelf, useWearers } from '../../api/queries.ts';
 import { useEvidence, useVerdicts } from '../../api/verdicts.ts';
@@ -25,6 +25,8 @@ export function VerdictScreen() {
   const verdicts = useVerdicts();
   const shelf = useShelf();
   const wearers = useWearers();
+  /** What a first verdict is being written about: the list may hold it before its sheet has heard that it is saved. */
+  const writing = useRef<string | null>(null);
   if (verdicts.isPending || shelf.isPending || wearers.isPending) return <Loading what="the verdict" />;
   const broken = [verdicts, shelf, wearers].find(({ isError }) => isError);
   if (broken?.error) return <Failed error={broken.error} retry={broken.refetch} />;
@@ -52,8 +54,11 @@ export function VerdictScreen() {
     (known) =>
       known.wearerId === wearer.id && known.slot === step && idOfSubject(known.subject) === judged.id,
   );
+  const about = `${wearer.id} ${step} ${judged.id}`;
   // What was said already is said anew, not beside itself.
-  if (!verdict && same) return <Navigate replace to={`/verdicts/${same.id}?anew`} />;
+  if (!verdict && same && writing.current !== about)
+    return <Navigate replace to={`/verdicts/${same.id}?anew`} />;
+  writing.current = verdict ? null : about;
   return <Writing key={id} verdict={verdict} judged={judged} product={product} wearer={wearer} step={step} />;
 }
 
