@@ -1,4 +1,5 @@
 import * as v from 'valibot';
+import { Access, Invitation, Me } from './access.ts';
 import { BackupState } from './backup.ts';
 import { OwnBoard } from './board.ts';
 import { Buying } from './buying.ts';
@@ -34,6 +35,15 @@ import { WornDay } from './worn.ts';
 
 /** What each route answers with, by method and path; every answer in JSON has its row. */
 export const ANSWERS: Record<string, v.GenericSchema> = {
+  'GET /access': Access,
+  'PUT /access/open': Access,
+  'PUT /access/passphrase': Access,
+  'PUT /people/:id': Access,
+  'DELETE /people/:id': Access,
+  'POST /people/:id/invitations': Invitation,
+  'DELETE /devices/:id': Access,
+  'DELETE /devices/:id/session': Access,
+  'GET /me': Me,
   'GET /backups': BackupState,
   'PUT /backups': BackupState.entries.nightly,
   'POST /backups/now': BackupState.entries.nightly,

@@ -10,6 +10,7 @@ import { loadDemo } from '../scripts/start/demo.ts';
 import { createApp } from '../server/app.ts';
 import { migrate } from '../server/db/migrate.ts';
 import { type Db, openPool } from '../server/db/pool.ts';
+import { type Door, networkDoor } from '../server/network/door.ts';
 
 /**
  * The real server with the demo in it, for browser tests and pictures, on a throwaway database. Asked for `/fresh`, it
@@ -33,6 +34,9 @@ await buildWeb();
 
 const pools: Db[] = [];
 const servers: Server[] = [];
+const doors: Door[] = [];
+/** Where the doors to the network of these servers are. */
+const DOOR_ADDRESS = '127.0.0.2';
 let databases = 0;
 /** Copies come one after the other: a template that is being copied cannot be copied. */
 let copying: Promise<unknown> = Promise.resolve();
@@ -66,10 +70,19 @@ async function letPass(db: Db, days: number): Promise<void> {
 async function freshServer(at = 0, template?: string): Promise<string> {
   const db = openPool(await freshDatabase(template));
   pools.push(db);
+  // A door of its own on this machine's loop: nobody else comes by it.
+  const door = networkDoor({
+    folder: path.join(folder, 'network'),
+    port: 0,
+    addresses: () => [DOOR_ADDRESS],
+    answer: (request, response) => app(request, response),
+  });
+  doors.push(door);
   const app = createApp({
     db,
     log: pino({ level: 'silent' }),
     webRoot,
+    door,
     checkAnswers: process.env.SABOR_UNCHECKED === undefined,
   });
   const server = createServer((request, response) => {
@@ -104,6 +117,7 @@ async function stop() {
     server.closeAllConnections();
     server.close();
   }
+  await Promise.all(doors.map((door) => door.close()));
   await Promise.all([admin, ...pools].map((pool) => pool.end()));
   await cluster.stop();
   rmSync(folder, { recursive: true, force: true });

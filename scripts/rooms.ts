@@ -16,6 +16,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
     to: [],
     hall: ['vocabulary.ts', 'random.ts', 'middle.ts'],
     rooms: {
+      access: leaf(),
       units: leaf(),
       photo: leaf('basin', 'inference'),
       'made-up': leaf('basin', 'photo'),
@@ -72,9 +73,11 @@ export const HOUSE: Readonly<Record<string, Room>> = {
     rooms: {
       http: leaf(),
       db: leaf('http'),
+      network: leaf('http'),
+      access: leaf('db', 'http', 'network'),
       devices: leaf(),
       fuzz: leaf('testing'),
-      testing: leaf('db', 'http'),
+      testing: leaf('db', 'http', 'network'),
       resources: {
         to: ['db', 'devices', 'http'],
         rooms: {
@@ -128,6 +131,7 @@ export const HOUSE: Readonly<Record<string, Room>> = {
       screens: {
         to: ['api', 'devices', 'drawings', 'http', 'offline', 'ui', 'workers'],
         rooms: {
+          access: leaf(),
           worn: leaf('weather'),
           'check-in': leaf('worn'),
           board: leaf('report'),

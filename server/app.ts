@@ -9,13 +9,16 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
+import { onlyWhatOneMay, recogniseCallers, strangersToSignIn } from './access/gate.ts';
+import { accessRoutes } from './access/routes.ts';
 import type { Db } from './db/pool.ts';
 import { checkedAnswers } from './http/checked-answers.ts';
 import { firstFiles } from './http/first-files.ts';
 import { labelReader } from './http/label-reader.ts';
 import { outliveLostFiles } from './http/lost-files.ts';
 import { Refusal, sendProblem, unknownRoute } from './http/problems.ts';
-import { sameOriginOnly } from './http/same-origin.ts';
+import { isFromNetwork, sameOriginOnly } from './http/same-origin.ts';
+import type { Door } from './network/door.ts';
 import type { Nightly } from './resources/backup/nightly.ts';
 import { backupRoutes } from './resources/backup/routes.ts';
 import { boardRoutes } from './resources/board/routes.ts';
@@ -51,6 +54,8 @@ export interface AppOptions {
   /** Where uploads wait on the disk; the system’s own place when left out. */
   scratch?: string;
   nightly?: Nightly;
+  /** The door other devices come in by. */
+  door?: Door;
   /** Holds every answer against the contract; for tests and development. */
   checkAnswers?: boolean;
 }
@@ -73,7 +78,7 @@ function servePages(app: Express, webRoot: string) {
   app.use('/assets', unknownRoute);
   app.use(sirv(webRoot, { ...packed, extensions: [], maxAge: 0, etag: true }));
   const first = firstFiles(path.join(webRoot, 'pages.json'));
-  app.get('/{*page}', compression({ level: 1, ...BROTLI }), (request, response, next) => {
+  app.get('/{*page}', strangersToSignIn, compression({ level: 1, ...BROTLI }), (request, response, next) => {
     if (request.path.startsWith('/api/')) return next();
     response
       .set('Cache-Control', 'no-store')
@@ -93,6 +98,7 @@ export function createApp({
   webRoot,
   scratch = os.tmpdir(),
   nightly,
+  door,
   checkAnswers = false,
 }: AppOptions): Express {
   const app = express();
@@ -135,7 +141,8 @@ export function createApp({
     // A name that no database text can hold is nobody’s.
     next(/%00/.test(request.url) ? new Refusal(404, 'Sabor has nothing of this name.') : undefined);
   });
-  app.get('/healthz', async (_request, response) => {
+  app.get('/healthz', async (request, response, next) => {
+    if (isFromNetwork(request)) return next();
     try {
       await db.query('select 1');
       response.json({ program: 'Sabor', status: 'ok' });
@@ -147,6 +154,8 @@ export function createApp({
     response.set('Cache-Control', 'no-store');
     next();
   });
+  app.use(recogniseCallers(db));
+  app.use('/api', onlyWhatOneMay);
   if (checkAnswers) app.use('/api', checkedAnswers);
   // Answers worth packing are; streams and files are not touched.
   app.use('/api', compression({ threshold: 4096, level: 1, filter: isText, ...BROTLI }));
@@ -182,8 +191,14 @@ export function createApp({
     settingsRoutes,
   ])
     app.use('/api', routes(db));
+  app.use('/api', accessRoutes(db, door));
   app.use('/api', scaleRoutes());
   app.use('/api', unknownRoute);
+  app.get('/sabor-authority.crt', (_request, response) => {
+    const certificate = door?.certificate();
+    if (!certificate) throw new Refusal(404, 'There is no certificate yet: the door was never open.');
+    response.type('application/x-x509-ca-cert').send(certificate);
+  });
   app.use(labelReader());
   if (webRoot) servePages(app, webRoot);
   app.use(unknownRoute);

@@ -1,5 +1,6 @@
-import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } from 'react-router';
+import { signedOut } from './http/http.ts';
 import { SearchButton } from './ui/search-button.tsx';
 
 const Shortcuts = lazy(async () => ({ default: (await import('./ui/shortcuts.tsx')).Shortcuts }));
@@ -154,6 +155,7 @@ export function Frame() {
   const openMemo = useCallback(() => setNoting(true), []);
   useShortcuts(openHelp, openSearch, openMemo);
   const told = useArrival(pathname);
+  const isSignedOut = useSyncExternalStore(signedOut.hear, signedOut.now);
   useNamedPart(hash, key);
   useEffect(() => {
     const name =
@@ -203,6 +205,15 @@ export function Frame() {
           </div>
         </div>
       </header>
+      {isSignedOut && (
+        <p role="alert" className="page mt-4 rounded-tag border-2 border-mango bg-mango-pale p-4">
+          Sabor does not know this device, or not any more. What is told here stays on it until you have
+          signed in.{' '}
+          <a className="font-semibold underline underline-offset-4" href="/sign-in">
+            Sign in
+          </a>
+        </p>
+      )}
       <main id="bench" tabIndex={-1} className="page pt-6 pb-32 outline-none sm:pb-20">
         <Outlet />
       </main>

@@ -139,6 +139,8 @@ export const PAGES: readonly Page[] = [
   page('weather/:id/edit', async () => (await import('./screens/weather/edit.tsx')).PlaceEditScreen),
   page('light-table', async () => (await import('./screens/light-table/screen.tsx')).LightTableScreen),
   page('photo-bench', async () => (await import('./screens/photo-bench/screen.tsx')).PhotoBenchScreen),
+  page('phone', async () => (await import('./screens/access/screen.tsx')).AccessScreen, ['/access']),
+  page('welcome', async () => (await import('./screens/access/welcome.tsx')).WelcomeScreen, ['/me']),
   page('help', async () => (await import('./screens/help/screen.tsx')).HelpScreen),
   page('data', async () => (await import('./screens/data/screen.tsx')).DataScreen),
 ];

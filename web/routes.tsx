@@ -16,6 +16,12 @@ export const router = createBrowserRouter([
       { path: '*', element: <Broken lost /> },
     ],
   },
+  // By itself: whoever is not let in sees nothing of the bench around it.
+  {
+    path: 'sign-in',
+    errorElement: <Broken />,
+    lazy: async () => ({ Component: (await import('./screens/access/sign-in.tsx')).SignInScreen }),
+  },
 ]);
 
 followMoves(router);

@@ -3,8 +3,10 @@ import { createServer, get, type RequestListener, type Server } from 'node:http'
 import os from 'node:os';
 import path from 'node:path';
 import { pino } from 'pino';
+import { isOpen } from '../../server/access/people.ts';
 import { createApp } from '../../server/app.ts';
 import { type Db, openPool } from '../../server/db/pool.ts';
+import { networkDoor } from '../../server/network/door.ts';
 import { isEmpty } from '../../server/resources/backup/load.ts';
 import { Nightly } from '../../server/resources/backup/nightly.ts';
 import { readDemoState, saveDemoState } from '../../server/resources/settings/store.ts';
@@ -37,11 +39,14 @@ function options(args: string[]): Options {
   };
 }
 
-function portFromEnvironment(): number {
-  const text = process.env.PORT ?? String(DEFAULT_PORT);
+function portFromEnvironment(name: string, usual: number): number {
+  const text = process.env[name] ?? String(usual);
   const port = Number(text);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
-    throw new Stop(`PORT=${text} is not a port.`, 'Give a number from 1 to 65535:  PORT=5000 npm start');
+    throw new Stop(
+      `${name}=${text} is not a port.`,
+      `Give a number from 1 to 65535:  ${name}=5000 npm start`,
+    );
   return port;
 }
 
@@ -125,7 +130,7 @@ async function demoData(db: Db, { empty, demoReset }: Options, folder: string | 
 }
 
 async function begin(chosen: Options, closing: Closing): Promise<void> {
-  const port = portFromEnvironment();
+  const port = portFromEnvironment('PORT', DEFAULT_PORT);
   const folder = process.env.DATABASE_URL ? null : dataFolder();
   let url = process.env.DATABASE_URL ?? '';
   let answer: RequestListener = (_request, response) =>
@@ -168,14 +173,32 @@ async function begin(chosen: Options, closing: Closing): Promise<void> {
   const nights = setInterval(() => void nightly.ifDue(), 10 * 60_000);
   closing.add('nightly backup', () => clearInterval(nights));
   void nightly.ifDue();
+  const door =
+    folder && !chosen.dev
+      ? networkDoor({
+          folder: path.join(folder, 'network'),
+          port: portFromEnvironment('SABOR_NETWORK_PORT', port + 2),
+          answer: (request, response) => answer(request, response),
+        })
+      : undefined;
   answer = createApp({
     db,
     log,
     webRoot: chosen.dev ? null : webRoot,
     scratch,
     nightly,
+    ...(door ? { door } : {}),
     checkAnswers: chosen.dev,
   });
+  if (door) {
+    closing.add('door to the network', () => door.close());
+    if (await isOpen(db))
+      await stage('Door to the network', async () => {
+        await door.open();
+        const { addresses, trouble } = await door.state();
+        return trouble ?? `open at ${addresses.join(', ')}`;
+      });
+  }
   closing.add('server', async () => {
     const closed = new Promise((resolve) => server.close(resolve));
     server.closeIdleConnections();

@@ -1,5 +1,5 @@
 import type { PoolClient } from 'pg';
-import { broughtFrom, TABLE_NAMES } from './tables.ts';
+import { broughtFrom, KEPT_APART, TABLE_NAMES } from './tables.ts';
 
 /** Where the old tables wait while the new ones are filled; gone when the transaction ends. */
 const ASIDE = 'before_rebuild';
@@ -43,7 +43,7 @@ export async function rebuild(
 ): Promise<void> {
   await client.query(`create schema ${ASIDE}`);
   await client.query(
-    MOVE.replace('%TABLES%', [...TABLE_NAMES, 'schemaversion'].join(',')).replace(
+    MOVE.replace('%TABLES%', [...TABLE_NAMES, ...KEPT_APART, 'schemaversion'].join(',')).replace(
       '%FUNCTIONS%',
       FUNCTIONS.join(','),
     ),

@@ -74,6 +74,17 @@ export const TABLES = {
   rule_weight: 6,
 } as const;
 
+/** Tables of who is let in and what was done: they stay in their place, and go into no backup. */
+export const KEPT_APART = [
+  'access',
+  'person',
+  'device',
+  'invitation',
+  'session',
+  'sign_in_try',
+  'change_log',
+] as const;
+
 /** Tables whose `bytes` are pictures or sounds, each with the folder of a backup they are files in. */
 export const PICTURES: Partial<Record<Table, string>> = {
   photograph: 'photographs',

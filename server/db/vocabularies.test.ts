@@ -1,3 +1,4 @@
+import { PERSON_ROLES } from '@sabor/core/access/people';
 import { ANGLES } from '@sabor/core/basin/angles';
 import { CAME_FROM, FASTENED } from '@sabor/core/basin/came-from';
 import { CLIPS } from '@sabor/core/basin/clip';
@@ -36,6 +37,7 @@ describe('the database knows the words that core knows', () => {
   it.each(
     Object.entries({
       role: ROLES,
+      person_role: PERSON_ROLES,
       label_hold: LABEL_HOLDS,
       stake: STAKES,
       porosity: POROSITIES,

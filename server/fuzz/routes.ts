@@ -1,3 +1,4 @@
+import { DoorInput, PassphraseInput, PersonInput, SignInInput } from '@sabor/contract/access';
 import { BackupFolder } from '@sabor/contract/backup';
 import { MoveInput } from '@sabor/contract/calendar';
 import { CheckInInput, EventInput } from '@sabor/contract/check-in';
@@ -32,6 +33,10 @@ import * as v from 'valibot';
 
 /** What each route that takes a body is asked with, by its method and path. */
 export const BODIES: Record<string, v.GenericSchema> = {
+  'PUT /access/open': DoorInput,
+  'PUT /access/passphrase': PassphraseInput,
+  'PUT /people/:id': PersonInput,
+  'POST /sign-in': SignInInput,
   'PUT /head-problems/:id': HeadProblemInput,
   'PUT /patch-tests/:id': PatchTestInput,
   'PUT /day-imports/:id': DaysInput,
@@ -103,12 +108,15 @@ interface Layer {
   handle?: { stack?: Layer[] };
 }
 
+/** What is answered beside the interface. */
+const BESIDE = new Set(['/healthz', '/sabor-authority.crt']);
+
 /** Every route of the application, from the application itself. */
 export function routesOf(app: Express): string[] {
   const found: string[] = [];
   const walk = (layers: readonly Layer[]) => {
     for (const { route, handle } of layers) {
-      if (route && typeof route.path === 'string' && route.path !== '/healthz' && !route.path.includes('{'))
+      if (route && typeof route.path === 'string' && !BESIDE.has(route.path) && !route.path.includes('{'))
         for (const method of Object.keys(route.methods)) found.push(`${method.toUpperCase()} ${route.path}`);
       if (handle?.stack) walk(handle.stack);
     }

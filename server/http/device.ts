@@ -1,7 +1,12 @@
 import type { Request } from 'express';
 
-/** The device a request says it comes from: a name it made itself. */
+/**
+ * The device a request comes from: the one that is signed in; on this machine itself the one it says, a name it made
+ * itself.
+ */
 export function deviceOf(request: Request): string {
+  const signedIn = (request.res?.locals.caller as { device: { id: string } } | undefined)?.device.id;
+  if (signedIn) return signedIn;
   const name = request.get('Sabor-Device') ?? '';
   return /^[\w -]{1,60}$/.test(name) ? name : 'bench';
 }

@@ -44,12 +44,14 @@ export function parseAsIs<S extends v.GenericSchema>(schema: S, input: unknown):
 
 const TITLES: Record<number, string> = {
   400: 'Not understood',
+  401: 'Not signed in',
   403: 'Not allowed',
   404: 'Not found',
   409: 'In conflict with what is already there',
   412: 'Changed meanwhile',
   413: 'Too large',
   422: 'Not saved',
+  429: 'Too often',
   500: 'Something broke',
   503: 'Not ready',
   507: 'No room left',

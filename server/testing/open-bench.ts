@@ -1,10 +1,13 @@
+import type { RequestListener } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { Problem } from '@sabor/contract/problem';
+import type { Express } from 'express';
 import { pino } from 'pino';
 import { v7 } from 'uuid';
 import { createApp } from '../app.ts';
 import { migrate } from '../db/migrate.ts';
 import { type Db, openPool } from '../db/pool.ts';
+import type { Door } from '../network/door.ts';
 
 export interface Answer<T> {
   status: number;
@@ -16,6 +19,8 @@ export interface Answer<T> {
 export interface TestBench {
   db: Db;
   url: string;
+  /** The whole application, for what has to know all of its routes. */
+  app: Express;
   ask: <T = Problem>(
     method: string,
     path: string,
@@ -53,16 +58,25 @@ export async function openBenchOn(
   databaseUrl: string,
   webRoot: string | null = null,
   template?: string,
+  doorFor?: (answer: RequestListener) => Door,
 ): Promise<TestBench> {
   const db = await freshDatabase(databaseUrl, template);
   if (!template) await migrate(db);
-  const app = createApp({ db, log: pino({ level: 'silent' }), webRoot, checkAnswers: true });
+  const door = doorFor?.((request, response) => app(request, response));
+  const app: Express = createApp({
+    db,
+    log: pino({ level: 'silent' }),
+    webRoot,
+    ...(door ? { door } : {}),
+    checkAnswers: true,
+  });
   const listening = app.listen(0, '127.0.0.1');
   await new Promise((resolve) => listening.once('listening', resolve));
   const url = `http://127.0.0.1:${(listening.address() as AddressInfo).port}`;
   return {
     db,
     url,
+    app,
     ask: async <T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}) => {
       const response = await fetch(`${url}${path}`, {
         method,
@@ -78,6 +92,7 @@ export async function openBenchOn(
       };
     },
     close: async () => {
+      await door?.close();
       await new Promise((resolve) => listening.close(resolve));
       await db.end();
     },

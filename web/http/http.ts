@@ -16,6 +16,24 @@ export class Refused extends Error {
   }
 }
 
+let isSignedOut = false;
+const asking = new Set<() => void>();
+/** Whether the server says it does not know this device, or not any more. */
+export const signedOut = {
+  now: (): boolean => isSignedOut,
+  hear: (tell: () => void): (() => void) => {
+    asking.add(tell);
+    return () => asking.delete(tell);
+  },
+};
+/** Notes what an answer says of this device's sign-in: 401 that there is none, and a good one that there is. */
+export function noteSignIn(status: number): void {
+  const next = status === 401 || (isSignedOut && status >= 400);
+  if (next === isSignedOut) return;
+  isSignedOut = next;
+  for (const tell of asking) tell();
+}
+
 const OFFLINE = 'Sabor’s server does not answer. Is it still running? What you typed is still here.';
 
 /** What this page has asked the server for and got an answer to. */
@@ -42,6 +60,7 @@ async function send<T>(
   path: string,
   body?: unknown,
   version: number | null = null,
+  further: Readonly<Record<string, string>> = {},
 ): Promise<T> {
   let response: Response;
   try {
@@ -54,12 +73,14 @@ async function send<T>(
           'Sabor-Device': deviceName(),
           ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
           ...(version === null ? {} : { 'If-Match': `"${version}"` }),
+          ...further,
         },
         ...(body === undefined ? {} : { body: JSON.stringify(body) }),
       }));
   } catch {
     throw new Refused({ status: 0, detail: OFFLINE });
   }
+  noteSignIn(response.status);
   if (response.ok && method === 'GET') heard.add(path);
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   const problem = (await response.json().catch(() => null)) as Problem | null;
@@ -75,6 +96,7 @@ async function sendBytes(method: string, path: string, bytes: Blob, type: string
   }).catch(() => {
     throw new Refused({ status: 0, detail: OFFLINE });
   });
+  noteSignIn(response.status);
   if (response.ok) return response;
   const problem = (await response.json().catch(() => null)) as Problem | null;
   throw new Refused(problem ?? { status: response.status, detail: OFFLINE });
@@ -98,6 +120,13 @@ export const get = <T>(path: string) => send<T>('GET', path);
 /** `version`: the state of the record this began from; refused (412) where it was changed since. */
 export const put = <T>(path: string, body: unknown, version: number | null = null) =>
   send<T>('PUT', path, body, version);
+/** A change of who may come in, with the words that guard the list. */
+export const guarded = <T>(
+  method: 'PUT' | 'POST' | 'DELETE',
+  path: string,
+  passphrase: string,
+  body?: unknown,
+): Promise<T> => send<T>(method, path, body, null, { 'Sabor-Passphrase': encodeURIComponent(passphrase) });
 export const patch = <T>(path: string, body: unknown) => send<T>('PATCH', path, body);
 export const post = <T>(path: string, body: unknown = {}) => send<T>('POST', path, body);
 export const remove = <T>(path: string) => send<T>('DELETE', path);

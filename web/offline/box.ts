@@ -4,6 +4,10 @@ import { Refused } from '../http/http.ts';
 /** How long is waited before what the server did not answer goes again, ms. */
 const AGAIN_MS = 4000;
 
+/** No answer to what was sent: there was none, nobody is signed in here, it was too much at once, or the server broke. */
+const isForLater = (status: number): boolean =>
+  status === 0 || status === 401 || status === 429 || status >= 500;
+
 /** Something on its way to the server. */
 export type Boxed<Item> = Item & {
   /** A sentence, where the server will not take it. */
@@ -57,7 +61,7 @@ export function createBox<Item>({
           await letGo(id).catch(() => {});
           out(id);
         } catch (error) {
-          if (!(error instanceof Refused) || error.status === 0 || error.status >= 500) throw error;
+          if (!(error instanceof Refused) || isForLater(error.status)) throw error;
           mark(id, { refused: error.message } as Partial<Boxed<Item>>);
         }
       }

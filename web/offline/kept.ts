@@ -124,3 +124,5 @@ export const letGoMemo = async (id: string): Promise<void> => (await openMemos()
 /** The last that was known of a wash day from the server, for times without it. */
 export const keepDay = async (day: WashDay): Promise<unknown> => (await open()).put('days', day);
 export const keptDay = async (id: string): Promise<WashDay | undefined> => (await open()).get('days', id);
+/** Forgets every wash day that was kept for times without the server. */
+export const forgetKeptDays = async (): Promise<void> => (await open()).clear('days');

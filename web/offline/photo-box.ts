@@ -5,7 +5,7 @@ import {
   PIECE,
   PRODUCT_PICTURE_LIMIT,
 } from '@sabor/core/basin/photograph-size';
-import { Refused } from '../http/http.ts';
+import { noteSignIn, Refused } from '../http/http.ts';
 import { createBox } from './box.ts';
 import { type KeptPhoto, keepPhoto, keptPhotos, letGoPhoto } from './kept.ts';
 
@@ -24,6 +24,7 @@ export const onPhotoStored = (take: (washDayId: string) => void): void => {
 
 async function ask(path: string, init: RequestInit): Promise<PhotographReceived> {
   const response = await fetch(`/api${path}`, { method: 'PUT', ...init });
+  noteSignIn(response.status);
   if (response.ok) return (await response.json()) as PhotographReceived;
   const problem = (await response.json().catch(() => null)) as { detail?: string } | null;
   throw new Refused({ status: response.status, detail: problem?.detail ?? 'The server does not answer.' });

@@ -1,5 +1,6 @@
 import type { WashDay } from '@sabor/contract/wash-day';
-import { deviceName } from '../http/http.ts';
+import { useSyncExternalStore } from 'react';
+import { deviceName, signedOut } from '../http/http.ts';
 import { readRefused, send, useOutbox } from './outbox.ts';
 
 const taps = (n: number) => (n === 1 ? '1 tap' : `${n} taps`);
@@ -17,6 +18,7 @@ export function SentLine({
   /** On paper, and silent while there is nothing to say. */
   quiet?: boolean;
 }) {
+  const isSignedOut = useSyncExternalStore(signedOut.hear, signedOut.now);
   const { waiting, unwritten, refused, reached, noStore, held, clockAheadMs } = useOutbox();
   const mine = waiting.filter(({ washDayId }) => washDayId === day.id).length;
   const others = day.devices.filter(
@@ -41,6 +43,11 @@ export function SentLine({
       ) : why && reached ? (
         <p className={warn}>
           {taps(mine)} {where}, not taken yet: {why}{' '}
+          {isSignedOut && (
+            <a className="mr-2 inline-block min-h-8 underline underline-offset-4" href="/sign-in">
+              Sign in
+            </a>
+          )}
           <button type="button" className="min-h-8 underline underline-offset-4" onClick={send}>
             Try now
           </button>

@@ -21,6 +21,7 @@ export function TextField({
   onChange,
   rows,
   placeholder,
+  secret = false,
   onBlur,
   ...field
 }: Common & {
@@ -28,6 +29,8 @@ export function TextField({
   onChange: (text: string) => void;
   rows?: number;
   placeholder?: string;
+  /** Not shown as it is typed, nor offered again by the browser. */
+  secret?: boolean;
 }) {
   return (
     <Field {...field}>
@@ -45,6 +48,7 @@ export function TextField({
         ) : (
           <input
             {...ids}
+            {...(secret ? { type: 'password', autoComplete: 'off' } : {})}
             onBlur={onBlur}
             className={inputLook}
             value={value}

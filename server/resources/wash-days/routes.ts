@@ -8,6 +8,7 @@ import { Router } from 'express';
 import type { Db } from '../../db/pool.ts';
 import { deviceOf } from '../../http/device.ts';
 import { parse, parseAsIs } from '../../http/problems.ts';
+import { isFromNetwork } from '../../http/same-origin.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { changeWashDay } from './change.ts';
 import { abandonWashDay, endWear, reopenWear } from './end.ts';
@@ -60,7 +61,10 @@ export function washDayRoutes(db: Db): Router {
     response.json(await readWashDay(db, id));
   });
   router.post('/wash-days/:id/taps', async (request, response) => {
-    response.json(await hearTaps(db, pathId(request, 'wash day'), parseAsIs(TapsInput, request.body)));
+    const said = parseAsIs(TapsInput, request.body);
+    // Who is signed in cannot tap in another's name.
+    const device = isFromNetwork(request) ? deviceOf(request) : said.device;
+    response.json(await hearTaps(db, pathId(request, 'wash day'), { ...said, device }));
   });
   router.post('/wash-days/:id/abandon', async (request, response) => {
     const { reason } = parse(AbandonInput, request.body);

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import * as v from 'valibot';
 import { useChange, useSettings, useTrials } from '../../api/queries.ts';
 import { patch } from '../../http/http.ts';
+import { ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { Heading } from '../../ui/states.tsx';
 import { BringIn, Nightly } from './backups.tsx';
@@ -18,12 +19,27 @@ export function DataScreen() {
       <div className="grid gap-x-12 gap-y-10 lg:grid-cols-2">
         <Export />
         <div className="space-y-10">
+          <OtherDevices />
           <BringIn />
           <Nightly />
           <Units />
         </div>
       </div>
     </>
+  );
+}
+
+function OtherDevices() {
+  return (
+    <section aria-labelledby="devices">
+      <h2 id="devices" className="text-xl">
+        Phones and other devices
+      </h2>
+      <p className="mt-1 mb-3 text-soft">
+        Sabor answers on this machine alone. A phone on your own network can be let in, and shut out again.
+      </p>
+      <ButtonLink to="/phone">Let my phone in</ButtonLink>
+    </section>
   );
 }
 

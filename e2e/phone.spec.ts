@@ -1,0 +1,152 @@
+import { type Browser, type BrowserContext, chromium as engine, type Page } from '@playwright/test';
+import jsQR from 'jsqr';
+import sharp from 'sharp';
+import { chromium } from '../playwright.config.ts';
+import { expect, PHONE, test } from './bench.ts';
+import { makeTrial } from './make-trial.ts';
+
+/** A browser of its own, as a phone that trusts Sabor's certificate. */
+let phones: Browser;
+test.beforeAll(async () => {
+  phones = await engine.launch({ ...chromium, args: [...chromium.args, '--ignore-certificate-errors'] });
+});
+test.afterAll(() => phones.close());
+
+const newPhone = (): Promise<BrowserContext> =>
+  phones.newContext({ viewport: PHONE, locale: 'en-GB', serviceWorkers: 'allow', hasTouch: true });
+
+/** What a camera reads on the laptop's screen. */
+async function scanned(laptop: Page): Promise<string> {
+  const code = laptop.getByRole('img', { name: 'Code to scan with the phone’s camera' });
+  const { data, info } = await sharp(await code.screenshot())
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return jsQR(new Uint8ClampedArray(data), info.width, info.height)!.data;
+}
+
+test('a phone is let in by the code on the screen, conducts, is signed out and in again, and nothing is missing', async ({
+  page: laptop,
+}) => {
+  await laptop.goto('/data');
+  await laptop.getByRole('link', { name: 'Let my phone in' }).click();
+  await expect(laptop.getByText('Shut: Sabor answers on this machine alone')).toBeVisible();
+  await laptop.getByLabel('Your name').fill('Noor Halvorsen');
+  await laptop.getByRole('button', { name: 'Add', exact: true }).click();
+  await laptop.getByRole('button', { name: 'Open the door' }).click();
+  await expect(laptop.getByText(/^https:\/\/127\.0\.0\.2:\d+$/)).toBeVisible();
+  await laptop.getByRole('button', { name: 'Let a device in for Noor Halvorsen' }).click();
+  await expect(laptop.getByRole('timer')).toHaveText(/^Good for one device, and for [45]:\d\d more\.$/);
+  const link = await scanned(laptop);
+  expect(link).toMatch(/^https:\/\/127\.0\.0\.2:\d+\/sign-in#[0-9A-Z]{5}-[0-9A-Z]{5}$/);
+
+  // A stranger on the same network gets the page to sign in, and no more.
+  const strangers = await newPhone();
+  const stranger = await strangers.newPage();
+  const { origin } = new URL(link);
+  await stranger.goto(`${origin}/trials`);
+  await expect(stranger.getByRole('heading', { name: 'Sign in to Sabor' })).toBeVisible();
+  await expect(stranger).toHaveURL(`${origin}/sign-in`);
+  await expect(stranger.getByRole('navigation')).toHaveCount(0);
+
+  const phone = await newPhone();
+  const page = await phone.newPage();
+  await page.goto(link);
+  await expect(page.getByRole('heading', { name: 'Welcome, Noor Halvorsen' })).toBeVisible();
+  await expect(page).toHaveURL(`${origin}/welcome`);
+  await expect(page.getByText('Opening without the laptop works', { exact: false })).toBeVisible();
+  await expect(laptop.getByText('A device came in by this code. It is spent.')).toBeVisible();
+  // The code is spent.
+  await stranger.goto(link);
+  await expect(stranger.getByRole('alert')).toHaveText(/^This code is not good any more/);
+
+  // Half a wash day, by the phone.
+  const trial = await makeTrial(laptop, 'Conducted by phone?');
+  await page.goto(`${origin}/trials/${trial}`);
+  await page.getByRole('button', { name: 'Start wash day 1' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
+  const [day] = /(?<=wash-days\/)[^/?]+/.exec(page.url())!;
+  const done = () => page.getByRole('button', { name: /^Done( ·|$)/ }).click();
+  await done();
+  await expect(page.getByText('All of it is on the server.')).toBeVisible();
+  // The network goes, and meanwhile the laptop signs the phone out.
+  await phone.setOffline(true);
+  await done();
+  await expect(page.getByText(/The server does not answer. 1 tap kept on this phone/)).toBeVisible();
+  await laptop.goto('/phone');
+  const device = laptop.getByRole('listitem').filter({ hasText: 'signed in until' }).last();
+  await device.getByRole('button', { name: /^Sign out/ }).click();
+  await expect(laptop.getByText('has to sign in again')).toBeVisible();
+  await phone.setOffline(false);
+  await page.getByRole('button', { name: 'Try now' }).click();
+  await expect(
+    page.getByText(/1 tap kept on this phone, not taken yet: Sabor does not know this device/),
+  ).toBeVisible();
+  await laptop.getByRole('button', { name: 'Let a device in for Noor Halvorsen' }).click();
+  const again = await scanned(laptop);
+  await page.getByRole('status', { name: 'What is sent' }).getByRole('link', { name: 'Sign in' }).click();
+  await page.getByLabel('The code').fill(again.split('#')[1]!.toLowerCase().replace('-', ' '));
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('heading', { name: 'Welcome, Noor Halvorsen' })).toBeVisible();
+  await page.goto(`${origin}/wash-days/${day}?step=2`);
+  await expect(page.getByText('All of it is on the server.')).toBeVisible();
+  const { steps } = await (await laptop.request.get(`/api/wash-days/${day}`)).json();
+  expect(steps.map(({ status }: { status: string }) => status).slice(0, 3)).toEqual([
+    'done',
+    'done',
+    'waiting',
+  ]);
+
+  // Struck out, it is not known, and what it kept of the answers goes with its sign-out.
+  await page.goto(`${origin}/welcome`);
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('heading', { name: 'Sign in to Sabor' })).toBeVisible();
+  expect(await page.evaluate(() => caches.keys())).toEqual([]);
+  await laptop.getByRole('button', { name: 'Shut the door' }).click();
+  await expect(laptop.getByText('Shut: Sabor answers on this machine alone')).toBeVisible();
+  await expect(strangers.request.get(`${origin}/sign-in`)).rejects.toThrow('ECONNREFUSED');
+  await Promise.all([phone.close(), strangers.close()]);
+});
+
+test('a passphrase guards who is let in; a helper gets what the table of rights says', async ({
+  page: laptop,
+}) => {
+  await laptop.goto('/phone');
+  await laptop.getByLabel(/^(Your name|Somebody else)$/).fill('Ines Oyelaran');
+  await laptop.getByLabel('What they may do').selectOption('helper');
+  await expect(laptop.getByText(/^A helper conducts wash days, rates/)).toBeVisible();
+  await laptop.getByRole('button', { name: 'Add', exact: true }).click();
+  await laptop.getByLabel('A passphrase, some words long').fill('fern');
+  await laptop.getByRole('button', { name: 'Set it' }).click();
+  await expect(laptop.getByRole('alert')).toHaveText('Take ten characters at least: a few words are good.');
+  await laptop.getByLabel('A passphrase, some words long').fill('fern under slow rain');
+  await laptop.getByRole('button', { name: 'Set it' }).click();
+  await expect(laptop.getByText('Type it to let somebody in.', { exact: false })).toBeVisible();
+  await laptop.getByRole('button', { name: 'Open the door' }).click();
+  await expect(laptop.getByText(/^https:/)).toBeVisible();
+  await laptop.reload();
+  const letIn = laptop.getByRole('button', { name: 'Let a device in for Ines Oyelaran' });
+  await letIn.click();
+  await expect(laptop.getByRole('alert')).toHaveText(
+    'Who may come in is guarded by a passphrase: type it first.',
+  );
+  await laptop.getByLabel('The passphrase').fill('fern under slow rain');
+  await letIn.click();
+  const phone = await newPhone();
+  const page = await phone.newPage();
+  await page.goto(await scanned(laptop));
+  await expect(page.getByRole('heading', { name: 'Welcome, Ines Oyelaran' })).toBeVisible();
+  await page.getByRole('link', { name: 'To Today', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  const asked = (method: string, path: string) =>
+    page.evaluate(async ([how, to]) => (await fetch(`/api${to}`, { method: how! })).status, [
+      method,
+      path,
+    ] as const);
+  expect(await asked('GET', '/today')).toBe(200);
+  expect(await asked('GET', '/backup.zip')).toBe(403);
+  expect(await asked('GET', '/access')).toBe(403);
+  expect(await asked('POST', '/trials/01990000-0000-7000-8000-000000000000/end')).toBe(403);
+  await phone.close();
+});

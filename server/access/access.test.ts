@@ -1,0 +1,330 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import type { Access, Invitation } from '@sabor/contract/access';
+import { v7 } from 'uuid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { routesOf } from '../fuzz/routes.ts';
+import { openBench, type TestBench } from '../testing/bench.ts';
+import { sampleWashDay } from '../testing/samples.ts';
+import { letIn, openDoor, testDoor, visitor } from '../testing/through-door.ts';
+import { mayAsk, RIGHTS } from './rights.ts';
+
+let bench: TestBench;
+let webRoot: string;
+/** Where the door is, and the certificate a device trusts. */
+let address: string;
+let ca: string;
+beforeAll(async () => {
+  webRoot = mkdtempSync(path.join(os.tmpdir(), 'sabor-web-'));
+  mkdirSync(path.join(webRoot, 'assets'));
+  writeFileSync(path.join(webRoot, 'index.html'), '<meta nonce="__SABOR_NONCE__"><p>page</p>');
+  writeFileSync(path.join(webRoot, 'assets', 'a-1.js'), 'export {}');
+  bench = await openBench(webRoot, testDoor);
+  address = await openDoor(bench);
+  ca = (await bench.ask<string>('GET', '/sabor-authority.crt')).body;
+});
+afterAll(async () => {
+  await bench.close();
+  rmSync(webRoot, { recursive: true, force: true });
+});
+
+const access = async () => (await bench.ask<Access>('GET', '/api/access')).body;
+const person = async (name = 'Noor Halvorsen', role = 'tester') => {
+  const id = v7();
+  expect((await bench.ask('PUT', `/api/people/${id}`, { name, role })).status).toBe(200);
+  return id;
+};
+const invite = async (id: string) =>
+  (await bench.ask<Invitation>('POST', `/api/people/${id}/invitations`, {})).body;
+const signIn = (code: string, device = v7(), headers = {}) =>
+  visitor(address, ca).ask('POST', '/api/sign-in', { code, device, called: 'A phone' }, headers);
+/** Nobody has tried anything yet. */
+const forgetTries = () => bench.db.query('delete from sign_in_try');
+
+describe('the door to the network', () => {
+  it('is shut until it is opened, and shut again; its certificate is the authority’s', async () => {
+    const other = await openBench(null, testDoor);
+    const before = (await other.ask<Access>('GET', '/api/access')).body;
+    expect(before).toMatchObject({
+      open: false,
+      addresses: [],
+      trouble: null,
+      fingerprint: null,
+      people: [],
+    });
+    expect((await other.ask('GET', '/sabor-authority.crt')).status).toBe(404);
+    const at = await openDoor(other);
+    const trusted = (await other.ask<string>('GET', '/sabor-authority.crt')).body;
+    expect((await visitor(at, trusted).ask('GET', '/api/me')).status).toBe(401);
+    // A device that trusts another authority, or none, comes to no answer.
+    await expect(visitor(at, ca).ask('GET', '/api/me')).rejects.toThrow();
+    const { body } = await other.ask<Access>('PUT', '/api/access/open', { open: false });
+    expect(body).toMatchObject({ open: false, addresses: [] });
+    await expect(visitor(at, trusted).ask('GET', '/api/me')).rejects.toThrow('ECONNREFUSED');
+    await other.close();
+  });
+
+  it('lets a stranger see the page to sign in, and no more', async () => {
+    const stranger = visitor(address, ca);
+    for (const page of ['/', '/trials', `/wash-days/${v7()}`, '/healthz']) {
+      const led = await stranger.ask('GET', page);
+      expect([led.status, led.headers.location]).toEqual([303, '/sign-in']);
+    }
+    expect((await stranger.ask('GET', '/sign-in')).text).toContain('page');
+    expect((await stranger.ask('GET', '/assets/a-1.js')).status).toBe(200);
+    for (const route of routesOf(bench.app)) {
+      const [method, asked] = route.split(' ') as [string, string];
+      if (route === 'POST /sign-in') continue;
+      const heard = await stranger.ask(
+        method,
+        `/api${asked.replaceAll(/:\w+/g, v7())}`,
+        method === 'GET' ? undefined : {},
+      );
+      expect([route, heard.status]).toEqual([route, 401]);
+    }
+  });
+
+  it('answers only to its own name, over HTTPS, and takes changes from its own pages alone', async () => {
+    const tester = await letIn(bench, address, ca, 'tester');
+    const host = new URL(address).host;
+    const heard = async (method: string, headers: Record<string, string>) =>
+      (await tester.ask(method, '/api/settings', method === 'GET' ? undefined : {}, headers)).status;
+    expect(await heard('GET', {})).toBe(200);
+    expect(await heard('PATCH', {})).toBe(200);
+    for (const name of ['sabor.example', 'localhost', '127.0.0.1', `127.0.0.1:${new URL(address).port}`])
+      expect(await heard('GET', { host: name })).not.toBe(200);
+    for (const origin of [`http://${host}`, 'https://sabor.example', 'null', 'https://127.0.0.2'])
+      expect([origin, await heard('PATCH', { origin })]).toEqual([origin, 403]);
+    expect(await heard('GET', { 'sec-fetch-site': 'cross-site', 'sec-fetch-mode': 'cors' })).toBe(403);
+    expect(await heard('GET', { 'sec-fetch-site': 'same-site', 'sec-fetch-mode': 'no-cors' })).toBe(403);
+    // Nobody who says no page changes anything.
+    const silent = await tester.ask('PATCH', '/api/settings', {}, { origin: '' });
+    expect(silent.status).toBe(403);
+  });
+});
+
+describe('a one-time code', () => {
+  it('lets one device in, once, however many bring it at the same time', async () => {
+    await forgetTries();
+    const { code } = await invite(await person());
+    const all = await Promise.all([1, 2, 3, 4].map(() => signIn(code)));
+    expect(all.map(({ status }) => status).sort()).toEqual([204, 403, 403, 403]);
+    expect((await signIn(code)).body.detail).toMatch(/^This code is not good any more/);
+  });
+
+  it('is over after five minutes, and when another is made for the same person', async () => {
+    await forgetTries();
+    const id = await person();
+    const first = await invite(id);
+    expect(Date.parse(first.expiresAt) - Date.now()).toBeGreaterThan(4.9 * 60_000);
+    expect(Date.parse(first.expiresAt) - Date.now()).toBeLessThan(5.1 * 60_000);
+    const second = await invite(id);
+    expect((await signIn(first.code)).status).toBe(403);
+    await bench.db.query(`update invitation set expires_at = now() - interval '1 second'`);
+    expect((await signIn(second.code)).status).toBe(403);
+    expect(second.links).toEqual([`${address}/sign-in#${second.code}`]);
+  });
+
+  it('is taken as a tired hand types it, and what is none is told before it is tried', async () => {
+    await forgetTries();
+    const { code } = await invite(await person());
+    expect((await signIn('12345')).body.detail).toMatch(/^Type all ten letters and digits/);
+    expect((await signIn(` ${code.toLowerCase().replace('-', ' ')} `)).status).toBe(204);
+  });
+
+  it('cannot be guessed: ten tries in ten minutes', async () => {
+    await forgetTries();
+    const { code } = await invite(await person());
+    for (let i = 0; i < 10; i++) expect((await signIn('0000000000')).status).toBe(403);
+    expect((await signIn(code)).status).toBe(429);
+    await bench.db.query(`update sign_in_try set at = at - interval '11 minutes'`);
+    expect((await signIn(code)).status).toBe(204);
+    await forgetTries();
+  });
+
+  it('is of no use on the laptop itself', async () => {
+    const { code } = await invite(await person());
+    const { status } = await bench.ask('POST', '/api/sign-in', { code, device: v7(), called: 'Here' });
+    expect(status).toBe(409);
+  });
+});
+
+describe('a device that was let in', () => {
+  it('is known by a cookie that no script and no other place sees, and by none it brought along', async () => {
+    await forgetTries();
+    const { code } = await invite(await person());
+    const heard = await signIn(code, v7(), { cookie: '__Host-sabor=mine' });
+    const [cookie] = heard.headers['set-cookie'] as string[];
+    expect(cookie).toMatch(
+      /^__Host-sabor=[\w-]{43}; Max-Age=7776000; Path=\/; Expires=.*; HttpOnly; Secure; SameSite=Strict$/,
+    );
+    const { rows } = await bench.db.query('select token_hash from session');
+    expect(JSON.stringify(rows)).not.toContain(cookie!.slice(13, 50));
+    const guest = visitor(address, ca);
+    guest.cookie = '__Host-sabor=mine';
+    expect((await guest.ask('GET', '/api/me')).status).toBe(401);
+  });
+
+  it('says who it is, and is on the list with its name', async () => {
+    const device = await letIn(bench, address, ca, 'helper', 'Ines Oyelaran');
+    expect((await device.ask('GET', '/api/me')).body).toEqual({
+      person: { name: 'Ines Oyelaran', role: 'helper' },
+    });
+    expect((await bench.ask('GET', '/api/me')).body).toEqual({ person: null });
+    const here = (await access()).people.find(({ id }) => id === device.personId)!;
+    expect(here.devices).toEqual([
+      {
+        id: device.deviceId,
+        name: 'Phone of Ines Oyelaran',
+        letInAt: expect.any(String),
+        seenAt: expect.any(String),
+        signedInUntil: expect.any(String),
+      },
+    ]);
+  });
+
+  it('is shut out by the laptop at once: signed out, it is known and signs in again; struck out, it is not known', async () => {
+    await forgetTries();
+    const device = await letIn(bench, address, ca, 'tester');
+    await bench.ask('DELETE', `/api/devices/${device.deviceId}/session`);
+    expect((await device.ask('GET', '/api/trials')).status).toBe(401);
+    const { code } = await invite(device.personId);
+    const said = { code, device: device.deviceId, called: 'The same phone' };
+    expect((await device.ask('POST', '/api/sign-in', said)).status).toBe(204);
+    expect((await device.ask('GET', '/api/trials')).status).toBe(200);
+    const { devices } = (await access()).people.find(({ id }) => id === device.personId)!;
+    expect(devices.map(({ id, name }) => [id, name])).toEqual([[device.deviceId, 'The same phone']]);
+    await bench.ask('DELETE', `/api/devices/${device.deviceId}`);
+    expect((await device.ask('GET', '/api/trials')).status).toBe(401);
+    expect((await access()).people.find(({ id }) => id === device.personId)!.devices).toEqual([]);
+  });
+
+  it('does not take another person’s device over by its name', async () => {
+    await forgetTries();
+    const first = await letIn(bench, address, ca, 'tester');
+    const { code } = await invite(await person('Sefa Brandt', 'helper'));
+    expect((await signIn(code, first.deviceId)).status).toBe(204);
+    expect((await first.ask('GET', '/api/me')).body.person.role).toBe('tester');
+  });
+
+  it('takes another token once a week; the one before serves what is on its way', async () => {
+    const device = await letIn(bench, address, ca, 'tester');
+    const before = device.cookie;
+    await bench.db.query(`update session set rotated_at = now() - interval '8 days' where device_id = $1`, [
+      device.deviceId,
+    ]);
+    await device.ask('GET', '/api/me');
+    expect(device.cookie).not.toBe(before);
+    const late = visitor(address, ca);
+    late.cookie = before;
+    expect((await late.ask('GET', '/api/me')).status).toBe(200);
+    expect(late.cookie).toBe(before);
+    await bench.db.query(`update session set former_until = now() - interval '1 second'`);
+    expect((await late.ask('GET', '/api/me')).status).toBe(401);
+    expect((await device.ask('GET', '/api/me')).status).toBe(200);
+  });
+
+  it('is signed in for ninety days, and never shut out while a wash is under way', async () => {
+    const device = await letIn(bench, address, ca, 'tester');
+    await bench.db.query(`update session set ends_at = now() - interval '1 minute'`);
+    expect((await device.ask('GET', '/api/me')).status).toBe(401);
+    const { day } = await sampleWashDay(bench);
+    expect((await device.ask('GET', '/api/me')).status).toBe(200);
+    // Its taps are the signed-in device's, whatever it calls itself.
+    const tap = { id: v7(), at: new Date().toISOString(), kind: 'finish' };
+    const heard = await device.ask('POST', `/api/wash-days/${day.id}/taps`, {
+      device: 'Somebody',
+      taps: [tap],
+    });
+    expect(heard.body.heard).toEqual([tap.id]);
+    const { rows } = await bench.db.query('select device from wash_tap where id = $1', [tap.id]);
+    expect(rows).toEqual([{ device: device.deviceId }]);
+    expect((await device.ask('GET', '/api/me')).status).toBe(401);
+  });
+
+  it('signs out by itself', async () => {
+    const device = await letIn(bench, address, ca, 'helper');
+    const { cookie } = device;
+    expect((await device.ask('POST', '/api/sign-out', {})).status).toBe(204);
+    device.cookie = cookie;
+    expect((await device.ask('GET', '/api/me')).status).toBe(401);
+  });
+});
+
+describe('what a role may do', () => {
+  it('is said of every route by the table, and held', async () => {
+    await forgetTries();
+    const routes = routesOf(bench.app);
+    for (const named of [...RIGHTS.LAPTOP_ALONE, ...RIGHTS.HELPER]) expect(routes).toContain(named);
+    for (const role of ['tester', 'helper'] as const) {
+      const device = await letIn(bench, address, ca, role);
+      for (const route of routes) {
+        const [method, asked] = route.split(' ') as [string, string];
+        // Their own sign-in would end with it; streams never end.
+        if (['POST /sign-out', 'POST /sign-in', 'GET /scale/stream'].includes(route)) continue;
+        const isHis =
+          !RIGHTS.LAPTOP_ALONE.some((one) => one === route) &&
+          (role === 'tester' || RIGHTS.HELPER.some((one) => one === route));
+        expect([route, mayAsk(role, method, asked)]).toEqual([route, isHis]);
+        if (isHis) continue;
+        const to = `/api${asked.replaceAll(/:\w+/g, v7())}`;
+        const heard = await device.ask(method, to, method === 'GET' ? undefined : {});
+        expect([route, heard.status]).toEqual([route, 403]);
+        expect(heard.body.detail).toMatch(/^Not from here/);
+      }
+    }
+  });
+
+  it('holds however the address is written', () => {
+    for (const asked of ['/backup.zip', '/BACKUP.zip', '/backup.zip/', '/Access', '/ACCESS/'])
+      for (const method of ['GET', 'HEAD'])
+        expect([asked, mayAsk('tester', method, asked)]).toEqual([asked, false]);
+    for (const asked of ['/people/x/invitations/', '/PEOPLE/x/Invitations', '/people//invitations'])
+      expect([asked, mayAsk('helper', 'POST', asked)]).toEqual([asked, false]);
+  });
+});
+
+describe('the list of who may come in', () => {
+  it('is guarded by its passphrase; shutting somebody out is not', async () => {
+    await forgetTries();
+    const device = await letIn(bench, address, ca, 'helper');
+    const words = 'fern under slow rain';
+    const say = (said: string) => ({ 'Sabor-Passphrase': encodeURIComponent(said) });
+    const set = (passphrase: string | null, said = '') =>
+      bench.ask<Access>('PUT', '/api/access/passphrase', { passphrase }, say(said));
+    expect((await set('short')).status).toBe(422);
+    expect((await set(words)).body.guarded).toBe(true);
+    const { rows } = await bench.db.query<{ passphrase: string }>('select passphrase from access');
+    expect(rows[0]!.passphrase).toMatch(/^\$argon2id\$v=19\$m=19456,t=2,p=1\$/);
+    const ask = (said: string) =>
+      bench.ask('POST', `/api/people/${device.personId}/invitations`, {}, say(said));
+    expect((await ask('')).status).toBe(403);
+    expect((await ask('fern under slow rain ')).status).toBe(403);
+    expect((await ask(words)).status).toBe(200);
+    expect((await bench.ask('PUT', `/api/people/${v7()}`, { name: 'Me too', role: 'tester' })).status).toBe(
+      403,
+    );
+    expect((await set(null)).status).toBe(403);
+    expect((await bench.ask('DELETE', `/api/devices/${device.deviceId}`)).status).toBe(200);
+    expect((await set(null, words)).body.guarded).toBe(false);
+  });
+
+  it('and every sign-in is on record, which nobody can change', async () => {
+    await forgetTries();
+    const device = await letIn(bench, address, ca, 'helper', 'Kofi Lindqvist');
+    await bench.ask('DELETE', `/api/people/${device.personId}`);
+    expect((await device.ask('GET', '/api/me')).status).toBe(401);
+    const { rows } = await bench.db.query(
+      'select act, person, device from change_log order by id desc limit 4',
+    );
+    expect(rows.reverse()).toEqual([
+      { act: 'person let in', person: null, device: null },
+      { act: 'code made', person: 'Kofi Lindqvist', device: null },
+      { act: 'signed in', person: 'Kofi Lindqvist', device: 'Phone of Kofi Lindqvist' },
+      { act: 'person struck out', person: null, device: null },
+    ]);
+    for (const change of ["update change_log set act = ''", 'delete from change_log', 'truncate change_log'])
+      await expect(bench.db.query(change)).rejects.toThrow('What is on record stays on record.');
+  });
+});

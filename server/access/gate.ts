@@ -1,0 +1,62 @@
+import { SESSION_DAYS } from '@sabor/core/access/people';
+import { parse as parseCookie } from 'cookie';
+import type { CookieOptions, Request, RequestHandler, Response } from 'express';
+import type { Db } from '../db/pool.ts';
+import { Refusal } from '../http/problems.ts';
+import { isFromNetwork } from '../http/same-origin.ts';
+import { callerOf } from './caller.ts';
+import { mayAsk } from './rights.ts';
+import { recognise } from './sessions.ts';
+
+/** Tied to this host and to HTTPS by its name alone. Source: RFC 6265bis, 4.1.3.2. */
+const COOKIE = '__Host-sabor';
+const KEPT: CookieOptions = { secure: true, httpOnly: true, sameSite: 'strict', path: '/' };
+
+/** Gives a device what it is known by; takes it back with null. */
+export function giveToken(response: Response, token: string | null): void {
+  if (token === null) response.clearCookie(COOKIE, KEPT);
+  else response.cookie(COOKIE, token, { ...KEPT, maxAge: SESSION_DAYS * 86_400_000 });
+}
+
+const tokenOf = (request: Request): string | undefined => parseCookie(request.headers.cookie ?? '')[COOKIE];
+
+/** Finds out who asks from the network; on this machine itself nobody signs in. */
+export const recogniseCallers =
+  (db: Db): RequestHandler =>
+  async (request, response, next) => {
+    const token = isFromNetwork(request) ? tokenOf(request) : undefined;
+    if (token !== undefined && token.length < 200) {
+      const found = await recognise(db, token);
+      response.locals.caller = found?.caller;
+      if (found?.token) giveToken(response, found.token);
+    }
+    next();
+  };
+
+/** What a stranger may ask: to be let in. */
+const FOR_STRANGERS = new Set(['POST /sign-in']);
+
+/** Refuses what a stranger or somebody's role may not ask; mounted where the interface is. */
+export const onlyWhatOneMay: RequestHandler = (request, response, next) => {
+  if (!isFromNetwork(request)) return next();
+  const caller = callerOf(response);
+  if (!caller) {
+    if (FOR_STRANGERS.has(`${request.method} ${request.path}`)) return next();
+    throw new Refusal(
+      401,
+      'Sabor does not know this device, or not any more. Sign in again with a code from the laptop; nothing told here is lost.',
+    );
+  }
+  if (!mayAsk(caller.person.role, request.method, request.path))
+    throw new Refusal(
+      403,
+      `Not from here: what a ${caller.person.role} may do on this device leaves this out.`,
+    );
+  next();
+};
+
+/** Leads strangers who open a page from the network to the one where they sign in. */
+export const strangersToSignIn: RequestHandler = (request, response, next) =>
+  isFromNetwork(request) && !callerOf(response) && request.path !== '/sign-in'
+    ? response.set('Cache-Control', 'no-store').redirect(303, '/sign-in')
+    : next();

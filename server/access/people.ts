@@ -1,0 +1,118 @@
+import type { Access, Invitation, PassphraseInput, PersonInput } from '@sabor/contract/access';
+import { CODE_MINUTES, codeShown } from '@sabor/core/access/people';
+import { type Db, transaction } from '../db/pool.ts';
+import { notFound, Refusal } from '../http/problems.ts';
+import { putOnRecord } from './record.ts';
+import { hashOf, newCode } from './tokens.ts';
+
+type Kept = Pick<Access, 'open' | 'guarded' | 'people'>;
+
+/** Who is let in. */
+export async function readAccess(db: Db): Promise<Kept> {
+  const { rows } = await db.query<Kept>(
+    `select open, passphrase is not null as guarded,
+       (select coalesce(json_agg(json_build_object('id', p.id, 'name', p.name, 'role', p.role,
+          'devices', (select coalesce(json_agg(json_build_object('id', d.id, 'name', d.name, 'letInAt', d.let_in_at,
+              'seenAt', d.seen_at, 'signedInUntil', (select max(s.ends_at) from session s where s.device_id = d.id
+                and s.ends_at > now())) order by d.let_in_at, d.id), '[]')
+            from device d where d.person_id = p.id)) order by p.made_at, p.id), '[]') from person p) as people
+     from access`,
+  );
+  return rows[0]!;
+}
+
+/** Remembers whether the door is to be open, for the next start too. */
+export const saveOpen = async (db: Db, open: boolean): Promise<void> => {
+  await transaction(db, async (client) => {
+    await client.query('update access set open = $1', [open]);
+    await putOnRecord(client, { act: open ? 'door opened' : 'door closed' });
+  });
+};
+
+export const isOpen = async (db: Db): Promise<boolean> =>
+  (await db.query<{ open: boolean }>('select open from access')).rows[0]!.open;
+
+/** Memory, rounds and lanes for a passphrase. Source: OWASP Password Storage Cheat Sheet, Argon2id, from memory. */
+const ARGON = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
+
+/** Takes another passphrase, or none. */
+export async function savePassphrase(db: Db, { passphrase }: PassphraseInput): Promise<void> {
+  const kept = passphrase === null ? null : await (await import('@node-rs/argon2')).hash(passphrase, ARGON);
+  await transaction(db, async (client) => {
+    await client.query('update access set passphrase = $1', [kept]);
+    await putOnRecord(client, { act: kept ? 'passphrase set' : 'passphrase taken away' });
+  });
+}
+
+/** Throws a Refusal where the list is guarded and these are not the words. */
+export async function passGuard(db: Db, said: string): Promise<void> {
+  const { rows } = await db.query<{ passphrase: string | null }>('select passphrase from access');
+  const kept = rows[0]!.passphrase;
+  if (kept === null) return;
+  if (!said) throw new Refusal(403, 'Who may come in is guarded by a passphrase: type it first.');
+  const { verify } = await import('@node-rs/argon2');
+  if (!(await verify(kept, said))) throw new Refusal(403, 'That is not the passphrase.');
+}
+
+export async function savePerson(db: Db, { id, name, role }: PersonInput): Promise<void> {
+  await transaction(db, async (client) => {
+    await client.query(
+      `insert into person (id, name, role) values ($1, $2, $3)
+       on conflict (id) do update set name = excluded.name, role = excluded.role`,
+      [id, name, role],
+    );
+    await putOnRecord(client, { act: 'person let in', after: { id, name, role } });
+  });
+}
+
+/** Takes somebody off the list, with all devices of theirs. */
+export async function removePerson(db: Db, id: string): Promise<void> {
+  await transaction(db, async (client) => {
+    const { rows } = await client.query<{ name: string }>('delete from person where id = $1 returning name', [
+      id,
+    ]);
+    if (rows[0]) await putOnRecord(client, { act: 'person struck out', before: { id, name: rows[0].name } });
+  });
+}
+
+/** Strikes a device out: it is not known any more. */
+export async function strikeOut(db: Db, id: string): Promise<void> {
+  await transaction(db, async (client) => {
+    const { rows } = await client.query<{ name: string }>('delete from device where id = $1 returning name', [
+      id,
+    ]);
+    if (rows[0]) await putOnRecord(client, { act: 'device struck out', before: { id, name: rows[0].name } });
+  });
+}
+
+/** Ends what a device is signed in by; it stays on the list and may sign in again with a new code. */
+export async function endSessions(db: Db, deviceId: string): Promise<void> {
+  await transaction(db, async (client) => {
+    const { rowCount } = await client.query('delete from session where device_id = $1', [deviceId]);
+    if (rowCount) await putOnRecord(client, { act: 'sign-in ended', before: { device: deviceId } });
+  });
+}
+
+/** Makes a code that lets one device of this person in; an earlier one of theirs is not good any more. */
+export async function invite(db: Db, personId: string, addresses: readonly string[]): Promise<Invitation> {
+  const code = newCode();
+  return transaction(db, async (client) => {
+    const { rows } = await client.query<{ name: string }>('select name from person where id = $1', [
+      personId,
+    ]);
+    if (!rows[0]) throw notFound('person');
+    await client.query('delete from invitation where person_id = $1 or expires_at < now()', [personId]);
+    const { rows: made } = await client.query<{ expiresAt: string }>(
+      `insert into invitation (code_hash, person_id, expires_at) values ($1, $2, now() + make_interval(mins => $3))
+       returning expires_at as "expiresAt"`,
+      [hashOf(code), personId, CODE_MINUTES],
+    );
+    await putOnRecord(client, { act: 'code made', person: rows[0].name });
+    const shown = codeShown(code);
+    return {
+      code: shown,
+      expiresAt: made[0]!.expiresAt,
+      links: addresses.map((address) => `${address}/sign-in#${shown}`),
+    };
+  });
+}
