@@ -121,7 +121,7 @@ export function AccessScreen() {
                   </h3>
                   <span className="flex flex-wrap gap-2">
                     <Button
-                      look={invited === null ? 'main' : 'plain'}
+                      look={open && people.length === 1 && invited === null ? 'main' : 'plain'}
                       disabled={!open || addresses.length === 0}
                       onClick={() => void invite(person)}
                     >

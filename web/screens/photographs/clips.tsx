@@ -8,10 +8,10 @@ import { Link } from 'react-router';
 import { v7 } from 'uuid';
 import { clipsOf, useClips } from '../../api/queries.ts';
 import { secondsOf, useFilm } from '../../devices/record-clip.ts';
-import { simulatedFilm } from '../../devices/simulated-film.ts';
 import { remove, sendMedia } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { Failed } from '../../ui/states.tsx';
+import { simulatedFilm } from './simulated-film.ts';
 
 /** Clips of one look: filmed here or chosen, sent at once; one that did not go stays here to be sent again. */
 export function Clips({

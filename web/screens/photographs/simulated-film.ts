@@ -1,8 +1,8 @@
 import type { ClipKind } from '@sabor/core/basin/clip';
 import { momentOf } from '@sabor/core/made-up/moving';
 import { type Simulated, type SimulatedAngle, USUAL_SWITCHES } from '@sabor/core/made-up/simulated';
-import { openPhotoWorker } from '../workers/photo.ts';
-import { NoMadeUpFilm } from './record-clip.ts';
+import { NoMadeUpFilm } from '../../devices/record-clip.ts';
+import { openPhotoWorker } from '../../workers/photo.ts';
 
 /** Height of the film, pixels, and pictures a second. */
 const HEIGHT = 640;
