@@ -78,7 +78,7 @@ export function withCard(picture: Picture, card: FoundCard, painted: Mask | unde
 /**
  * All that can be read in a picture of a whole head before a lit wall. `masked` is what is no hair (of the picture's size),
  * `empty` the same frame without a head, `way` how hair is told from the wall, `split` asks for each half too (at the
- * parting, or down the middle where none is said), `ruleMm` what the card's printed rule really measures; in a frame of
+ * parting, or down the middle where none is said), `lay` brings both from another picture once the card is found, `ruleMm` what the card's printed rule really measures; in a frame of
  * film no strands are counted. A refused measure never
  * refuses the picture: each has its own reason. Source: methods.md 4.
  */
@@ -87,11 +87,12 @@ export function measureWhole(
   {
     kind = 'stand',
     ruleMm,
-    masked,
+    masked: painted,
     empty,
     film = false,
     way = 'silhouette',
-    split = null,
+    split: asked = null,
+    lay,
   }: {
     kind?: CardKind;
     ruleMm?: number;
@@ -100,6 +101,7 @@ export function measureWhole(
     film?: boolean;
     way?: Way;
     split?: { angle: SplitAngle; parting: Parting | null } | null;
+    lay?: (card: FoundCard) => { masked?: Mask; parting?: Parting };
   } = {},
 ): PictureMeasures {
   const all = (why: Refusal): Readings =>
@@ -113,6 +115,8 @@ export function measureWhole(
     return { card, taken, readings: all('picture soft'), ...nothing };
   if (empty && (empty.width !== picture.width || empty.height !== picture.height))
     return { card, taken, readings: all('frames differ'), ...nothing };
+  const { masked = painted, parting: brought } = lay?.(card) ?? {};
+  const split = asked && { ...asked, parting: asked.parting ?? brought ?? null };
   const lights = lightsOf(picture, way);
   const outline = findOutline({
     lights,

@@ -1,7 +1,7 @@
 import { proxy, type Remote, wrap } from 'comlink';
 import type { PhotoWorker } from './photo.worker.ts';
 
-export type { MeasuredPicture } from './photo.worker.ts';
+export type { Brought, MeasuredPicture } from './photo.worker.ts';
 export { proxy };
 
 /** Pictures drawn and measured off the page's thread; `close` ends the work at once. */

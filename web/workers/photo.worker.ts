@@ -14,6 +14,7 @@ import { areasOf, maskOfAreas } from '@sabor/core/photo/areas';
 import type { FoundCard } from '@sabor/core/photo/card/find';
 import { projected } from '@sabor/core/photo/card/homography';
 import { CARDS } from '@sabor/core/photo/card/layout';
+import { type Laid, laidFrom } from '@sabor/core/photo/carry';
 import { contoursAt } from '@sabor/core/photo/contour';
 import type { Way } from '@sabor/core/photo/guard';
 import { type Guide, guideOf } from '@sabor/core/photo/guide';
@@ -24,10 +25,18 @@ import type { Half, SplitAngle } from '@sabor/core/photo/parting';
 import type { Picture, Point } from '@sabor/core/photo/plane';
 import { expose } from 'comlink';
 
+/** What another picture from the same view brings: what was left out in it, and where its parting was put, as shares of it. */
+export interface Brought extends Laid {
+  leftOut: readonly (readonly Point[])[];
+  parting: readonly Point[] | null;
+}
+
 /** What is shown of a measured picture; lines in its own pixels. */
 export interface MeasuredPicture extends Omit<PictureMeasures, 'outline' | 'card' | 'halves'> {
   /** What is read of each half, split at the parting (two places, as shares); null where the picture was not split. */
   halves: ({ parting: Point[] } & Record<Half, Readings>) | null;
+  /** What was brought from another picture, as it lies in this one; null where nothing was. */
+  laid: { leftOut: Point[][] | null; parting: Point[] | null } | null;
   /** What is read from near alone; null for a whole head. */
   near: Pick<CloseMeasures, 'curls' | 'shine'> | null;
   width: number;
@@ -107,6 +116,7 @@ const photo = {
       way,
       empty,
       split,
+      brought,
     }: {
       leftOut: readonly Point[][];
       ruleMm: number;
@@ -119,6 +129,7 @@ const photo = {
       empty: Blob | null;
       /** Asks for each half too; the parting as shares, or down the middle. */
       split: { angle: SplitAngle; parting: readonly Point[] | null } | null;
+      brought: Brought | null;
     },
   ): Promise<MeasuredPicture> {
     const picture = await pixelsOf(file, orientation);
@@ -149,13 +160,32 @@ const photo = {
         outline: [],
         reach: [],
         halves: null,
+        laid: null,
         card: seen(card),
         near: { curls, shine },
       };
     }
     const inPixels = ({ x, y }: Point): Point => ({ x: x * width, y: y * height });
+    let laid: MeasuredPicture['laid'] = null;
+    const lay = (card: FoundCard) => {
+      const here = {
+        card: cornersOf(card).map(({ x, y }) => ({ x: x / width, y: y / height })),
+        aspect: width / height,
+      };
+      const from = (drawn: readonly (readonly Point[])[]) => brought && laidFrom(drawn, brought, here);
+      laid = {
+        leftOut: from(brought!.leftOut),
+        parting: from(brought!.parting ? [brought!.parting] : [])?.[0] ?? null,
+      };
+      const [top, foot] = laid.parting ?? [];
+      return {
+        ...(laid.leftOut ? { masked: maskOfAreas(laid.leftOut, width, height) } : {}),
+        ...(top && foot ? { parting: [inPixels(top), inPixels(foot)] as const } : {}),
+      };
+    };
     const { outline, card, halves, ...rest } = measureWhole(picture, {
       ...asked,
+      ...(brought ? { lay } : {}),
       way,
       split: split && {
         angle: split.angle,
@@ -181,6 +211,7 @@ const photo = {
         parting: halves.parting.map(({ x, y }) => ({ x: x / width, y: y / height })),
       },
       outline: lines(0),
+      laid,
       reach: lines(30, (i) => outline!.free.data[i] === 1),
       card: seen(card),
       near: null,

@@ -36,6 +36,7 @@ async function drawnOf(id: string, worker: ReturnType<typeof openPhotoWorker>): 
     way: before?.taken?.way ?? 'silhouette',
     empty: null,
     split: null,
+    brought: null,
   });
   const { width, height, outline, reach, readings } = read;
   return {

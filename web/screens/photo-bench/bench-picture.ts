@@ -3,13 +3,13 @@ import { ANGLES } from '@sabor/core/basin/angles';
 import type { Orientation } from '@sabor/core/basin/photograph-size';
 import type { Simulated } from '@sabor/core/made-up/simulated';
 import { stageLabel } from '@sabor/core/outcomes/stages';
-import { carried } from '@sabor/core/photo/carry';
+import type { Laid } from '@sabor/core/photo/carry';
 import type { Way } from '@sabor/core/photo/guard';
 import { CLOSE_MEASURES, WHOLE_MEASURES } from '@sabor/core/photo/measures';
 import { isSplitAngle } from '@sabor/core/photo/parting';
 import type { Point } from '@sabor/core/photo/plane';
 import { dayName } from '@sabor/words/day-name';
-import type { MeasuredPicture } from '../../workers/photo.ts';
+import type { Brought, MeasuredPicture } from '../../workers/photo.ts';
 
 /** A picture on the bench, measured or on its way. */
 export interface BenchPicture {
@@ -59,25 +59,12 @@ export const belowOf = (area: readonly Point[]): number | null =>
     : null;
 
 /** Places of a picture as shares of it. */
-export const inShares = (points: readonly Point[], { width, height }: MeasuredPicture): Point[] =>
+const inShares = (points: readonly Point[], { width, height }: MeasuredPicture): Point[] =>
   points.map(({ x, y }) => ({ x: x / width, y: y / height }));
 
-/** What was drawn in another picture, laid where it belongs in this one; null where there is nothing to lay. */
-export function laidFrom(
-  drawn: readonly (readonly Point[])[],
-  before: Pick<NonNullable<FiledPhotograph['before']>, 'card' | 'aspect'>,
-  read: MeasuredPicture,
-): Point[][] | null {
-  if (drawn.length === 0 || !read.card) return null;
-  const aspect = read.width / read.height;
-  const round = (points: readonly Point[], by: number) => points.map(({ x, y }) => ({ x: x * by, y }));
-  const brought = carried(
-    drawn.map((area) => round(area, before.aspect)),
-    round(before.card, before.aspect),
-    round(inShares(read.card.corners, read), aspect),
-  );
-  return brought?.map((area) => round(area, 1 / aspect)) ?? null;
-}
+/** Where the card of a read picture stands; null where none was found. */
+export const standing = (read: MeasuredPicture): Laid | null =>
+  read.card && { card: inShares(read.card.corners, read), aspect: read.width / read.height };
 
 /** What was last read in a picture, though it is being read anew. */
 export const lastRead = ({ state }: Pick<BenchPicture, 'state'>): MeasuredPicture | null =>
@@ -85,19 +72,18 @@ export const lastRead = ({ state }: Pick<BenchPicture, 'state'>): MeasuredPictur
 
 /**
  * What the last picture of this head from here brings to one that is read for the first time: what was left out in it, and
- * where its parting was put. Null where it brings nothing.
+ * where its parting was put, as far as neither was said here. Null where it brings nothing.
  */
-export function laidBefore(
-  { filed, near, leftOut, parting }: BenchPicture,
-  found: MeasuredPicture,
-): Partial<Pick<BenchPicture, 'leftOut' | 'laid' | 'parting' | 'partingLaid'>> | null {
+export function broughtTo(picture: BenchPicture): Brought | null {
+  const { filed, near, leftOut, parting } = picture;
   const before = filed && !near && !filed.photograph.measured ? filed.before : null;
   if (!before) return null;
-  const out = leftOut.length === 0 ? laidFrom(before.leftOut, before, found) : null;
-  const [split] =
-    (found.halves && !parting && before.parting && laidFrom([before.parting], before, found)) || [];
-  return out || split
-    ? { ...(out && { leftOut: out, laid: true }), ...(split && { parting: split, partingLaid: true }) }
+  const brought = {
+    leftOut: leftOut.length === 0 ? before.leftOut : [],
+    parting: splitOf(picture) && !parting ? before.parting : null,
+  };
+  return brought.leftOut.length > 0 || brought.parting
+    ? { ...brought, card: before.card, aspect: before.aspect }
     : null;
 }
 

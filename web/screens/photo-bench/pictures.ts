@@ -1,5 +1,6 @@
 import type { FiledPhotograph, PhotographMeasured } from '@sabor/contract/photograph';
 import type { Simulated } from '@sabor/core/made-up/simulated';
+import { laidFrom } from '@sabor/core/photo/carry';
 import { STRAIGHT } from '@sabor/core/photo/close/coherence';
 import { isFromNear } from '@sabor/core/photo/measures';
 import { isShotAgain } from '@sabor/core/photo/shots';
@@ -9,14 +10,13 @@ import { get, put } from '../../http/http.ts';
 import { type MeasuredPicture, openPhotoWorker, proxy } from '../../workers/photo.ts';
 import {
   type BenchPicture,
-  inShares,
+  broughtTo,
   isKnown,
-  laidBefore,
-  laidFrom,
   lastRead,
   measuredOf,
   pictureName,
   splitOf,
+  standing,
 } from './bench-picture.ts';
 
 /** Pictures that lie on the bench for as long as the page is open; of photographs of a wash day what was read is kept with them. */
@@ -61,6 +61,7 @@ export function usePictures(
             way: picture.way,
             empty: picture.near ? null : emptyFrame.current,
             split: splitOf(picture),
+            brought: broughtTo(picture),
           }),
     );
     line.current = turn.catch(() => {});
@@ -72,15 +73,13 @@ export function usePictures(
   const layOnOthers = (picture: BenchPicture, found: MeasuredPicture) => {
     // From near the card lies on the hair, now here, now there: nothing is carried by it.
     if (picture.near || picture.laid || picture.leftOut.length === 0 || !found.card) return;
-    const from = {
-      card: inShares(found.card.corners, found),
-      aspect: found.width / found.height,
-    };
+    const from = standing(found)!;
     for (const other of all.current) {
       if (other.near || other.id === picture.id || other.leftOut.length > 0 || other.state.kind !== 'read')
         continue;
       if (other.filed?.photograph.angle !== picture.filed?.photograph.angle) continue;
-      const laid = laidFrom(picture.leftOut, from, other.state.read);
+      const here = standing(other.state.read);
+      const laid = here && laidFrom(picture.leftOut, from, here);
       if (laid) void measure({ ...other, leftOut: laid, laid: true });
     }
   };
@@ -103,14 +102,13 @@ export function usePictures(
       ),
     );
     try {
-      let found = await read(picture, isLate);
+      const found = await read(picture, isLate);
       if (!found || isLate()) return;
-      const laid = laidBefore(picture, found);
-      if (laid) {
-        picture = { ...picture, ...laid };
-        found = await read(picture, isLate);
-        if (!found || isLate()) return;
-      }
+      const laid = {
+        ...(found.laid?.leftOut ? { leftOut: found.laid.leftOut, laid: true } : {}),
+        ...(found.laid?.parting ? { parting: found.laid.parting, partingLaid: true } : {}),
+      };
+      picture = { ...picture, ...laid };
       layOnOthers(picture, found);
       const { filed } = picture;
       const known = !anew && isKnown(picture, found.notes.includes('empty frame'), found.halves !== null);
