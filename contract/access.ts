@@ -77,3 +77,17 @@ export const Me = v.strictObject({
   person: v.nullable(v.strictObject({ name: v.string(), role: oneOf(PERSON_ROLES, 'what they may do') })),
 });
 export type Me = v.InferOutput<typeof Me>;
+
+/** One change that is on record. */
+export const OnRecord = v.strictObject({
+  id: v.number(),
+  at: v.string(),
+  /** Whose sign-in it was, and on which device; null on the laptop itself. */
+  person: v.nullable(v.string()),
+  device: v.nullable(v.string()),
+  act: v.string(),
+  /** What it was and what it became, by column; of a change only what differs. */
+  before: v.nullable(v.record(v.string(), v.unknown())),
+  after: v.nullable(v.record(v.string(), v.unknown())),
+});
+export type OnRecord = v.InferOutput<typeof OnRecord>;

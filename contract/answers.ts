@@ -1,5 +1,5 @@
 import * as v from 'valibot';
-import { Access, Invitation, Me } from './access.ts';
+import { Access, Invitation, Me, OnRecord } from './access.ts';
 import { BackupState } from './backup.ts';
 import { OwnBoard } from './board.ts';
 import { Buying } from './buying.ts';
@@ -44,6 +44,7 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'DELETE /devices/:id': Access,
   'DELETE /devices/:id/session': Access,
   'GET /me': Me,
+  'GET /trials/:id/record': v.array(OnRecord),
   'GET /backups': BackupState,
   'PUT /backups': BackupState.entries.nightly,
   'POST /backups/now': BackupState.entries.nightly,

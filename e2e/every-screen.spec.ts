@@ -61,6 +61,9 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
   const washDay = detail.washDayRecords[0].id as string;
   return [
     ['/', /^Today$/],
+    ['/phone', /^Let my phone in$/],
+    ['/welcome', /^This is the laptop itself$/],
+    ['/sign-in', /^Sign in to Sabor$/],
     ['/shelf', /^Shelf$/],
     [`/shelf/${shelf.products[0].id}`, /^From the label$/],
     [`/shelf/${shelf.products[0].id}/edit`, new RegExp(shelf.products[0].name)],

@@ -9,7 +9,7 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
-import { onlyWhatOneMay, recogniseCallers, strangersToSignIn } from './access/gate.ts';
+import { inCallersName, onlyWhatOneMay, recogniseCallers, strangersToSignIn } from './access/gate.ts';
 import { accessRoutes } from './access/routes.ts';
 import type { Db } from './db/pool.ts';
 import { checkedAnswers } from './http/checked-answers.ts';
@@ -165,6 +165,7 @@ export function createApp({
   app.use('/api/wash-days/:id/taps', express.json({ limit: '4mb' }));
   app.use('/api/day-imports/:id', express.json({ limit: '4mb' }));
   app.use('/api', express.json({ limit: '1mb' }));
+  app.use('/api', inCallersName);
   for (const routes of [
     shelfRoutes,
     wearerRoutes,

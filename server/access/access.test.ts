@@ -1,7 +1,7 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import type { Access, Invitation } from '@sabor/contract/access';
+import type { Access, Invitation, OnRecord } from '@sabor/contract/access';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { routesOf } from '../fuzz/routes.ts';
@@ -256,16 +256,17 @@ describe('what a role may do', () => {
   it('is said of every route by the table, and held', async () => {
     await forgetTries();
     const routes = routesOf(bench.app);
-    for (const named of [...RIGHTS.LAPTOP_ALONE, ...RIGHTS.HELPER]) expect(routes).toContain(named);
+    for (const named of Object.values(RIGHTS).flat()) expect(routes).toContain(named);
     for (const role of ['tester', 'helper'] as const) {
       const device = await letIn(bench, address, ca, role);
       for (const route of routes) {
         const [method, asked] = route.split(' ') as [string, string];
         // Their own sign-in would end with it; streams never end.
         if (['POST /sign-out', 'POST /sign-in', 'GET /scale/stream'].includes(route)) continue;
+        const named = (list: readonly string[]) => list.includes(route);
         const isHis =
-          !RIGHTS.LAPTOP_ALONE.some((one) => one === route) &&
-          (role === 'tester' || RIGHTS.HELPER.some((one) => one === route));
+          !named(RIGHTS.LAPTOP_ALONE) &&
+          (role === 'tester' ? !named(RIGHTS.NOT_THE_TESTERS) : named(RIGHTS.HELPER));
         expect([route, mayAsk(role, method, asked)]).toEqual([route, isHis]);
         if (isHis) continue;
         const to = `/api${asked.replaceAll(/:\w+/g, v7())}`;
@@ -326,5 +327,52 @@ describe('the list of who may come in', () => {
     ]);
     for (const change of ["update change_log set act = ''", 'delete from change_log', 'truncate change_log'])
       await expect(bench.db.query(change)).rejects.toThrow('What is on record stays on record.');
+  });
+});
+
+describe('a change after the first wash day', () => {
+  it('is on record with what it was, what it became, who and where; what is told first is not', async () => {
+    await forgetTries();
+    const { day, wearerId } = await sampleWashDay(bench);
+    const record = async () =>
+      (await bench.ask<OnRecord[]>('GET', `/api/trials/${day.trialId}/record`)).body.map(
+        ({ act, person, device, before, after }) => ({ act, person, device, before, after }),
+      );
+    const device = await letIn(bench, address, ca, 'tester', 'Noor Halvorsen');
+    const [zone] = (await bench.ask<{ zones: { id: string }[] }>('GET', `/api/wearers/${wearerId}`)).body
+      .zones;
+    const at = new Date().toISOString();
+    const look = { id: v7(), washDayId: day.id, stage: 'wet', day: null, at, note: '' };
+    const rate = (value: number) => ({
+      ...look,
+      ratings: [{ outcome: 'definition', zoneId: zone!.id, value }],
+      curls: [],
+    });
+    expect((await bench.ask('PUT', `/api/check-ins/${look.id}`, rate(6))).body).toMatchObject({ id: day.id });
+    expect(await record()).toEqual([]);
+    const heard = await device.ask('PUT', `/api/check-ins/${look.id}`, rate(7));
+    expect([heard.status, heard.text.slice(0, 80)]).toEqual([200, expect.any(String)]);
+    const changed = { act: 'reading changed', before: { id: expect.any(String), value: 6 } };
+    expect(await record()).toEqual([
+      {
+        ...changed,
+        person: 'Noor Halvorsen',
+        device: 'Phone of Noor Halvorsen',
+        after: { id: expect.any(String), value: 7 },
+      },
+    ]);
+    // The same by a statement of its own, on the laptop.
+    await bench.ask('PATCH', `/api/wash-days/${day.id}`, { note: 'windy' });
+    await bench.ask('PATCH', `/api/wash-days/${day.id}`, { note: 'windy, then calm' });
+    expect((await record())[0]).toMatchObject({
+      act: 'wash day changed',
+      person: null,
+      before: { note: 'windy' },
+      after: { note: 'windy, then calm' },
+    });
+    const csv = (await bench.ask<string>('GET', `/api/trials/${day.trialId}/record.csv`)).body;
+    expect(csv).toMatch(
+      /^at,person,device,act,before,after\r\n.*Noor Halvorsen,Phone of Noor Halvorsen,reading changed/,
+    );
   });
 });

@@ -1,7 +1,7 @@
 import { SESSION_DAYS } from '@sabor/core/access/people';
 import { parse as parseCookie } from 'cookie';
 import type { CookieOptions, Request, RequestHandler, Response } from 'express';
-import type { Db } from '../db/pool.ts';
+import { type Db, inName } from '../db/pool.ts';
 import { Refusal } from '../http/problems.ts';
 import { isFromNetwork } from '../http/same-origin.ts';
 import { callerOf } from './caller.ts';
@@ -35,6 +35,13 @@ export const recogniseCallers =
 
 /** What a stranger may ask: to be let in. */
 const FOR_STRANGERS = new Set(['POST /sign-in']);
+
+/** Whatever is done from here on is done in the caller's name; mounted once what was sent has been read. */
+export const inCallersName: RequestHandler = (_request, response, next) => {
+  const caller = callerOf(response);
+  if (caller) inName.run({ person: caller.person.name, device: caller.device.name }, () => next());
+  else next();
+};
 
 /** Refuses what a stranger or somebody's role may not ask; mounted where the interface is. */
 export const onlyWhatOneMay: RequestHandler = (request, response, next) => {

@@ -1,3 +1,5 @@
+import type { OnRecord } from '@sabor/contract/access';
+import Papa from 'papaparse';
 import type { Client } from '../db/pool.ts';
 
 /** Something that was done, as it is put on record; rows are only ever added. */
@@ -5,7 +7,6 @@ export interface Recorded {
   act: string;
   person?: string | null;
   device?: string | null;
-  path?: string | null;
   before?: unknown;
   after?: unknown;
 }
@@ -14,9 +15,36 @@ const json = (value: unknown) => (value === undefined ? null : JSON.stringify(va
 
 export const putOnRecord = (
   db: Client,
-  { act, person = null, device = null, path = null, before, after }: Recorded,
+  { act, person = null, device = null, before, after }: Recorded,
 ): Promise<unknown> =>
-  db.query(
-    'insert into change_log (act, person, device, path, before, after) values ($1, $2, $3, $4, $5, $6)',
-    [act, person, device, path, json(before), json(after)],
+  db.query('insert into change_log (act, person, device, before, after) values ($1, $2, $3, $4, $5)', [
+    act,
+    person,
+    device,
+    json(before),
+    json(after),
+  ]);
+
+/** What was changed of a trial since its first wash day began, the latest first. */
+export async function readRecord(db: Client, trialId: string): Promise<OnRecord[]> {
+  const { rows } = await db.query<OnRecord>(
+    `select id, at, person, device, act, before, after from change_log where trial_id = $1 order by id desc`,
+    [trialId],
+  );
+  return rows;
+}
+
+/** The same as a table, the earliest first. */
+export const recordCsv = (record: readonly OnRecord[]): string =>
+  Papa.unparse(
+    record.toReversed().map(({ at, person, device, act, before, after }) => ({
+      at,
+      person: person ?? '',
+      device: device ?? '',
+      act,
+      before: before ? JSON.stringify(before) : '',
+      after: after ? JSON.stringify(after) : '',
+    })),
+    // What a spreadsheet would take for a formula is text.
+    { columns: ['at', 'person', 'device', 'act', 'before', 'after'], escapeFormulae: true, newline: '\r\n' },
   );

@@ -84,20 +84,25 @@ const HELPER = [
   'POST /scale/fault',
 ] as const;
 
+/** What a tester's own phone is not told: the key of a blind trial is shown where bottles are prepared, by somebody else. */
+const NOT_THE_TESTERS = ['GET /trials/:id/key'] as const;
+
 /** Segments of a route; a named one stands for any. */
 const patternOf = (route: string): RegExp =>
   new RegExp(`^${route.replace(/\/:\w+/g, '/[^/]+').replace(' ', ' (?:/api)?')}/?$`, 'i');
 
 const laptop = LAPTOP_ALONE.map(patternOf);
 const helper = HELPER.map(patternOf);
+const notTheTesters = NOT_THE_TESTERS.map(patternOf);
 
-/** The routes that each role is told of by name, for the tests and docs/security.md. */
-export const RIGHTS = { LAPTOP_ALONE, HELPER } as const;
+/** The routes that the table names, for the tests and docs/security.md. */
+export const RIGHTS = { LAPTOP_ALONE, HELPER, NOT_THE_TESTERS } as const;
 
 /** Whether somebody with this role may ask this from another device. `path` without its query. */
 export function mayAsk(role: PersonRole, method: string, path: string): boolean {
   // HEAD tells what GET tells, without its body.
   const asked = `${method === 'HEAD' ? 'GET' : method} ${path}`;
   if (laptop.some((pattern) => pattern.test(asked))) return false;
-  return role === 'tester' || helper.some((pattern) => pattern.test(asked));
+  const held = (patterns: readonly RegExp[]) => patterns.some((pattern) => pattern.test(asked));
+  return role === 'tester' ? !held(notTheTesters) : held(helper);
 }

@@ -18,6 +18,7 @@ import {
   savePerson,
   strikeOut,
 } from './people.ts';
+import { readRecord, recordCsv } from './record.ts';
 import { signIn, signOut } from './sessions.ts';
 
 const noDoor = () => new Refusal(409, 'This Sabor has no door to the network.');
@@ -89,6 +90,13 @@ export function accessRoutes(db: Db, door: Door | undefined): Router {
     if (caller) await signOut(db, caller);
     giveToken(response, null);
     response.status(204).end();
+  });
+  router.get('/trials/:id/record', async (request, response) => {
+    response.json(await readRecord(db, pathId(request, 'trial')));
+  });
+  router.get('/trials/:id/record.csv', async (request, response) => {
+    const record = await readRecord(db, pathId(request, 'trial'));
+    response.attachment('sabor on record.csv').type('text/csv; charset=utf-8').send(recordCsv(record));
   });
   router.get('/me', (_request, response) => {
     const caller = callerOf(response);

@@ -1,3 +1,4 @@
+import { AsyncLocalStorage } from 'node:async_hooks';
 import pg from 'pg';
 
 export type Db = pg.Pool;
@@ -15,6 +16,22 @@ const STATEMENT_LIMIT = 30_000;
 const LOCK_LIMIT = 10_000;
 const IDLE_LIMIT = 60_000;
 
+/** In whose name the database is asked, and from which device; nobody's on the machine itself, where nobody signs in. */
+export const inName = new AsyncLocalStorage<{ person: string; device: string }>();
+
+/** Says in whose name a transaction is, for what it puts on record. */
+async function sayWho(client: pg.PoolClient): Promise<void> {
+  const who = inName.getStore();
+  if (who)
+    await client.query(`select set_config('sabor.person', $1, true), set_config('sabor.device', $2, true)`, [
+      who.person,
+      who.device,
+    ]);
+}
+
+/** Statements that change something. */
+const CHANGES = /^\s*(insert|update|delete|with\b[\s\S]*\b(insert|update|delete)\b)/i;
+
 /** A pool of connections. Sabor's queries are short: compiling one (JIT) would take longer than running it. */
 export function openPool(connectionString: string): Db {
   const pool = new pg.Pool({
@@ -28,6 +45,12 @@ export function openPool(connectionString: string): Db {
   // either would end the process.
   pool.on('error', () => {});
   pool.on('connect', (client) => client.on('error', () => {}));
+  const ask = pool.query.bind(pool) as (...all: unknown[]) => unknown;
+  // A change by itself, in somebody's name, is a transaction that says so.
+  pool.query = ((...all: unknown[]) =>
+    inName.getStore() && typeof all[0] === 'string' && CHANGES.test(all[0])
+      ? transaction(pool, (client) => (client.query as (...given: unknown[]) => Promise<unknown>)(...all))
+      : ask(...all)) as typeof pool.query;
   return pool;
 }
 
@@ -42,6 +65,7 @@ export async function transaction<T>(db: Db, work: (client: pg.PoolClient) => Pr
     let lost: Error | undefined;
     try {
       await client.query('begin');
+      await sayWho(client);
       const result = await work(client);
       await client.query('commit');
       return result;

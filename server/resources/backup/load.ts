@@ -170,7 +170,9 @@ function checkColumns(
  */
 export async function loadBackup(db: Db, source: BackupSource): Promise<void> {
   await transaction(db, async (client) => {
-    await client.query('set local statement_timeout = 0; set local lock_timeout = 0');
+    await client.query(
+      `set local statement_timeout = 0; set local lock_timeout = 0; set local sabor.unrecorded = 'on'`,
+    );
     await client.query("select pg_advisory_xact_lock(hashtext('sabor import'))");
     await mustBeEmpty(client);
     checkWhole(source);

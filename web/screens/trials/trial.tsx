@@ -22,6 +22,7 @@ import { EndTrial } from './end-trial.tsx';
 import { EnterPast } from './enter-past.tsx';
 import { Facts } from './facts.tsx';
 import { IdeasPart } from './ideas-part.tsx';
+import { OnRecordPart } from './on-record.tsx';
 import { PanelPart } from './panel-part.tsx';
 import { RetestPart } from './retest-part.tsx';
 import { WashDayList } from './wash-day-list.tsx';
@@ -138,6 +139,7 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
       <IdeasPart trial={trial} />
       <RetestPart trial={trial} />
       <Amendments trial={trial} />
+      <OnRecordPart trial={trial} />
       <div className="mt-10 flex flex-wrap gap-3 border-t border-rule pt-5">
         <a
           className="inline-flex min-h-10 items-center underline decoration-rule decoration-2 underline-offset-4 hover:decoration-hibiscus"
