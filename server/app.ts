@@ -10,6 +10,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
 import { inCallersName, onlyWhatOneMay, recogniseCallers, strangersToSignIn } from './access/gate.ts';
+import type { Hosted } from './access/hosted.ts';
 import { accessRoutes } from './access/routes.ts';
 import type { Db } from './db/pool.ts';
 import { checkedAnswers } from './http/checked-answers.ts';
@@ -56,6 +57,8 @@ export interface AppOptions {
   nightly?: Nightly;
   /** The door other devices come in by. */
   door?: Door;
+  /** Stands behind a proxy: its requests are marked by {@link behindProxy}. */
+  hosted?: Hosted;
   /** Holds every answer against the contract; for tests and development. */
   checkAnswers?: boolean;
 }
@@ -99,10 +102,16 @@ export function createApp({
   scratch = os.tmpdir(),
   nightly,
   door,
+  hosted,
   checkAnswers = false,
 }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
+  if (hosted)
+    app.set(
+      'trust proxy',
+      hosted.proxies.split(',').map((one) => one.trim()),
+    );
   // Answers are never kept: hashing each for a tag would be for nothing.
   app.set('etag', false);
   app.use(pinoHttp({ logger: log, autoLogging: { ignore: (request) => request.url === '/healthz' } }));
@@ -132,7 +141,8 @@ export function createApp({
           frameAncestors: ["'none'"],
         },
       },
-      strictTransportSecurity: false,
+      // At the door it would take away the way past a certificate that is not trusted yet. Decision 026.
+      strictTransportSecurity: hosted ? { maxAge: 31_536_000, includeSubDomains: false } : false,
       referrerPolicy: { policy: 'no-referrer' },
     }),
   );

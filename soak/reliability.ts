@@ -10,6 +10,7 @@ import { openBenchOn } from '../server/testing/open-bench.ts';
 import { diskFull } from './reliability/disk-full.ts';
 import { killsInFirstStart, killsInMigrations, killsWithWrites, type Row } from './reliability/kills.ts';
 import { largeBackup } from './reliability/large-backup.ts';
+import { throughDoor } from './reliability/through-door.ts';
 
 /**
  * `npm run soak:reliability`: the attack on what is kept, repeated: kills, a full disk, hostile requests, a gigabyte out and
@@ -49,6 +50,7 @@ const PARTS: Record<string, () => Promise<Row>> = {
   first: () => killsInFirstStart(16),
   disk: diskFull,
   fuzz: () => fuzz(20_000),
+  door: () => throughDoor(20_000),
   backup: () => largeBackup(100),
 };
 

@@ -3,6 +3,7 @@ import { createServer, get, type RequestListener, type Server } from 'node:http'
 import os from 'node:os';
 import path from 'node:path';
 import { pino } from 'pino';
+import { behindProxy } from '../../server/access/hosted.ts';
 import { isOpen } from '../../server/access/people.ts';
 import { createApp } from '../../server/app.ts';
 import { type Db, openPool } from '../../server/db/pool.ts';
@@ -18,6 +19,7 @@ import { Stop, stage } from '../stages.mjs';
 import { buildWeb, webRoot } from './build.ts';
 import { dataFolder, lockFolder } from './data-folder.ts';
 import { loadDemo, resetToDemo } from './demo.ts';
+import { hostedFromEnvironment } from './hosted.ts';
 import { upgradePostgres, upgradeSchema } from './upgrade.ts';
 
 const DEFAULT_PORT = 4870;
@@ -64,11 +66,11 @@ function isSabor(port: number): Promise<boolean> {
   });
 }
 
-async function listen(server: Server, port: number): Promise<void> {
+async function listen(server: Server, port: number, address: string): Promise<void> {
   try {
     await new Promise<void>((resolve, reject) => {
       server.once('error', reject);
-      server.listen(port, '127.0.0.1', resolve);
+      server.listen(port, address, resolve);
     });
   } catch (error) {
     const { code } = error as NodeJS.ErrnoException;
@@ -135,11 +137,13 @@ async function begin(chosen: Options, closing: Closing): Promise<void> {
   let url = process.env.DATABASE_URL ?? '';
   let answer: RequestListener = (_request, response) =>
     void response.writeHead(503).end('Sabor is starting.');
-  const server = createServer((request, response) => answer(request, response));
+  const { listen: address, hosted } = hostedFromEnvironment();
+  const asAsked: RequestListener = (request, response) => answer(request, response);
+  const server = createServer(hosted ? behindProxy(hosted.origin, asAsked) : asAsked);
   if (!chosen.demoReset)
     await stage('Address', async () => {
-      await listen(server, port);
-      return `127.0.0.1:${port}`;
+      await listen(server, port, address);
+      return `${address}:${port}${hosted ? `, for ${hosted.origin}` : ''}`;
     });
   if (folder) {
     await stage('PostgreSQL', () => ensurePostgres());
@@ -174,7 +178,7 @@ async function begin(chosen: Options, closing: Closing): Promise<void> {
   closing.add('nightly backup', () => clearInterval(nights));
   void nightly.ifDue();
   const door =
-    folder && !chosen.dev
+    folder && !chosen.dev && !hosted
       ? networkDoor({
           folder: path.join(folder, 'network'),
           port: portFromEnvironment('SABOR_NETWORK_PORT', port + 2),
@@ -188,6 +192,7 @@ async function begin(chosen: Options, closing: Closing): Promise<void> {
     scratch,
     nightly,
     ...(door ? { door } : {}),
+    ...(hosted ? { hosted } : {}),
     checkAnswers: chosen.dev,
   });
   if (door) {
@@ -224,7 +229,11 @@ async function begin(chosen: Options, closing: Closing): Promise<void> {
     await vite.listen();
     closing.add('vite', () => vite.close());
     console.log(`\nSabor is ready, with hot reload:  ${vite.resolvedUrls?.local[0]}\n`);
-  } else console.log(`\nSabor is ready:  http://127.0.0.1:${port}\nCtrl-C stops it.\n`);
+  } else if (hosted)
+    console.log(
+      `\nSabor is ready:  ${hosted.origin}\nLet people in:  SABOR_ORIGIN=${hosted.origin} npm run let-in -- NAME\nCtrl-C stops it.\n`,
+    );
+  else console.log(`\nSabor is ready:  http://127.0.0.1:${port}\nCtrl-C stops it.\n`);
 }
 
 /** Everything after the dependencies: database, schema, demo data, web application, server. */

@@ -81,7 +81,7 @@ export function accessRoutes(db: Db, door: Door | undefined): Router {
 
   router.post('/sign-in', async (request, response) => {
     if (!isFromNetwork(request)) throw new Refusal(409, 'On this machine itself nobody signs in.');
-    const { token } = await signIn(db, parse(SignInInput, request.body), request.socket.remoteAddress ?? '');
+    const { token } = await signIn(db, parse(SignInInput, request.body), request.ip ?? '');
     giveToken(response, token);
     response.status(204).end();
   });

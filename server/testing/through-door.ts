@@ -45,7 +45,7 @@ export function visitor(address: string, ca: string | null): Visitor {
     cookie: '',
     ask: (method, to, body, headers = {}) =>
       new Promise((resolve, reject) => {
-        const said = body === undefined ? undefined : JSON.stringify(body);
+        const said = body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body);
         const going = ask(
           `${address}${to}`,
           {

@@ -9,6 +9,8 @@ import { Button, ButtonLink } from '../../ui/button.tsx';
 import { Failed, Heading, Loading } from '../../ui/states.tsx';
 import { useChecks } from './checks.ts';
 
+const HOW = { yes: 'works', no: 'does not work yet', coming: 'is on its way here' } as const;
+
 /** A device that was let in: what works on it, how the rest can, and the way out. */
 export function WelcomeScreen() {
   const me = useQuery(resource<Me>('/me'));
@@ -30,7 +32,7 @@ export function WelcomeScreen() {
         Nobody signs in here. Other devices are let in from here.
       </Heading>
     );
-  const missing = checks?.some(({ works }) => !works) ?? false;
+  const missing = checks?.some(({ works }) => works === 'no') ?? false;
   return (
     <>
       <Heading
@@ -57,10 +59,8 @@ export function WelcomeScreen() {
               {checks.map(({ key, label, works, without }) => (
                 <li key={key} className="border-l-4 border-rule pl-3">
                   <span className="font-semibold">{label}</span>{' '}
-                  <span className={works ? 'text-leaf' : 'text-mango-deep'}>
-                    {works ? 'works' : 'does not work yet'}
-                  </span>
-                  {!works && <p className="text-sm text-soft">{without}</p>}
+                  <span className={works === 'yes' ? 'text-leaf' : 'text-mango-deep'}>{HOW[works]}</span>
+                  {works === 'no' && <p className="text-sm text-soft">{without}</p>}
                 </li>
               ))}
             </ul>
