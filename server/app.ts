@@ -147,10 +147,6 @@ export function createApp({
     }),
   );
   app.use(sameOriginOnly);
-  app.use((request, _response, next) => {
-    // A name that no database text can hold is nobody’s.
-    next(/%00/.test(request.url) ? new Refusal(404, 'Sabor has nothing of this name.') : undefined);
-  });
   app.get('/healthz', async (request, response, next) => {
     if (isFromNetwork(request)) return next();
     try {
@@ -166,6 +162,10 @@ export function createApp({
   });
   app.use(recogniseCallers(db));
   app.use('/api', onlyWhatOneMay);
+  app.use((request, _response, next) => {
+    // A name that no database text can hold is nobody’s.
+    next(/%00/.test(request.url) ? new Refusal(404, 'Sabor has nothing of this name.') : undefined);
+  });
   if (checkAnswers) app.use('/api', checkedAnswers);
   // Answers worth packing are; streams and files are not touched.
   app.use('/api', compression({ threshold: 4096, level: 1, filter: isText, ...BROTLI }));
