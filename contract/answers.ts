@@ -36,6 +36,7 @@ import { WornDay } from './worn.ts';
 /** What each route answers with, by method and path; every answer in JSON has its row. */
 export const ANSWERS: Record<string, v.GenericSchema> = {
   'GET /access': Access,
+  'GET /access/record': v.array(OnRecord),
   'PUT /access/open': Access,
   'PUT /access/passphrase': Access,
   'PUT /people/:id': Access,

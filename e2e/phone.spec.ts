@@ -98,11 +98,27 @@ test('a phone is let in by the code on the screen, conducts, is signed out and i
     'waiting',
   ]);
 
+  // What is told otherwise later is on record, with what it was.
+  for (const note of ['windy', 'windy, then calm'])
+    await laptop.request.patch(`/api/wash-days/${day}`, { data: { note } });
+  await laptop.goto(`/trials/${trial}`);
+  await laptop.getByText('On record: changes since the first wash day').click();
+  const change = laptop.getByRole('listitem').filter({ hasText: 'A wash day was changed' });
+  await expect(change).toContainText('note: windy → windy, then calm');
+  await expect(change).toContainText('on the laptop');
+  await laptop.goto('/phone');
+
   // Struck out, it is not known, and what it kept of the answers goes with its sign-out.
   await page.goto(`${origin}/welcome`);
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('heading', { name: 'Sign in to Sabor' })).toBeVisible();
   expect(await page.evaluate(() => caches.keys())).toEqual([]);
+  await laptop.getByText('What happened at the door').click();
+  const lately = laptop.getByRole('group').filter({ hasText: 'What happened at the door' });
+  await expect(lately.getByRole('listitem').filter({ hasText: /^Signed in, Noor Halvorsen, / })).toHaveCount(
+    2,
+  );
+  await expect(lately.getByRole('listitem').first()).toContainText('Signed out, Noor Halvorsen');
   await laptop.getByRole('button', { name: 'Shut the door' }).click();
   await expect(laptop.getByText('Shut: Sabor answers on this machine alone')).toBeVisible();
   await expect(strangers.request.get(`${origin}/sign-in`)).rejects.toThrow('ECONNREFUSED');

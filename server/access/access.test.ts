@@ -325,6 +325,8 @@ describe('the list of who may come in', () => {
       { act: 'signed in', person: 'Kofi Lindqvist', device: 'Phone of Kofi Lindqvist' },
       { act: 'person struck out', person: null, device: null },
     ]);
+    const told = (await bench.ask<OnRecord[]>('GET', '/api/access/record')).body;
+    expect(told[0]).toMatchObject({ act: 'person struck out', before: { name: 'Kofi Lindqvist' } });
     for (const change of ["update change_log set act = ''", 'delete from change_log', 'truncate change_log'])
       await expect(bench.db.query(change)).rejects.toThrow('What is on record stays on record.');
   });

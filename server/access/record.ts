@@ -34,6 +34,18 @@ export async function readRecord(db: Client, trialId: string): Promise<OnRecord[
   return rows;
 }
 
+/** Most of what happened at the door that is shown. */
+const SHOWN = 100;
+
+/** What happened at the door of late: codes, sign-ins, who was struck out; the latest first. */
+export async function readDoorRecord(db: Client): Promise<OnRecord[]> {
+  const { rows } = await db.query<OnRecord>(
+    `select id, at, person, device, act, before, after from change_log where trial_id is null order by id desc limit $1`,
+    [SHOWN],
+  );
+  return rows;
+}
+
 /** The same as a table, the earliest first. */
 export const recordCsv = (record: readonly OnRecord[]): string =>
   Papa.unparse(

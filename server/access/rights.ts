@@ -3,6 +3,7 @@ import type { PersonRole } from '@sabor/core/access/people';
 /** What is done on the laptop alone: who may come in, and all data at once in or out. */
 const LAPTOP_ALONE = [
   'GET /access',
+  'GET /access/record',
   'PUT /access/open',
   'PUT /access/passphrase',
   'PUT /people/:id',

@@ -18,7 +18,7 @@ import {
   savePerson,
   strikeOut,
 } from './people.ts';
-import { readRecord, recordCsv } from './record.ts';
+import { readDoorRecord, readRecord, recordCsv } from './record.ts';
 import { signIn, signOut } from './sessions.ts';
 
 const noDoor = () => new Refusal(409, 'This Sabor has no door to the network.');
@@ -36,6 +36,9 @@ export function accessRoutes(db: Db, door: Door | undefined): Router {
 
   router.get('/access', async (_request, response) => {
     response.json(await state());
+  });
+  router.get('/access/record', async (_request, response) => {
+    response.json(await readDoorRecord(db));
   });
   router.put('/access/open', async (request, response) => {
     const { open } = parse(DoorInput, request.body);

@@ -9,6 +9,7 @@ import { Button } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading } from '../../ui/states.tsx';
+import { Lately } from './lately.tsx';
 import { Passphrase } from './passphrase.tsx';
 import { Qr } from './qr.tsx';
 
@@ -104,6 +105,7 @@ export function AccessScreen() {
             )}
           </section>
           <Passphrase isGuarded={isGuarded} said={passphrase} say={setPassphrase} change={change} />
+          <Lately />
         </div>
         <section aria-labelledby="people">
           <h2 id="people" className="text-xl">
