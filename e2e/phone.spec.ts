@@ -103,7 +103,7 @@ test('a phone is let in by the code on the screen, conducts, is signed out and i
     await laptop.request.patch(`/api/wash-days/${day}`, { data: { note } });
   await laptop.goto(`/trials/${trial}`);
   await laptop.getByText('On record: changes since the first wash day').click();
-  const change = laptop.getByRole('listitem').filter({ hasText: 'A wash day was changed' }).first();
+  const change = laptop.getByRole('listitem').filter({ hasText: 'A wash day was changed' });
   await expect(change).toContainText('note: windy → windy, then calm');
   await expect(change).toContainText('on the laptop');
   await laptop.goto('/phone');

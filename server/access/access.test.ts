@@ -301,6 +301,9 @@ describe('the list of who may come in', () => {
     const ask = (said: string) =>
       bench.ask('POST', `/api/people/${device.personId}/invitations`, {}, say(said));
     expect((await ask('')).status).toBe(403);
+    const torn = { 'Sabor-Passphrase': '%E0%A4%A' };
+    const heard = await bench.ask('POST', `/api/people/${device.personId}/invitations`, {}, torn);
+    expect(heard.status).toBe(403);
     expect((await ask('fern under slow rain ')).status).toBe(403);
     expect((await ask(words)).status).toBe(200);
     expect((await bench.ask('PUT', `/api/people/${v7()}`, { name: 'Me too', role: 'tester' })).status).toBe(
@@ -365,12 +368,21 @@ describe('a change after the first wash day', () => {
     ]);
     // The same by a statement of its own, on the laptop.
     await bench.ask('PATCH', `/api/wash-days/${day.id}`, { note: 'windy' });
+    // A first note changes nothing that was told.
+    expect(await record()).toHaveLength(1);
     await bench.ask('PATCH', `/api/wash-days/${day.id}`, { note: 'windy, then calm' });
     expect((await record())[0]).toMatchObject({
       act: 'wash day changed',
       person: null,
       before: { note: 'windy' },
       after: { note: 'windy, then calm' },
+    });
+    // That a trial ended is on record, though there was nothing before.
+    await device.ask('POST', `/api/trials/${day.trialId}/end`, { reason: 'Ran out.' });
+    expect((await record()).find(({ act }) => act === 'trial changed')).toMatchObject({
+      person: 'Noor Halvorsen',
+      before: { ended_at: null },
+      after: { ended_at: expect.any(String) },
     });
     const csv = (await bench.ask<string>('GET', `/api/trials/${day.trialId}/record.csv`)).body;
     expect(csv).toMatch(

@@ -31,8 +31,15 @@ export function accessRoutes(db: Db, door: Door | undefined): Router {
     ...((await door?.state()) ?? { addresses: [], trouble: noDoor().message, fingerprint: null }),
   });
   /** Who changes the list must know its passphrase, where it has one. */
-  const guarded = (request: Request) =>
-    passGuard(db, decodeURIComponent(request.get('Sabor-Passphrase') ?? ''));
+  const guarded = (request: Request) => {
+    let said = '';
+    try {
+      said = decodeURIComponent(request.get('Sabor-Passphrase') ?? '');
+    } catch {
+      // Nobody’s passphrase is written like that.
+    }
+    return passGuard(db, said);
+  };
 
   router.get('/access', async (_request, response) => {
     response.json(await state());

@@ -97,7 +97,7 @@ interface Found extends Caller {
 }
 
 /**
- * Who shows this token; null for nobody. A session that is over lasts while a wash day of its head is under way: nobody is
+ * Who shows this token; null for nobody. A session that is over lasts while a wash day is under way: nobody is
  * shut out with wet hair. `token`: another one, where this one has served long enough.
  */
 export async function recognise(

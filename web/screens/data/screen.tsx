@@ -36,7 +36,8 @@ function OtherDevices() {
         Phones and other devices
       </h2>
       <p className="mt-1 mb-3 text-soft">
-        Sabor answers on this machine alone. A phone on your own network can be let in, and shut out again.
+        By itself Sabor answers on this machine alone. A phone on your own network can be let in, and shut out
+        again.
       </p>
       <ButtonLink to="/phone">Let my phone in</ButtonLink>
     </section>
