@@ -5,6 +5,7 @@ import { extremes, referenceOf, shareOf } from '../core/inference/reference-set.
 import { seededRandom } from '../core/random.ts';
 import { schemeOf } from '../core/trial/designs.ts';
 import { asShipped } from './as-shipped.ts';
+import { benchDoor } from './door.ts';
 import { benchLoad } from './load.ts';
 import { benchPages } from './pages.ts';
 import { benchSpreadsheet } from './spreadsheet.ts';
@@ -88,3 +89,4 @@ await benchLoad();
 const { benchBasin } = await asShipped<typeof import('./basin.ts')>('bench/basin.ts');
 await benchBasin();
 await benchPages();
+await benchDoor();

@@ -1,13 +1,26 @@
 import { codeFrom, PERSON_ROLES } from '@sabor/core/access/people';
 import * as v from 'valibot';
-import { id, name, oneOf } from './fields.ts';
+import { asStored, id, name, oneOf } from './fields.ts';
 
 /** Somebody who is let in from another device. */
-export const PersonInput = v.strictObject({
+const person = {
   id,
   name: name('A person'),
   role: oneOf(PERSON_ROLES, 'what they may do'),
-});
+  /** The head that a wearer is. */
+  wearerId: v.optional(v.nullable(id), null),
+};
+export const PersonInput = v.pipe(
+  v.strictObject(person),
+  v.forward(
+    v.partialCheck(
+      [['role'], ['wearerId']],
+      ({ role, wearerId }) => (role === 'wearer') === (wearerId !== null),
+      'Choose which head the wearer is.',
+    ),
+    ['wearerId'],
+  ),
+);
 export type PersonInput = v.InferOutput<typeof PersonInput>;
 
 /** Whether other devices are let in at all. */
@@ -44,7 +57,7 @@ export const Access = v.strictObject({
   fingerprint: v.nullable(v.string()),
   /** The list is guarded by a passphrase. */
   guarded: v.boolean(),
-  people: v.array(v.strictObject({ ...PersonInput.entries, devices: v.array(Device) })),
+  people: v.array(v.strictObject({ ...asStored(person), devices: v.array(Device) })),
 });
 export type Access = v.InferOutput<typeof Access>;
 
@@ -70,6 +83,10 @@ export const SignInInput = v.strictObject({
   called: name('A device'),
 });
 export type SignInInput = v.InferOutput<typeof SignInInput>;
+
+/** What the device is called from here on: it is another one where somebody else had signed in with it. */
+export const SignedIn = v.strictObject({ device: v.string() });
+export type SignedIn = v.InferOutput<typeof SignedIn>;
 
 /** Who asks. */
 export const Me = v.strictObject({

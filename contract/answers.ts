@@ -1,14 +1,17 @@
 import * as v from 'valibot';
-import { Access, Invitation, Me, OnRecord } from './access.ts';
+import { Access, Invitation, Me, OnRecord, SignedIn } from './access.ts';
 import { BackupState } from './backup.ts';
 import { OwnBoard } from './board.ts';
 import { Buying } from './buying.ts';
 import { CalendarEntry, Moved } from './calendar.ts';
 import { ListedClip } from './clip.ts';
+import { Consents } from './consent.ts';
 import { DayImport, DaysStored, TakenBack } from './day-import.ts';
+import { Envelope, EnvelopeOut } from './envelope.ts';
 import { HairFile } from './hair-file.ts';
 import { LedgerWashDay, OwnIngredientInput } from './ingredients.ts';
 import { ListedDay } from './logged-day.ts';
+import { Looks, Own } from './looks.ts';
 import { Memo } from './memo.ts';
 import {
   FiledPhotograph,
@@ -28,7 +31,7 @@ import { Today } from './today.ts';
 import { DoseRun, KeyEntry, Trial, TrialDetail } from './trial-record.ts';
 import { UsualDay, UsualOfZone } from './usual.ts';
 import { Hearsay, ProductUsed, Verdict } from './verdict.ts';
-import { WashDay } from './wash-day.ts';
+import { Pulse, WashDay } from './wash-day.ts';
 import { Wearer } from './wearer.ts';
 import { MetarReport, Place, PlaceWeather, Weather } from './weather.ts';
 import { WornDay } from './worn.ts';
@@ -44,7 +47,17 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'POST /people/:id/invitations': Invitation,
   'DELETE /devices/:id': Access,
   'DELETE /devices/:id/session': Access,
+  'POST /sign-in': SignedIn,
   'GET /me': Me,
+  'GET /looks': Looks,
+  'PUT /looks/:id': Looks,
+  'GET /own': Own,
+  'PUT /own/consents': Own,
+  'DELETE /own/pictures': Own,
+  'DELETE /own/photographs/:id': Own,
+  'DELETE /own/clips/:id': Own,
+  'GET /wearers/:id/consents': Consents,
+  'PUT /wearers/:id/consents': Consents,
   'GET /trials/:id/record': v.array(OnRecord),
   'GET /backups': BackupState,
   'PUT /backups': BackupState.entries.nightly,
@@ -134,9 +147,12 @@ export const ANSWERS: Record<string, v.GenericSchema> = {
   'DELETE /events/:id': WashDay,
   'GET /wash-days': v.array(ListedDay),
   'PUT /logged-days/:id': WashDay,
+  'GET /trials/:id/envelope': EnvelopeOut,
+  'POST /trials/:id/envelope': Envelope,
+  'DELETE /trials/:id/envelope': EnvelopeOut,
   'PUT /wash-days/:id': WashDay,
   'GET /wash-days/:id': WashDay,
-  'GET /wash-days/:id/pulse': v.strictObject({ pulse: v.string() }),
+  'GET /wash-days/:id/pulse': Pulse,
   'PATCH /wash-days/:id': WashDay,
   'PUT /wash-days/:id/outdoors/:on': WashDay,
   'POST /wash-days/:id/taps': TapsHeard,

@@ -56,21 +56,26 @@ export const CurlReadingInput = v.object({
 });
 export type CurlReadingInput = v.InferInput<typeof CurlReadingInput>;
 
+/** What a look at the hair says by eye and by hand. */
+export const lookParts = {
+  id,
+  washDayId: id,
+  stage: oneOf(STAGES, 'a stage'),
+  day: v.nullable(whole('The day', 1, 60)),
+  /** Which check-in of its day it is. */
+  part: v.optional(oneOf(PARTS_OF_DAY, 'a part of the day'), 'first'),
+  at: pastMoment,
+  /** Left out, the note stays as it was. */
+  note: v.optional(note),
+  ratings: v.optional(Ratings, []),
+};
+
 /** A dated look at the hair. May be sent twice; ratings and lengths given replace those they name. */
 export const CheckInInput = v.pipe(
   v.object({
-    id,
-    washDayId: id,
-    stage: oneOf(STAGES, 'a stage'),
-    day: v.nullable(whole('The day', 1, 60)),
-    /** Which check-in of its day it is. */
-    part: v.optional(oneOf(PARTS_OF_DAY, 'a part of the day'), 'first'),
-    at: pastMoment,
-    /** Left out, the note stays as it was. */
-    note: v.optional(note),
+    ...lookParts,
     /** Who rated, where it was not the tester. Left out, it stays. */
     rater: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(80, 'Keep the name under 80 characters.'))),
-    ratings: v.optional(Ratings, []),
     felt: v.optional(FeltReadings, []),
     curls: v.optional(
       v.pipe(

@@ -28,7 +28,15 @@ const air = {
 };
 
 /** Begins the next allocated wash day of a trial. May be sent twice. */
-export const StartWashDay = v.object({ id, trialId: id, startedAt: pastMoment });
+export const StartWashDay = v.object({
+  id,
+  trialId: id,
+  startedAt: pastMoment,
+  /** It was begun from its envelope, without the network. */
+  prepared: v.optional(v.boolean(), false),
+  /** How the last wear ended, where that was asked as this one began. */
+  wearEnd: v.optional(v.nullable(oneOf(WEAR_ENDS, 'how it ended')), null),
+});
 export type StartWashDay = v.InferInput<typeof StartWashDay>;
 
 export const DOSES_FELT = {
@@ -209,7 +217,14 @@ export const WashDay = v.strictObject({
   checkIns: v.array(CheckIn),
   events: v.array(WearEvent),
   /** The last tap of each device that had a hand in it, latest first. */
-  devices: v.array(v.strictObject({ device: v.string(), at: v.string() })),
+  devices: v.array(
+    v.strictObject({
+      device: v.string(),
+      at: v.string(),
+      /** What it and its person are called, where it was let in; null for a window of this machine. */
+      called: v.nullable(v.string()),
+    }),
+  ),
   photographs: v.array(Photograph),
   /** How many taps the server has stored of it: a day with fewer is an older one. */
   tapsHeard: v.number(),
@@ -218,3 +233,7 @@ export type WashDay = v.InferOutput<typeof WashDay>;
 
 /** The air of a wash day, as far as it is known. */
 export type Air = Pick<WashDay, 'temperatureC' | 'humidity' | 'windMs'>;
+
+/** A word for the state of a wash day. `waited`: the answer was kept back until there was another, or for as long as it may be. */
+export const Pulse = v.strictObject({ pulse: v.string(), waited: v.boolean() });
+export type Pulse = v.InferOutput<typeof Pulse>;

@@ -78,6 +78,10 @@ export async function lookAndEnd(page: Page, definition: number, frizz: number):
 /** Opens the notes over a step, and one part of them. */
 export async function openNotes(page: Page, part: string): Promise<void> {
   const parts = page.getByRole('group', { name: 'Notes on' });
-  if (!(await parts.isVisible())) await page.getByRole('button', { name: /^Notes/ }).click();
-  await parts.getByRole('button', { name: new RegExp(`^${part}`) }).click();
+  // Notes that were open as a step ended close with it, perhaps in this very moment: they are opened again then.
+  await expect(async () => {
+    if (!(await parts.isVisible()))
+      await page.getByRole('button', { name: /^Notes/ }).click({ timeout: 5000 });
+    await parts.getByRole('button', { name: new RegExp(`^${part}`) }).click({ timeout: 5000 });
+  }).toPass({ timeout: 60_000 });
 }

@@ -84,3 +84,49 @@ test('a planned trial is put on a day, moved, and taken back', async ({ page }) 
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(row('Today')).toBeVisible();
 });
+
+test('reminds on this device of what comes due while the page lies in the background, once', async ({
+  browser,
+  baseURL,
+}) => {
+  const own = await browser.newContext({
+    permissions: ['notifications'],
+    serviceWorkers: 'block',
+    locale: 'en-GB',
+  });
+  const desk = await own.newPage();
+  // What the browser would show outside the page, and whether somebody looks at it, are the test's.
+  await desk.addInitScript(() => {
+    const shown: string[] = [];
+    Object.assign(globalThis, { shown });
+    class Shown {
+      static readonly permission = 'granted';
+      static readonly requestPermission = async () => 'granted';
+      constructor(title: string, { body }: { body: string }) {
+        shown.push(`${title}: ${body}`);
+      }
+    }
+    Object.assign(globalThis, { Notification: Shown });
+    Object.defineProperty(document, 'visibilityState', {
+      get: () => (globalThis as { seen?: string }).seen ?? 'visible',
+    });
+  });
+  await desk.goto(`${baseURL}/calendar`);
+  await desk.getByRole('button', { name: 'Remind me on this device' }).click();
+  await expect(desk.getByRole('button', { name: 'Stop reminding on this device' })).toBeVisible();
+  // The second day of the wash day above waits for its look; the page is left lying in the background.
+  const told = async () => {
+    await desk.evaluate(() => {
+      Object.assign(globalThis, { seen: 'hidden' });
+      document.dispatchEvent(new Event('visibilitychange'));
+    });
+    return desk.evaluate(() => (globalThis as unknown as { shown: string[] }).shown);
+  };
+  await expect
+    .poll(async () => (await told()).filter((one) => one.includes('Kalina Day')), { timeout: 60_000 })
+    .toHaveLength(1);
+  const all = await told();
+  await desk.waitForTimeout(500);
+  expect(await told()).toEqual(all);
+  await own.close();
+});

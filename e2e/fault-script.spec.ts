@@ -103,7 +103,7 @@ test('kills, cut stretches and reloads lose nothing and double nothing', async (
     taps++;
     await trouble();
   };
-  for (const step of before.steps) {
+  for (const [at, step] of before.steps.entries()) {
     const want = { marks: [] as string[], ideas: [] as string[] };
     expected[step.id] = want;
     for (const [label, mark] of [
@@ -130,6 +130,10 @@ test('kills, cut stretches and reloads lose nothing and double nothing', async (
     await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
     taps++;
     await trouble();
+    // The notes of the step before still stand there for a moment: what is opened now is the next one's.
+    await expect(
+      page.getByText(`Step ${at + 2} of`).or(page.getByRole('heading', { name: 'The routine is through' })),
+    ).toBeVisible();
   }
   // However the moments fell, each kind of trouble has come three times.
   while (kills < KILLS || reloads < 3 || cuts < 3) {
@@ -176,8 +180,15 @@ test('a first visit during the wash opens again without the server', async ({ pa
   await first.goto(page.url());
   await expect(first.getByRole('heading', { name: 'Detangle' })).toBeVisible();
   await keptForOffline(first);
-  await first.waitForLoadState('networkidle');
-  await first.waitForTimeout(1500);
+  // The trial, its head, the shelf and the settings are kept as they were heard.
+  const heard = () =>
+    first.evaluate(async () => {
+      const all = await Promise.all(
+        (await caches.keys()).map(async (name) => (await caches.open(name)).keys()),
+      );
+      return all.flat().filter(({ url }) => url.includes('/api/')).length;
+    });
+  await expect.poll(heard, { timeout: 60_000 }).toBeGreaterThanOrEqual(4);
   await killServer();
   await first.reload();
   await expect(first.getByRole('heading', { name: 'Detangle' })).toBeVisible();

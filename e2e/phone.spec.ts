@@ -166,3 +166,154 @@ test('a passphrase guards who is let in; a helper gets what the table of rights 
   expect(await asked('POST', '/trials/01990000-0000-7000-8000-000000000000/end')).toBe(403);
   await phone.close();
 });
+
+test('a rater looks without knowing, the network gone or not; a wearer has their own page, and their no holds', async ({
+  page: laptop,
+}) => {
+  // Hair that was finished twenty minutes ago, of an option nobody here is told.
+  const ago = (minutes: number) => new Date(Date.now() - minutes * 60_000).toISOString();
+  const trial = await makeTrial(laptop, 'Looked at by others?');
+  const day = crypto.randomUUID();
+  const tell = async (method: 'put' | 'post' | 'patch', path: string, data: object) =>
+    (await laptop.request[method](`/api${path}`, { data })).json();
+  await tell('put', `/wash-days/${day}`, { trialId: trial, startedAt: ago(120) });
+  await tell('post', `/wash-days/${day}/taps`, {
+    device: 'phone',
+    taps: [{ kind: 'finish', id: crypto.randomUUID(), at: ago(60) }],
+  });
+  const { wearerId } = await tell('patch', `/wash-days/${day}`, {
+    washedAt: ago(110),
+    dryAt: ago(30),
+    revealAt: ago(20),
+  });
+  const { name: head } = await (await laptop.request.get(`/api/wearers/${wearerId}`)).json();
+
+  await laptop.goto('/phone');
+  const letIn = async (name: string, role: string) => {
+    await laptop.getByLabel(/^(Your name|Somebody else)$/).fill(name);
+    await laptop.getByLabel('What they may do').selectOption(role);
+    if (role === 'wearer') await laptop.getByLabel('Whose head').selectOption({ label: head });
+    await laptop.getByRole('button', { name: 'Add', exact: true }).click();
+    if (await laptop.getByRole('button', { name: 'Open the door' }).isVisible())
+      await laptop.getByRole('button', { name: 'Open the door' }).click();
+    // The passphrase of the test before guards the list.
+    const guard = laptop.getByLabel('The passphrase');
+    if ((await guard.count()) > 0 && (await guard.inputValue()) === '') {
+      await guard.fill('fern under slow rain');
+      await laptop.getByRole('button', { name: 'Add', exact: true }).click();
+    }
+    await laptop.getByRole('button', { name: `Let a device in for ${name}` }).click();
+    const phone = await newPhone();
+    const page = await phone.newPage();
+    await page.goto(await scanned(laptop));
+    await laptop.getByRole('button', { name: 'Put the code away' }).click();
+    return { phone, page };
+  };
+  const { phone: raters, page: rater } = await letIn('Wim Aster', 'rater');
+  await expect(rater.getByRole('heading', { name: 'Hair to look at' })).toBeVisible();
+  await expect(rater.getByRole('navigation', { name: 'Bench' })).toHaveCount(0);
+  await rater.getByRole('link', { name: `${head}: Finished hair, day 1` }).click();
+  await rater.getByRole('button', { name: 'Rate 7' }).click();
+  const checkIns = async () => (await (await laptop.request.get(`/api/wash-days/${day}`)).json()).checkIns;
+  await expect.poll(async () => (await checkIns())[0]?.rater).toBe('Wim Aster');
+  await raters.setOffline(true);
+  await rater.getByRole('button', { name: 'Rate 3' }).click();
+  await expect(rater.getByRole('status', { name: 'What is sent' })).toContainText('One answer on the way.');
+  await raters.setOffline(false);
+  await expect(rater.getByRole('status', { name: 'What is sent' })).toHaveCount(0);
+  const [look] = await checkIns();
+  expect(new Set(look.ratings.map(({ value }: { value: number }) => value))).toEqual(new Set([7, 3]));
+  // Whatever else is gone to leads back to the own page.
+  await rater.goto(rater.url().replace(/\/own.*/, '/trials'));
+  await expect(rater.getByRole('link', { name: `${head}: Finished hair, day 1` })).toContainText('looked at');
+
+  const { phone: wearers, page: wearer } = await letIn('Somebody at home', 'wearer');
+  await expect(wearer.getByRole('heading', { name: 'Your hair' })).toBeVisible();
+  await wearer.getByRole('button', { name: 'No to “Pictures and films are taken”' }).click();
+  await expect(wearer.getByText(/^Somebody at home said no on /)).toBeVisible();
+  await expect(wearer.getByText('Add a picture of', { exact: false })).toHaveCount(0);
+  await laptop.goto(`/heads/${wearerId}`);
+  await laptop.getByText('Consent to pictures').click();
+  await expect(laptop.getByText(/^Somebody at home said no on /)).toBeVisible();
+  await Promise.all([raters.close(), wearers.close()]);
+});
+
+test('a wash day is prepared on the phone, begun where there is no network, and arrives whole', async ({
+  page: laptop,
+}) => {
+  const ago = (hours: number) => new Date(Date.now() - hours * 3_600_000).toISOString();
+  const trial = await makeTrial(laptop, 'Washed in the hills?');
+  const first = crypto.randomUUID();
+  const tell = (method: 'put' | 'post' | 'patch', path: string, data: object) =>
+    laptop.request[method](`/api${path}`, { data });
+  await tell('put', `/wash-days/${first}`, { trialId: trial, startedAt: ago(50) });
+  await tell('post', `/wash-days/${first}/taps`, {
+    device: 'phone',
+    taps: [{ kind: 'finish', id: crypto.randomUUID(), at: ago(49) }],
+  });
+  await tell('patch', `/wash-days/${first}`, { washedAt: ago(49.5), dryAt: ago(48), revealAt: ago(47.9) });
+
+  await laptop.goto('/phone');
+  await laptop.getByLabel(/^(Your name|Somebody else)$/).fill('Runa Vester');
+  await laptop.getByLabel('What they may do').selectOption('tester');
+  const guard = laptop.getByLabel('The passphrase');
+  if ((await guard.count()) > 0) await guard.fill('fern under slow rain');
+  await laptop.getByRole('button', { name: 'Add', exact: true }).click();
+  if (await laptop.getByRole('button', { name: 'Open the door' }).isVisible())
+    await laptop.getByRole('button', { name: 'Open the door' }).click();
+  await laptop.getByRole('button', { name: 'Let a device in for Runa Vester' }).click();
+  const phone = await newPhone();
+  const page = await phone.newPage();
+  await page.goto(await scanned(laptop));
+  await expect(page.getByText('Opening without the laptop works')).toBeVisible({ timeout: 60_000 });
+  const { origin } = new URL(page.url());
+  await page.goto(`${origin}/trials/${trial}`);
+  await page.getByText('A wash day without the network').click();
+  await page.getByRole('button', { name: 'Prepare the next wash day here' }).click();
+  await expect(page.getByText(/^Wash day 2 lies on this device in its envelope/)).toBeVisible();
+  // Elsewhere it cannot be begun meanwhile, and what is in it shows nowhere.
+  const refused = await tell('put', `/wash-days/${crypto.randomUUID()}`, {
+    trialId: trial,
+    startedAt: ago(0),
+  });
+  expect((await refused.json()).detail).toMatch(
+    /^Wash day 2 was prepared on .* \(Runa Vester\) and waits there/,
+  );
+
+  await phone.setOffline(true);
+  await page.goto(`${origin}/trials/${trial}`);
+  // What stands there is old, and says so.
+  await expect(page.getByText(/does not answer. This stands here as it was: \w{3} \d+ \w{3}/)).toBeVisible();
+  const begin = page.getByRole('button', { name: 'Open it and begin wash day 2' });
+  await expect(begin).toBeDisabled();
+  await page.getByLabel('How the last wear ended').selectOption('washed-looks');
+  await begin.click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
+  await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
+  await expect(page.getByText(/The server does not answer. 1 tap kept on this phone/)).toBeVisible();
+  // Closed and opened again it is begun still.
+  await page.goto(`${origin}/trials/${trial}`);
+  await page.getByRole('link', { name: 'Go on with it' }).click();
+  await expect(page).toHaveURL(/\/wash-days\//);
+  await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
+  const [day] = /(?<=wash-days\/)[^/?]+/.exec(page.url())!;
+  expect((await laptop.request.get(`/api/wash-days/${day}`)).status()).toBe(404);
+  await phone.setOffline(false);
+  await expect(page.getByText('All of it is on the server.')).toBeVisible();
+  const arrived = await (await laptop.request.get(`/api/wash-days/${day}`)).json();
+  expect(arrived.steps.map(({ status }: { status: string }) => status).slice(0, 3)).toEqual([
+    'done',
+    'done',
+    'waiting',
+  ]);
+  expect((await (await laptop.request.get(`/api/wash-days/${first}`)).json()).wearEnd.kind).toBe(
+    'washed-looks',
+  );
+  await laptop.goto(`/trials/${trial}`);
+  await laptop.getByText('On record: changes since the first wash day').click();
+  await expect(laptop.getByRole('listitem').filter({ hasText: 'Envelope opened' })).toContainText(
+    'Runa Vester',
+  );
+  await phone.close();
+});

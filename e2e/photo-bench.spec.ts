@@ -122,7 +122,7 @@ test('cards come out of the printer at their own size: a PDF of the paper’s si
   expect(svg.bytes.toString()).toContain('width="215.9mm" height="279.4mm"');
 });
 
-test('a stored photograph that its camera turned is measured upright', async ({ page }) => {
+test('a stored photograph that its camera turned is measured upright', async ({ browser, page }) => {
   const trials = await (await page.request.get('/api/trials')).json();
   const id = crypto.randomUUID();
   const planned = trials.find(({ status }: { status: string }) => status === 'planned').id;
@@ -130,14 +130,16 @@ test('a stored photograph that its camera turned is measured upright', async ({ 
     data: { trialId: planned, startedAt: new Date().toISOString() },
   });
   // A card, printed, lying on its side as its camera kept it.
-  const card = sharp(Buffer.from(sheetSvg('stand', 'a4')))
-    .resize(1200)
-    .flatten({ background: '#fff' });
-  const lying = await sharp(await card.png().toBuffer())
+  const desk = await browser.newPage({ viewport: { width: 1200, height: 1697 } });
+  await desk.setContent(
+    `<style>body{margin:0}svg{display:block;width:1200px;height:auto}</style>${sheetSvg('stand', 'a4')}`,
+  );
+  const lying = await sharp(await desk.screenshot())
     .rotate(270)
     .withMetadata({ orientation: 6 })
     .jpeg()
     .toBuffer();
+  await desk.close();
   await page.goto(`/wash-days/${id}/photographs/wet`);
   const [chooser] = await Promise.all([
     page.waitForEvent('filechooser'),

@@ -8,8 +8,10 @@ import { startCluster } from '../scripts/postgres/cluster.ts';
 import { buildWeb, webRoot } from '../scripts/start/build.ts';
 import { loadDemo } from '../scripts/start/demo.ts';
 import { createApp } from '../server/app.ts';
+import { Live } from '../server/db/live.ts';
 import { migrate } from '../server/db/migrate.ts';
 import { type Db, openPool } from '../server/db/pool.ts';
+import { asServer, makeServerRole } from '../server/db/server-role.ts';
 import { type Door, networkDoor } from '../server/network/door.ts';
 
 /**
@@ -25,6 +27,7 @@ const admin = openPool(cluster.url);
 await admin.query('create database empty');
 const empty = openPool(cluster.url.replace(/postgres$/, 'empty'));
 await migrate(empty);
+await makeServerRole(empty, 'thrown away');
 await empty.end();
 await admin.query('create database demo template empty');
 const template = openPool(cluster.url.replace(/postgres$/, 'demo'));
@@ -35,6 +38,7 @@ await buildWeb();
 const pools: Db[] = [];
 const servers: Server[] = [];
 const doors: Door[] = [];
+const lives: Live[] = [];
 /** Where the doors to the network of these servers are. */
 const DOOR_ADDRESS = '127.0.0.2';
 let databases = 0;
@@ -70,8 +74,13 @@ async function letPass(db: Db, days: number): Promise<void> {
 }
 
 async function freshServer(at = 0, template?: string): Promise<string> {
-  const db = openPool(await freshDatabase(template));
-  pools.push(db);
+  const owner = openPool(await freshDatabase(template));
+  const url = asServer(owner.options.connectionString!, 'thrown away');
+  const db = openPool(url);
+  pools.push(owner, db);
+  const live = new Live(url);
+  await live.open();
+  lives.push(live);
   // A door of its own on this machine's loop: nobody else comes by it.
   const door = networkDoor({
     folder: path.join(folder, 'network'),
@@ -82,6 +91,7 @@ async function freshServer(at = 0, template?: string): Promise<string> {
   doors.push(door);
   const app = createApp({
     db,
+    live,
     log: pino({ level: 'silent' }),
     webRoot,
     door,
@@ -90,7 +100,7 @@ async function freshServer(at = 0, template?: string): Promise<string> {
   const server = createServer((request, response) => {
     const days = /^\/pass\?days=(\d+)$/.exec(request.url ?? '')?.[1];
     const answer = days
-      ? letPass(db, Number(days))
+      ? letPass(owner, Number(days))
       : at !== 0 && request.url?.startsWith('/fresh')
         ? request.url === '/fresh?bare'
           ? freshDatabase()
@@ -119,7 +129,7 @@ async function stop() {
     server.closeAllConnections();
     server.close();
   }
-  await Promise.all(doors.map((door) => door.close()));
+  await Promise.all([...doors, ...lives].map((one) => one.close()));
   await Promise.all([admin, ...pools].map((pool) => pool.end()));
   await cluster.stop();
   rmSync(folder, { recursive: true, force: true });

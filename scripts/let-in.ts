@@ -9,7 +9,7 @@ import { Stop, tell } from './stages.mjs';
 import { dataFolder } from './start/data-folder.ts';
 import { hostedFromEnvironment } from './start/hosted.ts';
 
-const USAGE = `npm run let-in -- NAME [${Object.keys(PERSON_ROLES).join('|')}]   ·   npm run let-in -- --list   ·   npm run let-in -- --strike-out ID`;
+const USAGE = `npm run let-in -- NAME [${Object.keys(PERSON_ROLES).join('|')}] [HEAD, for a wearer]   ·   npm run let-in -- --list   ·   npm run let-in -- --strike-out ID`;
 
 /** The database of the Sabor that runs in this user's folder, or the one that is pointed at. */
 function databaseUrl(): string {
@@ -46,13 +46,19 @@ async function letIn(args: readonly string[]): Promise<string> {
       await strikeOut(db, args[1]);
       return 'Struck out.';
     }
-    const [name, role = 'tester'] = args;
+    const [name, role = 'tester', head] = args;
     if (!name || name.startsWith('-') || !Object.hasOwn(PERSON_ROLES, role))
       throw new Stop('Who is to be let in?', USAGE);
     const { people } = await readAccess(db);
     const known = people.find((one) => one.name === name && one.role === role);
     const id = known?.id ?? v7();
-    if (!known) await savePerson(db, { id, name, role: role as PersonRole });
+    if (!known) {
+      const { rows } = await db.query<{ id: string }>('select id from wearer where name = $1', [head ?? '']);
+      const wearerId = role === 'wearer' ? rows[0]?.id : null;
+      if (wearerId === undefined)
+        throw new Stop('Which head is this wearer? Sabor has none of that name.', USAGE);
+      await savePerson(db, { id, name, role: role as PersonRole, wearerId });
+    }
     const { code, links } = await invite(db, id, [hosted.origin]);
     return `${links[0]}\n\nor open ${hosted.origin} and type ${code}. Good for one device and ${CODE_MINUTES} minutes.`;
   } finally {

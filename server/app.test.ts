@@ -106,7 +106,7 @@ describe('the server', () => {
 
   it('says so when the database is gone, without a stack trace', async () => {
     const lost = await openBench();
-    await lost.db.end();
+    await lost.own.end();
     const { status, body } = await lost.ask('GET', '/api/shelf');
     expect(status).toBe(500);
     expect(body.detail).toBe('Sabor could not do this. What you typed is still here; try again.');

@@ -9,9 +9,10 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
-import { inCallersName, onlyWhatOneMay, recogniseCallers, strangersToSignIn } from './access/gate.ts';
+import { inCallersName, onlyWhatOneMay, recogniseCallers, toOnesOwnPage } from './access/gate.ts';
 import type { Hosted } from './access/hosted.ts';
 import { accessRoutes } from './access/routes.ts';
+import type { Live } from './db/live.ts';
 import type { Db } from './db/pool.ts';
 import { checkedAnswers } from './http/checked-answers.ts';
 import { firstFiles } from './http/first-files.ts';
@@ -26,6 +27,7 @@ import { boardRoutes } from './resources/board/routes.ts';
 import { calendarRoutes } from './resources/calendar/routes.ts';
 import { clipRoutes } from './resources/clips/routes.ts';
 import { hairFileRoutes } from './resources/hair-files/routes.ts';
+import { lookRoutes } from './resources/looks/routes.ts';
 import { memoRoutes } from './resources/memos/routes.ts';
 import { photographRoutes } from './resources/photographs/routes.ts';
 import { recipeRoutes } from './resources/recipes/routes.ts';
@@ -49,6 +51,8 @@ import { weatherRoutes } from './resources/weather/routes.ts';
 
 export interface AppOptions {
   db: Db;
+  /** Hears what changes on wash days, for screens that follow one; without it they ask every few seconds. */
+  live?: Live;
   log: Logger;
   /** Folder of the built web application; null serves the interface to programs alone. */
   webRoot: string | null;
@@ -73,15 +77,18 @@ const isText = (_request: Request, response: Response) =>
 const opened = (request: Request) => request.get('Sec-Fetch-Dest') === 'document';
 
 /** Serves the built pages: hashed assets for a year, the page itself fresh, with this answer's nonce in it. */
-function servePages(app: Express, webRoot: string) {
-  const page = readFileSync(path.join(webRoot, 'index.html'), 'utf8');
+function servePages(app: Express, webRoot: string, isHosted: boolean) {
+  const page = readFileSync(path.join(webRoot, 'index.html'), 'utf8').replace(
+    '__SABOR_HOSTED__',
+    isHosted ? 'yes' : 'no',
+  );
   const packed = { brotli: true, gzip: true, dev: false };
   app.use(outliveLostFiles);
   app.use('/assets', sirv(path.join(webRoot, 'assets'), { ...packed, immutable: true, maxAge: 31_536_000 }));
   app.use('/assets', unknownRoute);
   app.use(sirv(webRoot, { ...packed, extensions: [], maxAge: 0, etag: true }));
   const first = firstFiles(path.join(webRoot, 'pages.json'));
-  app.get('/{*page}', strangersToSignIn, compression({ level: 1, ...BROTLI }), (request, response, next) => {
+  app.get('/{*page}', toOnesOwnPage, compression({ level: 1, ...BROTLI }), (request, response, next) => {
     if (request.path.startsWith('/api/')) return next();
     response
       .set('Cache-Control', 'no-store')
@@ -97,6 +104,7 @@ function servePages(app: Express, webRoot: string) {
 /** The whole server as an Express application, without a port. */
 export function createApp({
   db,
+  live,
   log,
   webRoot,
   scratch = os.tmpdir(),
@@ -184,7 +192,8 @@ export function createApp({
     recipeRoutes,
     productPictureRoutes,
     trialRoutes,
-    washDayRoutes,
+    (own: Db) => washDayRoutes(own, live),
+    lookRoutes,
     checkInRoutes,
     photographRoutes,
     clipRoutes,
@@ -211,7 +220,7 @@ export function createApp({
     response.type('application/x-x509-ca-cert').send(certificate);
   });
   app.use(labelReader());
-  if (webRoot) servePages(app, webRoot);
+  if (webRoot) servePages(app, webRoot, hosted !== undefined);
   app.use(unknownRoute);
   app.use(sendProblem);
   return app;

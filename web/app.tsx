@@ -4,7 +4,9 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { queryClient } from './api/queries.ts';
-import { heard } from './http/http.ts';
+import { heard, onStruckOut } from './http/http.ts';
+import { onBegun, openEnvelopes } from './offline/envelopes.ts';
+import { forgetThisDevice } from './offline/forget.ts';
 import { newestOf } from './offline/known-day.ts';
 import { onMemoStored, openMemoBox } from './offline/memo-box.ts';
 import { onDayHeard, openOutbox } from './offline/outbox.ts';
@@ -34,11 +36,17 @@ export function start(build: string): void {
     queryClient.setQueryData(key, day);
     for (const key of ['trials', 'today']) void queryClient.invalidateQueries({ queryKey: [key] });
   });
+  onBegun((day) => {
+    queryClient.setQueryData(['wash-days', day.id], day);
+    for (const key of ['trials', 'today']) void queryClient.invalidateQueries({ queryKey: [key] });
+  });
+  void openEnvelopes();
   void openOutbox();
   onPhotoStored((id) => void queryClient.invalidateQueries({ queryKey: ['wash-days', id] }));
   void openPhotoBox();
   onMemoStored((all) => queryClient.setQueryData(['memos'], all));
   void openMemoBox();
+  onStruckOut(() => void forgetThisDevice());
   if (import.meta.env.PROD && 'serviceWorker' in navigator) {
     // What this first page asked for before the worker was in charge goes by it once more, so that it is kept.
     if (!navigator.serviceWorker.controller)

@@ -1,7 +1,9 @@
-import { lazy, Suspense, useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from 'react';
 import { NavLink, Outlet, ScrollRestoration, useLocation, useNavigate } from 'react-router';
-import { signedOut } from './http/http.ts';
+import { wantsNotices } from './devices/notify.ts';
+import { Coil } from './drawings/coil.tsx';
 import { SearchButton } from './ui/search-button.tsx';
+import { KeptLine, SignedOutLine } from './ui/signed-out-line.tsx';
 
 const Shortcuts = lazy(async () => ({ default: (await import('./ui/shortcuts.tsx')).Shortcuts }));
 const MemoDialog = lazy(async () => ({ default: (await import('./screens/memos/dialog.tsx')).MemoDialog }));
@@ -145,6 +147,9 @@ function useNamedPart(hash: string, key: string): void {
   }, [hash, key]);
 }
 
+/** When a page has what it needs, ms. */
+const SETTLED_MS = 10_000;
+
 export function Frame() {
   const { pathname, hash, key } = useLocation();
   const [help, setHelp] = useState(false);
@@ -155,8 +160,21 @@ export function Frame() {
   const openMemo = useCallback(() => setNoting(true), []);
   useShortcuts(openHelp, openSearch, openMemo);
   const told = useArrival(pathname);
-  const isSignedOut = useSyncExternalStore(signedOut.hear, signedOut.now);
   useNamedPart(hash, key);
+  // Once the page has settled, and only where it is wanted.
+  useEffect(() => {
+    let stop = () => {};
+    const later = setTimeout(() => {
+      if (wantsNotices())
+        void import('./screens/today/reminders.ts').then(({ beginReminding }) => {
+          stop = beginReminding();
+        });
+    }, SETTLED_MS);
+    return () => {
+      clearTimeout(later);
+      stop();
+    };
+  }, []);
   useEffect(() => {
     const name =
       PLACES.find(({ to }) => to !== '/' && pathname.startsWith(to))?.label ??
@@ -205,15 +223,8 @@ export function Frame() {
           </div>
         </div>
       </header>
-      {isSignedOut && (
-        <p role="alert" className="page mt-4 rounded-tag border-2 border-mango bg-mango-pale p-4">
-          Sabor does not know this device, or not any more. What is told here stays on it until you have
-          signed in.{' '}
-          <a className="font-semibold underline underline-offset-4" href="/sign-in">
-            Sign in
-          </a>
-        </p>
-      )}
+      <SignedOutLine />
+      <KeptLine />
       <main id="bench" tabIndex={-1} className="page pt-6 pb-32 outline-none sm:pb-20">
         <Outlet />
       </main>
@@ -225,19 +236,5 @@ export function Frame() {
       </Suspense>
       <ScrollRestoration />
     </>
-  );
-}
-
-function Coil() {
-  return (
-    <svg viewBox="0 0 20 28" className="h-7 w-5" aria-hidden="true">
-      <path
-        d="M6 2c7 0 11 3 11 6s-4 5-8 5-6-2-6-4 3-4 7-4 8 3 8 7-4 6-9 6-6-2-6-4 3-4 7-4 8 3 8 6-3 6-8 6"
-        fill="none"
-        stroke="currentColor"
-        strokeWidth="2"
-        strokeLinecap="round"
-      />
-    </svg>
   );
 }

@@ -4,7 +4,9 @@ import './styles.css';
 
 // What the first page is made of is asked for at once, while the application itself is still on its way.
 const page = pageAt(location.pathname);
-for (const path of ['/settings', ...(page?.asks ?? [])]) askEarly(path);
+// What a stranger, a rater or a wearer opens asks for its own alone.
+if (!/^\/(own|sign-in)(\/|$)/.test(location.pathname))
+  for (const path of ['/settings', ...(page?.asks ?? [])]) askEarly(path);
 void heardEarly(page?.asks[0] ?? '').then((answer) => {
   if (answer) for (const path of page?.follows(answer) ?? []) askEarly(path);
 });

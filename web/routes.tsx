@@ -22,6 +22,21 @@ export const router = createBrowserRouter([
     errorElement: <Broken />,
     lazy: async () => ({ Component: (await import('./screens/access/sign-in.tsx')).SignInScreen }),
   },
+  {
+    path: 'own',
+    errorElement: <Broken />,
+    lazy: async () => ({ Component: (await import('./screens/own/frame.tsx')).OwnFrame }),
+    children: [
+      {
+        index: true,
+        lazy: async () => ({ Component: (await import('./screens/own/screen.tsx')).OwnScreen }),
+      },
+      {
+        path: ':washDayId/:stage',
+        lazy: async () => ({ Component: (await import('./screens/own/look.tsx')).OwnLookScreen }),
+      },
+    ],
+  },
 ]);
 
 followMoves(router);

@@ -5,8 +5,19 @@ export const PERSON_ROLES = {
     label: 'helper',
     says: 'conducts wash days, rates, takes photographs and prepares blind bottles; sees the key of a blind trial',
   },
+  rater: {
+    label: 'rater',
+    says: 'rates the hair that waits to be looked at, and hears nothing of what was used on it',
+  },
+  wearer: {
+    label: 'wearer',
+    says: 'looks at their own hair, sees and takes away their own pictures, gives consent and withdraws it',
+  },
 } as const;
 export type PersonRole = keyof typeof PERSON_ROLES;
+
+/** Who has a page of their own, and sees no other. */
+export const hasOwnPage = (role: PersonRole): boolean => role === 'rater' || role === 'wearer';
 
 /** Letters and digits of a one-time code: none that is read or heard as another. Source: Crockford, Base 32. */
 export const CODE_LETTERS = '0123456789ABCDEFGHJKMNPQRSTVWXYZ';

@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { mkdirSync, rmSync } from 'node:fs';
 import { createServer, get, type RequestListener, type Server } from 'node:http';
 import os from 'node:os';
@@ -6,7 +7,9 @@ import { pino } from 'pino';
 import { behindProxy } from '../../server/access/hosted.ts';
 import { isOpen } from '../../server/access/people.ts';
 import { createApp } from '../../server/app.ts';
+import { Live } from '../../server/db/live.ts';
 import { type Db, openPool } from '../../server/db/pool.ts';
+import { asServer, grantServer, makeServerRole } from '../../server/db/server-role.ts';
 import { networkDoor } from '../../server/network/door.ts';
 import { isEmpty } from '../../server/resources/backup/load.ts';
 import { Nightly } from '../../server/resources/backup/nightly.ts';
@@ -131,6 +134,21 @@ async function demoData(db: Db, { empty, demoReset }: Options, folder: string | 
   return 'loaded';
 }
 
+/**
+ * The address by which the server works with its database: in Sabor's own cluster as a role that cannot change what is on
+ * record. With a database of somebody's own it is the one that was given, with the rights it needs where its owner is named too.
+ */
+async function notAsOwner(owner: Db, url: string, isOwn: boolean): Promise<string> {
+  if (isOwn) {
+    const password = randomBytes(24).toString('hex');
+    await makeServerRole(owner, password);
+    return asServer(url, password);
+  }
+  const { username } = new URL(url);
+  if (process.env.SABOR_OWNER_URL && username) await grantServer(owner, decodeURIComponent(username));
+  return url;
+}
+
 async function begin(chosen: Options, closing: Closing): Promise<void> {
   const port = portFromEnvironment('PORT', DEFAULT_PORT);
   const folder = process.env.DATABASE_URL ? null : dataFolder();
@@ -156,9 +174,18 @@ async function begin(chosen: Options, closing: Closing): Promise<void> {
       return `running, data in ${folder}${moved ? `; ${moved}` : ''}`;
     });
   }
+  const owner = openPool(process.env.SABOR_OWNER_URL ?? url);
+  try {
+    await stage('Schema', () => upgradeSchema(owner, folder ?? dataFolder()));
+    url = await notAsOwner(owner, url, folder !== null);
+  } finally {
+    await owner.end();
+  }
   const db = openPool(url);
   closing.add('connections', () => db.end());
-  await stage('Schema', () => upgradeSchema(db, folder ?? dataFolder()));
+  const live = new Live(url);
+  closing.add('changes heard', () => live.close());
+  await live.open();
   await stage('Demo scenario', () => demoData(db, chosen, folder));
   if (chosen.demoReset) return;
   if (!chosen.dev) await stage('Web application', buildWeb);
@@ -187,6 +214,7 @@ async function begin(chosen: Options, closing: Closing): Promise<void> {
       : undefined;
   answer = createApp({
     db,
+    live,
     log,
     webRoot: chosen.dev ? null : webRoot,
     scratch,

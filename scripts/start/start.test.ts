@@ -1,11 +1,15 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { request } from 'node:http';
 import { createServer } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
+import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
+import { invite, savePerson } from '../../server/access/people.ts';
 import { openPool } from '../../server/db/pool.ts';
 import { makeOlder } from '../../server/testing/older-schema.ts';
+import { sampleWashDay } from '../../server/testing/samples.ts';
 import { unzipped } from '../../server/testing/zips.ts';
 import { root } from '../install.mjs';
 import { binaries, owner } from '../postgres/binaries.ts';
@@ -226,6 +230,71 @@ describe('npm start', { timeout: 120_000 }, () => {
     run.child.kill('SIGINT');
     expect(await run.exit).toBe(0);
     expect(readdirSync(unused)).toEqual([]);
+    rmSync(unused, { recursive: true });
+  });
+
+  it('runs twice on one database behind a proxy: signed in at one it is at the other, which hears at once of what the first is told', async () => {
+    const url = inject('databaseUrl');
+    const at = [await freePort(), await freePort()];
+    const unused = mkdtempSync(path.join(os.tmpdir(), 'sabor-twice-'));
+    const hosted = { DATABASE_URL: url, SABOR_DATA: unused, SABOR_ORIGIN: 'https://sabor.example' };
+    const runs: Run[] = [];
+    for (const own of at) {
+      // One after the other, as a machine would bring them up.
+      const run = start(['--empty'], { ...hosted, PORT: String(own) });
+      runs.push(run);
+      await ready(run);
+    }
+    const db = openPool(url);
+    const person = v7();
+    await savePerson(db, { id: person, name: 'Noor Halvorsen', role: 'tester', wearerId: null });
+    const { code } = await invite(db, person, ['https://sabor.example']);
+    let cookie = '';
+    const ask = async (process: 0 | 1, method: string, to: string, body?: unknown) => {
+      const said = body === undefined ? '' : JSON.stringify(body);
+      return new Promise<{ status: number; body: never }>((resolve, reject) => {
+        // Not by fetch, which lets nobody say whom it asks.
+        const going = request(
+          {
+            ...{ host: '127.0.0.1', port: at[process]!, method, path: `/api${to}` },
+            headers: {
+              ...{ host: 'sabor.example', origin: 'https://sabor.example', cookie },
+              ...(said ? { 'content-type': 'application/json' } : {}),
+            },
+          },
+          (answer) => {
+            let text = '';
+            answer.on('data', (part) => (text += part));
+            answer.once('end', () => {
+              const given = answer.headers['set-cookie']?.[0]?.split(';')[0];
+              if (given) cookie = given;
+              resolve({ status: answer.statusCode!, body: (text ? JSON.parse(text) : null) as never });
+            });
+          },
+        );
+        going.once('error', reject);
+        going.end(said);
+      });
+    };
+    expect((await ask(0, 'POST', '/sign-in', { code, device: 'x', called: 'A phone' })).status).toBe(200);
+    expect((await ask(1, 'GET', '/me')).body).toMatchObject({ person: { name: 'Noor Halvorsen' } });
+    const { day } = await sampleWashDay({
+      ask: (method: string, to: string, body?: unknown) => ask(0, method, to.replace('/api', ''), body),
+    } as never);
+    const pulse = async (since = '') =>
+      (await ask(1, 'GET', `/wash-days/${day.id}/pulse${since}`)).body as { pulse: string };
+    const known = (await pulse()).pulse;
+    const following = pulse(`?since=${encodeURIComponent(known)}`);
+    await ask(0, 'PATCH', `/wash-days/${day.id}`, { note: 'told to the first' });
+    expect(await following).toMatchObject({ waited: true });
+    expect((await following).pulse).not.toBe(known);
+    // One of them gone, the other goes on.
+    runs[0]!.child.kill('SIGINT');
+    expect(await runs[0]!.exit).toBe(0);
+    expect((await ask(1, 'GET', `/wash-days/${day.id}`)).body).toMatchObject({ note: 'told to the first' });
+    runs[1]!.child.kill('SIGINT');
+    expect(await runs[1]!.exit).toBe(0);
+    await db.end();
     rmSync(unused, { recursive: true });
   });
 

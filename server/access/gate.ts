@@ -1,12 +1,12 @@
-import { SESSION_DAYS } from '@sabor/core/access/people';
+import { hasOwnPage, SESSION_DAYS } from '@sabor/core/access/people';
 import { parse as parseCookie } from 'cookie';
 import type { CookieOptions, Request, RequestHandler, Response } from 'express';
 import { type Db, inName } from '../db/pool.ts';
+import { callerOf } from '../http/caller.ts';
 import { Refusal } from '../http/problems.ts';
 import { isFromNetwork } from '../http/same-origin.ts';
-import { callerOf } from './caller.ts';
 import { mayAsk } from './rights.ts';
-import { recognise } from './sessions.ts';
+import { recognise, wasStruckOut } from './sessions.ts';
 
 /** Tied to this host and to HTTPS by its name alone. Source: RFC 6265bis, 4.1.3.2. */
 const COOKIE = '__Host-sabor';
@@ -29,6 +29,7 @@ export const recogniseCallers =
       const found = await recognise(db, token);
       response.locals.caller = found?.caller;
       if (found?.token) giveToken(response, found.token);
+      if (!found) response.locals.struckOut = await wasStruckOut(db, token);
     }
     next();
   };
@@ -49,9 +50,16 @@ export const onlyWhatOneMay: RequestHandler = (request, response, next) => {
   const caller = callerOf(response);
   if (!caller) {
     if (FOR_STRANGERS.has(`${request.method} ${request.path}`)) return next();
+    if (response.locals.struckOut) {
+      response.set('Sabor-Struck-Out', 'yes');
+      throw new Refusal(
+        401,
+        'This device was struck out. What it kept of Sabor is taken away from it, except what was not sent yet.',
+      );
+    }
     throw new Refusal(
       401,
-      'Sabor does not know this device, or not any more. Sign in again with a code from the laptop; nothing told here is lost.',
+      'Sabor does not know this device, or not any more. Sign in again with a new code; nothing told here is lost.',
     );
   }
   if (!mayAsk(caller.person.role, request.method, request.path))
@@ -62,8 +70,15 @@ export const onlyWhatOneMay: RequestHandler = (request, response, next) => {
   next();
 };
 
-/** Leads strangers who open a page from the network to the one where they sign in. */
-export const strangersToSignIn: RequestHandler = (request, response, next) =>
-  isFromNetwork(request) && !callerOf(response) && request.path !== '/sign-in'
-    ? response.set('Cache-Control', 'no-store').redirect(303, '/sign-in')
-    : next();
+/** Leads strangers who open a page from the network to the one where they sign in, and raters and wearers to their own. */
+export const toOnesOwnPage: RequestHandler = (request, response, next) => {
+  if (!isFromNetwork(request) || request.path === '/sign-in') return next();
+  const caller = callerOf(response);
+  const led = !caller
+    ? '/sign-in'
+    : hasOwnPage(caller.person.role) && !/^\/own(\/|$)/.test(request.path)
+      ? '/own'
+      : null;
+  if (led === null) next();
+  else response.set('Cache-Control', 'no-store').redirect(303, led);
+};

@@ -5,8 +5,10 @@ import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest';
 import { hostedFromEnvironment } from '../../scripts/start/hosted.ts';
 import { createApp } from '../app.ts';
+import { Live } from '../db/live.ts';
 import type { Db } from '../db/pool.ts';
 import { freshDatabase } from '../testing/open-bench.ts';
+import { sampleWashDay } from '../testing/samples.ts';
 import { behindProxy, originProblem } from './hosted.ts';
 import { invite, savePerson } from './people.ts';
 
@@ -14,11 +16,16 @@ const ORIGIN = 'https://sabor.example';
 let db: Db;
 /** Two processes on one database would be these two servers. */
 const servers: Server[] = [];
+const lives: Live[] = [];
 beforeAll(async () => {
   db = await freshDatabase(inject('databaseUrl'), inject('template'));
   for (let i = 0; i < 2; i++) {
+    const live = new Live(db.options.connectionString!);
+    await live.open();
+    lives.push(live);
     const app = createApp({
       db,
+      live,
       log: pino({ level: 'silent' }),
       webRoot: null,
       hosted: { origin: ORIGIN, proxies: 'loopback' },
@@ -30,6 +37,7 @@ beforeAll(async () => {
   }
 });
 afterAll(async () => {
+  for (const live of lives) await live.close();
   for (const server of servers) await new Promise((resolve) => server.close(resolve));
   await db.end();
 });
@@ -76,7 +84,7 @@ const ask = (
   );
 const codeFor = async (name: string) => {
   const id = v7();
-  await savePerson(db, { id, name, role: 'tester' });
+  await savePerson(db, { id, name, role: 'tester', wearerId: null });
   return (await invite(db, id, [ORIGIN])).code;
 };
 
@@ -94,7 +102,7 @@ describe('behind a proxy', () => {
     const code = await codeFor('Noor');
     const said = { code, device: v7(), called: 'Phone' };
     const signed = await ask(0, 'POST', '/api/sign-in', { body: said });
-    expect(signed.status).toBe(204);
+    expect(signed.status).toBe(200);
     const cookie = (signed.headers['set-cookie'] as string[])[0]!.split(';')[0]!;
     for (const at of [0, 1] as const)
       expect((await ask(at, 'GET', '/api/trials', { headers: { cookie } })).status).toBe(200);
@@ -117,6 +125,37 @@ describe('behind a proxy', () => {
     expect(elsewhere.status).toBe(403);
     expect((await ask(0, 'POST', '/api/sign-out', { headers: { cookie } })).status).toBe(204);
     expect((await ask(1, 'GET', '/api/trials', { headers: { cookie } })).status).toBe(401);
+  });
+
+  it('what one of two processes is told, a screen that follows it at the other hears at once', async () => {
+    await db.query('delete from sign_in_try');
+    const signed = await ask(0, 'POST', '/api/sign-in', {
+      body: { code: await codeFor('Follower'), device: v7(), called: 'A phone' },
+    });
+    const cookie = [signed.headers['set-cookie']].flat()[0]!.split(';')[0]!;
+    const say = (at: 0 | 1, method: string, path: string, body?: unknown) =>
+      ask(at, method, `/api${path}`, { body, headers: { cookie } });
+    // The bench of samples, through one of the two.
+    const { day } = await sampleWashDay({
+      ask: async (method: string, path: string, body?: unknown) => {
+        const { status, text } = await ask(0, method, path, { body, headers: { cookie } });
+        return { status, body: JSON.parse(text) };
+      },
+    } as never);
+    const pulseAt = async (at: 0 | 1, since = '') =>
+      JSON.parse((await say(at, 'GET', `/wash-days/${day.id}/pulse${since}`)).text);
+    const { pulse, waited } = await pulseAt(1);
+    expect(waited).toBe(false);
+    const following = pulseAt(1, `?since=${encodeURIComponent(pulse)}`);
+    const began = Date.now();
+    await say(0, 'PATCH', `/wash-days/${day.id}`, { note: 'told to the first' });
+    const heard = await following;
+    expect(heard).toMatchObject({ waited: true });
+    expect(heard.pulse).not.toBe(pulse);
+    expect(Date.now() - began).toBeLessThan(20_000);
+    // Who knows an older state is answered without waiting.
+    expect((await pulseAt(0, `?since=${encodeURIComponent(pulse)}`)).pulse).toBe(heard.pulse);
+    expect((await say(1, 'GET', `/wash-days/${v7()}/pulse?since=1`)).status).toBe(404);
   });
 
   it('no header makes somebody the laptop', async () => {

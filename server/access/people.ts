@@ -1,7 +1,7 @@
 import type { Access, Invitation, PassphraseInput, PersonInput } from '@sabor/contract/access';
 import { CODE_MINUTES, codeShown } from '@sabor/core/access/people';
-import { type Db, transaction } from '../db/pool.ts';
-import { notFound, Refusal } from '../http/problems.ts';
+import { type Client, type Db, transaction } from '../db/pool.ts';
+import { atField, notFound, Refusal } from '../http/problems.ts';
 import { putOnRecord } from './record.ts';
 import { hashOf, newCode } from './tokens.ts';
 
@@ -11,7 +11,7 @@ type Kept = Pick<Access, 'open' | 'guarded' | 'people'>;
 export async function readAccess(db: Db): Promise<Kept> {
   const { rows } = await db.query<Kept>(
     `select open, passphrase is not null as guarded,
-       (select coalesce(json_agg(json_build_object('id', p.id, 'name', p.name, 'role', p.role,
+       (select coalesce(json_agg(json_build_object('id', p.id, 'name', p.name, 'role', p.role, 'wearerId', p.wearer_id,
           'devices', (select coalesce(json_agg(json_build_object('id', d.id, 'name', d.name, 'letInAt', d.let_in_at,
               'seenAt', d.seen_at, 'signedInUntil', (select max(s.ends_at) from session s where s.device_id = d.id
                 and s.ends_at > now())) order by d.let_in_at, d.id), '[]')
@@ -54,20 +54,39 @@ export async function passGuard(db: Db, said: string): Promise<void> {
   if (!(await verify(kept, said))) throw new Refusal(403, 'That is not the passphrase.');
 }
 
-export async function savePerson(db: Db, { id, name, role }: PersonInput): Promise<void> {
+export async function savePerson(db: Db, { id, name, role, wearerId }: PersonInput): Promise<void> {
   await transaction(db, async (client) => {
+    // Ratings are known by who gave them.
+    const { rowCount } = await client.query('select from person where lower(name) = lower($1) and id <> $2', [
+      name,
+      id,
+    ]);
+    if (rowCount) throw atField('name', 'Somebody of this name is on the list already. Add a letter.');
+    const head =
+      wearerId &&
+      (await client.query('select from wearer where id = $1 and archived_at is null', [wearerId]));
+    if (head && !head.rowCount) throw atField('wearerId', 'Sabor has no such head. Choose it again.');
     await client.query(
-      `insert into person (id, name, role) values ($1, $2, $3)
-       on conflict (id) do update set name = excluded.name, role = excluded.role`,
-      [id, name, role],
+      `insert into person (id, name, role, wearer_id) values ($1, $2, $3, $4)
+       on conflict (id) do update set name = excluded.name, role = excluded.role, wearer_id = excluded.wearer_id`,
+      [id, name, role, wearerId],
     );
     await putOnRecord(client, { act: 'person let in', after: { id, name, role } });
   });
 }
 
+/** Remembers what devices were known by, so that one that comes again is told, and clears what it keeps. */
+const rememberStruckOut = (client: Client, devices: string, id: string) =>
+  client.query(
+    `insert into struck_out (token_hash) select s.token_hash from session s join device d on d.id = s.device_id where ${devices} = $1
+     on conflict do nothing`,
+    [id],
+  );
+
 /** Takes somebody off the list, with all devices of theirs. */
 export async function removePerson(db: Db, id: string): Promise<void> {
   await transaction(db, async (client) => {
+    await rememberStruckOut(client, 'd.person_id', id);
     const { rows } = await client.query<{ name: string }>('delete from person where id = $1 returning name', [
       id,
     ]);
@@ -78,6 +97,7 @@ export async function removePerson(db: Db, id: string): Promise<void> {
 /** Strikes a device out: it is not known any more. */
 export async function strikeOut(db: Db, id: string): Promise<void> {
   await transaction(db, async (client) => {
+    await rememberStruckOut(client, 'd.id', id);
     const { rows } = await client.query<{ name: string }>('delete from device where id = $1 returning name', [
       id,
     ]);

@@ -27,6 +27,9 @@ const HELPER = [
   'GET /trials',
   'GET /trials/:id',
   'GET /trials/:id/key',
+  'GET /trials/:id/envelope',
+  'POST /trials/:id/envelope',
+  'DELETE /trials/:id/envelope',
   'GET /wearers',
   'GET /wearers/:id',
   'GET /wearers/:id/file',
@@ -85,6 +88,23 @@ const HELPER = [
   'POST /scale/fault',
 ] as const;
 
+/** What somebody needs who looks at hair and rates it, and is told nothing else. */
+const RATER = ['GET /me', 'POST /sign-out', 'GET /looks', 'PUT /looks/:id'] as const;
+
+/** What a wearer needs for their own head; the routes hold each id against it. */
+const WEARER = [
+  ...RATER,
+  'GET /own',
+  'PUT /own/consents',
+  'DELETE /own/pictures',
+  'DELETE /own/photographs/:id',
+  'DELETE /own/clips/:id',
+  'PUT /photographs/:id',
+  'PUT /photographs/:id/bytes',
+  'GET /photographs/:id/image',
+  'GET /clips/:id/film',
+] as const;
+
 /** What a tester's own phone is not told: the key of a blind trial is shown where bottles are prepared, by somebody else. */
 const NOT_THE_TESTERS = ['GET /trials/:id/key'] as const;
 
@@ -93,11 +113,15 @@ const patternOf = (route: string): RegExp =>
   new RegExp(`^${route.replace(/\/:\w+/g, '/[^/]+').replace(' ', ' (?:/api)?')}/?$`, 'i');
 
 const laptop = LAPTOP_ALONE.map(patternOf);
-const helper = HELPER.map(patternOf);
 const notTheTesters = NOT_THE_TESTERS.map(patternOf);
+const allowed = {
+  helper: HELPER.map(patternOf),
+  rater: RATER.map(patternOf),
+  wearer: WEARER.map(patternOf),
+} satisfies Record<Exclude<PersonRole, 'tester'>, RegExp[]>;
 
 /** The routes that the table names, for the tests and docs/security.md. */
-export const RIGHTS = { LAPTOP_ALONE, HELPER, NOT_THE_TESTERS } as const;
+export const RIGHTS = { LAPTOP_ALONE, HELPER, RATER, WEARER, NOT_THE_TESTERS } as const;
 
 /** Whether somebody with this role may ask this from another device. `path` without its query. */
 export function mayAsk(role: PersonRole, method: string, path: string): boolean {
@@ -105,5 +129,5 @@ export function mayAsk(role: PersonRole, method: string, path: string): boolean 
   const asked = `${method === 'HEAD' ? 'GET' : method} ${path}`;
   if (laptop.some((pattern) => pattern.test(asked))) return false;
   const held = (patterns: readonly RegExp[]) => patterns.some((pattern) => pattern.test(asked));
-  return role === 'tester' ? !held(notTheTesters) : held(helper);
+  return role === 'tester' ? !held(notTheTesters) : held(allowed[role]);
 }

@@ -1,11 +1,11 @@
 import { type Access, DoorInput, PassphraseInput, PersonInput, SignInInput } from '@sabor/contract/access';
 import { type Request, Router } from 'express';
 import type { Db } from '../db/pool.ts';
+import { callerOf } from '../http/caller.ts';
 import { parse, Refusal } from '../http/problems.ts';
 import { isFromNetwork } from '../http/same-origin.ts';
 import { bodyWithId, pathId } from '../http/with-id.ts';
 import type { Door } from '../network/door.ts';
-import { callerOf } from './caller.ts';
 import { giveToken } from './gate.ts';
 import {
   endSessions,
@@ -91,9 +91,9 @@ export function accessRoutes(db: Db, door: Door | undefined): Router {
 
   router.post('/sign-in', async (request, response) => {
     if (!isFromNetwork(request)) throw new Refusal(409, 'On this machine itself nobody signs in.');
-    const { token } = await signIn(db, parse(SignInInput, request.body), request.ip ?? '');
+    const { token, device } = await signIn(db, parse(SignInInput, request.body), request.ip ?? '');
     giveToken(response, token);
-    response.status(204).end();
+    response.json({ device });
   });
   router.post('/sign-out', async (_request, response) => {
     const caller = callerOf(response);

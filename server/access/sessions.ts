@@ -2,8 +2,8 @@ import type { SignInInput } from '@sabor/contract/access';
 import { SESSION_DAYS } from '@sabor/core/access/people';
 import { v7 } from 'uuid';
 import { type Db, transaction } from '../db/pool.ts';
+import type { Caller } from '../http/caller.ts';
 import { Refusal } from '../http/problems.ts';
-import type { Caller } from './caller.ts';
 import { putOnRecord } from './record.ts';
 import { hashOf, newToken } from './tokens.ts';
 
@@ -26,25 +26,25 @@ async function countTry(db: Db, address: string): Promise<void> {
   if (mine >= MOST_TRIES.address || all >= MOST_TRIES.all)
     throw new Refusal(
       429,
-      `Too many codes were tried. Wait ${MOST_TRIES.minutes} minutes, then make a new code on the laptop.`,
+      `Too many codes were tried. Wait ${MOST_TRIES.minutes} minutes, then take a new code.`,
     );
 }
 
 const useless = () =>
   new Refusal(
     403,
-    'This code is not good any more: it was used, replaced, or is over five minutes old. Make a new one on the laptop.',
+    'This code is not good any more: it was used, replaced, or is over five minutes old. Take a new one.',
   );
 
 /**
  * Lets a device in by its code, which is spent by it. A device that was let in before for the same person is the same one
- * again; what it was signed in by is over. Gives the token it is known by from here on.
+ * again; what it was signed in by is over. Gives the token it is known by from here on, and its own id.
  */
 export async function signIn(
   db: Db,
   { code, device, called }: SignInInput,
   address: string,
-): Promise<{ token: string }> {
+): Promise<{ token: string; device: string }> {
   await countTry(db, address);
   return transaction(db, async (client) => {
     const { rows: spent } = await client.query<{ personId: string; person: string; inTime: boolean }>(
@@ -78,7 +78,7 @@ export async function signIn(
       [v7(), deviceId, hashOf(token), SESSION_DAYS],
     );
     await putOnRecord(client, { act: 'signed in', person, device: called });
-    return { token };
+    return { token, device: deviceId };
   });
 }
 
@@ -88,6 +88,12 @@ export async function signOut(db: Db, { sessionId, person, device }: Caller): Pr
     await client.query('delete from session where id = $1', [sessionId]);
     await putOnRecord(client, { act: 'signed out', person: person.name, device: device.name });
   });
+}
+
+/** Whether the device that shows this token was struck out. */
+export async function wasStruckOut(db: Db, token: string): Promise<boolean> {
+  const { rowCount } = await db.query('select from struck_out where token_hash = $1', [hashOf(token)]);
+  return rowCount === 1;
 }
 
 interface Found extends Caller {
@@ -105,7 +111,7 @@ export async function recognise(
   token: string,
 ): Promise<{ caller: Caller; token: string | null } | null> {
   const { rows } = await db.query<Found>(
-    `select s.id as "sessionId", json_build_object('id', p.id, 'name', p.name, 'role', p.role) as person,
+    `select s.id as "sessionId", json_build_object('id', p.id, 'name', p.name, 'role', p.role, 'wearerId', p.wearer_id) as person,
        json_build_object('id', d.id, 'name', d.name) as device, s.token_hash <> $1 as "isFormer",
        s.rotated_at < now() - make_interval(days => $2) as "isOld",
        coalesce(d.seen_at < now() - interval '1 minute', true) as unseen

@@ -54,6 +54,7 @@ export const TABLES = {
   verdict_said: 37,
   hearsay: 37,
   publish_consent: 38,
+  wearer_consent: 49,
   hair_test: 2,
   head_problem: 18,
   patch_test: 27,
@@ -82,6 +83,8 @@ export const KEPT_APART = [
   'invitation',
   'session',
   'sign_in_try',
+  'struck_out',
+  'envelope',
   'change_log',
 ] as const;
 

@@ -1,3 +1,4 @@
+import { CONSENTS } from '@sabor/core/access/consents';
 import { PERSON_ROLES } from '@sabor/core/access/people';
 import { ANGLES } from '@sabor/core/basin/angles';
 import { CAME_FROM, FASTENED } from '@sabor/core/basin/came-from';
@@ -38,6 +39,7 @@ describe('the database knows the words that core knows', () => {
     Object.entries({
       role: ROLES,
       person_role: PERSON_ROLES,
+      consent: CONSENTS,
       label_hold: LABEL_HOLDS,
       stake: STAKES,
       porosity: POROSITIES,

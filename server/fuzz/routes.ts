@@ -2,7 +2,9 @@ import { DoorInput, PassphraseInput, PersonInput, SignInInput } from '@sabor/con
 import { BackupFolder } from '@sabor/contract/backup';
 import { MoveInput } from '@sabor/contract/calendar';
 import { CheckInInput, EventInput } from '@sabor/contract/check-in';
+import { ConsentInput, OwnConsentInput } from '@sabor/contract/consent';
 import { DaysInput } from '@sabor/contract/day-import';
+import { EnvelopeInput } from '@sabor/contract/envelope';
 import {
   CadenceInput,
   HairEventInput,
@@ -14,6 +16,7 @@ import {
 import { HairMeasureInput } from '@sabor/contract/hair-measure';
 import { OwnIngredientInput, RuleWeightInput } from '@sabor/contract/ingredients';
 import { LogWashDay } from '@sabor/contract/logged-day';
+import { LookInput } from '@sabor/contract/looks';
 import { MemoDone, MemoInput } from '@sabor/contract/memo';
 import { PhotographInput, PhotographMeasuredInput } from '@sabor/contract/photograph';
 import { AmendmentInput, OverruleInput, StepAmendmentInput } from '@sabor/contract/promise';
@@ -51,6 +54,9 @@ export const BODIES: Record<string, v.GenericSchema> = {
   'PUT /wearers/:id': WearerInput,
   'PUT /wearers/:id/cadence/:kind': CadenceInput,
   'PUT /wearers/:id/wishes': WishesInput,
+  'PUT /wearers/:id/consents': ConsentInput,
+  'PUT /looks/:id': LookInput,
+  'PUT /own/consents': OwnConsentInput,
   'PUT /wearers/:id/rules/:rule': RuleWeightInput,
   'PUT /hair-tests/:id': HairTestInput,
   'PUT /hair-events/:id': HairEventInput,
@@ -69,6 +75,7 @@ export const BODIES: Record<string, v.GenericSchema> = {
   'PUT /hearsay/:id': HearsayInput,
   'PUT /put-aside/:kind/:ref': v.object({}),
   'PUT /logged-days/:id': LogWashDay,
+  'POST /trials/:id/envelope': EnvelopeInput,
   'POST /trials/:id/end': EndTrialInput,
   'PUT /wash-days/:id': StartWashDay,
   'PATCH /wash-days/:id': WashDayChange,

@@ -7,7 +7,9 @@ describe('answers held against the contract', () => {
   const app = express();
   app.use(checkedAnswers);
   app.get('/wash-days/:id/pulse', (request, response) =>
-    response.json(request.params.id === 'more' ? { pulse: '1', seed: 7 } : { pulse: '1' }),
+    response.json(
+      request.params.id === 'more' ? { pulse: '1', waited: false, seed: 7 } : { pulse: '1', waited: false },
+    ),
   );
   app.get('/unknown', (_request, response) => response.json([]));
   app.use(((error: Error, _request, response, _next) => {
@@ -22,7 +24,7 @@ describe('answers held against the contract', () => {
       const answer = await fetch(`http://127.0.0.1:${(server.address() as AddressInfo).port}${path}`);
       return [answer.status, await answer.text()];
     };
-    expect(await read('/wash-days/one/pulse')).toEqual([200, '{"pulse":"1"}']);
+    expect(await read('/wash-days/one/pulse')).toEqual([200, '{"pulse":"1","waited":false}']);
     expect(await read('/wash-days/more/pulse')).toEqual([
       500,
       expect.stringMatching(/^GET \/wash-days\/:id\/pulse answers otherwise .*: seed: /),

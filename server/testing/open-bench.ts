@@ -7,7 +7,11 @@ import { v7 } from 'uuid';
 import { createApp } from '../app.ts';
 import { migrate } from '../db/migrate.ts';
 import { type Db, openPool } from '../db/pool.ts';
+import { asServer, makeServerRole } from '../db/server-role.ts';
 import type { Door } from '../network/door.ts';
+
+/** What the server is known by in clusters that are thrown away. */
+const SERVER_PASSWORD = 'thrown away';
 
 export interface Answer<T> {
   status: number;
@@ -17,7 +21,10 @@ export interface Answer<T> {
 
 /** A Sabor of its own: a fresh database behind the real application on a free port. */
 export interface TestBench {
+  /** The database, as its owner. */
   db: Db;
+  /** The application’s own connections to it. */
+  own: Db;
   url: string;
   /** The whole application, for what has to know all of its routes. */
   app: Express;
@@ -45,6 +52,7 @@ export async function freshDatabase(databaseUrl: string, template?: string): Pro
 export async function makeTemplate(databaseUrl: string): Promise<string> {
   const db = await freshDatabase(databaseUrl);
   await migrate(db);
+  await makeServerRole(db, SERVER_PASSWORD);
   const { rows } = await db.query<{ name: string }>('select current_database() as name');
   await db.end();
   return rows[0]!.name;
@@ -61,10 +69,15 @@ export async function openBenchOn(
   doorFor?: (answer: RequestListener) => Door,
 ): Promise<TestBench> {
   const db = await freshDatabase(databaseUrl, template);
-  if (!template) await migrate(db);
+  if (!template) {
+    await migrate(db);
+    await makeServerRole(db, SERVER_PASSWORD);
+  }
+  // The application works with the rights it has in earnest; what a test does to its database it does as its owner.
+  const asItself = openPool(asServer(db.options.connectionString!, SERVER_PASSWORD));
   const door = doorFor?.((request, response) => app(request, response));
   const app: Express = createApp({
-    db,
+    db: asItself,
     log: pino({ level: 'silent' }),
     webRoot,
     ...(door ? { door } : {}),
@@ -75,6 +88,7 @@ export async function openBenchOn(
   const url = `http://127.0.0.1:${(listening.address() as AddressInfo).port}`;
   return {
     db,
+    own: asItself,
     url,
     app,
     ask: async <T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}) => {
@@ -94,6 +108,7 @@ export async function openBenchOn(
     close: async () => {
       await door?.close();
       await new Promise((resolve) => listening.close(resolve));
+      await asItself.end();
       await db.end();
     },
   };

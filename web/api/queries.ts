@@ -1,3 +1,4 @@
+import type { Me } from '@sabor/contract/access';
 import type { BackupState } from '@sabor/contract/backup';
 import type { Buying } from '@sabor/contract/buying';
 import type { CalendarEntry } from '@sabor/contract/calendar';
@@ -6,6 +7,7 @@ import type { DayImport } from '@sabor/contract/day-import';
 import type { HairFile } from '@sabor/contract/hair-file';
 import type { LedgerWashDay, OwnIngredient } from '@sabor/contract/ingredients';
 import type { ListedDay } from '@sabor/contract/logged-day';
+import type { Looks } from '@sabor/contract/looks';
 import type { Memo } from '@sabor/contract/memo';
 import type { Ghosts, ListedPhotograph } from '@sabor/contract/photograph';
 import type { Recipe } from '@sabor/contract/recipe';
@@ -52,6 +54,8 @@ export const resource = <T>(path: string) => ({
   queryFn: () => get<T>(path),
 });
 
+export const useMe = () => useQuery(resource<Me>('/me'));
+export const useLooks = () => useQuery(resource<Looks>('/looks'));
 export const useMemos = () => useQuery(resource<Memo[]>('/memos'));
 export const useDayImports = () => useQuery(resource<DayImport[]>('/day-imports'));
 export const useShelf = () => useQuery(resource<Shelf>('/shelf'));
@@ -74,13 +78,13 @@ export const useTrial = (id: string) =>
   useQuery({ ...resource<TrialDetail>(`/trials/${id}`), enabled: id !== 'new' });
 /**
  * A wash day as this device knows it: what the server has, with every tap in it that is still on its way there.
- * `live`: asked for again every few seconds, for what other devices tell.
+ * `live`: read again only where its state is another, by whoever follows it.
  */
 export function useWashDay(id: string, live = false) {
   const query = useQuery({
     queryKey: ['wash-days', id],
     queryFn: () => readDay(id, live),
-    ...(live ? { refetchInterval: 4000, retry: false } : {}),
+    ...(live ? { retry: false } : {}),
   });
   const { waiting } = useOutbox();
   const { data } = query;

@@ -1,3 +1,4 @@
+import type { Consents } from '@sabor/contract/consent';
 import type { PublishConsent } from '@sabor/contract/report';
 import type { Hearsay, ProductUsed, Verdict } from '@sabor/contract/verdict';
 import { type BoardAsk, plainAsk } from '@sabor/core/board/read';
@@ -23,6 +24,10 @@ export const useHearsay = (productId: string) =>
 
 /** Where a product was used. */
 export const useUsed = (productId: string) => useQuery(resource<ProductUsed>(`/products/${productId}/used`));
+
+/** What was said to pictures of a head. */
+export const useConsents = (wearerId: string) =>
+  useQuery(resource<Consents>(`/wearers/${wearerId}/consents`));
 
 /** Whether a guardian said yes to pictures in what is published; asked for wearers under age alone. */
 export const usePublishConsent = (wearerId: string, asked: boolean) =>

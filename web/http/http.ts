@@ -18,6 +18,11 @@ export class Refused extends Error {
 
 let isSignedOut = false;
 const asking = new Set<() => void>();
+let struckOut: () => void = () => {};
+/** Who is told that the laptop struck this device out. */
+export const onStruckOut = (take: () => void): void => {
+  struckOut = take;
+};
 /** Whether the server says it does not know this device, or not any more. */
 export const signedOut = {
   now: (): boolean => isSignedOut,
@@ -27,11 +32,35 @@ export const signedOut = {
   },
 };
 /** Notes what an answer says of this device's sign-in: 401 that there is none, and a good one that there is. */
-export function noteSignIn(status: number): void {
+export function noteSignIn({ status, headers }: Pick<Response, 'status' | 'headers'>): void {
+  if (status === 401 && headers.has('Sabor-Struck-Out')) struckOut();
   const next = status === 401 || (isSignedOut && status >= 400);
   if (next === isSignedOut) return;
   isSignedOut = next;
   for (const tell of asking) tell();
+}
+
+/** Answers that this device kept of earlier, by what was asked, each with when the server gave it. */
+const old = new Map<string, string>();
+let oldest: string | null = null;
+const hearing = new Set<() => void>();
+/** When the oldest answer was given that stands on the page for want of a newer one; null where all are fresh. */
+export const keptAnswer = {
+  now: (): string | null => oldest,
+  hear: (tell: () => void): (() => void) => {
+    hearing.add(tell);
+    return () => hearing.delete(tell);
+  },
+};
+function noteAge(path: string, { headers }: Response): void {
+  const kept = headers.get('Sabor-Kept');
+  if (kept) old.set(path, kept);
+  // One that answers afresh is there for the others too.
+  else old.clear();
+  const next = [...old.values()].sort((a, b) => Date.parse(a) - Date.parse(b))[0] ?? null;
+  if (next === oldest) return;
+  oldest = next;
+  for (const tell of hearing) tell();
 }
 
 const OFFLINE = 'Sabor’s server does not answer. Is it still running? What you typed is still here.';
@@ -55,12 +84,22 @@ export function deviceName(): string {
   }
 }
 
+/** Calls this device as the server does. */
+export function setDeviceName(name: string): void {
+  try {
+    localStorage.setItem('sabor device', name);
+  } catch {
+    // A private window has no name of its own.
+  }
+}
+
 async function send<T>(
   method: string,
   path: string,
   body?: unknown,
   version: number | null = null,
   further: Readonly<Record<string, string>> = {},
+  signal: AbortSignal | null = null,
 ): Promise<T> {
   let response: Response;
   try {
@@ -76,12 +115,16 @@ async function send<T>(
           ...further,
         },
         ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+        signal,
       }));
   } catch {
     throw new Refused({ status: 0, detail: OFFLINE });
   }
-  noteSignIn(response.status);
-  if (response.ok && method === 'GET') heard.add(path);
+  noteSignIn(response);
+  if (response.ok && method === 'GET') {
+    heard.add(path);
+    noteAge(path, response);
+  }
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   const problem = (await response.json().catch(() => null)) as Problem | null;
   throw new Refused(problem ?? { status: response.status, detail: OFFLINE });
@@ -96,7 +139,7 @@ async function sendBytes(method: string, path: string, bytes: Blob, type: string
   }).catch(() => {
     throw new Refused({ status: 0, detail: OFFLINE });
   });
-  noteSignIn(response.status);
+  noteSignIn(response);
   if (response.ok) return response;
   const problem = (await response.json().catch(() => null)) as Problem | null;
   throw new Refused(problem ?? { status: response.status, detail: OFFLINE });
@@ -116,7 +159,8 @@ export const sendFile = async (path: string, file: Blob): Promise<void> =>
 export const postForFile = async (path: string, body: unknown): Promise<Blob> =>
   (await sendBytes('POST', path, new Blob([JSON.stringify(body)]), 'application/json')).blob();
 
-export const get = <T>(path: string) => send<T>('GET', path);
+export const get = <T>(path: string, signal: AbortSignal | null = null) =>
+  send<T>('GET', path, undefined, null, {}, signal);
 /** `version`: the state of the record this began from; refused (412) where it was changed since. */
 export const put = <T>(path: string, body: unknown, version: number | null = null) =>
   send<T>('PUT', path, body, version);

@@ -1,7 +1,9 @@
+import type { Envelope } from '@sabor/contract/envelope';
+import type { LookInput } from '@sabor/contract/looks';
 import type { MemoInput } from '@sabor/contract/memo';
 import type { PhotographInput } from '@sabor/contract/photograph';
 import type { Tap } from '@sabor/contract/taps';
-import type { WashDay } from '@sabor/contract/wash-day';
+import type { StartWashDay, WashDay } from '@sabor/contract/wash-day';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 
 /** A tap kept on this device until the server has it; `place` is its order. */
@@ -32,6 +34,12 @@ export interface KeptMemo {
   sound: Blob | null;
 }
 
+/** What somebody said of a look, kept on this device until the server has it: some of its ratings, or its note. */
+export interface KeptLook {
+  id: string;
+  look: LookInput;
+}
+
 interface Kept extends DBSchema {
   days: { key: string; value: WashDay };
   photos: { key: string; value: KeptPhoto };
@@ -52,20 +60,22 @@ const open = () => {
   return opened;
 };
 
-interface Memos extends DBSchema {
-  memos: { key: string; value: KeptMemo };
-}
-
-/** Notes have a store of their own: one of another number would wait for every tab that still has the old one open. */
-let memos: Promise<IDBPDatabase<Memos>> | null = null;
-const openMemos = () => {
-  memos ??= openDB<Memos>('sabor memos', 1, {
-    upgrade(db) {
-      db.createObjectStore('memos', { keyPath: 'memo.id' });
+/** A store by itself in a database of its own: one of another number would wait for every tab that still has the old one open. */
+function ownStore<Item>(database: string, store: string, keyPath: string) {
+  let opened: Promise<IDBPDatabase> | null = null;
+  const open = () => {
+    opened ??= openDB(database, 1, { upgrade: (db) => void db.createObjectStore(store, { keyPath }) });
+    return opened;
+  };
+  return {
+    keep: async (item: Item): Promise<unknown> => {
+      askToStay();
+      return (await open()).put(store, item);
     },
-  });
-  return memos;
-};
+    all: async (): Promise<Item[]> => (await open()).getAll(store),
+    letGo: async (id: string): Promise<void> => (await open()).delete(store, id),
+  };
+}
 
 let asked = false;
 /** Asks the browser, once, not to clear what waits here when its disk runs short. */
@@ -114,12 +124,24 @@ export const keepPhoto = async (photo: KeptPhoto): Promise<unknown> => {
 export const keptPhotos = async (): Promise<KeptPhoto[]> => (await open()).getAll('photos');
 export const letGoPhoto = async (id: string): Promise<void> => (await open()).delete('photos', id);
 
-export const keepMemo = async (memo: KeptMemo): Promise<unknown> => {
-  askToStay();
-  return (await openMemos()).put('memos', memo);
-};
-export const keptMemos = async (): Promise<KeptMemo[]> => (await openMemos()).getAll('memos');
-export const letGoMemo = async (id: string): Promise<void> => (await openMemos()).delete('memos', id);
+export const memoStore = ownStore<KeptMemo>('sabor memos', 'memos', 'memo.id');
+/** A wash day that was prepared here, sealed. Its key can be used by this page, and not be read out of the browser. */
+export interface KeptEnvelope extends Omit<Envelope, 'key'> {
+  key: CryptoKey;
+}
+
+/** A wash day that was begun here from its envelope and is not yet on the server. */
+export interface KeptStart {
+  id: string;
+  start: StartWashDay;
+}
+
+export const envelopeStore = ownStore<KeptEnvelope>('sabor envelopes', 'envelopes', 'washDayId');
+export const startStore = ownStore<KeptStart>('sabor starts', 'starts', 'id');
+/** Whether a wash day was begun here and the server does not know of it yet. */
+export const isOnlyHere = async (washDayId: string): Promise<boolean> =>
+  (await startStore.all().catch(() => [])).some(({ id }) => id === washDayId);
+export const lookStore = ownStore<KeptLook>('sabor looks', 'looks', 'id');
 
 /** The last that was known of a wash day from the server, for times without it. */
 export const keepDay = async (day: WashDay): Promise<unknown> => (await open()).put('days', day);

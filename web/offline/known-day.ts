@@ -1,6 +1,6 @@
-import type { WashDay } from '@sabor/contract/wash-day';
+import type { Pulse, WashDay } from '@sabor/contract/wash-day';
 import { get, Refused } from '../http/http.ts';
-import { keepDay, keptDay } from './kept.ts';
+import { isOnlyHere, keepDay, keptDay } from './kept.ts';
 
 /** What was last said of each wash day, and when this page heard it. */
 const known = new Map<string, { day: WashDay; heardAt: number }>();
@@ -30,18 +30,22 @@ const pulses = new Map<string, string>();
 export async function readDay(id: string, live = false): Promise<WashDay> {
   const askedAt = performance.now();
   try {
-    const pulse =
-      live && known.has(id) ? (await get<{ pulse: string }>(`/wash-days/${id}/pulse`)).pulse : null;
+    const pulse = live && known.has(id) ? (await get<Pulse>(`/wash-days/${id}/pulse`)).pulse : null;
     const same = pulse !== null && pulses.get(id) === pulse ? known.get(id) : undefined;
     if (same) return same.day;
-    const day = newestOf(await get<WashDay>(`/wash-days/${id}`), askedAt);
+    const at = pulse === null ? '' : `?at=${encodeURIComponent(pulse)}`;
+    const day = newestOf(await get<WashDay>(`/wash-days/${id}${at}`), askedAt);
     if (pulse !== null) pulses.set(id, pulse);
     return day;
   } catch (error) {
-    if (error instanceof Refused && error.status > 0 && error.status < 500) throw error;
+    const isOurs = error instanceof Refused && error.status === 404 && (await isOnlyHere(id));
+    if (error instanceof Refused && error.status > 0 && error.status < 500 && !isOurs) throw error;
     const kept = known.get(id)?.day ?? (await keptDay(id).catch(() => undefined));
     if (!kept) throw error;
     known.set(id, { day: kept, heardAt: known.get(id)?.heardAt ?? askedAt });
     return kept;
   }
 }
+
+/** What the server called the state of a wash day when this page last read it. */
+export const pulseOf = (id: string): string | undefined => pulses.get(id);

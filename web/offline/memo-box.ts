@@ -1,7 +1,7 @@
 import type { Memo, MemoInput } from '@sabor/contract/memo';
 import { put, sendMedia } from '../http/http.ts';
 import { createBox } from './box.ts';
-import { type KeptMemo, keepMemo, keptMemos, letGoMemo } from './kept.ts';
+import { type KeptMemo, memoStore } from './kept.ts';
 
 let stored: (all: Memo[]) => void = () => {};
 /** Who is told what notes the server has, once it took one. */
@@ -11,9 +11,9 @@ export const onMemoStored = (take: (all: Memo[]) => void): void => {
 
 const box = createBox<KeptMemo>({
   idOf: ({ memo }) => memo.id,
-  keep: ({ memo, sound }) => keepMemo({ memo, sound }),
-  letGo: letGoMemo,
-  stored: keptMemos,
+  keep: ({ memo, sound }) => memoStore.keep({ memo, sound }),
+  letGo: memoStore.letGo,
+  stored: memoStore.all,
   // A sound goes first, what was typed with it after: an address is too short for many words.
   send: async ({ memo, sound }) => {
     if (sound) {

@@ -6,6 +6,7 @@ import { v7 } from 'uuid';
 import { deviceName, post, Refused } from '../http/http.ts';
 import {
   forgetRefused,
+  isOnlyHere,
   type KeptTap,
   keepTap,
   keptTaps,
@@ -133,7 +134,11 @@ async function sendDay(taps: readonly KeptTap[], most = BATCH): Promise<boolean>
     if (!(error instanceof Refused)) throw error;
     if (error.status === 413 && batch.length > 1) return sendDay(taps, Math.ceil(batch.length / 2));
     const reached = error.status !== 0 && error.status < 500;
-    set({ reached, held: reached ? { ...state.held, [washDayId]: error.message } : state.held });
+    const why =
+      error.status === 404 && (await isOnlyHere(washDayId))
+        ? 'this wash day was begun here and is not on the server yet.'
+        : error.message;
+    set({ reached, held: reached ? { ...state.held, [washDayId]: why } : state.held });
     // One that is too large alone holds up no other.
     if (error.status === 413 && taps.length > 1) await sendDay(taps.slice(1), most);
     return false;

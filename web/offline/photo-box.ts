@@ -7,7 +7,7 @@ import {
 } from '@sabor/core/basin/photograph-size';
 import { noteSignIn, Refused } from '../http/http.ts';
 import { createBox } from './box.ts';
-import { type KeptPhoto, keepPhoto, keptPhotos, letGoPhoto } from './kept.ts';
+import { isOnlyHere, type KeptPhoto, keepPhoto, keptPhotos, letGoPhoto } from './kept.ts';
 
 /** A photograph on its way. */
 interface GoingPhoto extends KeptPhoto {
@@ -24,7 +24,7 @@ export const onPhotoStored = (take: (washDayId: string) => void): void => {
 
 async function ask(path: string, init: RequestInit): Promise<PhotographReceived> {
   const response = await fetch(`/api${path}`, { method: 'PUT', ...init });
-  noteSignIn(response.status);
+  noteSignIn(response);
   if (response.ok) return (await response.json()) as PhotographReceived;
   const problem = (await response.json().catch(() => null)) as { detail?: string } | null;
   throw new Refused({ status: response.status, detail: problem?.detail ?? 'The server does not answer.' });
@@ -39,6 +39,9 @@ const box = createBox<GoingPhoto>({
   stored: async () => (await keptPhotos()).map(going),
   // From where the server has it up to.
   send: async ({ photo, blob }, mark) => {
+    // Its wash day was begun here and is on its way before it.
+    if (await isOnlyHere(photo.washDayId))
+      throw new Refused({ status: 0, detail: 'Its wash day is on its way.' });
     const json = { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(photo) };
     let { received } = await ask(`/photographs/${photo.id}`, json);
     mark({ sent: received });

@@ -1,6 +1,7 @@
 import type { WashDay } from '@sabor/contract/wash-day';
 import { useSyncExternalStore } from 'react';
 import { deviceName, signedOut } from '../http/http.ts';
+import { startAgain, useStarts } from './envelopes.ts';
 import { readRefused, send, useOutbox } from './outbox.ts';
 
 const taps = (n: number) => (n === 1 ? '1 tap' : `${n} taps`);
@@ -29,8 +30,16 @@ export function SentLine({
   const calm = quiet ? 'text-soft' : 'text-paper/75';
   const why = mine > 0 ? held[day.id] : undefined;
   const clockOff = clockAheadMs !== 0;
+  const start = useStarts().find(({ id }) => id === day.id);
   const where = noStore ? 'on this page alone' : 'kept on this phone';
-  if (quiet && (mine === 0 || (reached && !why)) && !noStore && !clockOff && against.length === 0)
+  if (
+    quiet &&
+    (mine === 0 || (reached && !why)) &&
+    !noStore &&
+    !clockOff &&
+    against.length === 0 &&
+    !start?.refused
+  )
     return null;
   return (
     <div className="text-sm" role="status" aria-label="What is sent">
@@ -65,6 +74,18 @@ export function SentLine({
           )}
         </p>
       )}
+      {start?.refused && (
+        <p className={warn}>
+          Not begun on the server: {start.refused} What you tap stays here.{' '}
+          <button
+            type="button"
+            className="min-h-8 underline underline-offset-4"
+            onClick={() => startAgain(start.id)}
+          >
+            Try again
+          </button>
+        </p>
+      )}
       {noStore && (
         <p className={warn}>This browser keeps nothing: leave the page open until all is on the server.</p>
       )}
@@ -74,9 +95,9 @@ export function SentLine({
           {clockAheadMs > 0 ? 'ahead' : 'behind'}. Its times were set right here; set the clock.
         </p>
       )}
-      {others.map(({ device, at }) => (
+      {others.map(({ device, at, called }) => (
         <p key={device} className={calm}>
-          Another device has a hand in this day too, last {ago(at)}. What was said last counts.
+          {called ?? 'Another device'} has a hand in this day too, last {ago(at)}. What was said last counts.
         </p>
       ))}
       {against.map(({ id, detail }) => (

@@ -1,9 +1,11 @@
 // Keeps the application and the last answers of the basin's own addresses on this device, so that a wash day under way
 // opens without the server. What the tester taps is kept elsewhere (web/offline/kept.ts); nothing is ever sent from here.
-const CACHE = 'sabor offline 1';
-const PAGES = '/';
+const CACHE = 'sabor offline 2';
+// Every page is this one, and it is led nowhere else: an answer that was led on cannot stand for a page. A phone first comes
+// as a stranger, whom all others lead to where one signs in.
+const PAGES = '/sign-in';
 // A wash day itself is kept by the page (web/offline/known-day.ts), which knows which answer is the newer one.
-const READ = /^\/api\/(trials|wearers|shelf|settings|today)(\/|$)/;
+const READ = /^\/api\/(trials|wearers|shelf|settings|today|looks|own)(\/|$)/;
 
 self.addEventListener('install', (event) => {
   event.waitUntil(
@@ -39,8 +41,11 @@ async function serverFirst(request, key) {
     return await put(key, await fetch(request));
   } catch (error) {
     const kept = await caches.match(key);
-    if (kept) return kept;
-    throw error;
+    if (!kept) throw error;
+    // The page says that it is old.
+    const headers = new Headers(kept.headers);
+    headers.set('Sabor-Kept', kept.headers.get('Date') ?? 'once');
+    return new Response(kept.body, { status: kept.status, headers });
   }
 }
 
@@ -59,4 +64,17 @@ self.addEventListener('fetch', (event) => {
     );
   else if (READ.test(url.pathname) && !url.pathname.endsWith('/stream'))
     event.respondWith(serverFirst(request, request));
+});
+
+// A notice that is tapped leads to its page, in a window that is open where there is one.
+self.addEventListener('notificationclick', (event) => {
+  event.notification.close();
+  const to = event.notification.data?.to ?? '/';
+  event.waitUntil(
+    self.clients.matchAll({ type: 'window' }).then(async ([open]) => {
+      if (!open) return self.clients.openWindow(to);
+      await open.focus();
+      return open.navigate(to);
+    }),
+  );
 });

@@ -8,6 +8,7 @@ import { ZipFile } from 'yazl';
 import { schemaOf } from '../../db/migrate.ts';
 import type { Db } from '../../db/pool.ts';
 import { PICTURES } from '../../db/tables.ts';
+import { MAY_PUBLISH } from '../wearers/consents.ts';
 import { README, README_OF_PART } from './codebook.ts';
 import { codebookOf, DESCRIPTOR, descriptorOf, fileName, type Resource } from './descriptor.ts';
 import { rowsOf } from './part.ts';
@@ -65,11 +66,10 @@ function entry(zip: ZipFile, path: string, compress: boolean, open: () => Promis
   });
 }
 
-/** A picture or clip of an under-age wearer leaves in a part once the guardian has said yes to publishing. */
+/** A picture or clip leaves in a part unless its wearer said no; of one under age once the guardian has said yes to publishing. */
 const mayLeave = (table: string) =>
   table === 'photograph' || table === 'clip'
-    ? `and (select not w.under_age or coalesce((select c.yes from publish_consent c where c.wearer_id = w.id
-         order by c.said_at desc, c.id desc limit 1), false)
+    ? `and (select ${MAY_PUBLISH}
          from wash_day d join trial x on x.id = d.trial_id join wearer w on w.id = x.wearer_id where d.id = t.wash_day_id)`
     : '';
 

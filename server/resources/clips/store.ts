@@ -5,6 +5,7 @@ import { mustStore } from '../../db/stored.ts';
 import { bareClip, NotAClip } from '../../http/bare-clip.ts';
 import { notFound, Refusal } from '../../http/problems.ts';
 import { holdWashDay, mustBeOpen } from '../wash-days/standing.ts';
+import { mustTakePictures } from '../wearers/consents.ts';
 
 /** Clips of a head, latest wash day first, in the order they were taken. */
 export async function readClips(db: Client, wearerId: string): Promise<ListedClip[]> {
@@ -38,7 +39,9 @@ export async function saveClip(db: Db, clip: ClipInput, film: Buffer): Promise<L
     throw new Refusal(422, `${error.message} It was not kept; take it again.`);
   }
   return transaction(db, async (client) => {
-    mustBeOpen(await holdWashDay(client, clip.washDayId));
+    const day = await holdWashDay(client, clip.washDayId);
+    mustBeOpen(day);
+    await mustTakePictures(client, day.wearerId);
     mustStore(
       await client.query(
         `insert into clip (id, wash_day_id, stage, day, kind, taken_at, type, seconds, size, bytes)

@@ -6,6 +6,7 @@ import { mustStore } from '../../db/stored.ts';
 import { barePicture, NotAPicture } from '../../http/bare-picture.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
 import { holdWashDay, mustBeOpen } from '../wash-days/standing.ts';
+import { mustTakePictures } from '../wearers/consents.ts';
 import { uprightCopy } from './upright-copy.ts';
 
 async function received(db: Client, id: string): Promise<PhotographReceived> {
@@ -22,7 +23,9 @@ async function received(db: Client, id: string): Promise<PhotographReceived> {
 /** Announces a photograph of an open wash day; told again, it says how much of it has come. */
 export async function announce(db: Db, photo: PhotographInput): Promise<PhotographReceived> {
   return transaction(db, async (client) => {
-    mustBeOpen(await holdWashDay(client, photo.washDayId));
+    const day = await holdWashDay(client, photo.washDayId);
+    mustBeOpen(day);
+    await mustTakePictures(client, day.wearerId);
     if (photo.zoneId !== null) {
       const { rowCount } = await client.query(
         `select from zone z join trial t on t.wearer_id = z.wearer_id join wash_day d on d.trial_id = t.id

@@ -3,6 +3,7 @@ import { v7 } from 'uuid';
 import type { Db } from '../../db/pool.ts';
 import { notFound, Refusal } from '../../http/problems.ts';
 import { readCopy } from '../photographs/store.ts';
+import { MAY_PUBLISH, SAID_NO } from '../wearers/consents.ts';
 
 /** The newest answer of a guardian to pictures of an under-age wearer in what is published. */
 export async function readPublishConsent(db: Db, wearerId: string): Promise<PublishConsent> {
@@ -32,19 +33,19 @@ export async function savePublishConsent(
 }
 
 /**
- * The pictures of a report, upright and without what they said of place and maker. Throws a Refusal where one shows an under-age
- * wearer whose guardian has not said yes to publishing, and where the key of its blind trial is shut.
+ * The pictures of a report, upright and without what they said of place and maker. Throws a Refusal where one shows somebody who
+ * said no to that, or somebody under age whose guardian has not said yes, and where the key of its blind trial is shut.
  */
 export async function reportPictures(db: Db, ids: readonly string[]): Promise<Map<string, Buffer>> {
-  const { rows } = await db.query<{ id: string; allowed: boolean; masked: boolean }>(
-    `select p.id, not w.under_age or coalesce((select c.yes from publish_consent c where c.wearer_id = w.id
-         order by c.said_at desc, c.id desc limit 1), false) as allowed,
-       t.blind and t.key_opened_at is null as masked
+  const { rows } = await db.query<{ id: string; saidNo: boolean; allowed: boolean; masked: boolean }>(
+    `select p.id, ${SAID_NO} as "saidNo", ${MAY_PUBLISH} as allowed, t.blind and t.key_opened_at is null as masked
      from photograph p join wash_day d on d.id = p.wash_day_id join trial t on t.id = d.trial_id
        join wearer w on w.id = t.wearer_id
      where p.id = any($1)`,
     [ids],
   );
+  if (rows.some(({ saidNo }) => saidNo))
+    throw new Refusal(403, 'A picture shows somebody who said no to pictures being shown to others.');
   if (rows.some(({ allowed }) => !allowed))
     throw new Refusal(
       403,

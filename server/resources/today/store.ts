@@ -3,7 +3,6 @@ import type { Trial } from '@sabor/contract/trial-record';
 import { careStatus } from '@sabor/core/hair/care';
 import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
 import { eventOf } from '@sabor/core/outcomes/events';
-import { PARTS_OF_DAY, type Stage } from '@sabor/core/outcomes/stages';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import { daysBetween } from '@sabor/core/time/dates';
 import { DAY_MS } from '@sabor/core/time/day';
@@ -16,6 +15,7 @@ import { readDemoState, readSettings } from '../settings/store.ts';
 import { readOpenBottles } from '../shelf/store.ts';
 import { readTrials } from '../trials/read.ts';
 import { readJudged, readLeftOpen } from '../verdicts/waiting.ts';
+import { nextLook } from '../wash-days/next-look.ts';
 import { type OpenDay, readMet, readOpenDays } from '../wash-days/read.ts';
 import { readStations, readWeather } from '../weather/store.ts';
 import { airForWashDay } from './air.ts';
@@ -46,24 +46,6 @@ async function readRoad(db: Client): Promise<Today['road']> {
 const BOTTLE_WARNING_DAYS = 30;
 /** Days for which a finished trial waits on Today to be read. */
 const READ_DAYS = 21;
-
-/** The check-in a wash day in wear waits for, or "end" when its planned days of wear are over. */
-function nextLook(
-  day: OpenDay,
-  wearDays: number,
-  today: string,
-  timeZone: string,
-): { stage: Stage; day: number | null } | 'end' | null {
-  const seen = (stage: Stage, n: number | null) =>
-    day.checkIns.some((known) => known.stage === stage && known.day === n && PARTS_OF_DAY[known.part].judged);
-  if (day.revealAt === null) {
-    if (day.dryAt === null) return seen('wet', null) ? null : { stage: 'wet', day: null };
-    return seen('cast', null) ? null : { stage: 'cast', day: null };
-  }
-  const n = dayOfWear(localDate(day.revealAt, timeZone), today) ?? 1;
-  if (n > wearDays) return 'end';
-  return seen('wear', n) ? null : { stage: 'wear', day: n };
-}
 
 const ofTrial = ({ id, question, wearerName, washDays }: Trial, number: number) => ({
   trialId: id,

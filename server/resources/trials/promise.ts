@@ -16,13 +16,15 @@ import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
 import { SETTINGS_COLUMNS, SETTINGS_RECORD, settingsOfRecord, stepJson } from '../routines/step-sql.ts';
+import { mustBeNoneOut } from '../wash-days/envelope.ts';
 import { readTrial } from './read.ts';
 
 /** What was promised before the first wash day, and what happens to it after: ended, amended, looked at, unsealed. */
 
 export async function endTrial(db: Db, id: string, reason: string): Promise<void> {
   const { rowCount } = await db.query(
-    `update trial set status = 'ended', ended_at = now(), end_reason = $2 where id = $1 and ended_at is null`,
+    `with taken as (update envelope set taken_back_at = now() where trial_id = $1 and opened_at is null and taken_back_at is null)
+     update trial set status = 'ended', ended_at = now(), end_reason = $2 where id = $1 and ended_at is null`,
     [id, reason],
   );
   if (rowCount === 0) throw new Refusal(409, 'This trial is over already, or was never there.');
@@ -66,6 +68,7 @@ export async function amendTrial(
   return transaction(db, async (client) => {
     const trial = await lockTrial(client, trialId);
     if (trial.amendments.some((known) => known.id === id)) return trial;
+    await mustBeNoneOut(client, trialId);
     if (trial.startedAt === null)
       throw new Refusal(409, 'Nothing is locked before the first wash day. Change the plan itself.');
     if (trial.endedAt !== null) throw new Refusal(409, 'This trial is over; its promise stands as it was.');
@@ -102,6 +105,7 @@ export async function amendStep(
   return transaction(db, async (client) => {
     const trial = await lockTrial(client, trialId);
     if (trial.amendments.some((known) => known.id === id)) return trial;
+    await mustBeNoneOut(client, trialId);
     const old = trial.plan.find((known) => known.id === step.id);
     if (!old) throw notFound('step');
     if (old.part === 'tested')

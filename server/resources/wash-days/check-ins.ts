@@ -35,14 +35,18 @@ function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: Standi
   if (counted !== input.day) throw atField('at', `That moment is day ${counted}, not day ${input.day}.`);
 }
 
-/** Saves a check-in and the readings given with it; a reading without a value is taken away. May be sent twice. */
+/**
+ * Saves a check-in and the readings given with it; a reading without a value is taken away. May be sent twice. `by`: who is
+ * signed in, where that is not the tester.
+ */
 export async function saveCheckIn(
   db: Db,
   input: v.InferOutput<typeof CheckInInput>,
   device: string,
+  by = '',
 ): Promise<WashDay> {
   return transaction(db, async (client) => {
-    await checkInInto(client, await holdWashDay(client, input.washDayId), input);
+    await checkInInto(client, await holdWashDay(client, input.washDayId), input, by);
     const { id: checkInId, washDayId, stage, day, part, at: lookedAt, ratings, felt, note, rater } = input;
     const said = { checkInId, stage, day, part, lookedAt, ratings, felt, note, rater };
     await recordAsTap(client, washDayId, device, { kind: 'rate', ...said });
@@ -58,16 +62,20 @@ export async function checkInInto(
   client: Client,
   day: Standing,
   input: v.InferOutput<typeof CheckInInput>,
+  by = '',
   overtaken: { look: boolean; note: boolean; rater: boolean } = { look: false, note: false, rater: false },
 ): Promise<void> {
   mustTakeReadings(day);
   refuseImpossible(input, day);
   const { rows } = await client.query<{ id: string }>(
     `insert into check_in (id, wash_day_id, stage, day, at, note, rater, part)
-       values ($1, $2, $3, $4, $5, coalesce($6, ''), coalesce($7, ''), $11)
+       values ($1, $2, $3, $4, $5, coalesce($6, ''), coalesce($7, $12), $11)
        on conflict (wash_day_id, stage, day, part) do update set at = case when $8 then check_in.at else excluded.at end,
          note = case when $9 then check_in.note else coalesce($6, check_in.note) end,
-         rater = case when $10 then check_in.rater else coalesce($7, check_in.rater) end
+         rater = case when $10 then check_in.rater when $7 is not null then $7
+           when $12 = '' or $12 = any(string_to_array(check_in.rater, ', ')) then check_in.rater
+           when not exists (select from reading r where r.check_in_id = check_in.id and r.obtained = 'rated') then $12
+           else left(coalesce(nullif(check_in.rater, ''), 'the tester') || ', ' || $12, 80) end
        returning id`,
     [
       input.id,
@@ -81,6 +89,8 @@ export async function checkInInto(
       overtaken.note,
       overtaken.rater,
       input.part,
+      // Whoever only adds words has not rated.
+      input.ratings.length > 0 ? by : '',
     ],
   );
   const checkInId = rows[0]!.id;

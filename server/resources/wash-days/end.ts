@@ -47,28 +47,36 @@ export async function abandonWashDay(db: Db, id: string, reason: string): Promis
   });
 }
 
-export async function endWear(db: Db, id: string, end: v.InferOutput<typeof WearEndInput>): Promise<WashDay> {
-  return transaction(db, async (client) => {
-    const day = await openWashDay(client, id);
-    if (day.revealAt === null)
-      throw new Refusal(
-        409,
-        'This hair was never finished. Record when it was, or abandon the wash day with its reason.',
-      );
-    if (Date.parse(end.at) < Date.parse(day.revealAt))
-      throw atField('at', 'It cannot have ended before the hair was finished. Check the time.');
-    await client.query(
-      `update wash_step set status = 'skipped' where wash_day_id = $1 and status = 'waiting'`,
-      [id],
-    );
-    await client.query('update wash_day set wear_end_kind = $2, wear_ended_at = $3 where id = $1', [
-      id,
-      end.kind,
-      end.at,
-    ]);
-    await finishIfComplete(client, day.trialId);
+export const endWear = (db: Db, id: string, end: v.InferOutput<typeof WearEndInput>): Promise<WashDay> =>
+  transaction(db, async (client) => {
+    await endWearInto(client, id, end);
     return readWashDay(client, id);
   });
+
+/** {@link endWear} within a transaction under way. */
+export async function endWearInto(
+  client: Client,
+  id: string,
+  end: v.InferOutput<typeof WearEndInput>,
+): Promise<void> {
+  const day = await openWashDay(client, id);
+  if (day.revealAt === null)
+    throw new Refusal(
+      409,
+      'This hair was never finished. Record when it was, or abandon the wash day with its reason.',
+    );
+  if (Date.parse(end.at) < Date.parse(day.revealAt))
+    throw atField('at', 'It cannot have ended before the hair was finished. Check the time.');
+  await client.query(
+    `update wash_step set status = 'skipped' where wash_day_id = $1 and status = 'waiting'`,
+    [id],
+  );
+  await client.query('update wash_day set wear_end_kind = $2, wear_ended_at = $3 where id = $1', [
+    id,
+    end.kind,
+    end.at,
+  ]);
+  await finishIfComplete(client, day.trialId);
 }
 
 /** Takes back an ending entered by mistake: before the next wash day, and soon where it closed the trial. */

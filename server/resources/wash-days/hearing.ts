@@ -39,7 +39,10 @@ export class Hearing {
   private readonly client: Client;
   readonly said: SaidBefore;
   private day: Standing;
-  constructor(client: Client, said: SaidBefore, day: Standing) {
+  private readonly by: string;
+  /** `by`: who is signed in, where that is not the tester. */
+  constructor(client: Client, said: SaidBefore, day: Standing, by: string) {
+    this.by = by;
     this.client = client;
     this.said = said;
     this.day = day;
@@ -180,6 +183,7 @@ export class Hearing {
           client,
           await this.standing(),
           { id, washDayId, stage, day: tap.day, part, at, ratings, felt, curls: [], note, rater },
+          this.by,
           overtaken,
         );
         return;

@@ -67,7 +67,9 @@ const WASH_DAYS = `
       from event e where e.wash_day_id = d.id) as events,
     (select coalesce(json_agg(json_build_object('on', o.on_date, 'outdoorHours', o.outdoor_hours,
         'indoorHours', o.indoor_hours) order by o.on_date), '[]') from day_outdoors o where o.wash_day_id = d.id) as outdoors,
-    (select coalesce(json_agg(json_build_object('device', x.device, 'at', x.at) order by x.at desc), '[]')
+    (select coalesce(json_agg(json_build_object('device', x.device, 'at', x.at,
+        'called', (select y.name || ' (' || o.name || ')' from device y join person o on o.id = y.person_id
+          where y.id::text = x.device)) order by x.at desc), '[]')
       from (select device, max(at) as at from wash_tap where wash_day_id = d.id group by device) x) as devices,
     (select count(*)::int from wash_tap where wash_day_id = d.id) as "tapsHeard",
     (select coalesce(json_agg(${PHOTOGRAPH} order by p.taken_at, p.id), '[]') from photograph p where p.wash_day_id = d.id) as photographs

@@ -114,12 +114,14 @@ async function applyAll(
   client: Client,
   washDayId: string,
   taps: readonly HeardTap[],
+  by: string,
   carefully: boolean,
 ): Promise<Recorded[]> {
   const hearing = new Hearing(
     client,
     await SaidBefore.of(client, washDayId),
     await holdWashDay(client, washDayId),
+    by,
   );
   const recorded: Recorded[] = [];
   for (const tap of taps) {
@@ -144,13 +146,14 @@ async function applyAll(
 
 /**
  * Takes a device's taps, in their order, each once. One that cannot stand, or cannot be stored, is refused with its
- * sentence and holds up no other; sending it again changes nothing. Moments of a clock that is minutes wrong are set
+ * sentence and holds up no other; sending it again changes nothing. `by`: who is signed in, where that is not the tester. Moments of a clock that is minutes wrong are set
  * right by the device's own time of sending, and it is said so.
  */
 export async function hearTaps(
   db: Db,
   washDayId: string,
   { device, taps, now, database }: v.InferOutput<typeof TapsInput>,
+  by = '',
 ): Promise<TapsHeard> {
   return transaction(db, async (client) => {
     await mustBeHere(client, database);
@@ -181,11 +184,11 @@ export async function hearTaps(
     if (fresh.size > 0) {
       const list = [...fresh.values()];
       await client.query('savepoint taps');
-      const recorded = await applyAll(client, washDayId, list, false).catch(async (error) => {
+      const recorded = await applyAll(client, washDayId, list, by, false).catch(async (error) => {
         if (!(error instanceof Refusal) && impossible(error) === null) throw error;
         // Something among them cannot stand: once more, one by one.
         await client.query('rollback to savepoint taps');
-        return applyAll(client, washDayId, list, true);
+        return applyAll(client, washDayId, list, by, true);
       });
       await record(client, washDayId, device, aheadMs, recorded);
       for (const { tap, refused: detail } of recorded)

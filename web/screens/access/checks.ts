@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { home } from '../../http/place.ts';
 
 interface Check {
   key: string;
@@ -31,7 +32,11 @@ const keeps = (): Promise<boolean> =>
 async function opensOffline(): Promise<Check['works']> {
   if (!('serviceWorker' in navigator)) return 'no';
   const ready = navigator.serviceWorker.ready.then(() => true);
-  if (await within(ready, 4000, false)) return 'yes';
+  if (await within(ready, 4000, false)) {
+    // An answer that was led elsewhere cannot stand for a page.
+    const page = await caches.match('/sign-in').catch(() => undefined);
+    return page && !page.redirected ? 'yes' : 'no';
+  }
   const registered = await navigator.serviceWorker.getRegistration().catch(() => undefined);
   return registered ? 'coming' : 'no';
 }
@@ -53,7 +58,7 @@ export function useChecks(): readonly Check[] | null {
         },
         {
           key: 'offline',
-          label: 'Opening without the laptop',
+          label: `Opening without ${home()}`,
           works: offline,
           without:
             'A page that is open goes on without the network; one that is closed does not open again until it is back.',

@@ -3,7 +3,7 @@ import { CODE_MINUTES, PERSON_ROLES, type PersonRole } from '@sabor/core/access/
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { v7 } from 'uuid';
-import { resource } from '../../api/queries.ts';
+import { resource, useWearers } from '../../api/queries.ts';
 import { guarded } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { ChoiceField, TextField } from '../../ui/inputs.tsx';
@@ -27,6 +27,7 @@ export function AccessScreen() {
   const query = resource<Access>('/access');
   // Who came in meanwhile shows by itself.
   const access = useQuery({ ...query, refetchInterval: 3000 });
+  const heads = useWearers();
   const [passphrase, setPassphrase] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const [invited, setInvited] = useState<{ person: Person; invitation: Invitation } | null>(null);
@@ -119,6 +120,8 @@ export function AccessScreen() {
                     {person.name}{' '}
                     <span className="font-sans text-sm font-normal text-soft">
                       {PERSON_ROLES[person.role].label}
+                      {person.wearerId &&
+                        `, ${heads.data?.find(({ id }) => id === person.wearerId)?.name ?? 'of a head that is gone'}`}
                     </span>
                   </h3>
                   <span className="flex flex-wrap gap-2">
@@ -256,13 +259,16 @@ function Devices({ person, change }: { person: Person; change: Change }) {
 function NewPerson({ change, isFirst }: { change: Change; isFirst: boolean }) {
   const [name, setName] = useState('');
   const [role, setRole] = useState<PersonRole>('tester');
+  const [head, setHead] = useState<string | null>(null);
+  const heads = (useWearers().data ?? []).filter(({ archivedAt }) => archivedAt === null);
   return (
     <form
       className="mt-4 grid gap-3 sm:grid-cols-[1fr_10rem_auto] sm:items-end"
       noValidate
       onSubmit={async (event) => {
         event.preventDefault();
-        if (await change('PUT', `/people/${v7()}`, { name, role })) setName('');
+        const wearerId = role === 'wearer' ? head : null;
+        if (await change('PUT', `/people/${v7()}`, { name, role, wearerId })) setName('');
       }}
     >
       <TextField label={isFirst ? 'Your name' : 'Somebody else'} value={name} onChange={setName} />
@@ -278,6 +284,14 @@ function NewPerson({ change, isFirst }: { change: Change; isFirst: boolean }) {
       <Button type="submit" look={isFirst ? 'main' : 'plain'}>
         Add
       </Button>
+      {role === 'wearer' && (
+        <ChoiceField
+          label="Whose head"
+          value={head}
+          onChange={setHead}
+          options={heads.map(({ id, name: called }) => ({ key: id, label: called }))}
+        />
+      )}
       <p className="text-sm text-soft sm:col-span-3">
         A {PERSON_ROLES[role].label} {PERSON_ROLES[role].says}.
       </p>

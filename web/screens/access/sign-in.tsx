@@ -1,6 +1,8 @@
+import type { SignedIn } from '@sabor/contract/access';
 import { codeFrom } from '@sabor/core/access/people';
 import { useEffect, useRef, useState } from 'react';
-import { deviceName, post } from '../../http/http.ts';
+import { deviceName, post, setDeviceName } from '../../http/http.ts';
+import { isHosted } from '../../http/place.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/inputs.tsx';
 import { deviceCalled } from './device-called.ts';
@@ -20,7 +22,8 @@ export function SignInScreen() {
     setBusy(true);
     setProblem(null);
     try {
-      await post('/sign-in', { code: by, device: deviceName().replaceAll(/[^\w -]/g, ''), called });
+      const signedIn = { code: by, device: deviceName().replaceAll(/[^\w -]/g, ''), called };
+      setDeviceName((await post<SignedIn>('/sign-in', signedIn)).device);
       location.replace('/welcome');
     } catch (error) {
       setProblem((error as Error).message);
@@ -48,7 +51,9 @@ export function SignInScreen() {
     <main className="page max-w-md py-10">
       <h1 className="text-3xl">Sign in to Sabor</h1>
       <p className="mt-2 text-soft">
-        On the laptop, “Let my phone in” shows a code for this device. It is good for five minutes.
+        {isHosted()
+          ? 'Whoever keeps this Sabor gives you a link or a code for this device. It is good for five minutes.'
+          : 'On the laptop, “Let my phone in” shows a code for this device. It is good for five minutes.'}
       </p>
       {problem && (
         <p role="alert" className="mt-4 font-semibold text-brick">
@@ -69,13 +74,15 @@ export function SignInScreen() {
           {busy ? 'Signing in …' : 'Sign in'}
         </Button>
       </form>
-      <p className="mt-8 text-sm text-soft">
-        The browser warned of a certificate it does not know?{' '}
-        <a className="underline underline-offset-4" href="/sabor-authority.crt">
-          This is Sabor’s own
-        </a>
-        ; how to make it known is told once you are in. Compare its fingerprint with the one on the laptop.
-      </p>
+      {!isHosted() && (
+        <p className="mt-8 text-sm text-soft">
+          The browser warned of a certificate it does not know?{' '}
+          <a className="underline underline-offset-4" href="/sabor-authority.crt">
+            This is Sabor’s own
+          </a>
+          ; how to make it known is told once you are in. Compare its fingerprint with the one on the laptop.
+        </p>
+      )}
     </main>
   );
 }

@@ -7,6 +7,7 @@ import { Link, useSearchParams } from 'react-router';
 import { useCalendar, useTrials } from '../../api/queries.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField } from '../../ui/inputs.tsx';
+import { Notices } from '../../ui/notices.tsx';
 import { showDate } from '../../ui/show.ts';
 import { Failed, Heading, Loading } from '../../ui/states.tsx';
 import { MoveTo } from './move-to.tsx';
@@ -73,6 +74,7 @@ export function CalendarScreen() {
           <Agenda days={days} byDay={byDay} today={today} />
           <OnNoDay listed={entries.data} />
           <OwnCalendar />
+          <Reminders />
         </>
       )}
     </>
@@ -237,6 +239,16 @@ function OnNoDay({ listed }: { listed: readonly CalendarEntry[] }) {
 }
 
 const HOURS = [7, 8, 9, 12, 18, 20].map((hour) => ({ key: String(hour), label: `at ${hour}:00` }));
+
+/** Notices of this device's own browser, while Sabor lies open on it. */
+const Reminders = () => (
+  <section aria-labelledby="reminders" className="no-print mt-8 max-w-2xl">
+    <h2 id="reminders" className="mb-2 text-xl">
+      Reminders on this device
+    </h2>
+    <Notices />
+  </section>
+);
 
 /** The calendar as a file: to download once, or to subscribe to from a calendar on this machine. */
 function OwnCalendar() {

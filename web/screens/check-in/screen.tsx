@@ -28,7 +28,8 @@ import { DayInAir } from '../worn/wear-air.tsx';
 import { CurlLengths } from './curl-lengths.tsx';
 import { JotField } from './jot-field.tsx';
 import { usualMoment } from './look.ts';
-import { CURLS, OutcomeTabs, type Turn, turnLabel } from './outcome-tabs.tsx';
+import { CURLS, OutcomeTabs, type Turn } from './outcome-tabs.tsx';
+import { ON, RateFoot } from './rate-foot.tsx';
 import { RatingPad } from './rating-pad.tsx';
 import { sidesOf } from './sides.ts';
 import { useTypedNumber } from './typed-number.ts';
@@ -189,10 +190,7 @@ function CheckInSheet({
     };
   };
   const finish = (
-    <Link
-      to={`/wash-days/${washDay.id}`}
-      className="ml-auto inline-flex min-h-16 items-center rounded-tag bg-hibiscus px-6 text-lg font-semibold text-paper"
-    >
+    <Link to={`/wash-days/${washDay.id}`} className={ON}>
       Finish check-in
     </Link>
   );
@@ -253,25 +251,13 @@ function CheckInSheet({
               chosen={chosen}
               ratingOf={ratingOf}
             />
-            <div className="mt-3 flex flex-wrap gap-3">
-              <button
-                type="button"
-                disabled={chosen.every((id) => ratingOf(id) === null)}
-                className="min-h-12 px-2 underline underline-offset-4 disabled:opacity-40"
-                onClick={() => rate(null)}
-              >
-                Clear rating
-              </button>
-              {next && (
-                <button
-                  type="button"
-                  className="ml-auto min-h-16 rounded-tag bg-hibiscus px-6 text-lg font-semibold text-paper"
-                  onClick={() => turnTo(next)}
-                >
-                  Next: {turnLabel(next).toLowerCase()}
-                </button>
-              )}
-              {!next && asked.length < round.length && (
+            <RateFoot
+              isRated={chosen.some((id) => ratingOf(id) !== null)}
+              clear={() => rate(null)}
+              next={next}
+              turnTo={turnTo}
+            >
+              {asked.length < round.length && (
                 <button
                   type="button"
                   className="min-h-12 px-2 underline underline-offset-4"
@@ -283,8 +269,8 @@ function CheckInSheet({
                   Rate the others too
                 </button>
               )}
-              {!next && finish}
-            </div>
+              {finish}
+            </RateFoot>
           </section>
         </div>
       )}

@@ -15,6 +15,7 @@ import { Caution, Failed, Heading, Loading, Tag } from '../../ui/states.tsx';
 import { PatchTests } from '../patches/patch-tests.tsx';
 import { BuildUp } from './build-up.tsx';
 import { Care } from './care.tsx';
+import { HeadConsent } from './consent.tsx';
 import { Drying } from './drying.tsx';
 import { History } from './history.tsx';
 import { Measured } from './measured.tsx';
@@ -126,6 +127,7 @@ function FilePage({ wearer, file }: { wearer: Wearer; file: HairFile }) {
           </Button>
           {shown === 'evidence' && <ModelTable />}
           <HeadPictures wearerId={wearer.id} />
+          <HeadConsent wearer={wearer} />
         </section>
         <Tabs.Root
           className="min-w-0"

@@ -7,7 +7,7 @@ import { boxMemo, memoAgain, unboxMemo, useMemoBox } from '../../offline/memo-bo
 import { Button } from '../../ui/button.tsx';
 import { showDate, showTime } from '../../ui/show.ts';
 import { useSay } from '../../ui/undo.tsx';
-import { lengthOf } from './tell.tsx';
+import { lengthOf } from './length.ts';
 
 /** Notes: of one thing, all of them; or those that still wait, wherever they belong. */
 export function Memos({ of }: { of?: { kind: MemoAbout; id: string } }) {

@@ -6,10 +6,7 @@ import { boxMemo } from '../../offline/memo-box.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/inputs.tsx';
 import { useSay } from '../../ui/undo.tsx';
-
-/** "1:05" */
-export const lengthOf = (seconds: number): string =>
-  `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+import { lengthOf } from './length.ts';
 
 const TYPED = 'sabor note';
 

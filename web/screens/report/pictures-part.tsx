@@ -4,7 +4,7 @@ import type { Wearer } from '@sabor/contract/wearer';
 import { ANGLES } from '@sabor/core/basin/angles';
 import { useState } from 'react';
 import { useChange } from '../../api/queries.ts';
-import { usePublishConsent } from '../../api/verdicts.ts';
+import { useConsents, usePublishConsent } from '../../api/verdicts.ts';
 import { put } from '../../http/http.ts';
 import { Button } from '../../ui/button.tsx';
 import { TextField } from '../../ui/inputs.tsx';
@@ -24,12 +24,20 @@ export function PicturesPart({
   choose: (to: readonly string[]) => void;
 }) {
   const consent = usePublishConsent(wearer.id, wearer.underAge);
+  const said = useConsents(wearer.id);
   const say = useSay();
   const answer = useConsent(wearer.id);
   const photographs = trial.washDayRecords.flatMap(({ position, photographs: own }) =>
     own.map(({ id, day, angle }) => ({ id, position, day, angle })),
   );
   if (photographs.length === 0) return <p className="text-sm text-soft">This trial has no photograph.</p>;
+  if (said.data?.publishing?.yes === false)
+    return (
+      <p className="border-l-4 border-mango pl-4 text-sm">
+        {said.data.publishing.by} said no to pictures being shown to others on{' '}
+        {showDate(said.data.publishing.at.slice(0, 10))}. None stands in this report.
+      </p>
+    );
   if (wearer.underAge && !consent.data?.given)
     return <SecondYes wearer={wearer} known={consent.data !== undefined} />;
   return (

@@ -24,6 +24,7 @@ import { Facts } from './facts.tsx';
 import { IdeasPart } from './ideas-part.tsx';
 import { OnRecordPart } from './on-record.tsx';
 import { PanelPart } from './panel-part.tsx';
+import { Prepared, PreparePart, usePrepared } from './prepare-part.tsx';
 import { RetestPart } from './retest-part.tsx';
 import { WashDayList } from './wash-day-list.tsx';
 
@@ -44,6 +45,8 @@ export function TrialScreen() {
 
 function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed }) {
   const voice = useVoice();
+  // What lies here begins from its envelope alone.
+  const { envelope, start } = usePrepared(trial.id);
   const wearer = useWearer(trial.wearerId);
   const washDays = trial.washDayRecords;
   const columns = ribbonColumns(trial, washDays, voice);
@@ -70,7 +73,7 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
                   ? `Wash day ${open.position + 1}`
                   : `Continue wash day ${open.position + 1}`}
               </ButtonLink>
-            ) : trial.endedAt ? null : (
+            ) : trial.endedAt || envelope || start ? null : (
               <StartWashDay trial={trial} />
             )}
             {!trial.endedAt && <ButtonLink to={`/trials/${trial.id}/lay-out`}>Lay out</ButtonLink>}
@@ -108,6 +111,7 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
           </Caution>
         </div>
       )}
+      <Prepared trial={trial} />
       <Facts trial={trial} />
       <section className="mt-8" aria-labelledby="ribbons">
         <h2 id="ribbons" className="text-xl">
@@ -139,6 +143,7 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
       <IdeasPart trial={trial} />
       <RetestPart trial={trial} />
       <Amendments trial={trial} />
+      <PreparePart trial={trial} />
       <OnRecordPart trial={trial} />
       <div className="mt-10 flex flex-wrap gap-3 border-t border-rule pt-5">
         <a

@@ -2,6 +2,7 @@ import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { secondsLeft } from '@sabor/core/basin/minutes';
 import { spokenOver } from '@sabor/words/spoken';
 import { useEffect, useRef, useState } from 'react';
+import { notify } from '../../devices/notify.ts';
 import { chime, speak, wantsSpeech } from '../../devices/sound.ts';
 
 /** "4:07"; without its sign. */
@@ -53,6 +54,13 @@ export function useClocks(day: WashDay): RunningStep[] {
       if (told.current.has(step.id)) continue;
       told.current.add(step.id);
       chime();
+      if (document.visibilityState === 'hidden')
+        void notify(
+          `clock ${step.id}`,
+          'Time is up',
+          spokenOver(step.slot, step.half),
+          `/wash-days/${day.id}`,
+        );
       if (wantsSpeech()) speak(spokenOver(step.slot, step.half));
     }
   });

@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useShelf, useTrial, useWashDay, useWearer } from '../../api/queries.ts';
 import { Failed, InSlices, Loading } from '../../ui/states.tsx';
+import { useFollowed } from './followed.ts';
 
 const conductor = import('./conductor.tsx');
 // Whoever shows it hears of a failure.
@@ -13,6 +14,7 @@ export function WashDayScreen() {
   const { id = '' } = useParams();
   const [search] = useSearchParams();
   const day = useWashDay(id, true);
+  useFollowed(id);
   const trial = useTrial(day.data?.trialId ?? 'new');
   const wearer = useWearer(day.data?.wearerId ?? 'new');
   const shelf = useShelf();
