@@ -183,11 +183,11 @@ export function drawnClose(
     n,
     pieces,
     (own, list) => {
-      for (let k = 0; k < 3 * own.rows * own.width; k++) own.data[k] = ground[k % 3]!;
+      for (let k = 0; k < 3 * own.rows * own.width; k += 3) own.data.set(ground, k);
       for (const i of list) drawPiece(own, pieces.ends, pieces.colours, i);
       if (frame.card) drawCard(own, frame.card.kind, corners, 0.92);
     },
-    progress,
+    { progress },
   );
 }
 

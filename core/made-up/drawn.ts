@@ -116,6 +116,9 @@ export interface Band {
   top: number;
   rows: number;
   width: number;
+  /** Columns in which anything is drawn; of a pixel beside them, only its first place is read. */
+  from: number;
+  to: number;
   data: Float32Array;
 }
 
@@ -172,19 +175,55 @@ export function drawPiece(
   }
 }
 
+/** Columns of the enlarged frame that pieces and shapes have in a band, in whole pixels of the frame; `shapes` null for all. */
+function columnsOf(
+  band: { top: number; rows: number },
+  { width, n }: { width: number; n: number },
+  list: readonly number[],
+  ends: Float32Array,
+  shapes: readonly (readonly Point[])[] | null,
+): { from: number; to: number } {
+  if (!shapes) return { from: 0, to: width * n };
+  let [left, right] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
+  for (const i of list) {
+    const [a, b, wide] = [ends[5 * i]!, ends[5 * i + 2]!, 2 * ends[5 * i + 4]!];
+    left = Math.min(left, a - wide, b - wide);
+    right = Math.max(right, a + wide, b + wide);
+  }
+  for (const shape of shapes) {
+    const ys = shape.map(({ y }) => y);
+    if (Math.max(...ys) < band.top - 1 || Math.min(...ys) > band.top + band.rows + 1) continue;
+    for (const { x } of shape) {
+      left = Math.min(left, x);
+      right = Math.max(right, x);
+    }
+  }
+  const from = Math.max(0, Math.floor(left / n) - 1);
+  const to = Math.min(width, Math.ceil(right / n) + 1);
+  return from < to ? { from: from * n, to: to * n } : { from: 0, to: 0 };
+}
+
 /**
  * A frame drawn `n` times as large in both directions, band by band, and averaged. `paint` fills a band with its ground and
- * draws the pieces that touch it, in their order; `progress` is told the share that is done.
+ * draws the pieces that touch it, in their order; `shapes` are what else it draws, where that does not fill the frame. `progress`
+ * is told the share that is done.
  */
 export function inBands(
   { width, height }: { width: number; height: number },
   n: number,
   pieces: { count: number; ends: Float32Array; order?: Int32Array },
   paint: (own: Band, list: readonly number[]) => void,
-  progress?: (share: number) => void,
+  {
+    shapes = null,
+    progress,
+  }: { shapes?: readonly (readonly Point[])[] | null; progress?: ((share: number) => void) | undefined } = {},
 ): Light {
   const wide = width * n;
-  const out = [0, 1, 2].map(() => ({ width, height, data: new Float32Array(width * height) }));
+  const [red, green, blue] = [0, 1, 2].map(() => new Float32Array(width * height)) as [
+    Float32Array,
+    Float32Array,
+    Float32Array,
+  ];
   const bandRows = BAND_ROWS * n;
   const bands = Math.ceil(height / BAND_ROWS);
   // Which pieces touch which band, in the order they are drawn.
@@ -196,49 +235,65 @@ export function inBands(
     const last = Math.min(bands - 1, Math.floor((Math.max(a, b) + h) / bandRows));
     for (let band = first; band <= last; band++) touched[band]!.push(i);
   }
-  const buffer = new Float32Array(3 * bandRows * wide);
+  const data = new Float32Array(3 * bandRows * wide);
   for (let band = 0; band < bands; band++) {
     const rows = Math.min(BAND_ROWS, height - band * BAND_ROWS) * n;
-    const own: Band = { top: band * bandRows, rows, width: wide, data: buffer };
-    paint(own, touched[band]!);
+    const top = band * bandRows;
+    const { from, to } = columnsOf({ top, rows }, { width, n }, touched[band]!, pieces.ends, shapes);
+    paint({ top, rows, width: wide, from, to, data }, touched[band]!);
     for (let y = 0; y < rows / n; y++)
       for (let x = 0; x < width; x++) {
-        let [r, g, b] = [0, 0, 0];
+        const i = (band * BAND_ROWS + y) * width + x;
+        const start = 3 * (y * n * wide + x * n);
+        if (x * n < from || x * n >= to) {
+          red[i] = data[start]!;
+          green[i] = data[start + 1]!;
+          blue[i] = data[start + 2]!;
+          continue;
+        }
+        let r = 0;
+        let g = 0;
+        let b = 0;
         for (let dy = 0; dy < n; dy++) {
-          let k = 3 * ((y * n + dy) * wide + x * n);
+          let k = start + 3 * dy * wide;
           for (let dx = 0; dx < n; dx++, k += 3) {
-            r += own.data[k]!;
-            g += own.data[k + 1]!;
-            b += own.data[k + 2]!;
+            r += data[k]!;
+            g += data[k + 1]!;
+            b += data[k + 2]!;
           }
         }
-        const i = (band * BAND_ROWS + y) * width + x;
-        out[0]!.data[i] = r / (n * n);
-        out[1]!.data[i] = g / (n * n);
-        out[2]!.data[i] = b / (n * n);
+        red[i] = r / (n * n);
+        green[i] = g / (n * n);
+        blue[i] = b / (n * n);
       }
     progress?.((band + 1) / bands);
   }
-  return out as unknown as Light;
+  return [red, green, blue].map((data) => ({ width, height, data })) as unknown as Light;
 }
 
-/** Fills a shape of the enlarged frame in a band, pixel by pixel of its own light. */
-function fillBand(
+/** The stretches of a band's rows that lie in a shape of the enlarged frame: whole places, `to` past the last. */
+function stretches(
   own: Band,
   shape: readonly Point[],
-  light: (x: number, y: number) => readonly number[],
+  take: (y: number, from: number, to: number) => void,
 ): void {
   fillRows(
     shape.map(({ x, y }) => ({ x, y: y - own.top - 0.5 })),
     own.rows,
-    (y, from, to) => {
-      for (let x = Math.max(0, Math.ceil(from - 0.5)); x < Math.min(own.width, to - 0.5); x++) {
-        const colour = light(x, y);
-        for (let channel = 0; channel < 3; channel++)
-          own.data[3 * (y * own.width + x) + channel] = colour[channel]!;
-      }
-    },
+    (y, from, to) => take(y, Math.max(0, Math.ceil(from - 0.5)), Math.min(own.width, Math.ceil(to - 0.5))),
   );
+}
+
+/** Fills a shape in a band with one colour. */
+function fillBand(own: Band, shape: readonly Point[], [r, g, b]: readonly number[]): void {
+  const { data } = own;
+  stretches(own, shape, (y, from, to) => {
+    for (let k = 3 * (y * own.width + from); k < 3 * (y * own.width + to); k += 3) {
+      data[k] = r!;
+      data[k + 1] = g!;
+      data[k + 2] = b!;
+    }
+  });
 }
 
 /** Draws a card that lies in the enlarged frame with these corners. */
@@ -256,10 +311,12 @@ export function drawCard(own: Band, kind: CardKind, corners: readonly Point[], g
     ),
   );
   const print = cardLight(kind);
-  fillBand(own, corners, (x, y) => {
-    const at = projected(onCard, { x: x + 0.5, y: own.top + y + 0.5 });
-    const value = print(at.x, at.y) * gain;
-    return [value, value, value];
+  stretches(own, corners, (y, from, to) => {
+    for (let x = from; x < to; x++) {
+      const at = projected(onCard, { x: x + 0.5, y: own.top + y + 0.5 });
+      const k = 3 * (y * own.width + x);
+      own.data.fill(print(at.x, at.y) * gain, k, k + 3);
+    }
   });
 }
 
@@ -308,16 +365,17 @@ export function drawn(
           wall *
           (1 + scene.uneven * (0.5 * u + 0.35 * v - 0.9 * (u * u + v * v) + 0.1)) *
           (1 - scene.shadow * Math.exp(-away / 260 ** 2));
-        for (let k = start + 3 * x * n; k < start + 3 * (x + 1) * n; k += 3) {
+        const places = x * n >= own.from && x * n < own.to ? n : 1;
+        for (let k = start + 3 * x * n; k < start + 3 * (x * n + places); k += 3) {
           own.data[k] = value * red;
           own.data[k + 1] = value * green;
           own.data[k + 2] = value * blue;
         }
       }
-      for (let dy = 1; dy < n; dy++) own.data.copyWithin(start + 3 * dy * wide, start, start + 3 * wide);
+      for (let dy = 1; dy < n; dy++)
+        own.data.copyWithin(start + 3 * (dy * wide + own.from), start + 3 * own.from, start + 3 * own.to);
     }
-    const fill = (polygon: readonly Point[], colour: readonly number[]) =>
-      fillBand(own, polygon, () => colour);
+    const fill = (polygon: readonly Point[], colour: readonly number[]) => fillBand(own, polygon, colour);
     if (card) drawCard(own, card.kind, corners, 0.92);
     let at = 0;
     for (; at < list.length && list[at]! < pieces.under; at++)
@@ -341,5 +399,6 @@ export function drawn(
     }
     for (; at < list.length; at++) drawPiece(own, pieces.ends, pieces.colours, list[at]!);
   };
-  return inBands(frame, n, pieces, paint, progress);
+  const shapes = [shape, ...skins, clothes, corners].filter(({ length }) => length > 0);
+  return inBands(frame, n, pieces, paint, { shapes, progress });
 }

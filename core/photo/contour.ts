@@ -13,12 +13,17 @@ export function contoursAt(
   const links = new Map<number, number[]>();
   const places = new Map<number, Point>();
   const between = (a: number, b: number) => (level - a) / (b - a);
-  for (let y = 0; y + 1 < height; y++)
+  for (let y = 0; y + 1 < height; y++) {
+    const row = y * width;
+    // A column's own corners are its neighbour's too.
+    let [upper, lower] = [data[row]! >= level, data[row + width]! >= level];
     for (let x = 0; x + 1 < width; x++) {
-      const i = y * width + x;
+      const i = row + x;
+      const [left, low] = [upper, lower];
+      upper = data[i + 1]! >= level;
+      lower = data[i + width + 1]! >= level;
+      if ((left === low && left === upper && left === lower) || !within(i)) continue;
       const [a, b, c, d] = [data[i]!, data[i + 1]!, data[i + width + 1]!, data[i + width]!];
-      const kind = (a >= level ? 1 : 0) + (b >= level ? 2 : 0) + (c >= level ? 4 : 0) + (d >= level ? 8 : 0);
-      if (kind === 0 || kind === 15 || !within(i)) continue;
       const sides = [
         { id: 2 * i, crosses: a >= level !== b >= level, x: x + between(a, b), y },
         { id: 2 * (i + 1) + 1, crosses: b >= level !== c >= level, x: x + 1, y: y + between(b, c) },
@@ -45,6 +50,7 @@ export function contoursAt(
         }
       }
     }
+  }
   const lines: Point[][] = [];
   const seen = new Set<number>();
   const follow = (start: number) => {

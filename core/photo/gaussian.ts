@@ -17,39 +17,80 @@ function mirrored(length: number, reach: number): Int32Array {
   });
 }
 
+/**
+ * Four distances of a curve at once, each from both of its sides: `sums[x] = middle · from[at + x] + Σ w·(from[a + x] + from[b + x])`
+ * where the first four are summed, `+=` without the middle for those after them.
+ */
+function sumFour(
+  sums: Float64Array,
+  from: Float32Array,
+  first: { at: number; middle: number } | null,
+  [a1, a2, a3, a4]: readonly number[],
+  [b1, b2, b3, b4]: readonly number[],
+  [w1, w2, w3, w4]: readonly number[],
+): void {
+  if (first) {
+    const { at, middle } = first;
+    for (let x = 0; x < sums.length; x++)
+      sums[x] =
+        middle * from[at + x]! +
+        w1! * (from[a1! + x]! + from[b1! + x]!) +
+        w2! * (from[a2! + x]! + from[b2! + x]!) +
+        w3! * (from[a3! + x]! + from[b3! + x]!) +
+        w4! * (from[a4! + x]! + from[b4! + x]!);
+  } else
+    for (let x = 0; x < sums.length; x++)
+      sums[x]! +=
+        w1! * (from[a1! + x]! + from[b1! + x]!) +
+        w2! * (from[a2! + x]! + from[b2! + x]!) +
+        w3! * (from[a3! + x]! + from[b3! + x]!) +
+        w4! * (from[a4! + x]! + from[b4! + x]!);
+}
+
 /** A plane smoothed by a normal curve of `sigma` pixels, mirrored at its edges; `sigma` 0 gives it back as it is. */
 export function gaussian(plane: Plane, sigma: number): Plane {
   if (sigma <= 0) return plane;
   const { width, height, data } = plane;
-  const weights = gaussianWeights(sigma);
-  const reach = weights.length - 1;
+  const curve = gaussianWeights(sigma);
+  const middle = curve[0]!;
+  // As far as whole fours go, with nothing beyond the curve's own reach.
+  const fours = Array.from({ length: Math.ceil((curve.length - 1) / 4) }, (_, n) =>
+    [1, 2, 3, 4].map((k) => 4 * n + k),
+  );
+  const weights = fours.map((ks) => ks.map((k) => curve[k] ?? 0));
+  const reach = 4 * fours.length;
+  const sums = new Float64Array(width);
   const across = emptyPlane(width, height);
   const line = new Float32Array(width + 2 * reach);
   const columns = mirrored(width, reach);
+  const before = fours.map((ks) => ks.map((k) => reach - k));
+  const after = fours.map((ks) => ks.map((k) => reach + k));
+  const first = { at: reach, middle };
   for (let y = 0; y < height; y++) {
     const row = y * width;
-    for (let k = 0; k < line.length; k++) line[k] = data[row + columns[k]!]!;
-    for (let x = 0; x < width; x++) {
-      let sum = weights[0]! * line[x + reach]!;
-      for (let k = 1; k <= reach; k++) sum += weights[k]! * (line[x + reach - k]! + line[x + reach + k]!);
-      across.data[row + x] = sum;
+    line.set(data.subarray(row, row + width), reach);
+    for (let k = 0; k < reach; k++) {
+      line[k] = data[row + columns[k]!]!;
+      line[reach + width + k] = data[row + columns[reach + width + k]!]!;
     }
+    for (let n = 0; n < fours.length; n++)
+      sumFour(sums, line, n === 0 ? first : null, before[n]!, after[n]!, weights[n]!);
+    across.data.set(sums, row);
   }
   const out = emptyPlane(width, height);
   const rows = mirrored(height, reach);
-  const sums = new Float64Array(width);
-  const from = across.data;
+  const rowAt = (y: number) => rows[y + reach]! * width;
   for (let y = 0; y < height; y++) {
-    const middle = rows[y + reach]! * width;
-    const first = weights[0]!;
-    for (let x = 0; x < width; x++) sums[x] = first * from[middle + x]!;
-    // Both sides of the curve at once.
-    for (let k = 1; k <= reach; k++) {
-      const above = rows[y + reach - k]! * width;
-      const below = rows[y + reach + k]! * width;
-      const weight = weights[k]!;
-      for (let x = 0; x < width; x++) sums[x]! += weight * (from[above + x]! + from[below + x]!);
-    }
+    const own = { at: y * width, middle };
+    for (const [n, ks] of fours.entries())
+      sumFour(
+        sums,
+        across.data,
+        n === 0 ? own : null,
+        ks.map((k) => rowAt(y - k)),
+        ks.map((k) => rowAt(y + k)),
+        weights[n]!,
+      );
     out.data.set(sums, y * width);
   }
   return out;

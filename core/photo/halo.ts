@@ -69,8 +69,11 @@ const MOST_APART = 0.25;
 /** By how much the outline may move between the thresholds, mm: pixels so near to the free side belong to it. */
 const MOVES = 3;
 
+/** What a profile is taken over. */
+type Surroundings = Pick<Outline, 'coverage' | 'outside' | 'free'>;
+
 /** The same outline at another threshold, over the same free side. */
-function atThreshold(outline: Outline, threshold: number): Pick<Outline, 'coverage' | 'outside' | 'free'> {
+function atThreshold(outline: Outline, threshold: number): Surroundings {
   const { scale, coverage, masked } = outline;
   const { core } = shapeAt(coverage, threshold, scale);
   const outside = {
@@ -89,17 +92,31 @@ function atThreshold(outline: Outline, threshold: number): Pick<Outline, 'covera
   return { coverage, outside, free };
 }
 
+/** The surroundings of an outline as of a lower and a higher threshold. */
+export type Beside = Record<'low' | 'high', Surroundings>;
+
+/** Both, found once for all that is read of one outline. */
+export const besideOf = (outline: Outline): Beside => ({
+  low: atThreshold(outline, 0.7),
+  high: atThreshold(outline, 0.9),
+});
+
 export type Halo =
   | { value: number; trouble: null; profile: Profile; at: { low: number | null; high: number | null } }
   | { value: null; trouble: HaloTrouble; profile: Profile | null };
 
 /**
  * Thickness of the halo of frizz over the free outline, mm: as if all hair that stands off lay on the outline in one layer.
- * `edgeMm` is the 10–90 % rise of a sharp edge in the picture, `part` narrows to a side. Source: methods.md 4.
+ * `edgeMm` is the 10–90 % rise of a sharp edge in the picture, `part` narrows to a side; `beside` gives what several parts share.
+ * Source: methods.md 4.
  */
 export function haloOf(
   outline: Outline,
-  { edgeMm = 0, part }: { edgeMm?: number; part?: (i: number) => boolean } = {},
+  {
+    edgeMm = 0,
+    part,
+    beside = () => besideOf(outline),
+  }: { edgeMm?: number; part?: (i: number) => boolean; beside?: () => Beside } = {},
 ): Halo {
   // A rise from 10 to 90 % spans 2.563 standard deviations; the grid adds its own.
   const sigma = Math.hypot(edgeMm / 2.563, GRID_SPREAD / outline.scale);
@@ -111,8 +128,9 @@ export function haloOf(
   const value = off(profile, 0.8);
   const freeMm = part ? lengthAt(outline, 1, part) : outline.freeMm;
   if (value === null || freeMm < LEAST_FREE) return { value: null, trouble: 'little free outline', profile };
-  const low = off(profileOf(atThreshold(outline, 0.7), part), 0.7);
-  const high = off(profileOf(atThreshold(outline, 0.9), part), 0.9);
+  const both = beside();
+  const low = off(profileOf(both.low, part), 0.7);
+  const high = off(profileOf(both.high, part), 0.9);
   const apart = low === null || high === null ? Number.POSITIVE_INFINITY : Math.abs(high - low);
   if (apart > Math.max(MOST_APART * value, 0.2)) return { value: null, trouble: 'edge not clear', profile };
   return { value, trouble: null, profile, at: { low, high } };

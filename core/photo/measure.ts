@@ -2,7 +2,7 @@ import { type FoundCard, findCard } from './card/find.ts';
 import { projected } from './card/homography.ts';
 import { CARDS, type CardKind } from './card/layout.ts';
 import { type Taken, takenOf, type Way } from './guard.ts';
-import { haloOf, silhouetteOf } from './halo.ts';
+import { type Beside, besideOf, haloOf, silhouetteOf } from './halo.ts';
 import { channelsOf, luminanceOf } from './light.ts';
 import { type PhotoMeasure, WHOLE_MEASURES } from './measures.ts';
 import { type Half, middleParting, onHalf, type Parting, type SplitAngle } from './parting.ts';
@@ -126,8 +126,13 @@ export function measureWhole(
   });
   if (outline.trouble) return { card, taken, readings: all(outline.trouble), ...nothing };
   const edgeMm = card.edge.mm;
+  let shared: Beside | null = null;
+  const beside = () => {
+    shared ??= besideOf(outline);
+    return shared;
+  };
   const within = (part?: (i: number) => boolean) => {
-    const halo = haloOf(outline, { edgeMm, ...(part ? { part } : {}) });
+    const halo = haloOf(outline, { edgeMm, beside, ...(part ? { part } : {}) });
     const strays = straysOf(outline, lights, edgeMm, part);
     const readings: Readings = {
       halo: given(halo.value, halo.trouble),

@@ -4,7 +4,7 @@ import { coherenceOf } from '@sabor/core/photo/close/coherence';
 import { NO_GRAIN, SLOPE_MM } from '@sabor/core/photo/close/grain';
 import { piecesOf } from '@sabor/core/photo/components';
 import { closed, dilated, eroded, opened } from '@sabor/core/photo/disc';
-import { distanceTo, squaredDistanceTo } from '@sabor/core/photo/distance';
+import { distanceTo } from '@sabor/core/photo/distance';
 import { gaussian } from '@sabor/core/photo/gaussian';
 import { openedGrey } from '@sabor/core/photo/grey-disc';
 import type { Mask, Plane } from '@sabor/core/photo/plane';
@@ -227,13 +227,13 @@ describe('exact distance', () => {
   it('names the nearest pixel, and is the smallest there is', () => {
     const mask = blobs(60, 45, 5);
     const nearest = new Int32Array(mask.data.length);
-    const squared = squaredDistanceTo(mask, nearest);
-    for (let i = 0; i < squared.length; i++) {
+    const away = distanceTo(mask, nearest).data;
+    for (let i = 0; i < away.length; i++) {
       let best = Number.POSITIVE_INFINITY;
-      for (let j = 0; j < squared.length; j++)
+      for (let j = 0; j < away.length; j++)
         if (mask.data[j])
           best = Math.min(best, ((i % 60) - (j % 60)) ** 2 + (Math.floor(i / 60) - Math.floor(j / 60)) ** 2);
-      expect(squared[i]).toBe(best);
+      expect(away[i]).toBe(Math.fround(Math.sqrt(best)));
       const j = nearest[i]!;
       expect(mask.data[j]).toBe(1);
       expect(((i % 60) - (j % 60)) ** 2 + (Math.floor(i / 60) - Math.floor(j / 60)) ** 2).toBe(best);
