@@ -176,14 +176,23 @@ export function drawnClose(
   { supersampling: n = 3, progress }: { supersampling?: number; progress?: (share: number) => void } = {},
 ): Light {
   const pieces = strandPieces(plan, frame, n);
-  const ground = COLOURS[plan.colour].light.map((value) => value * 0.06);
+  const [red, green, blue] = COLOURS[plan.colour].light.map((value) => value * 0.06) as [
+    number,
+    number,
+    number,
+  ];
   const corners = cornersIn(frame).map(({ x, y }) => ({ x: x * n, y: y * n }));
   return inBands(
     frame,
     n,
     pieces,
     (own, list) => {
-      for (let k = 0; k < 3 * own.rows * own.width; k += 3) own.data.set(ground, k);
+      const { data } = own;
+      for (let k = 0; k < 3 * own.rows * own.width; k += 3) {
+        data[k] = red;
+        data[k + 1] = green;
+        data[k + 2] = blue;
+      }
       for (const i of list) drawPiece(own, pieces.ends, pieces.colours, i);
       if (frame.card) drawCard(own, frame.card.kind, corners, 0.92);
     },

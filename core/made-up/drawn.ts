@@ -13,7 +13,7 @@ export type Light = readonly [Plane, Plane, Plane];
 
 /** How much more is drawn in each direction than the picture has pixels. Source: methods.md 4. */
 const SUPERSAMPLING = 4;
-const BAND_ROWS = 40;
+const BAND_ROWS = 10;
 const WALL = { 'from behind': 0.8, 'from the front': 0.42 } as const;
 const LAMPS: Record<Scene['light'], readonly { to: Point3; power: number }[]> = {
   'from behind': [{ to: { x: -0.2, y: -0.55, z: 0.81 }, power: 0.12 }],
@@ -164,9 +164,15 @@ export function drawPiece(
     const high = at + thick;
     const last = Math.min(most, Math.floor(high));
     for (let n = Math.max(0, Math.floor(low)); n <= last; n++) {
+      const k = m * along + n * across;
+      if (n >= low && n + 1 <= high) {
+        data[k] = r;
+        data[k + 1] = g;
+        data[k + 2] = b;
+        continue;
+      }
       const share = Math.min(n + 1, high) - Math.max(n, low);
       if (share <= 0) continue;
-      const k = m * along + n * across;
       const rest = 1 - share;
       data[k] = data[k]! * rest + r * share;
       data[k + 1] = data[k + 1]! * rest + g * share;
