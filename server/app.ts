@@ -73,8 +73,12 @@ const BROTLI = { brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: 4 } } };
 const isText = (_request: Request, response: Response) =>
   /json|csv/.test(String(response.getHeader('Content-Type') ?? ''));
 
-/** Whether somebody opens a page, and no worker keeps it for times without a server. Source: Fetch Metadata. */
-const opened = (request: Request) => request.get('Sec-Fetch-Dest') === 'document';
+/**
+ * Whether somebody opens a page, and not a worker that keeps it for times without a server. Source: Fetch Metadata; Service
+ * Workers, "navigation preload".
+ */
+const opened = (request: Request) =>
+  request.get('Sec-Fetch-Dest') === 'document' || request.get('Service-Worker-Navigation-Preload') === 'true';
 
 /** Serves the built pages: hashed assets for a year, the page itself fresh, with this answer's nonce in it. */
 function servePages(app: Express, webRoot: string, isHosted: boolean) {

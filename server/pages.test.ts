@@ -91,6 +91,12 @@ describe('the pages', () => {
     expect(opened.bytes.toString()).toContain(
       '<link rel="modulepreload" crossorigin href="/assets/trial-1.js"><link rel="preload" as="fetch" crossorigin href="/api/trials/some"></head>',
     );
+    // Asked for beside the worker that keeps pages, while that is still being woken.
+    const beside = await ask('/trials/some', 'identity', {
+      'Sec-Fetch-Dest': 'empty',
+      'Service-Worker-Navigation-Preload': 'true',
+    });
+    expect(beside.bytes.toString()).toContain('href="/assets/trial-1.js"');
     const kept = await ask('/trials/some', 'identity', { 'Sec-Fetch-Dest': 'empty' });
     expect(kept.bytes.toString()).not.toContain('preload');
   });

@@ -4,25 +4,26 @@ import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 
+/** What the first script is made of besides itself: it asks for the first answers while the application is still on its way. */
+const FIRST = /(\/web\/(pages|http\/early)\.ts|vite\/(preload-helper|modulepreload-polyfill)(\.js)?)$/;
 /** The page names the application's own scripts, so that they are on their way before the first of them has run. */
 const appWithPage: Plugin = {
   name: 'sabor:app-with-page',
   transformIndexHtml: {
     order: 'post',
-    handler(_html, { bundle }) {
+    handler(_html, { bundle, chunk: first }) {
       const chunks = Object.values(bundle ?? {}).filter((one) => one.type === 'chunk');
-      const app = chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith('/web/app.tsx'));
-      return [app?.fileName, ...(app?.imports ?? [])].flatMap((file) =>
-        file === undefined
-          ? []
-          : [
-              {
-                tag: 'link',
-                attrs: { rel: 'modulepreload', crossorigin: true, href: `/${file}` },
-                injectTo: 'head' as const,
-              },
-            ],
-      );
+      const app = chunks.find(({ moduleIds }) => moduleIds.some((id) => id.endsWith('/web/app.tsx')));
+      if (!app || !first) throw new Error('The application is in no chunk.');
+      if (first.imports.includes(app.fileName))
+        throw new Error(`${first.fileName} waits for all of ${app.fileName} before it asks for anything.`);
+      return [app.fileName, ...app.imports]
+        .filter((file) => !first.imports.includes(file))
+        .map((file) => ({
+          tag: 'link',
+          attrs: { rel: 'modulepreload', crossorigin: true, href: `/${file}` },
+          injectTo: 'head' as const,
+        }));
     },
   },
 };
@@ -128,11 +129,17 @@ export default defineConfig({
     target: 'es2022',
     manifest: 'built.json',
     assetsInlineLimit: 0,
+    // A page says which scripts it is made of; to name forty of them once more from a script costs more than it saves.
+    modulePreload: {
+      resolveDependencies: (_file, deps, { hostType }) =>
+        hostType === 'html' ? deps : deps.filter((file) => file.endsWith('.css')),
+    },
     chunkSizeWarningLimit: 700,
     rolldownOptions: {
       output: {
         codeSplitting: {
           groups: [
+            { name: 'first', test: FIRST, priority: 1 },
             {
               debugName: 'everywhere',
               name: (id, graph) =>

@@ -25,6 +25,8 @@ self.addEventListener('activate', (event) => {
   event.waitUntil(
     (async () => {
       for (const name of await caches.keys()) if (name !== CACHE) await caches.delete(name);
+      // The page is asked for while this is still being woken, and asked for as a page: the server names its screen's files.
+      await self.registration.navigationPreload?.enable();
       await self.clients.claim();
     })(),
   );
@@ -56,7 +58,9 @@ self.addEventListener('fetch', (event) => {
   if (request.mode === 'navigate')
     // The page that was kept at its build is every page: one that was opened names the files of its own screen.
     event.respondWith(
-      fetch(request).catch(async (error) => (await caches.match(PAGES)) ?? Promise.reject(error)),
+      Promise.resolve(event.preloadResponse)
+        .then((asked) => asked ?? fetch(request))
+        .catch(async (error) => (await caches.match(PAGES)) ?? Promise.reject(error)),
     );
   else if (url.pathname.startsWith('/assets/'))
     event.respondWith(
