@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
+import type { Readable, Writable } from 'node:stream';
 import { chromium as debian } from '../playwright.config.ts';
 
 type Answer = { id?: number; result?: Record<string, unknown>; error?: { message: string } };
@@ -24,13 +25,7 @@ export async function bareBrowser({ width, height }: { width: number; height: nu
     ],
     { stdio: ['ignore', 'ignore', 'ignore', 'pipe', 'pipe'] },
   );
-  const [, , , to, from] = chrome.stdio as unknown as [
-    null,
-    null,
-    null,
-    NodeJS.WritableStream,
-    NodeJS.ReadableStream,
-  ];
+  const [, , , to, from] = chrome.stdio as unknown as [null, null, null, Writable, Readable];
   const waiting = new Map<number, (answer: Answer) => void>();
   let heard = '';
   from.on('data', (part: Buffer) => {
@@ -76,6 +71,8 @@ export async function bareBrowser({ width, height }: { width: number; height: nu
     close: async () => {
       chrome.kill('SIGTERM');
       await new Promise((done) => chrome.once('exit', done));
+      // What it started may hold the other ends a while longer.
+      for (const end of [to, from]) end.destroy();
       rmSync(profile, { recursive: true, force: true });
     },
   };
