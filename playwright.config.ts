@@ -22,9 +22,9 @@ export const chromium = {
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'e2e/results',
-  timeout: 240_000,
+  timeout: 600_000,
   // Nothing here judges speed: a slow machine is waited for.
-  expect: { timeout: 30_000 },
+  expect: { timeout: 60_000 },
   // A browser test waits now and then, for the server or for what a page shows: three keep two processors at work.
   workers: Number(process.env.SABOR_E2E_WORKERS ?? 3),
   retries: 0,
@@ -38,7 +38,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     launchOptions: chromium,
     trace: 'off',
-    actionTimeout: 30_000,
+    actionTimeout: 60_000,
   },
   webServer: {
     command: `node --import tsx e2e/serve.ts ${E2E_PORT}`,

@@ -4,7 +4,7 @@ import { beginDay, makeTrial } from './make-trial.ts';
 test('a newcomer photographs two wash days with the simulated camera, and reads how far they are apart', async ({
   page,
 }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(900_000);
   await page.setViewportSize(PHONE);
   const days: string[] = [];
   for (const [question, hoursAgo] of [
@@ -26,9 +26,9 @@ test('a newcomer photographs two wash days with the simulated camera, and reads 
     const camera = page.getByRole('region', { name: 'Camera, back' });
     await camera.getByRole('button', { name: 'Simulated camera' }).click();
     await camera.getByLabel('Frizz').selectOption(frizz);
-    await expect(camera.getByRole('status').first()).toContainText('Card found', { timeout: 60_000 });
+    await expect(camera.getByRole('status').first()).toContainText('Card found', { timeout: 180_000 });
     await camera.getByRole('button', { name: 'Take it' }).click();
-    await expect(camera).toHaveCount(0, { timeout: 60_000 });
+    await expect(camera).toHaveCount(0, { timeout: 180_000 });
   };
   const taken = page.getByRole('img', { name: 'back, taken' });
   await page.goto(`/wash-days/${days[0]}/photographs/wet`);
@@ -38,30 +38,32 @@ test('a newcomer photographs two wash days with the simulated camera, and reads 
   await expect(taken).toHaveCount(2);
   await page.getByRole('link', { name: 'Measure back' }).first().click();
   const [first, again] = [page.getByRole('article').first(), page.getByRole('article').nth(1)];
-  await expect(again).toContainText('Kept with its wash day.', { timeout: 60_000 });
+  await expect(again).toContainText('Kept with its wash day.', { timeout: 180_000 });
   // Once in one picture: the other gets it by its card.
   await first.getByRole('slider', { name: /Leave out what is below/ }).fill('0.7');
   await first.getByRole('slider', { name: /Leave out what is below/ }).press('ArrowUp');
-  await expect(again).toContainText('laid by the card', { timeout: 60_000 });
-  await expect(again).toContainText(/frizz halo\s*\d\.\d\d mm/, { timeout: 60_000 });
-  await expect(again).toContainText('Kept with its wash day.', { timeout: 60_000 });
+  await expect(again).toContainText('laid by the card', { timeout: 180_000 });
+  await expect(again).toContainText(/frizz halo\s*\d\.\d\d mm/, { timeout: 180_000 });
+  await expect(again).toContainText('Kept with its wash day.', { timeout: 180_000 });
 
   await page.goto(`/wash-days/${days[1]}/photographs/wet`);
   await page.getByRole('button', { name: 'Camera, back' }).click();
   await page.getByRole('button', { name: 'Simulated camera' }).click();
   await page.getByText('Spoil or change the picture').click();
   await page.getByLabel('Distance').selectOption('near');
-  await expect(page.getByText(/^\s*Step back: last time showed \d+ % more/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^\s*Step back: last time showed \d+ % more/)).toBeVisible({
+    timeout: 180_000,
+  });
   await page.getByRole('button', { name: 'Close', exact: true }).click();
   await shoot('much');
   await page.getByRole('link', { name: 'Measure back' }).click();
-  await expect(page.getByRole('article').first()).toContainText('laid by the card', { timeout: 60_000 });
+  await expect(page.getByRole('article').first()).toContainText('laid by the card', { timeout: 180_000 });
   await page.getByRole('button', { name: /Add the picture before it/ }).click();
   const apart = page.getByRole('region', { name: 'How far apart' });
-  await expect(apart).toContainText('is not known yet: shoot again', { timeout: 60_000 });
+  await expect(apart).toContainText('is not known yet: shoot again', { timeout: 180_000 });
   // With the shot taken of the same hair, the picture's own error is known.
   await page.getByRole('button', { name: /Add the picture before it/ }).click();
   await expect(apart).toContainText(/Less frizz halo, by \d\.\d\d mm: shooting twice alone differs/, {
-    timeout: 60_000,
+    timeout: 180_000,
   });
 });

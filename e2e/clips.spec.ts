@@ -25,7 +25,7 @@ test('clips of two wash days are filmed with sound and play in step, slowed and 
       await expect(page.getByRole('timer')).toHaveText(/^[1-7] s$/);
       await page.getByRole('button', { name: 'Stop', exact: true }).click();
     }
-    await expect(page.getByLabel('Clip, bounce')).toHaveCount(1, { timeout: 60_000 });
+    await expect(page.getByLabel('Clip, bounce')).toHaveCount(1, { timeout: 180_000 });
   }
   // What is no film is told, and nothing is lost by it.
   const chosen = page.waitForEvent('filechooser');

@@ -143,7 +143,6 @@ for (let part = 0; part < PARTS; part++)
   test(`axe finds nothing on any screen, nothing scrolls sideways at any width nor at twice its size, ${part + 1} of ${PARTS}`, async ({
     page,
   }) => {
-    test.setTimeout(240_000);
     for (const [path, heading] of (await screens(page)).filter((_, i) => i % PARTS === part)) {
       await page.emulateMedia({ colorScheme: 'light' });
       await page.setViewportSize(BENCH);
@@ -207,7 +206,6 @@ test('axe finds nothing in the conductor', async ({ page }) => {
 });
 
 test('axe finds nothing in dialogs, opened lists, explained words and refused sheets', async ({ page }) => {
-  test.setTimeout(240_000);
   const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; question: string }[];
   // By its name: the test before may have begun a wash day of another one.
   const running = trials.find(({ question }) => question.startsWith('Foam or jelly'))!.id;

@@ -31,7 +31,7 @@ test('a three-arm half-head is planned blind, told how many wash days it needs, 
   await page.getByRole('button', { name: 'Simulate this plan' }).click();
   const power = page.getByRole('region', { name: 'How many wash days?' });
   await expect(power.getByRole('img', { name: /^Power by true difference/ })).toBeVisible({
-    timeout: 60_000,
+    timeout: 180_000,
   });
   await expect(power.getByText(/A difference of 1 is found with \d+ %/)).toBeVisible();
   await expect(power.getByText(/6 wash days are about \d+ weeks and EUR/)).toBeVisible();

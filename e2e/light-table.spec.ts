@@ -33,7 +33,7 @@ test('two options’ pictures lie on the light table at one scale, moved togethe
   }
   await table.getByRole('button', { name: 'Draw what was read' }).click();
   await expect(table.getByText(/frizz halo \d\.\d\d mm · silhouette \d+ cm²/)).toHaveCount(2, {
-    timeout: 60_000,
+    timeout: 180_000,
   });
   await table.getByRole('button', { name: 'Pictures alone' }).click();
   await expect(table.getByText(/silhouette/)).toHaveCount(0);

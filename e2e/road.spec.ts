@@ -2,7 +2,6 @@ import { expect, lookAndEnd, runWashDay, test } from './bench.ts';
 
 /** The whole road on screens alone: shelf, head, routine, trial, wash days, wear, comparison. */
 test('a tester takes an own two-arm trial from shelf to comparison', async ({ page }) => {
-  test.setTimeout(240_000);
   await page.goto('/shelf');
   for (const [name, price] of [
     ['Marsh Gel', '12,50'],

@@ -68,7 +68,6 @@ async function checkIn(page: Page, hand: Hand, day: number): Promise<void> {
 test('the whole job, from an empty Sabor to a comparison, in fewer taps than the notebook', async ({
   page,
 }) => {
-  test.setTimeout(300_000);
   const hand = new Hand(page);
   const told: string[] = [];
   const tell = (what: string, { taps, fields }: { taps: number; fields: number }) =>
@@ -186,7 +185,6 @@ async function tabTo(page: Page, what: Locator): Promise<void> {
 }
 
 test('a trial is planned, washed, rated and closed by keyboard alone', async ({ page }) => {
-  test.setTimeout(240_000);
   const keys = page.keyboard;
   const press = async (what: Locator) => {
     await tabTo(page, what);

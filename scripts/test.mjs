@@ -37,13 +37,25 @@ function tellSlowest(tests) {
     console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${name}`);
 }
 
-/** Every test of a Playwright report, with how long it took. */
+/** What went wrong is told once more at the end, where whoever reads the last lines alone finds it. */
+const LINES = 12;
+function tellFailed(tests) {
+  for (const { name, errors } of tests)
+    for (const error of errors)
+      console.log(`failed: ${name}\n${error.split('\n').slice(0, LINES).join('\n')}`);
+}
+
+/** Every test of a Playwright report, with how long it took and what it says went wrong. */
 const browserTests = (suites) =>
   suites.flatMap(({ specs = [], suites: inner = [] }) => [
-    ...specs.map(({ title, file, tests }) => ({
-      name: `${file} ${title}`,
-      ms: tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0),
-    })),
+    ...specs.map(({ title, file, tests }) => {
+      const results = tests.flatMap((test) => test.results);
+      return {
+        name: `${file} ${title}`,
+        ms: results.reduce((sum, { duration }) => sum + duration, 0),
+        errors: results.flatMap(({ errors }) => errors.map(({ message }) => message ?? '')),
+      };
+    }),
     ...browserTests(inner),
   ]);
 
@@ -52,7 +64,10 @@ function suite(name, command, args, report, count, timed, env) {
   const fine = run(name, command, args, env);
   const told = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : null;
   const { passed, failed } = told ? count(told) : { passed: 0, failed: 0 };
-  if (told) tellSlowest(timed(told));
+  if (told) {
+    tellSlowest(timed(told));
+    tellFailed(timed(told));
+  }
   totals.passed += passed;
   totals.failed += !fine && failed === 0 ? 1 : failed;
   if (fine && passed === 0) totals.failed++;
@@ -90,9 +105,13 @@ suite(
         .length,
   }),
   ({ testResults }) =>
-    testResults.map(({ name, startTime, endTime }) => ({
+    testResults.map(({ name, startTime, endTime, message, assertionResults }) => ({
       name: path.relative(root, name),
       ms: endTime - startTime,
+      errors: [
+        message ?? '',
+        ...assertionResults.flatMap(({ failureMessages }) => failureMessages ?? []),
+      ].filter(Boolean),
     })),
 );
 const playwright = path.join(reports, 'playwright.json');
