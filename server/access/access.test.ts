@@ -380,6 +380,10 @@ describe('the list of who may come in', () => {
     const gone = await other.ask('GET', '/api/me');
     expect([gone.status, gone.headers['sabor-struck-out']]).toEqual([401, 'yes']);
     expect(gone.body.detail).toMatch(/struck out/);
+    // A phone that was lost: its sign-in is ended first, then it is struck out.
+    await bench.ask('DELETE', `/api/devices/${device.deviceId}`);
+    const lost = await device.ask('GET', '/api/me');
+    expect([lost.status, lost.headers['sabor-struck-out']]).toEqual([401, 'yes']);
   });
 
   it('is guarded by its passphrase; shutting somebody out is not', async () => {

@@ -78,7 +78,9 @@ export async function savePerson(db: Db, { id, name, role, wearerId }: PersonInp
 /** Remembers what devices were known by, so that one that comes again is told, and clears what it keeps. */
 const rememberStruckOut = (client: Client, devices: string, id: string) =>
   client.query(
-    `insert into struck_out (token_hash) select s.token_hash from session s join device d on d.id = s.device_id where ${devices} = $1
+    `insert into struck_out (token_hash)
+     select s.token_hash from (select token_hash, device_id from session union all select token_hash, device_id from ended_session) s
+       join device d on d.id = s.device_id where ${devices} = $1
      on conflict do nothing`,
     [id],
   );
@@ -108,7 +110,11 @@ export async function strikeOut(db: Db, id: string): Promise<void> {
 /** Ends what a device is signed in by; it stays on the list and may sign in again with a new code. */
 export async function endSessions(db: Db, deviceId: string): Promise<void> {
   await transaction(db, async (client) => {
-    const { rowCount } = await client.query('delete from session where device_id = $1', [deviceId]);
+    const { rowCount } = await client.query(
+      `with ended as (delete from session where device_id = $1 returning token_hash, device_id)
+       insert into ended_session (token_hash, device_id) select * from ended`,
+      [deviceId],
+    );
     if (rowCount) await putOnRecord(client, { act: 'sign-in ended', before: { device: deviceId } });
   });
 }

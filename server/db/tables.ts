@@ -84,6 +84,7 @@ export const KEPT_APART = [
   'session',
   'sign_in_try',
   'struck_out',
+  'ended_session',
   'envelope',
   'change_log',
 ] as const;

@@ -16,18 +16,20 @@ import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
 import { SETTINGS_COLUMNS, SETTINGS_RECORD, settingsOfRecord, stepJson } from '../routines/step-sql.ts';
-import { mustBeNoneOut } from '../wash-days/envelope.ts';
+import { mustBeNoneOut, takeBack } from '../wash-days/envelope.ts';
 import { readTrial } from './read.ts';
 
 /** What was promised before the first wash day, and what happens to it after: ended, amended, looked at, unsealed. */
 
 export async function endTrial(db: Db, id: string, reason: string): Promise<void> {
-  const { rowCount } = await db.query(
-    `with taken as (update envelope set taken_back_at = now() where trial_id = $1 and opened_at is null and taken_back_at is null)
-     update trial set status = 'ended', ended_at = now(), end_reason = $2 where id = $1 and ended_at is null`,
-    [id, reason],
-  );
-  if (rowCount === 0) throw new Refusal(409, 'This trial is over already, or was never there.');
+  await transaction(db, async (client) => {
+    const { rowCount } = await client.query(
+      `update trial set status = 'ended', ended_at = now(), end_reason = $2 where id = $1 and ended_at is null`,
+      [id, reason],
+    );
+    if (rowCount === 0) throw new Refusal(409, 'This trial is over already, or was never there.');
+    await takeBack(client, id);
+  });
 }
 
 async function lockTrial(client: Client, id: string): Promise<TrialDetail> {

@@ -171,6 +171,9 @@ describe('a prepared wash day', () => {
     await bench.ask('POST', `/api/trials/${done.id}/end`, { reason: 'Enough.' });
     expect((await prepare(done.id)).body.detail).toMatch(/over/);
     expect((await start(done.id, { prepared: true }, body.washDayId)).body.detail).toMatch(/over/);
+    // A trial that ends takes its envelope back, on record.
+    const { body: record } = await bench.ask<OnRecord[]>('GET', `/api/trials/${done.id}/record`);
+    expect(record.map(({ act }) => act)).toContain('envelope taken back');
     expect((await prepare(v7())).status).toBe(404);
     // Prepared with other data than these.
     const elsewhere = await oneRun('finished');

@@ -78,15 +78,20 @@ export async function openEnvelope(client: Client, start: StartWashDay): Promise
   return { place, steps };
 }
 
-/** Takes the envelope of a trial back, unopened; what is begun with it afterwards is refused. */
+/** Takes the envelope of a trial back where one is out, unopened; what is begun with it afterwards is refused. */
+export async function takeBack(client: Client, trialId: string): Promise<void> {
+  const { rows } = await client.query<{ position: number }>(
+    `update envelope set taken_back_at = now() where trial_id = $1 and ${OUT} returning position`,
+    [trialId],
+  );
+  if (rows[0]) await onRecord(client, trialId, 'envelope taken back', { wash_day: rows[0].position + 1 });
+}
+
+/** The same, where the trial goes on; gives where the envelope is. */
 export async function takeBackEnvelope(db: Db, trialId: string): Promise<EnvelopeOut> {
   return transaction(db, async (client) => {
     await client.query('select from trial where id = $1 for update', [trialId]);
-    const { rows } = await client.query<{ position: number }>(
-      `update envelope set taken_back_at = now() where trial_id = $1 and ${OUT} returning position`,
-      [trialId],
-    );
-    if (rows[0]) await onRecord(client, trialId, 'envelope taken back', { wash_day: rows[0].position + 1 });
+    await takeBack(client, trialId);
     return readEnvelopeOut(client, trialId);
   });
 }
