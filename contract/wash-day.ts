@@ -10,7 +10,7 @@ import { MARK_REASONS, MARKS, PAUSE_REASONS, SKIP_REASONS } from '@sabor/core/st
 import { SLOTS } from '@sabor/core/step/slots';
 import * as v from 'valibot';
 import { CheckIn, WearEvent } from './check-in.ts';
-import { asStored, eachOnce, id, note, number, oneOf, pastMoment, whole } from './fields.ts';
+import { asStored, eachOnce, id, moment, note, number, oneOf, pastMoment, whole } from './fields.ts';
 import { Photograph } from './photograph.ts';
 import { STEP_PARTS, settings } from './routine.ts';
 import { AttachedAir, DayAir } from './weather.ts';
@@ -34,6 +34,8 @@ export const StartWashDay = v.object({
   startedAt: pastMoment,
   /** It was begun from its envelope, without the network. */
   prepared: v.optional(v.boolean(), false),
+  /** The device's own time as it sends, so that a clock that is wrong is noticed. */
+  now: v.optional(moment),
   /** How the last wear ended, where that was asked as this one began. */
   wearEnd: v.optional(v.nullable(oneOf(WEAR_ENDS, 'how it ended')), null),
 });

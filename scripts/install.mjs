@@ -54,6 +54,12 @@ export function installDebian(packageName, present) {
 export const installPython = () =>
   installDebian('python3', () => spawnSync('python3', ['--version']).status === 0);
 
+/** What reads PDF files in the tests: poppler's tools and qpdf. */
+export const installPdfTools = () =>
+  installDebian('poppler-utils qpdf', () =>
+    ['pdftotext', 'pdfimages', 'qpdf'].every((tool) => !spawnSync(tool, ['--version']).error),
+  );
+
 /** Debian's Chromium without a window, and the whole one; the first takes two thirds of the time in tests. */
 export const CHROMIUMS = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'];
 

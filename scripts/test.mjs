@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { installChromium, installDependencies, installPython, root } from './install.mjs';
+import { installChromium, installDependencies, installPdfTools, installPython, root } from './install.mjs';
 import { stage } from './stages.mjs';
 
 const totals = { passed: 0, failed: 0 };
@@ -81,6 +81,7 @@ try {
   await stage('PostgreSQL', ensurePostgres);
   await stage('Chromium', installChromium);
   await stage('Python', installPython);
+  await stage('PDF tools', installPdfTools);
   const { buildWeb } = await import('./start/build.ts');
   await stage('Web application', buildWeb);
 } catch {

@@ -84,6 +84,8 @@ export async function openBenchOn(
     checkAnswers: true,
   });
   const listening = app.listen(0, '127.0.0.1');
+  // A test that is busy with something else for five seconds must not meet a connection that is just being closed.
+  listening.keepAliveTimeout = 120_000;
   await new Promise((resolve) => listening.once('listening', resolve));
   const url = `http://127.0.0.1:${(listening.address() as AddressInfo).port}`;
   return {

@@ -42,7 +42,8 @@ const starts = createBox<KeptStart>({
   letGo: startStore.letGo,
   stored: startStore.all,
   send: async ({ id, start }) => {
-    begun(newestOf(await put<WashDay>(`/wash-days/${id}`, start), performance.now()));
+    const told = { ...start, now: new Date().toISOString() };
+    begun(newestOf(await put<WashDay>(`/wash-days/${id}`, told), performance.now()));
     sendTaps();
   },
 });

@@ -122,6 +122,18 @@ describe('a prepared wash day', () => {
     expect((await start(trial.id)).status).toBe(200);
   });
 
+  it('begins at its moment by this clock, where that of the phone is an hour ahead', async () => {
+    const { trial } = await oneRun('finished');
+    const { body } = await prepare(trial.id);
+    const ahead = (ms: number) => new Date(Date.now() + 3_600_000 - ms).toISOString();
+    const told = { prepared: true, startedAt: ahead(600_000) };
+    expect((await start(trial.id, { ...told, now: 'once' }, body.washDayId)).status).toBe(422);
+    expect((await start(trial.id, told, body.washDayId)).status).toBe(422);
+    const begun = await start(trial.id, { ...told, now: ahead(0) }, body.washDayId);
+    expect(begun.status).toBe(200);
+    expect(Math.abs(Date.parse(begun.body.startedAt) - (Date.now() - 600_000))).toBeLessThan(60_000);
+  });
+
   it('begins while the last is worn, where it says how that ended; one ended later elsewhere ended as it began', async () => {
     const worn = await oneRun('worn');
     const sealed = (await prepare(worn.trial.id)).body;

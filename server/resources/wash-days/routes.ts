@@ -14,6 +14,7 @@ import { parse, parseAsIs } from '../../http/problems.ts';
 import { isFromNetwork } from '../../http/same-origin.ts';
 import { bodyWithId, pathId } from '../../http/with-id.ts';
 import { changeWashDay } from './change.ts';
+import { aheadOf, setRight } from './device-clock.ts';
 import { abandonWashDay, endWear, reopenWear } from './end.ts';
 import { readEnvelopeOut, takeBackEnvelope } from './envelope.ts';
 import { importDays, listDayImports, takeBackImport } from './import.ts';
@@ -46,7 +47,12 @@ export function washDayRoutes(db: Db, live?: Live): Router {
     response.json(await takeBackImport(db, pathId(request, 'file of wash days')));
   });
   router.put('/wash-days/:id', async (request, response) => {
-    response.json(await startWashDay(db, parse(StartWashDay, bodyWithId(request, 'wash day'))));
+    const body = bodyWithId(request, 'wash day');
+    // A day that was begun without the network has the moment of its device's own clock.
+    const aheadMs = aheadOf(typeof body.now === 'string' ? body.now : undefined);
+    response.json(
+      await startWashDay(db, parse(StartWashDay, aheadMs === 0 ? body : setRight(body, aheadMs))),
+    );
   });
   router.get('/trials/:id/envelope', async (request, response) => {
     response.json(await readEnvelopeOut(db, pathId(request, 'trial')));

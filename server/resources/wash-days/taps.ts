@@ -4,6 +4,7 @@ import type * as v from 'valibot';
 import { safeParse } from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { Refusal } from '../../http/problems.ts';
+import { aheadOf, setRight } from './device-clock.ts';
 import { Hearing } from './hearing.ts';
 import { readWashDay } from './read.ts';
 import { SaidBefore } from './said-before.ts';
@@ -17,36 +18,6 @@ function impossible(error: unknown): string | null {
     : null;
 }
 
-/** Clocks differ by less than this without being wrong, ms. */
-const CLOCK_SLACK = 120_000;
-
-/** Fields of taps that hold moments of the device's clock. */
-const MOMENTS = new Set([
-  'at',
-  'startedAt',
-  'doneAt',
-  'washedAt',
-  'dry80At',
-  'dry90At',
-  'dryAt',
-  'revealAt',
-  'from',
-  'to',
-  'lookedAt',
-]);
-
-/** The tap as a right clock would have made it. */
-const setRight = (value: unknown, aheadMs: number): unknown => {
-  if (Array.isArray(value) || typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(
-    Object.entries(value).map(([key, item]) => {
-      if (!MOMENTS.has(key) || typeof item !== 'string') return [key, setRight(item, aheadMs)];
-      const ms = Date.parse(item);
-      return [key, Number.isNaN(ms) ? item : new Date(ms - aheadMs).toISOString()];
-    }),
-  );
-};
-
 /** A tap read from what a device sent, or what is wrong with it; its id where it has one. */
 function readTap(raw: unknown, aheadMs: number): { tap: HeardTap } | { id: string; detail: string } {
   const given = typeof raw === 'object' && raw !== null && 'id' in raw ? raw.id : null;
@@ -55,12 +26,6 @@ function readTap(raw: unknown, aheadMs: number): { tap: HeardTap } | { id: strin
   if (clean.problem !== null) return { id, detail: clean.problem };
   const read = safeParse(Tap, aheadMs === 0 ? clean.value : setRight(clean.value, aheadMs));
   return read.success ? { tap: read.output } : { id, detail: read.issues[0].message };
-}
-
-/** By how much a device's clock is ahead of this one, ms; 0 where that is no more than clocks differ. */
-function aheadOf(now: string | undefined): number {
-  const ahead = now === undefined ? 0 : Date.parse(now) - Date.now();
-  return Math.abs(ahead) < CLOCK_SLACK ? 0 : Math.round(ahead);
 }
 
 /** Refuses taps that a device kept for another database. */
