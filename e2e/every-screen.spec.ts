@@ -133,7 +133,7 @@ async function staysWithin(page: Page, path: string, widths: readonly number[]):
           `${path} at ${width}`,
         ).toBeLessThanOrEqual(width),
       )
-      .toPass({ timeout: 5000 });
+      .toPass({ timeout: 60_000 });
   }
 }
 

@@ -74,11 +74,11 @@ const isText = (_request: Request, response: Response) =>
   /json|csv/.test(String(response.getHeader('Content-Type') ?? ''));
 
 /**
- * Whether somebody opens a page, and not a worker that keeps it for times without a server. Source: Fetch Metadata; Service
- * Workers, "navigation preload".
+ * Whether somebody opens a page, perhaps by way of the worker that keeps pages (web/public/offline.js), and it is not asked for
+ * to be kept. Source: Fetch Metadata.
  */
 const opened = (request: Request) =>
-  request.get('Sec-Fetch-Dest') === 'document' || request.get('Service-Worker-Navigation-Preload') === 'true';
+  request.get('Sec-Fetch-Dest') === 'document' || request.get('Sabor-Opened') === 'yes';
 
 /** Serves the built pages: hashed assets for a year, the page itself fresh, with this answer's nonce in it. */
 function servePages(app: Express, webRoot: string, isHosted: boolean) {

@@ -91,10 +91,10 @@ describe('the pages', () => {
     expect(opened.bytes.toString()).toContain(
       '<link rel="modulepreload" crossorigin href="/assets/trial-1.js"><link rel="preload" as="fetch" crossorigin href="/api/trials/some"></head>',
     );
-    // Asked for beside the worker that keeps pages, while that is still being woken.
+    // By way of the worker that keeps pages.
     const beside = await ask('/trials/some', 'identity', {
       'Sec-Fetch-Dest': 'empty',
-      'Service-Worker-Navigation-Preload': 'true',
+      'Sabor-Opened': 'yes',
     });
     expect(beside.bytes.toString()).toContain('href="/assets/trial-1.js"');
     const kept = await ask('/trials/some', 'identity', { 'Sec-Fetch-Dest': 'empty' });

@@ -26,6 +26,7 @@ import { applyTaps } from '@sabor/reading/apply-tap';
 import { DEFAULT_SETTINGS } from '@sabor/reading/default-settings';
 import {
   keepPreviousData,
+  QueryCache,
   QueryClient,
   useMutation,
   useQueries,
@@ -33,12 +34,22 @@ import {
   useQueryClient,
 } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { get, put, Refused } from '../http/http.ts';
+import { get, noteOld, put, Refused } from '../http/http.ts';
 import { newestOf, readDay } from '../offline/known-day.ts';
 import { useOutbox } from '../offline/outbox.ts';
 import { isWorked } from './worked.ts';
 
+/** What a server says, or what says it in its place, that is not there to answer. */
+const AWAY = [0, 502, 503, 504];
+
 export const queryClient = new QueryClient({
+  queryCache: new QueryCache({
+    // What stands on the page stays there, and says how old it is.
+    onError: (error, { queryHash, state: { data, dataUpdatedAt } }) => {
+      if (data !== undefined && error instanceof Refused && AWAY.includes(error.status))
+        noteOld(queryHash, new Date(dataUpdatedAt).toUTCString());
+    },
+  }),
   defaultOptions: {
     queries: {
       staleTime: 5_000,

@@ -52,9 +52,9 @@ export const keptAnswer = {
     return () => hearing.delete(tell);
   },
 };
-function noteAge(path: string, { headers }: Response): void {
-  const kept = headers.get('Sabor-Kept');
-  if (kept) old.set(path, kept);
+/** Notes that what stands on the page of an answer is that old, because the server does not answer anew; `since` null: it did. */
+export function noteOld(path: string, since: string | null): void {
+  if (since) old.set(path, since);
   // One that answers afresh is there for the others too.
   else old.clear();
   const next = [...old.values()].sort((a, b) => Date.parse(a) - Date.parse(b))[0] ?? null;
@@ -123,7 +123,7 @@ async function send<T>(
   noteSignIn(response);
   if (response.ok && method === 'GET') {
     heard.add(path);
-    noteAge(path, response);
+    noteOld(path, response.headers.get('Sabor-Kept'));
   }
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
   const problem = (await response.json().catch(() => null)) as Problem | null;

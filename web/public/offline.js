@@ -25,8 +25,6 @@ self.addEventListener('activate', (event) => {
   event.waitUntil(
     (async () => {
       for (const name of await caches.keys()) if (name !== CACHE) await caches.delete(name);
-      // The page is asked for while this is still being woken, and asked for as a page: the server names its screen's files.
-      await self.registration.navigationPreload?.enable();
       await self.clients.claim();
     })(),
   );
@@ -51,6 +49,15 @@ async function serverFirst(request, key) {
   }
 }
 
+/** A page as somebody opens it: asked for from here it would look like one that is to be kept. */
+const asOpened = ({ url, headers }) =>
+  new Request(url, {
+    headers: { Accept: headers.get('Accept') ?? '*/*', 'Sabor-Opened': 'yes' },
+    credentials: 'same-origin',
+    cache: 'no-store',
+    redirect: 'manual',
+  });
+
 self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
@@ -58,9 +65,7 @@ self.addEventListener('fetch', (event) => {
   if (request.mode === 'navigate')
     // The page that was kept at its build is every page: one that was opened names the files of its own screen.
     event.respondWith(
-      Promise.resolve(event.preloadResponse)
-        .then((asked) => asked ?? fetch(request))
-        .catch(async (error) => (await caches.match(PAGES)) ?? Promise.reject(error)),
+      fetch(asOpened(request)).catch(async (error) => (await caches.match(PAGES)) ?? Promise.reject(error)),
     );
   else if (url.pathname.startsWith('/assets/'))
     event.respondWith(

@@ -22,7 +22,7 @@ export function Lately() {
 function Record() {
   const record = useQuery(resource<OnRecord[]>('/access/record'));
   if (record.isPending) return <Loading what="what happened" />;
-  if (record.isError) return <Failed error={record.error} retry={record.refetch} part />;
+  if (record.isLoadingError) return <Failed error={record.error} retry={record.refetch} part />;
   if (record.data.length === 0) return <p className="mt-2 text-soft">Nothing yet.</p>;
   return (
     <ol className="mt-2 space-y-1 text-sm">

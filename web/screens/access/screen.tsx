@@ -32,7 +32,7 @@ export function AccessScreen() {
   const [problem, setProblem] = useState<string | null>(null);
   const [invited, setInvited] = useState<{ person: Person; invitation: Invitation } | null>(null);
   if (access.isPending) return <Loading what="who may come in" />;
-  if (access.isError) return <Failed error={access.error} retry={access.refetch} />;
+  if (access.isLoadingError) return <Failed error={access.error} retry={access.refetch} />;
   const { open, trouble, addresses, fingerprint, people, guarded: isGuarded } = access.data;
   const ask = async <T,>(
     method: 'PUT' | 'POST' | 'DELETE',

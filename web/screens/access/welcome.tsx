@@ -10,7 +10,7 @@ import { ThisDevice } from './this-device.tsx';
 export function WelcomeScreen() {
   const me = useQuery(resource<Me>('/me'));
   if (me.isPending) return <Loading what="who you are" />;
-  if (me.isError) return <Failed error={me.error} retry={me.refetch} />;
+  if (me.isLoadingError) return <Failed error={me.error} retry={me.refetch} />;
   const { person } = me.data;
   if (!person)
     return (

@@ -20,7 +20,7 @@ export function BoardScreen() {
   const wearerId = several ? '' : (search.get('head') ?? wearers.data?.[0]?.id ?? '');
   const wearer = wearers.data?.find(({ id }) => id === wearerId);
   const own = useBoardTrials(wearer ? wearerId : '');
-  if (wearers.isError) return <Failed error={wearers.error} retry={wearers.refetch} />;
+  if (wearers.isLoadingError) return <Failed error={wearers.error} retry={wearers.refetch} />;
   if (wearers.isPending) return <Loading what="the board" />;
   if (!wearer && !several)
     return (

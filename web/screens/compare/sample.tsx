@@ -20,8 +20,8 @@ export function SampleScreen() {
     () => (trial.data && wearer.data ? sampleTrial(trial.data, wearer.data, seed, now) : null),
     [trial.data, wearer.data, seed, now],
   );
-  if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (trial.isLoadingError) return <Failed error={trial.error} retry={trial.refetch} />;
+  if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   if (!trial.data || !shelf.data || !wearer.data) return <Loading what="the plan" />;
   const back = `/trials/${trial.data.id}`;
   if (!sample)

@@ -59,8 +59,8 @@ export function ComparisonScreen() {
   const trial = useTrial(id);
   const shelf = useShelf();
   const wearer = useWearer(trial.data?.wearerId ?? 'new');
-  if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (trial.isLoadingError) return <Failed error={trial.error} retry={trial.refetch} />;
+  if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   if (!trial.data || !shelf.data || !wearer.data) return <Loading what="the comparison" />;
   return (
     <InSlices what="the comparison">

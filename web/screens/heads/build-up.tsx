@@ -114,7 +114,7 @@ export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
       );
     },
   );
-  if (recorded.isError) return <Failed error={recorded.error} retry={recorded.refetch} />;
+  if (recorded.isLoadingError) return <Failed error={recorded.error} retry={recorded.refetch} />;
   if (recorded.isPending) return <Loading what="the wash days" />;
   return (
     <section aria-labelledby="build-up">

@@ -27,7 +27,7 @@ function Answers({ wearer }: { wearer: Wearer }) {
   const [by, setBy] = useState(wearer.guardian ?? wearer.name);
   const say = useSay();
   const save = useChange((body: { about: string; yes: boolean; by: string }) => put<Consents>(path, body));
-  if (consents.isError) return <Failed error={consents.error} retry={consents.refetch} part />;
+  if (consents.isLoadingError) return <Failed error={consents.error} retry={consents.refetch} part />;
   if (!consents.data) return <Loading what="what was agreed to" />;
   return (
     <>

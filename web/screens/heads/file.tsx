@@ -52,8 +52,8 @@ export function ProfileScreen() {
   const { id = '' } = useParams();
   const wearer = useWearer(id);
   const file = useHairFile(id);
-  if (wearer.isError) return <Failed error={wearer.error} retry={wearer.refetch} />;
-  if (file.isError) return <Failed error={file.error} retry={file.refetch} />;
+  if (wearer.isLoadingError) return <Failed error={wearer.error} retry={wearer.refetch} />;
+  if (file.isLoadingError) return <Failed error={file.error} retry={file.refetch} />;
   if (wearer.isPending || file.isPending) return <Loading what="the profile" />;
   return <FilePage key={id} wearer={wearer.data} file={file.data} />;
 }

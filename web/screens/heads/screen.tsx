@@ -15,7 +15,7 @@ export function HeadsScreen() {
   const wearers = useWearers();
   const [archived, setArchived] = useState(false);
   if (wearers.isPending) return <Loading what="the heads" />;
-  if (wearers.isError) return <Failed error={wearers.error} retry={wearers.refetch} />;
+  if (wearers.isLoadingError) return <Failed error={wearers.error} retry={wearers.refetch} />;
   const away = wearers.data.filter((wearer) => wearer.archivedAt !== null).length;
   const shown = wearers.data.filter((wearer) => (wearer.archivedAt !== null) === archived);
   return (

@@ -10,7 +10,7 @@ import { Failed, Loading } from '../../ui/states.tsx';
 export function HeadVerdicts({ wearer }: { wearer: Wearer }) {
   const verdicts = useVerdicts();
   if (verdicts.isPending) return <Loading what="the verdicts" />;
-  if (verdicts.isError) return <Failed error={verdicts.error} retry={verdicts.refetch} />;
+  if (verdicts.isLoadingError) return <Failed error={verdicts.error} retry={verdicts.refetch} />;
   const own = verdicts.data.filter(
     ({ wearerId, archivedAt }) => wearerId === wearer.id && archivedAt === null,
   );

@@ -25,7 +25,7 @@ export function WearerScreen() {
   const wearer = useWearer(id);
   if (id === 'new') return <WearerSheet key="new" />;
   if (wearer.isPending) return <Loading what="the profile" />;
-  if (wearer.isError) return <Failed error={wearer.error} retry={wearer.refetch} />;
+  if (wearer.isLoadingError) return <Failed error={wearer.error} retry={wearer.refetch} />;
   return <WearerSheet key={id} wearer={wearer.data} />;
 }
 

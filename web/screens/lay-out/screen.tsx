@@ -187,7 +187,7 @@ export function LayOutScreen() {
   const [ready, setReady] = useState<readonly string[]>([]);
   const [doneBy, setDoneBy] = useState('21:00');
   const charge = useCharge();
-  if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
+  if (trial.isLoadingError) return <Failed error={trial.error} retry={trial.refetch} />;
   if (!trial.data || !shelf.data || !wearer.data) return <Loading what="what to lay out" />;
   const { plan, washDayRecords } = trial.data;
   const laid = trial.data.masked ? [] : laidOut(trial.data, shelf.data.products);

@@ -25,8 +25,8 @@ export function LightTableScreen() {
   const head = search.get('head') ?? wearers.data?.[0]?.id ?? '';
   const photographs = usePhotographs(head);
   const clips = useClips(head);
-  if (wearers.isError) return <Failed error={wearers.error} retry={wearers.refetch} />;
-  if (photographs.isError) return <Failed error={photographs.error} retry={photographs.refetch} />;
+  if (wearers.isLoadingError) return <Failed error={wearers.error} retry={wearers.refetch} />;
+  if (photographs.isLoadingError) return <Failed error={photographs.error} retry={photographs.refetch} />;
   if (!wearers.data || (head !== '' && !photographs.data)) return <Loading what="the photographs" />;
   const all = photographs.data ?? [];
   const ids = search.getAll('photograph');
@@ -65,7 +65,7 @@ export function LightTableScreen() {
           <Choose all={all} chosen={ids} put={put} />
         </>
       )}
-      {clips.isError && <Failed error={clips.error} retry={clips.refetch} part />}
+      {clips.isLoadingError && <Failed error={clips.error} retry={clips.refetch} part />}
       {clips.data && clips.data.length > 0 && <InStep key={head} all={clips.data} />}
     </>
   );

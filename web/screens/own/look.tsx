@@ -24,7 +24,7 @@ export function OwnLookScreen() {
   const { washDayId = '', stage = '' } = useParams();
   const looks = useLooks();
   const which = readStage(stage);
-  if (looks.isError) return <Failed error={looks.error} retry={looks.refetch} />;
+  if (looks.isLoadingError) return <Failed error={looks.error} retry={looks.refetch} />;
   if (!looks.data) return <Loading what="the look" />;
   const look =
     which && looks.data.looks.find((one) => sameLook(one, { washDayId, stage: which.stage, day: which.day }));

@@ -23,7 +23,7 @@ export function OwnPictures({ looks }: { looks: readonly WaitingLook[] }) {
   const say = useSay();
   const own = useQuery(OWN);
   const [all, setAll] = useState(false);
-  if (own.isError) return <Failed error={own.error} retry={own.refetch} part />;
+  if (own.isLoadingError) return <Failed error={own.error} retry={own.refetch} part />;
   if (!own.data) return <Loading what="your pictures" />;
   const { consents, pictures, clips } = own.data;
   const take = (asked: Promise<Own>, words: string) =>

@@ -16,7 +16,7 @@ import { OwnSent } from './sent.tsx';
 export function OwnScreen() {
   const me = useMe();
   const looks = useLooks();
-  if (looks.isError && !looks.data) return <Failed error={looks.error} retry={looks.refetch} />;
+  if (looks.isLoadingError) return <Failed error={looks.error} retry={looks.refetch} />;
   if (!looks.data) return <Loading what="what waits for you" />;
   const isWearer = me.data?.person?.role === 'wearer';
   return (

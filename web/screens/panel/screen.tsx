@@ -20,8 +20,8 @@ export function PanelScreen() {
   const own = (trials.data ?? []).filter(({ panelId }) => panelId === id);
   const details = useTrialsWhole(own.map(({ id: trial }) => trial));
   if (trials.isPending || wearers.isPending) return <Loading what="the panel" />;
-  if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
-  if (wearers.isError) return <Failed error={wearers.error} retry={wearers.refetch} />;
+  if (trials.isLoadingError) return <Failed error={trials.error} retry={trials.refetch} />;
+  if (wearers.isLoadingError) return <Failed error={wearers.error} retry={wearers.refetch} />;
   if (details.error) return <Failed error={details.error} retry={details.refetch} />;
   if (own.length === 0)
     return <Nothing title="Sabor has no such panel">It may have been opened from an old link.</Nothing>;

@@ -123,7 +123,7 @@ export function Clips({
           No camera at hand? Film a made-up head
         </label>
       )}
-      {clips.isError && <Failed error={clips.error} retry={clips.refetch} part />}
+      {clips.isLoadingError && <Failed error={clips.error} retry={clips.refetch} part />}
       {sending && <p role="status">Sending the clip …</p>}
       <div className={filming ? 'mb-3' : 'hidden'}>
         <video

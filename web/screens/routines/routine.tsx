@@ -19,7 +19,7 @@ export function RoutineScreen() {
   const { id = 'new' } = useParams();
   const routines = useRoutines();
   if (routines.isPending) return <Loading what="the routine" />;
-  if (routines.isError) return <Failed error={routines.error} retry={routines.refetch} />;
+  if (routines.isLoadingError) return <Failed error={routines.error} retry={routines.refetch} />;
   const routine = routines.data.find((known) => known.id === id);
   if (id !== 'new' && !routine)
     return (

@@ -19,7 +19,7 @@ export function RoutinesScreen() {
     put(`/routines/${routine.id}`, routine),
   );
   if (routines.isPending) return <Loading what="the routines" />;
-  if (routines.isError) return <Failed error={routines.error} retry={routines.refetch} />;
+  if (routines.isLoadingError) return <Failed error={routines.error} retry={routines.refetch} />;
   const away = routines.data.filter((routine) => routine.archivedAt !== null).length;
   const shown = routines.data.filter((routine) => (routine.archivedAt !== null) === archived);
   const copy = (

@@ -27,8 +27,8 @@ export function ScreeningScreen() {
   const shelf = useShelf();
   const wearers = useWearers();
   if (shelf.isPending || wearers.isPending) return <Loading what="the shelf" />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
-  if (wearers.isError) return <Failed error={wearers.error} retry={wearers.refetch} />;
+  if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (wearers.isLoadingError) return <Failed error={wearers.error} retry={wearers.refetch} />;
   const heads = wearers.data.filter(({ archivedAt }) => archivedAt === null);
   const products = shelf.data.products.filter(({ archivedAt }) => archivedAt === null);
   return (

@@ -27,13 +27,13 @@ export function KnownScreen() {
   const verdicts = useVerdicts();
   const used = useUsed(id);
   if (shelf.isPending || verdicts.isPending || used.isPending) return <Loading what="the product" />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   const product = shelf.data.products.find((known) => known.id === id);
   if (!product)
     return (
       <Failed error={new Error('Sabor has no such product. It may have been opened from an old link.')} />
     );
-  if (verdicts.isError) return <Failed error={verdicts.error} retry={verdicts.refetch} />;
+  if (verdicts.isLoadingError) return <Failed error={verdicts.error} retry={verdicts.refetch} />;
   const own = verdicts.data.filter(
     ({ subject, archivedAt }) =>
       archivedAt === null && subject.kind === 'product' && subject.productId === product.id,
@@ -78,7 +78,7 @@ export function KnownScreen() {
               </div>
             </section>
           )}
-          {used.isError && <Failed error={used.error} retry={used.refetch} />}
+          {used.isLoadingError && <Failed error={used.error} retry={used.refetch} />}
           {used.data && (
             <section aria-labelledby="used">
               <h2 id="used" className="text-xl">

@@ -21,8 +21,8 @@ export function MixesScreen() {
   const shelf = useShelf();
   const [open, setOpen] = useState<string | null>(null);
   if (recipes.isPending || shelf.isPending) return <Loading what="home mixes" />;
-  if (recipes.isError) return <Failed error={recipes.error} retry={recipes.refetch} />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (recipes.isLoadingError) return <Failed error={recipes.error} retry={recipes.refetch} />;
+  if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   const all = recipes.data;
   const here = all.filter(({ archivedAt }) => archivedAt === null);
   const away = all.filter(({ archivedAt }) => archivedAt !== null);

@@ -27,7 +27,7 @@ export function ProductScreen() {
   const shelf = useShelf();
   const settingsKnown = useSettingsKnown();
   if (shelf.isPending || !settingsKnown) return <Loading what="the product" />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   const product = shelf.data.products.find((known) => known.id === id);
   if (id !== 'new' && !product)
     return (

@@ -66,7 +66,7 @@ export function ShelfScreen() {
     });
   }, [shown, lines, limit]);
   if (shelf.isPending) return <Loading what="the shelf" />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   const narrowed = shown.length < here.length;
   const away = [...products, ...lines].filter(({ archivedAt }) => archivedAt !== null).length;
   return (

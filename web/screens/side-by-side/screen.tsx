@@ -29,8 +29,8 @@ export function SideBySideScreen() {
   const trials = useTrials();
   const shelf = useShelf();
   if (trials.isPending || shelf.isPending) return <Loading what="the wash days" />;
-  if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (trials.isLoadingError) return <Failed error={trials.error} retry={trials.refetch} />;
+  if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   const begun = trials.data
     .filter(({ startedAt }) => startedAt !== null)
     .sort((a, b) => Number(b.washDaysDone >= 2) - Number(a.washDaysDone >= 2));

@@ -18,8 +18,8 @@ export function TodayScreen() {
   const today = useToday();
   const trials = useTrials();
   if (today.isPending || trials.isPending) return <Loading what="what is due" />;
-  if (today.isError) return <Failed error={today.error} retry={today.refetch} />;
-  if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
+  if (today.isLoadingError) return <Failed error={today.error} retry={today.refetch} />;
+  if (trials.isLoadingError) return <Failed error={trials.error} retry={trials.refetch} />;
   return (
     <InSlices what="what is due">
       <WhatIsDue today={today.data} trials={trials.data} />

@@ -13,8 +13,8 @@ export function CodesScreen() {
   const [helper, setHelper] = useState(false);
   const key = useKey(id);
   if (trial.isPending || key.isPending) return <Loading what="the codes" />;
-  if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
-  if (key.isError) return <Failed error={key.error} retry={key.refetch} />;
+  if (trial.isLoadingError) return <Failed error={trial.error} retry={trial.refetch} />;
+  if (key.isLoadingError) return <Failed error={key.error} retry={key.refetch} />;
   return (
     <>
       <Heading

@@ -24,7 +24,7 @@ export function OnRecordPart({ trial }: { trial: TrialDetail }) {
 function Changes({ trialId }: { trialId: string }) {
   const record = useQuery(resource<OnRecord[]>(`/trials/${trialId}/record`));
   if (record.isPending) return <Loading what="what is on record" />;
-  if (record.isError) return <Failed error={record.error} retry={record.refetch} part />;
+  if (record.isLoadingError) return <Failed error={record.error} retry={record.refetch} part />;
   if (record.data.length === 0)
     return <p className="mt-2 text-soft">Nothing was changed since the first wash day began.</p>;
   return (

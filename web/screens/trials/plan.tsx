@@ -38,10 +38,10 @@ export function PlanScreen() {
   const routines = useRoutines();
   for (const query of [shelf, wearers, routines]) {
     if (query.isPending) return <Loading what="what a plan needs" />;
-    if (query.isError) return <Failed error={query.error} retry={query.refetch} />;
+    if (query.isLoadingError) return <Failed error={query.error} retry={query.refetch} />;
   }
   if (id !== 'new' && trial.isPending) return <Loading what="the plan" />;
-  if (id !== 'new' && trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
+  if (id !== 'new' && trial.isLoadingError) return <Failed error={trial.error} retry={trial.refetch} />;
   if (trial.data?.startedAt)
     return (
       <Failed
@@ -49,7 +49,8 @@ export function PlanScreen() {
       />
     );
   if (follow !== null && followed.isPending) return <Loading what="the trial to follow" />;
-  if (follow !== null && followed.isError) return <Failed error={followed.error} retry={followed.refetch} />;
+  if (follow !== null && followed.isLoadingError)
+    return <Failed error={followed.error} retry={followed.refetch} />;
   const missing = [
     {
       there: shelf.data!.products.length >= 2,

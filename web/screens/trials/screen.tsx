@@ -39,7 +39,7 @@ export function TrialsScreen() {
   const { sieve, set, shown } = useSieve(here, SIEVE, 'newest');
   const { limit, end } = useGrowing(shown.length);
   if (trials.isPending) return <Loading what="the trials" />;
-  if (trials.isError) return <Failed error={trials.error} retry={trials.refetch} />;
+  if (trials.isLoadingError) return <Failed error={trials.error} retry={trials.refetch} />;
   const away = trials.data.filter((trial) => trial.archivedAt !== null).length;
   const wearers = new Map(here.map(({ wearerId, wearerName }) => [wearerId, wearerName]));
   return (

@@ -33,8 +33,8 @@ export function TrialScreen() {
   const trial = useTrial(id);
   const shelf = useShelf();
   if (trial.isPending || shelf.isPending) return <Loading what="the trial" />;
-  if (trial.isError) return <Failed error={trial.error} retry={trial.refetch} />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (trial.isLoadingError) return <Failed error={trial.error} retry={trial.refetch} />;
+  if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   // A wash day by itself is its own page.
   if (trial.data.logged) {
     const [day] = trial.data.washDayRecords;

@@ -28,7 +28,7 @@ export function VerdictScreen() {
   /** What a first verdict is being written about: the list may hold it before its sheet has heard that it is saved. */
   const writing = useRef<string | null>(null);
   if (verdicts.isPending || shelf.isPending || wearers.isPending) return <Loading what="the verdict" />;
-  const broken = [verdicts, shelf, wearers].find(({ isError }) => isError);
+  const broken = [verdicts, shelf, wearers].find(({ isLoadingError }) => isLoadingError);
   if (broken?.error) return <Failed error={broken.error} retry={broken.refetch} />;
   if (!verdicts.data || !shelf.data || !wearers.data) return <Loading what="the verdict" />;
   const verdict = verdicts.data.find((known) => known.id === id);

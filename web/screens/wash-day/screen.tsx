@@ -19,7 +19,7 @@ export function WashDayScreen() {
   const wearer = useWearer(day.data?.wearerId ?? 'new');
   const shelf = useShelf();
   if (day.error && day.isError) return <Failed error={day.error} retry={day.refetch} />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   if (!day.data || !trial.data || !wearer.data || !shelf.data) return <Loading what="the wash day" />;
   const parts = { day: day.data, trial: trial.data, wearer: wearer.data, products: shelf.data.products };
   const conducting = day.data.status === 'under way' || (day.data.status === 'worn' && search.has('step'));

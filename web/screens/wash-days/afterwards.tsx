@@ -30,7 +30,7 @@ export function AfterwardsScreen() {
   const wearer = useWearer(day.data?.wearerId ?? 'new');
   const shelf = useShelf();
   if (day.error && day.isError) return <Failed error={day.error} retry={day.refetch} />;
-  if (shelf.isError) return <Failed error={shelf.error} retry={shelf.refetch} />;
+  if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   if (!day.data || !trial.data || !wearer.data || !shelf.data) return <Loading what="the wash day" />;
   const name = dayName(trial.data, day.data.position);
   if (day.data.status !== 'under way')

@@ -31,7 +31,7 @@ export function WashDaysImportScreen() {
   const routines = useRoutines();
   const shelf = useShelf();
   const imports = useDayImports();
-  const failed = [wearers, routines, shelf, imports].find(({ isError }) => isError);
+  const failed = [wearers, routines, shelf, imports].find(({ isLoadingError }) => isLoadingError);
   if (failed) return <Failed error={failed.error!} retry={failed.refetch} />;
   if (!wearers.data || !routines.data || !shelf.data || !imports.data)
     return <Loading what="heads, routines and the shelf" />;

@@ -22,8 +22,8 @@ export function LogScreen() {
   const wearers = useWearers();
   const routines = useRoutines();
   if (wearers.isPending || routines.isPending) return <Loading what="heads and routines" />;
-  if (wearers.isError) return <Failed error={wearers.error} retry={wearers.refetch} />;
-  if (routines.isError) return <Failed error={routines.error} retry={routines.refetch} />;
+  if (wearers.isLoadingError) return <Failed error={wearers.error} retry={wearers.refetch} />;
+  if (routines.isLoadingError) return <Failed error={routines.error} retry={routines.refetch} />;
   const heads = wearers.data.filter(({ archivedAt }) => archivedAt === null);
   const written = routines.data.filter(({ archivedAt, steps }) => archivedAt === null && steps.length > 0);
   if (heads.length === 0)

@@ -41,7 +41,7 @@ export function WashDaysScreen() {
   );
   const { limit, end } = useGrowing(shown.length);
   if (days.isPending) return <Loading what="the wash days" />;
-  if (days.isError) return <Failed error={days.error} retry={days.refetch} />;
+  if (days.isLoadingError) return <Failed error={days.error} retry={days.refetch} />;
   return (
     <>
       <Heading

@@ -8,7 +8,7 @@ export function PlaceEditScreen() {
   const weather = useWeather();
   if (id === undefined) return <PlaceSheet place={null} />;
   if (weather.isPending) return <Loading what="the place" />;
-  if (weather.isError) return <Failed error={weather.error} retry={weather.refetch} />;
+  if (weather.isLoadingError) return <Failed error={weather.error} retry={weather.refetch} />;
   const place = weather.data.places.find((one) => one.id === id);
   if (!place)
     return <Failed error={new Error('Sabor has no such place. It may have been opened from an old link.')} />;

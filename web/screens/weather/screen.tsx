@@ -14,7 +14,7 @@ export function WeatherScreen() {
   const weather = useWeather();
   const [archived, setArchived] = useState(false);
   if (weather.isPending) return <Loading what="the weather" />;
-  if (weather.isError) return <Failed error={weather.error} retry={weather.refetch} />;
+  if (weather.isLoadingError) return <Failed error={weather.error} retry={weather.refetch} />;
   const { places } = weather.data;
   const away = places.filter(({ archivedAt }) => archivedAt !== null).length;
   const shown = places.filter(({ archivedAt }) => (archivedAt !== null) === archived);
