@@ -109,7 +109,11 @@ export async function openBenchOn(
     },
     close: async () => {
       await door?.close();
-      await new Promise((resolve) => listening.close(resolve));
+      const closed = new Promise((resolve) => listening.close(resolve));
+      // What a test broke off is not waited for as long as a kept connection would be.
+      const late = setTimeout(() => listening.closeAllConnections(), 5000);
+      await closed;
+      clearTimeout(late);
       await asItself.end();
       await db.end();
     },
