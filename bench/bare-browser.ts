@@ -9,7 +9,7 @@ type Answer = { id?: number; result?: Record<string, unknown>; error?: { message
 
 /**
  * Debian's Chromium with one page, spoken to as little as can be: whoever listens to what its scripts do (a test's driver, the
- * tools of a developer) has it note where each of them stands, which takes a slow processor a third of a page's time.
+ * tools of a developer) has it note where each of them stands; that took an eighth to a sixth of a page's time here, and questions put while it opens more.
  * Source: Chrome DevTools Protocol over a pipe.
  */
 export async function bareBrowser({ width, height }: { width: number; height: number }) {

@@ -93,7 +93,7 @@ export async function benchDoor(): Promise<void> {
         if (value) return value;
         await seconds(0.2);
       }
-      throw new Error(`Not in ten minutes: ${expression}`);
+      throw new Error(`Did not come about: ${expression}`);
     };
     const HEADINGS = ['Detangle', 'Routines'];
     await phone.before(`

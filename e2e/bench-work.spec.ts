@@ -52,6 +52,16 @@ test('what stands on a page stays there when the server answers no more, and say
   }).toPass();
   await expect(product).toBeVisible();
   await page.unroute('**/api/**');
+  // Signed out elsewhere it stays too, with the way back.
+  await page.route('**/api/**', (route) =>
+    route.fulfill({ status: 401, json: { status: 401, detail: 'No.' } }),
+  );
+  await expect(async () => {
+    await page.evaluate(() => window.dispatchEvent(new Event('visibilitychange')));
+    await expect(page.getByRole('link', { name: 'Sign in' })).toBeVisible({ timeout: 2000 });
+  }).toPass();
+  await expect(product).toBeVisible();
+  await page.unroute('**/api/**');
   await expect(async () => {
     await page.evaluate(() => window.dispatchEvent(new Event('visibilitychange')));
     await expect(page.getByText(/This stands here as it was/)).toHaveCount(0, { timeout: 2000 });

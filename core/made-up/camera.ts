@@ -3,7 +3,7 @@ import { byteOf } from '../photo/light.ts';
 import { emptyPlane, type Picture, type Plane } from '../photo/plane.ts';
 import { shrunk } from '../photo/resample.ts';
 import { normals, seededRandom } from '../random.ts';
-import type { Light } from './drawn.ts';
+import type { Light } from './bands.ts';
 
 /** A made-up phone camera, light in, bytes out. */
 export interface Camera {

@@ -1,7 +1,7 @@
 import type { CardKind } from '../photo/card/layout.ts';
 import type { Point } from '../photo/plane.ts';
 import { normals, seededRandom } from '../random.ts';
-import { drawCard, drawPiece, inBands, type Light } from './drawn.ts';
+import { drawCard, drawPiece, inBands, type Light } from './bands.ts';
 import { cardCorners } from './figure.ts';
 import { COLOURS, type HairColour } from './head.ts';
 
