@@ -4,7 +4,7 @@ export const mean = (values: readonly number[]): number | null =>
 
 /** The middle of some numbers, of an even count the mean of the two in the middle; NaN of none. */
 export function median(values: readonly number[]): number {
-  const sorted = values.toSorted((a, b) => a - b);
+  const sorted = Float64Array.from(values).sort();
   const half = sorted.length >> 1;
   return sorted.length % 2 ? sorted[half]! : (sorted[half - 1]! + sorted[half]!) / 2;
 }

@@ -1,23 +1,24 @@
-import type { Mask } from './plane.ts';
+import { asPartOf, boxOf, partOf, withRoom } from './box.ts';
+import { emptyMask, type Mask } from './plane.ts';
+import { type Runs, runsOf } from './runs.ts';
 
-/** Connected pieces of a mask: a number from 1 on for each pixel that belongs, and how many pixels each piece has. */
+/** Connected pieces of a mask: its runs, which piece each is of (from 1 on), and how many pixels each piece has. */
 export interface Pieces {
-  labels: Int32Array;
+  runs: Runs;
+  piece: Int32Array;
   /** Pixels of piece n at n; of the piece 0, which is none, nothing. */
   sizes: number[];
 }
 
 /**
- * The connected pieces of a mask, over edges (4) or corners too (8): each line's runs of pixels, joined with those they touch
- * in the line above. Source: union–find with path halving; He, Chao & Suzuki (2008), IEEE Trans. Image Processing 17, 749–756.
+ * The connected pieces of the pixels that are `own`, over edges (4) or corners too (8): each line's runs of pixels, joined with
+ * those they touch in the line above. Source: union–find with path halving; He, Chao & Suzuki (2008), IEEE Trans. Image Processing 17, 749–756.
  */
-export function piecesOf({ width, height, data }: Mask, over: 4 | 8 = 8): Pieces {
+export function piecesOf(mask: Mask, over: 4 | 8 = 8, own: 0 | 1 = 1): Pieces {
   const reach = over === 8 ? 1 : 0;
-  // Where runs begin and end (past their last pixel), and which runs a line has.
-  const from: number[] = [];
-  const to: number[] = [];
-  const root: number[] = [];
-  const lines = new Int32Array(height + 1);
+  const runs = runsOf(mask, own);
+  const { from, to, lines } = runs;
+  const root = Int32Array.from(from, (_, run) => run);
   const rootOf = (run: number) => {
     let at = run;
     while (root[at] !== at) {
@@ -26,74 +27,69 @@ export function piecesOf({ width, height, data }: Mask, over: 4 | 8 = 8): Pieces
     }
     return at;
   };
-  for (let y = 0; y < height; y++) {
-    const row = y * width;
-    let above = y > 0 ? lines[y - 1]! : 0;
-    lines[y] = from.length;
+  for (let y = 1; y < mask.height; y++) {
+    let above = lines[y - 1]!;
     const end = lines[y]!;
-    for (let x = 0; x < width; x++) {
-      if (!data[row + x]) continue;
-      const start = x;
-      while (x < width && data[row + x]) x++;
-      const run = from.length;
-      from.push(start);
-      to.push(x);
-      root.push(run);
+    for (let run = end; run < lines[y + 1]!; run++) {
       // Runs above that end before this one begins touch nothing that follows.
-      while (above < end && to[above]! + reach <= start) above++;
-      for (let k = above; k < end && from[k]! < x + reach; k++) {
+      while (above < end && to[above]! + reach <= from[run]!) above++;
+      for (let k = above; k < end && from[k]! < to[run]! + reach; k++) {
         const [a, b] = [rootOf(k), rootOf(run)];
         if (a < b) root[b] = a;
         else root[a] = b;
       }
     }
   }
-  lines[height] = from.length;
-  const labels = new Int32Array(data.length);
   const sizes = [0];
-  const known = new Int32Array(from.length);
+  const piece = new Int32Array(from.length);
+  for (let run = 0; run < from.length; run++) {
+    const first = rootOf(run);
+    // The first run of a piece is its root: pieces are numbered in the order they are met.
+    if (first === run) {
+      piece[run] = sizes.length;
+      sizes.push(0);
+    } else piece[run] = piece[first]!;
+    sizes[piece[run]!]! += to[run]! - from[run]!;
+  }
+  return { runs, piece, sizes };
+}
+
+/** Sets the pixels of the pieces that are `taken`. */
+function paint(
+  { width, height, data }: Mask,
+  { runs, piece }: Pieces,
+  taken: (piece: number) => boolean,
+): void {
+  const { from, to, lines } = runs;
   for (let y = 0; y < height; y++)
-    for (let run = lines[y]!; run < lines[y + 1]!; run++) {
-      const own = rootOf(run);
-      // The first run of a piece is its root: pieces are numbered in the order they are met.
-      if (own === run) {
-        known[run] = sizes.length;
-        sizes.push(0);
-      }
-      const label = known[own]!;
-      labels.fill(label, y * width + from[run]!, y * width + to[run]!);
-      sizes[label]! += to[run]! - from[run]!;
-    }
-  return { labels, sizes };
+    for (let run = lines[y]!; run < lines[y + 1]!; run++)
+      if (taken(piece[run]!)) data.fill(1, y * width + from[run]!, y * width + to[run]!);
 }
 
 /** The largest connected piece alone; empty where nothing belongs. */
 export function largestPiece(mask: Mask): Mask {
-  const { labels, sizes } = piecesOf(mask);
+  const pieces = piecesOf(mask);
+  const { sizes } = pieces;
   const best = sizes.reduce((best, size, i) => (size > sizes[best]! ? i : best), 0);
-  const data = new Uint8Array(mask.data.length);
-  if (best > 0) for (let i = 0; i < data.length; i++) data[i] = labels[i] === best ? 1 : 0;
-  return { width: mask.width, height: mask.height, data };
+  const out = emptyMask(mask.width, mask.height);
+  paint(out, pieces, (piece) => piece === best);
+  return out;
 }
 
 /** With the holes filled: what does not belong and cannot reach the picture's edge. */
-export function filled({ width, height, data }: Mask): Mask {
-  const outside = new Uint8Array(data.length);
-  for (let i = 0; i < data.length; i++) outside[i] = data[i] ? 0 : 1;
-  const { labels, sizes } = piecesOf({ width, height, data: outside }, 4);
+export function filled(mask: Mask): Mask {
+  const box = boxOf(mask);
+  if (!box) return emptyMask(mask.width, mask.height);
+  // Within a pixel of room, whatever is no hole comes to the part's edge.
+  const at = withRoom(box, 1, mask);
+  const part = partOf(mask, at);
+  const pieces = piecesOf(part, 4, 0);
+  const { runs, piece, sizes } = pieces;
   const open = new Uint8Array(sizes.length);
-  const see = (i: number) => {
-    open[labels[i]!] = 1;
-  };
-  for (let x = 0; x < width; x++) {
-    see(x);
-    see((height - 1) * width + x);
-  }
-  for (let y = 0; y < height; y++) {
-    see(y * width);
-    see(y * width + width - 1);
-  }
-  const out = new Uint8Array(data.length);
-  for (let i = 0; i < out.length; i++) out[i] = data[i] || !open[labels[i]!] ? 1 : 0;
-  return { width, height, data: out };
+  for (let y = 0; y < at.height; y++)
+    for (let run = runs.lines[y]!; run < runs.lines[y + 1]!; run++)
+      if (y === 0 || y === at.height - 1 || runs.from[run] === 0 || runs.to[run] === at.width)
+        open[piece[run]!] = 1;
+  paint(part, pieces, (piece) => !open[piece]);
+  return asPartOf(part, at, mask);
 }

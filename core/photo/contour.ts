@@ -13,16 +13,25 @@ export function contoursAt(
   const links = new Map<number, number[]>();
   const places = new Map<number, Point>();
   const between = (a: number, b: number) => (level - a) / (b - a);
+  // Which pixels of the line above and of this one lie at the level or over it.
+  let upper = new Uint8Array(width);
+  let lower = new Uint8Array(width);
+  const see = (row: number, into: Uint8Array) => {
+    for (let x = 0; x < width; x++) into[x] = data[row + x]! >= level ? 1 : 0;
+  };
+  see(0, upper);
   for (let y = 0; y + 1 < height; y++) {
     const row = y * width;
-    // A column's own corners are its neighbour's too.
-    let [upper, lower] = [data[row]! >= level, data[row + width]! >= level];
+    see(row + width, lower);
+    let left = upper[0]! + lower[0]!;
     for (let x = 0; x + 1 < width; x++) {
+      const right = upper[x + 1]! + lower[x + 1]!;
+      const corners = left + right;
+      left = right;
+      // Nothing crosses a cell whose corners lie on one side.
+      if (corners === 0 || corners === 4) continue;
       const i = row + x;
-      const [left, low] = [upper, lower];
-      upper = data[i + 1]! >= level;
-      lower = data[i + width + 1]! >= level;
-      if ((left === low && left === upper && left === lower) || !within(i)) continue;
+      if (!within(i)) continue;
       const [a, b, c, d] = [data[i]!, data[i + 1]!, data[i + width + 1]!, data[i + width]!];
       const sides = [
         { id: 2 * i, crosses: a >= level !== b >= level, x: x + between(a, b), y },
@@ -50,6 +59,7 @@ export function contoursAt(
         }
       }
     }
+    [upper, lower] = [lower, upper];
   }
   const lines: Point[][] = [];
   const seen = new Set<number>();

@@ -1,10 +1,6 @@
-import type { Mask } from './plane.ts';
-
-const inverse = ({ width, height, data }: Mask): Mask => {
-  const out = new Uint8Array(data.length);
-  for (let i = 0; i < data.length; i++) out[i] = data[i] ? 0 : 1;
-  return { width, height, data: out };
-};
+import { asPartOf, boxOf, partOf, withRoom } from './box.ts';
+import { emptyMask, type Mask } from './plane.ts';
+import { runsOf } from './runs.ts';
 
 /** How far a disc of that radius reaches to the side, so many rows from its middle: the largest w with w² + d² ≤ r². */
 function reachesOf(radius: number): Int32Array {
@@ -20,56 +16,58 @@ function reachesOf(radius: number): Int32Array {
 }
 
 /**
- * Grown by a disc {dx² + dy² ≤ radius²}, radius in pixels from 0 to 65,000. Each pixel's nearest of its own column reaches so far to both
- * sides; from either side, the furthest reach so far decides. Its time does not grow with the radius.
+ * What belongs (`own` 1) or what does not (0) grown by a disc: each run of a line reaches further to both sides in the lines about
+ * it, and where runs begin and end there says what lies under any.
  */
-export function dilated({ width, height, data }: Mask, radius: number): Mask {
-  const out = new Uint8Array(width * height);
+function grown(mask: Mask, radius: number, own: 0 | 1): Mask {
+  const { width, height } = mask;
+  const { from, to, lines } = runsOf(mask, own);
   const reaches = reachesOf(radius);
-  // One row further than the disc is as good as none.
-  const far = reaches.length;
-  const reach = new Int32Array(far + 1).fill(-2 * width);
-  reach.set(reaches);
-  const above = new Uint16Array(width * height);
-  const at = new Uint16Array(width).fill(far);
-  for (let y = 0, i = 0; y < height; y++)
-    for (let x = 0; x < width; x++, i++) {
-      const own = data[i] ? 0 : at[x]!;
-      above[i] = own;
-      at[x] = own < far ? own + 1 : far;
+  const data = new Uint8Array(width * height);
+  // How many more runs lie over a place than over the one before it.
+  const more = new Int32Array(width + 1);
+  for (let y = 0; y < height; y++) {
+    const [first, last] = [Math.max(0, y + 1 - reaches.length), Math.min(height, y + reaches.length)];
+    for (let line = first; line < last; line++) {
+      const reach = reaches[Math.abs(line - y)]!;
+      for (let run = lines[line]!; run < lines[line + 1]!; run++) {
+        more[Math.max(0, from[run]! - reach)]!++;
+        more[Math.min(width, to[run]! + reach)]!--;
+      }
     }
-  at.fill(far);
-  const sides = new Int32Array(width);
-  for (let y = height - 1; y >= 0; y--) {
     const row = y * width;
-    let until = -1;
+    let over = 0;
     for (let x = 0; x < width; x++) {
-      const below = data[row + x] ? 0 : at[x]!;
-      at[x] = below < far ? below + 1 : far;
-      const side = reach[Math.min(below, above[row + x]!)]!;
-      sides[x] = side;
-      if (x + side > until) until = x + side;
-      if (until >= x) out[row + x] = 1;
+      over += more[x]!;
+      data[row + x] = over > 0 ? own : 1 - own;
     }
-    let from = width;
-    for (let x = width - 1; x >= 0; x--) {
-      if (x - sides[x]! < from) from = x - sides[x]!;
-      if (from <= x) out[row + x] = 1;
-    }
+    more.fill(0);
   }
-  return { width, height, data: out };
+  return { width, height, data };
+}
+
+/** Grown by a disc {dx² + dy² ≤ radius²}, radius in pixels from 0 to 65,000. Only where something belongs is there work. */
+export function dilated(mask: Mask, radius: number): Mask {
+  const box = boxOf(mask);
+  if (!box) return emptyMask(mask.width, mask.height);
+  const at = withRoom(box, Math.floor(radius), mask);
+  return asPartOf(grown(partOf(mask, at), radius, 1), at, mask);
 }
 
 /** Shrunk by a disc {dx² + dy² ≤ radius²}, radius in pixels; beyond the picture's edge all belongs. */
-export const eroded = (mask: Mask, radius: number): Mask => inverse(dilated(inverse(mask), radius));
+export function eroded(mask: Mask, radius: number): Mask {
+  const box = boxOf(mask);
+  if (!box) return emptyMask(mask.width, mask.height);
+  // A pixel of room: what lies beyond it does not belong either, and is no nearer.
+  const at = withRoom(box, 1, mask);
+  return asPartOf(grown(partOf(mask, at), radius, 0), at, mask);
+}
 
 /**
  * Without what no disc of that radius (pixels) fits into; with the disc {dx² + dy² ≤ r²} as kernel it is the opening of
- * any morphology, in time that does not grow with the radius.
+ * any morphology.
  */
 export const opened = (mask: Mask, radius: number): Mask => dilated(eroded(mask, radius), radius);
 
 /** With every gap filled that no disc of that radius (pixels) fits into. */
 export const closed = (mask: Mask, radius: number): Mask => eroded(dilated(mask, radius), radius);
-
-export { inverse };

@@ -1,6 +1,6 @@
 import { contoursAt, lengthOf } from './contour.ts';
 import { dilated } from './disc.ts';
-import { gaussian } from './gaussian.ts';
+import { slopesOf } from './gaussian.ts';
 import type { Mask } from './plane.ts';
 import type { Outline } from './silhouette.ts';
 
@@ -25,10 +25,7 @@ export function freeOutline({
 }): { free: Mask; freeMm: number } {
   const { width, height } = core;
   // A smooth field of distances has the outline's normals.
-  const field = gaussian(
-    { width, height, data: outside.data.map((value) => Math.max(-30, Math.min(30, value))) },
-    2 * scale,
-  );
+  const slopeAt = slopesOf(outside, 2 * scale);
   const near = dilated(masked, scale);
   const onOutline: number[] = [];
   for (let y = 0; y < height; y++)
@@ -45,8 +42,7 @@ export function freeOutline({
     const x = i % width;
     const y = (i - x) / width;
     if (x === 0 || y === 0 || x === width - 1 || y === height - 1) continue;
-    const dx = field.data[i + 1]! - field.data[i - 1]!;
-    const dy = field.data[i + width]! - field.data[i - width]!;
+    const { right: dx, down: dy } = slopeAt(x, y);
     const long = Math.hypot(dx, dy);
     if (long < 1e-6 || dy / long > HEM) continue;
     let clear = true;

@@ -2,6 +2,7 @@ import { contoursAt, lengthOf } from './contour.ts';
 import { dilated } from './disc.ts';
 import { distanceTo } from './distance.ts';
 import { CLEAR } from './free-outline.ts';
+import type { Mask } from './plane.ts';
 import { type Outline, shapeAt } from './silhouette.ts';
 
 /** Coverage by distance from the outline, in bins of half a millimetre from 0 on; NaN in a bin without a pixel. */
@@ -22,11 +23,12 @@ export function profileOf(
   const bins = Math.round(CLEAR / BIN);
   const sums = new Float64Array(bins);
   const counts = new Float64Array(bins);
-  for (let i = 0; i < free.data.length; i++) {
-    if (!free.data[i] || !part(i)) continue;
-    const bin = Math.floor(outside.data[i]! / BIN);
+  const [at, covered, off] = [free.data, coverage.data, outside.data];
+  for (let i = 0; i < at.length; i++) {
+    if (!at[i] || !part(i)) continue;
+    const bin = Math.floor(off[i]! / BIN);
     if (bin < 0 || bin >= bins) continue;
-    sums[bin]! += coverage.data[i]!;
+    sums[bin]! += covered[i]!;
     counts[bin]! += 1;
   }
   return { bin: BIN, mean: Array.from(sums, (sum, i) => (counts[i] ? sum / counts[i]! : Number.NaN)) };
@@ -72,21 +74,18 @@ const MOVES = 3;
 /** What a profile is taken over. */
 type Surroundings = Pick<Outline, 'coverage' | 'outside' | 'free'>;
 
-/** The same outline at another threshold, over the same free side. */
-function atThreshold(outline: Outline, threshold: number): Surroundings {
+/** The same outline at another threshold, over the same free side; `near` is what lies so near to that. */
+function atThreshold(outline: Outline, threshold: number, near: Mask): Surroundings {
   const { scale, coverage, masked } = outline;
   const { core } = shapeAt(coverage, threshold, scale);
   const outside = {
     ...coverage,
     data: distanceTo(core).data.map((value, i) => (core.data[i] ? -1 : (value - 0.5) / scale)),
   };
-  const beside = dilated(outline.free, MOVES * scale);
   const free = {
     ...core,
     data: core.data.map((inside, i) =>
-      !inside && !masked.data[i] && (outline.free.data[i] || (outline.core.data[i] && beside.data[i]))
-        ? 1
-        : 0,
+      !inside && !masked.data[i] && (outline.free.data[i] || (outline.core.data[i] && near.data[i])) ? 1 : 0,
     ),
   };
   return { coverage, outside, free };
@@ -96,10 +95,10 @@ function atThreshold(outline: Outline, threshold: number): Surroundings {
 export type Beside = Record<'low' | 'high', Surroundings>;
 
 /** Both, found once for all that is read of one outline. */
-export const besideOf = (outline: Outline): Beside => ({
-  low: atThreshold(outline, 0.7),
-  high: atThreshold(outline, 0.9),
-});
+export function besideOf(outline: Outline): Beside {
+  const near = dilated(outline.free, MOVES * outline.scale);
+  return { low: atThreshold(outline, 0.7, near), high: atThreshold(outline, 0.9, near) };
+}
 
 export type Halo =
   | { value: number; trouble: null; profile: Profile; at: { low: number | null; high: number | null } }

@@ -1,3 +1,4 @@
+import { boxOf } from './box.ts';
 import type { Point } from './plane.ts';
 import type { Outline } from './silhouette.ts';
 
@@ -22,28 +23,19 @@ export function halfAt([top, foot]: Parting, angle: SplitAngle): (x: number, y: 
   };
 }
 
-/** Straight down the middle of the hair, in the picture's own pixels: where the parting is taken to be until it is said. */
+/** Straight down the middle of the hair, which is somewhere, in the picture's own pixels: where the parting is taken to be until it is said. */
 export function middleParting({
   core,
   left,
   top,
   step,
 }: Pick<Outline, 'core' | 'left' | 'top' | 'step'>): Parting {
-  const { width, height, data } = core;
-  let [from, to, first, last] = [width, -1, height, -1];
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++)
-      if (data[y * width + x]) {
-        from = Math.min(from, x);
-        to = Math.max(to, x);
-        first = Math.min(first, y);
-        last = Math.max(last, y);
-      }
-  const x = ((from + to) / 2 + left + 0.5) * step - 0.5;
+  const { left: from, top: first, width, height } = boxOf(core)!;
+  const x = (from + (width - 1) / 2 + left + 0.5) * step - 0.5;
   const down = (y: number) => (y + top + 0.5) * step - 0.5;
   return [
     { x, y: down(first) },
-    { x, y: down(last) },
+    { x, y: down(first + height - 1) },
   ];
 }
 
@@ -55,9 +47,11 @@ export function onHalf(
   half: Half,
 ): (i: number) => boolean {
   const of = halfAt(parting, angle);
-  return (i) => {
-    const x = i % core.width;
-    const y = (i - x) / core.width;
-    return of((x + left + 0.5) * step - 0.5, (y + top + 0.5) * step - 0.5) === half;
-  };
+  const { width, height } = core;
+  // Asked for every pixel time and again: known once for each.
+  const on = new Uint8Array(width * height);
+  for (let y = 0, i = 0; y < height; y++)
+    for (let x = 0; x < width; x++, i++)
+      if (of((x + left + 0.5) * step - 0.5, (y + top + 0.5) * step - 0.5) === half) on[i] = 1;
+  return (i) => on[i] === 1;
 }

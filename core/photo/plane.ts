@@ -44,6 +44,13 @@ export function maskWhere({ width, height, data }: Plane, holds: (value: number)
   return { width, height, data: out };
 }
 
+/** What does not belong. */
+export function inverse({ width, height, data }: Mask): Mask {
+  const out = new Uint8Array(data.length);
+  for (let i = 0; i < data.length; i++) out[i] = data[i] ? 0 : 1;
+  return { width, height, data: out };
+}
+
 /** How many pixels belong. */
 export function countOf({ data }: Mask): number {
   let n = 0;

@@ -1,8 +1,8 @@
 import { median } from '../middle.ts';
 import { filled, largestPiece } from './components.ts';
-import { inverse, opened } from './disc.ts';
+import { opened } from './disc.ts';
 import { distanceTo } from './distance.ts';
-import { countOf, type Mask } from './plane.ts';
+import { countOf, inverse, type Mask } from './plane.ts';
 import type { Surface } from './quadratic.ts';
 import {
   FILLS,

@@ -1,9 +1,9 @@
 import { median } from '../middle.ts';
 import { filled, largestPiece } from './components.ts';
-import { inverse, opened } from './disc.ts';
+import { opened } from './disc.ts';
 import { distanceTo } from './distance.ts';
 import { otsu } from './otsu.ts';
-import { countOf, type Mask } from './plane.ts';
+import { countOf, inverse, type Mask } from './plane.ts';
 import { quadraticThrough, type Surface } from './quadratic.ts';
 
 /** Why the outline of hair cannot be read. */

@@ -1,10 +1,20 @@
+import { type Box, boxOf, cut, partOf, withRoom } from './box.ts';
 import { filled, largestPiece } from './components.ts';
-import { closed, inverse, opened } from './disc.ts';
+import { closed, opened } from './disc.ts';
 import { distanceTo } from './distance.ts';
 import { CLEAR, freeOutline } from './free-outline.ts';
 import { gaussian } from './gaussian.ts';
 import { pixelNoise } from './pixel-noise.ts';
-import { countOf, emptyMask, emptyPlane, type Mask, maskWhere, type Plane, sampleAt } from './plane.ts';
+import {
+  countOf,
+  emptyMask,
+  emptyPlane,
+  inverse,
+  type Mask,
+  maskWhere,
+  type Plane,
+  sampleAt,
+} from './plane.ts';
 import { shrunk } from './resample.ts';
 import { coverageOf, type Inside, type RoughInColour, roughlyInColour } from './rough-colour.ts';
 import { BACKDROP, LEAST_HAIR, logOf, OPENING, type OutlineTrouble, roughly } from './rough-hair.ts';
@@ -87,44 +97,12 @@ function shrunkMask(mask: Mask, width: number, height: number): Mask {
   return { width, height, data };
 }
 
-/** The part of a grid around a rough mask that is worth a closer look, with room about it; whole pixels. */
-function worthALook(
-  { width, height, data }: Mask,
-  room: number,
-  step: number,
-  fine: { width: number; height: number },
-) {
-  let [left, right, top, low] = [width, -1, height, -1];
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++)
-      if (data[y * width + x]) {
-        left = Math.min(left, x);
-        right = Math.max(right, x);
-        top = Math.min(top, y);
-        low = Math.max(low, y);
-      }
-  const x0 = Math.max(0, Math.floor(left * step - room));
-  const y0 = Math.max(0, Math.floor(top * step - room));
-  return {
-    left: x0,
-    top: y0,
-    width: Math.min(fine.width, Math.ceil((right + 1) * step + room)) - x0,
-    height: Math.min(fine.height, Math.ceil((low + 1) * step + room)) - y0,
-  };
+/** The part of a grid around a rough mask, which is not empty, that is worth a closer look, with room about it. */
+function worthALook(rough: Mask, room: number, step: number, fine: { width: number; height: number }): Box {
+  const { left, top, width, height } = boxOf(rough)!;
+  const scaled = { left: left * step, top: top * step, width: width * step, height: height * step };
+  return withRoom(scaled, room, fine);
 }
-
-const cut = <T extends Float32Array | Uint8Array>(
-  data: T,
-  width: number,
-  at: { left: number; top: number; width: number; height: number },
-): T => {
-  const out = new (data.constructor as new (n: number) => T)(at.width * at.height);
-  for (let y = 0; y < at.height; y++) {
-    const from = (at.top + y) * width + at.left;
-    out.set(data.subarray(from, from + at.width), y * at.width);
-  }
-  return out;
-};
 
 /** Hair roughly told from its backdrop, by one light or by colour; its own light is a share of the backdrop's, or a colour. */
 function toldApart(
@@ -207,11 +185,13 @@ export function findOutline({ lights, pxPerMm, masked, empty }: OutlineAsked): O
   if (countOf(shape) / scale ** 2 < LEAST_HAIR) return none('no hair');
   const nearest = new Int32Array(core.data.length);
   const away = distanceTo(core, nearest);
-  const depth = distanceTo(inverse(core));
-  const outside = emptyPlane(width, height);
-  // The outline runs between the pixels of the shape and those outside.
-  for (let i = 0; i < outside.data.length; i++)
-    outside.data[i] = (core.data[i] ? 0.5 - depth.data[i]! : away.data[i]! - 0.5) / scale;
+  const outside = { width, height, data: away.data.map((value) => (value - 0.5) / scale) };
+  // The outline runs between the pixels of the shape and those outside; how deep one lies is told by the pixels about the shape.
+  const inner = withRoom(boxOf(core)!, 1, core);
+  const { data: depth } = distanceTo(inverse(partOf(core, inner)));
+  for (let y = 0, k = 0; y < inner.height; y++)
+    for (let x = 0, i = (inner.top + y) * width + inner.left; x < inner.width; x++, i++, k++)
+      if (core.data[i]) outside.data[i] = (0.5 - depth[k]!) / scale;
 
   const wide = first.width / all.width;
   const flat = (i: number) => !out.data[i] && outside.data[i]! >= BACKDROP.from && outside.data[i]! <= CLEAR;

@@ -36,9 +36,13 @@ async function viewsOf(kind: ClipKind, seed: number): Promise<Map<SimulatedAngle
   }
 }
 
+/** A sound that goes to no loudspeaker. Source: Web Audio API 1.1, AudioContextOptions.sinkId, which TypeScript does not know yet. */
+const INTO_THE_FILM = { sinkId: { type: 'none' } } as AudioContextOptions;
+
 /** Noise as of dry hair in a hand, as loud as it is told. */
 function rustle(): { track: MediaStreamTrack; loud: (by: number) => void; end: () => void } {
-  const audio = new AudioContext();
+  // Heard by the film alone: a machine without a loudspeaker films as well.
+  const audio = new AudioContext(INTO_THE_FILM);
   const noise = audio.createBufferSource();
   const second = audio.createBuffer(1, audio.sampleRate, audio.sampleRate);
   const samples = second.getChannelData(0);
