@@ -13,7 +13,7 @@ interface Violation {
 
 test.describe.configure({ mode: 'parallel' });
 
-/** All of axe-core's rules but the one that takes half of its time. */
+/** All of axe-core's rules but the one that takes half of its time: a phone's page has the colours of the bench. */
 const NO_COLOURS = { rules: { 'color-contrast': { enabled: false } } };
 
 /** What axe-core finds wrong, of all its rules or as its options say; what it calls minor is let be. */
@@ -119,13 +119,22 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
   ];
 }
 
-/** Widths at which a page must not scroll sideways: phones, 200 % zoom of a laptop, tablets, laptops, a wide screen. */
-const WIDTHS = [360, 390, 640, 768, 1024, 1280, 1920];
+/** Goes to an address within the page that is open, as its links do; the page itself is loaded once. */
+async function visit(page: Page, path: string, heading?: string | RegExp): Promise<void> {
+  await page.evaluate((path) => {
+    history.pushState({}, '', path);
+    dispatchEvent(new PopStateEvent('popstate', { state: {} }));
+  }, path);
+  if (heading) await page.getByRole('heading', { name: heading }).first().waitFor();
+}
+
+/** Widths at which a page must not scroll sideways, beside those of bench and phone: small phones, 200 % zoom of a laptop, tablets, a wide screen. */
+const WIDTHS = [360, 640, 768, 1024, 1920];
 
 /** A page that never is wider than its window; a chart follows its place a moment later. */
 async function staysWithin(page: Page, path: string, widths: readonly number[]): Promise<void> {
   for (const width of widths) {
-    await page.setViewportSize({ width, height: 800 });
+    if (page.viewportSize()!.width !== width) await page.setViewportSize({ width, height: 800 });
     await expect
       .soft(async () =>
         expect(
@@ -143,20 +152,19 @@ for (let part = 0; part < PARTS; part++)
   test(`axe finds nothing on any screen, nothing scrolls sideways at any width nor at twice its size, ${part + 1} of ${PARTS}`, async ({
     page,
   }) => {
+    await page.goto('/help');
     for (const [path, heading] of (await screens(page)).filter((_, i) => i % PARTS === part)) {
       await page.emulateMedia({ colorScheme: 'light' });
       await page.setViewportSize(BENCH);
-      await page.goto(path);
-      await page.getByRole('heading', { name: heading }).first().waitFor();
+      await visit(page, path, heading);
       expect.soft(await violations(page), `${path} at the bench`).toEqual([]);
       expect.soft(await page.locator('body').textContent(), path).not.toMatch(SLIPS);
-      await page.setViewportSize(PHONE);
-      // Its colours are those of the bench; they are looked at again in the dark.
-      expect.soft(await violations(page, NO_COLOURS), `${path} at a phone`).toEqual([]);
-      // In the dark the page is the same but for its colours.
+      await staysWithin(page, path, [BENCH.width]);
+      // A phone's page is the same in the dark but for its colours, and in the light it has those of the bench.
       await page.emulateMedia({ colorScheme: 'dark' });
-      expect.soft(await violations(page, { runOnly: ['color-contrast'] }), `${path} in the dark`).toEqual([]);
-      await staysWithin(page, path, WIDTHS);
+      await page.setViewportSize(PHONE);
+      expect.soft(await violations(page), `${path} at a phone, in the dark`).toEqual([]);
+      await staysWithin(page, path, [PHONE.width, ...WIDTHS]);
     }
   });
 
@@ -187,11 +195,12 @@ test('axe finds nothing in the conductor', async ({ page }) => {
         expect(box.y + box.height, `${name} at ${viewport.height}`).toBeLessThanOrEqual(viewport.height);
         expect(box.height).toBeGreaterThanOrEqual(64);
       }
-      // The step itself: what is over it comes after, and one tap away.
+      // The step itself: what is over it comes after, and one tap away. Laid out as on any phone, it is looked at on one.
       const notes = page.getByRole('button', { name: /^Notes/ });
       if ((await notes.count()) === 0) continue;
       const foot = page.getByRole('button', { name: /^(Back|Skip …|Change|Notes.*)$/ });
       expect(await foot.count(), 'beside the one that matters').toBeLessThan(5);
+      if (viewport !== PHONE) continue;
       await notes.click();
       for (const part of await page.getByRole('group', { name: 'Notes on' }).getByRole('button').all()) {
         await part.click();
@@ -220,16 +229,19 @@ test('axe finds nothing in dialogs, opened lists, explained words and refused sh
     [`/trials/${running}`, 'Change a step (goes on record)'],
     [`/trials/${running}`, 'Enter a past one'],
   ];
+  await page.goto('/help');
   for (const viewport of [BENCH, PHONE]) {
     await page.setViewportSize(viewport);
     for (const [path, name] of dialogs) {
-      await page.goto(path);
+      await visit(page, path);
       await button(name).click();
       await page.getByRole('dialog').waitFor();
       // What lies behind a dialog is dimmed and out of reach.
       expect
         .soft(await violations(page, undefined, '[role=dialog]'), `${name} at ${viewport.width}`)
         .toEqual([]);
+      await page.keyboard.press('Escape');
+      await expect(page.getByRole('dialog')).toHaveCount(0);
     }
   }
   await page.setViewportSize(BENCH);
@@ -263,27 +275,27 @@ test('axe finds nothing in dialogs, opened lists, explained words and refused sh
 
 test('axe finds nothing on an empty Sabor', async ({ page }) => {
   const empty = await fresh('?empty');
-  for (const viewport of [BENCH, PHONE]) {
-    await page.setViewportSize(viewport);
-    for (const path of [
-      '/',
-      '/shelf',
-      '/shelf/buying',
-      '/heads',
-      '/weather',
-      '/screen',
-      '/routines',
-      '/trials',
-      '/trials/new/plan',
-      '/wash-days',
-      '/calendar',
-      '/board',
-      '/data',
-    ]) {
-      await page.goto(`${empty}${path}`);
-      await page.getByRole('heading', { level: 1 }).first().waitFor();
-      expect.soft(await violations(page), `${path} empty at ${viewport.width}`).toEqual([]);
-    }
+  for (const path of [
+    '/',
+    '/shelf',
+    '/shelf/buying',
+    '/heads',
+    '/weather',
+    '/screen',
+    '/routines',
+    '/trials',
+    '/trials/new/plan',
+    '/wash-days',
+    '/calendar',
+    '/board',
+    '/data',
+  ]) {
+    await page.setViewportSize(BENCH);
+    await page.goto(`${empty}${path}`);
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    expect.soft(await violations(page), `${path} empty at the bench`).toEqual([]);
+    await page.setViewportSize(PHONE);
+    expect.soft(await violations(page, NO_COLOURS), `${path} empty at a phone`).toEqual([]);
   }
 });
 

@@ -38,6 +38,8 @@ const scene: Scene = {
   ...USUAL_SCENE,
   head: madeUpHead({ ...usualHead('curl', 'dark', 77), flyaways: 1500 }),
 };
+/** What is so of the head by its geometry. */
+const truth = truthOf(scene.head!, scene.turn, 60_000);
 let picture: Picture;
 beforeAll(async () => {
   picture = photographed(drawn(scene, FRAME, { supersampling: 2 }));
@@ -74,7 +76,6 @@ describe('npm run measure', { timeout: 120_000 }, () => {
     const { code, rows: read } = await rows(at('hair.jpg'), at('hair.jpg'), '--mask', at('mask.png'));
     expect(code).toBe(0);
     expect(read).toHaveLength(2);
-    const truth = truthOf(scene.head!, scene.turn, 60_000);
     expect(read[0]).toEqual(read[1]);
     expect(read[0]!.pxPerMm! / PX).toBeCloseTo(1, 2);
     expect(Math.abs(read[0]!.halo! - truth.halo)).toBeLessThan(0.2);
@@ -116,7 +117,6 @@ describe('npm run measure', { timeout: 120_000 }, () => {
   });
 
   it('tells hair from the wall by its colour, and beside an empty frame, where that is asked', async () => {
-    const truth = truthOf(scene.head!, scene.turn, 60_000);
     await raw(photographed(drawn({ ...scene, head: null }, FRAME, { supersampling: 1 })))
       .jpeg({ quality: 92 })
       .toFile(at('empty.jpg'));
