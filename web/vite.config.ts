@@ -96,32 +96,47 @@ const arucoAsModule: Plugin = {
     id.includes('js-aruco2/src/') ? code.replaceAll(/\bthis\.(AR|CV)\b/g, 'exports.$1') : undefined,
 };
 
-/** {@link everywhere}, once it is known. */
-let standing: ReadonlySet<string> | null = null;
+type Info = (id: string) => { importedIds: readonly string[] } | null;
+
+/** What some files are made of, themselves and all they import, told once it is known. */
+function madeOf(...files: readonly string[]): (info: Info) => ReadonlySet<string> {
+  let known: ReadonlySet<string> | null = null;
+  return (info) => {
+    if (known) return known;
+    const found = new Set<string>();
+    const add = (id: string) => {
+      if (found.has(id)) return;
+      found.add(id);
+      for (const next of info(id)?.importedIds ?? []) add(next);
+    };
+    for (const file of files) add(fileURLToPath(new URL(file, import.meta.url)));
+    known = found;
+    return found;
+  };
+}
 
 /**
  * What the frame and the first screen are made of: fetched as one file, because a file costs its round trip. Three short
  * files go with it that many screens use: merged with an allergy's, they would bring the whole dictionary of ingredients along.
  */
-function everywhere(info: (id: string) => { importedIds: readonly string[] } | null): ReadonlySet<string> {
-  if (standing) return standing;
-  const found = new Set<string>();
-  const add = (id: string) => {
-    if (found.has(id)) return;
-    found.add(id);
-    for (const next of info(id)?.importedIds ?? []) add(next);
-  };
-  for (const file of [
-    'app.tsx',
-    'screens/today/screen.tsx',
-    '../core/shelf/products.ts',
-    '../core/ingredients/ledger/constants.ts',
-    'workers/screening.ts',
-  ])
-    add(fileURLToPath(new URL(file, import.meta.url)));
-  standing = found;
-  return found;
-}
+const everywhere = madeOf(
+  'app.tsx',
+  'screens/today/screen.tsx',
+  '../core/shelf/products.ts',
+  '../core/ingredients/ledger/constants.ts',
+  'workers/screening.ts',
+);
+/** The two other pages that are met first on a phone, in three files: what they share, and what either has besides. */
+const atTheBasin = madeOf('screens/wash-day/conductor.tsx');
+const comparison = madeOf('screens/compare/screen.tsx');
+
+/** What all of these are made of, in one file, as far as none of higher priority has it. */
+const together = (name: string, priority: number, ...of: readonly ReturnType<typeof madeOf>[]) => ({
+  debugName: name,
+  priority,
+  name: (id: string, graph: { getModuleInfo: Info }) =>
+    of.every((made) => made((one) => graph.getModuleInfo(one)).has(id)) ? name : null,
+});
 
 export default defineConfig({
   plugins: [arucoAsModule, react(), tailwindcss(), appWithPage, pagesWithFiles, lookBeforeStyles],
@@ -139,12 +154,11 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
-            { name: 'first', test: FIRST, priority: 1 },
-            {
-              debugName: 'everywhere',
-              name: (id, graph) =>
-                everywhere((one) => graph.getModuleInfo(one)).has(id) ? 'everywhere' : null,
-            },
+            { name: 'first', test: FIRST, priority: 5 },
+            together('everywhere', 4, everywhere),
+            together('basin-and-bench', 3, atTheBasin, comparison),
+            together('basin', 2, atTheBasin),
+            together('bench', 1, comparison),
             { name: 'shared', minShareCount: 2, entriesAware: true, entriesAwareMergeThreshold: 4000 },
           ],
         },
