@@ -25,6 +25,8 @@ const FRAME: Frame = {
   middle: { x: 0.5, y: 0.5 },
 };
 const RISE = 2.24 / PX;
+/** One class alone, where it is asked for: SABOR_CLASS="coil brown". */
+const ONLY = process.env.SABOR_CLASS;
 const CLASSES: readonly (readonly [CurlKind, HairColour])[] = [
   ['wave', 'dark'],
   ['wave', 'light'],
@@ -41,6 +43,7 @@ const hold = (what: string, fine: boolean) => {
 };
 
 for (const [curl, colour] of CLASSES) {
+  if (ONLY && ONLY !== `${curl} ${colour}`) continue;
   const read: { halo: number; strays: number }[] = [];
   const truths: { halo: number; strays: number }[] = [];
   const sizes: number[] = [];

@@ -59,6 +59,7 @@ export function start(build: string): void {
     });
   }
 
+  // Not as a transition: what the router hears between its first render and its mounting, when it begins to listen, would be lost.
   createRoot(document.getElementById('sabor')!).render(
     <StrictMode>
       <QueryClientProvider client={queryClient}>

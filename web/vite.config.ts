@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
-import react from '@vitejs/plugin-react';
+import reactPlugin from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
 
 /** What the first script is made of besides itself: it asks for the first answers while the application is still on its way. */
@@ -126,12 +126,19 @@ const everywhere = madeOf(
   '../core/ingredients/ledger/constants.ts',
   'workers/screening.ts',
 );
+/** React among it, apart: a script of half a million characters is read in one piece, and keeps a slow phone from all else. */
+const react = (info: Info): ReadonlySet<string> =>
+  new Set([...everywhere(info)].filter((id) => /\/node_modules\/(react|react-dom|scheduler)\//.test(id)));
 /** The two other pages that are met first on a phone, in three files: what they share, and what either has besides. */
 const atTheBasin = madeOf('screens/wash-day/conductor.tsx');
 const comparison = madeOf('screens/compare/screen.tsx');
 
 /** What all of these are made of, in one file, as far as none of higher priority has it. */
-const together = (name: string, priority: number, ...of: readonly ReturnType<typeof madeOf>[]) => ({
+const together = (
+  name: string,
+  priority: number,
+  ...of: readonly ((info: Info) => ReadonlySet<string>)[]
+) => ({
   debugName: name,
   priority,
   name: (id: string, graph: { getModuleInfo: Info }) =>
@@ -139,7 +146,7 @@ const together = (name: string, priority: number, ...of: readonly ReturnType<typ
 });
 
 export default defineConfig({
-  plugins: [arucoAsModule, react(), tailwindcss(), appWithPage, pagesWithFiles, lookBeforeStyles],
+  plugins: [arucoAsModule, reactPlugin(), tailwindcss(), appWithPage, pagesWithFiles, lookBeforeStyles],
   build: {
     target: 'es2022',
     manifest: 'built.json',
@@ -154,7 +161,8 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
-            { name: 'first', test: FIRST, priority: 5 },
+            { name: 'first', test: FIRST, priority: 6 },
+            together('react', 5, react),
             together('everywhere', 4, everywhere),
             together('basin-and-bench', 3, atTheBasin, comparison),
             together('basin', 2, atTheBasin),
