@@ -7,3 +7,4 @@ export function stage(
   name: string,
   work: () => string | undefined | Promise<string | undefined>,
 ): Promise<void>;
+export function tellNoMore(): void;

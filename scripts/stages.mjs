@@ -23,10 +23,16 @@ export async function stage(name, work) {
 }
 
 const told = new WeakSet();
+let stopping = false;
+
+/** From now on what fails is told no more: it fails because it is being stopped. */
+export function tellNoMore() {
+  stopping = true;
+}
 
 /** Says what went wrong and what to do about it, once for each error. */
 export function tell(error, name = 'Stopped') {
-  if (told.has(error)) return;
+  if (stopping || told.has(error)) return;
   told.add(error);
   console.error(`  ✗ ${name.padEnd(22)} ${error.message}`);
   console.error(error instanceof Stop ? `    ${error.remedy}` : error.stack);

@@ -97,8 +97,11 @@ async function read(
   );
 }
 
+/** One class alone, where it is asked for: SABOR_CLASS="coil dark". */
+const ONLY = process.env.SABOR_CLASS;
 let [failed, held, refused] = [0, 0, 0];
-for (const [n, [curl, colour]] of HEADS.slice(0, Number(process.env.SABOR_HEADS ?? HEADS.length)).entries()) {
+for (const [n, [curl, colour]] of HEADS.entries()) {
+  if (ONLY && ONLY !== `${curl} ${colour}`) continue;
   const head = madeUpHead({ ...usualHead(curl, colour, 9500 + n), flyaways: 1600 });
   const scene: Scene = { ...USUAL_SCENE, head };
   const first = await read(scene, { what: 'as it should be' });

@@ -18,7 +18,7 @@ import { readStations } from '../../server/resources/weather/store.ts';
 import { root } from '../install.mjs';
 import { ensurePostgres } from '../postgres/binaries.ts';
 import { type Cluster, startCluster } from '../postgres/cluster.ts';
-import { Stop, stage } from '../stages.mjs';
+import { Stop, stage, tellNoMore } from '../stages.mjs';
 import { buildWeb, webRoot } from './build.ts';
 import { dataFolder, lockFolder } from './data-folder.ts';
 import { loadDemo, resetToDemo } from './demo.ts';
@@ -271,6 +271,7 @@ export async function run(args: string[]): Promise<void> {
   const stop = async (code: number) => {
     if (stopping) return;
     stopping = true;
+    tellNoMore();
     setTimeout(() => process.exit(code || 1), 20_000).unref();
     await closing.run();
     process.exit(code);
@@ -281,6 +282,8 @@ export async function run(args: string[]): Promise<void> {
     await begin(chosen, closing);
     if (chosen.demoReset) await stop(0);
   } catch (error) {
+    // What it stood on is being closed under it; the stop itself ends the process.
+    if (stopping) return;
     await closing.run();
     throw error;
   }

@@ -73,6 +73,17 @@ afterAll(() => {
 });
 
 describe('npm start', { timeout: 120_000 }, () => {
+  it('stops at once on Ctrl-C while it loads, says nothing of a failure, and leaves nothing half', async () => {
+    const run = start();
+    for (let wait = 0; wait < 600 && !run.said().includes('✓ Schema'); wait++)
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(run.said()).not.toContain('✓ Demo scenario');
+    run.child.kill('SIGINT');
+    expect(await run.exit).toBe(0);
+    expect(run.said()).not.toMatch(/✗|Error|calling end/);
+    expect(clusterRuns()).toBe(false);
+  });
+
   it('names its stages, loads the demo into an empty folder, and stops cleanly on Ctrl-C', async () => {
     const run = start();
     await ready(run);
