@@ -1,28 +1,19 @@
 import { describe, expect, it } from 'vitest';
 import { normals, seededRandom } from '../random.ts';
 import { lineThrough, meeting } from './card/edge.ts';
-import { filled, largestPiece } from './components.ts';
 import { contoursAt, lengthOf } from './contour.ts';
 import { kelvinOf, type Taken, unlike } from './guard.ts';
 import { edgeReads, haloOf, silhouetteOf } from './halo.ts';
 import { byteOf, linearOf, luminanceOf } from './light.ts';
 import { matters } from './measures.ts';
 import { halfAt, middleParting, onHalf, type Parting } from './parting.ts';
-import { emptyPlane, type Mask, maskWhere, type Plane, sampleAt } from './plane.ts';
+import { type Plane, sampleAt } from './plane.ts';
 import { quadraticThrough } from './quadratic.ts';
 import { pictureError, tellApart } from './repeat.ts';
 import { shrunk } from './resample.ts';
 import { findOutline } from './silhouette.ts';
 import { peaksOf, straysOf } from './strays.ts';
 import { volumeIndex, widthsDown } from './volume.ts';
-
-const discOf = (size: number, radius: number): Mask => {
-  const data = new Uint8Array(size * size);
-  for (let y = 0; y < size; y++)
-    for (let x = 0; x < size; x++)
-      data[y * size + x] = (x - size / 2) ** 2 + (y - size / 2) ** 2 <= radius * radius ? 1 : 0;
-  return { width: size, height: size, data };
-};
 
 describe('light', () => {
   // Source: IEC 61966-2-1: 0, the end of the straight part, middle grey 18 % is byte 118, full.
@@ -66,20 +57,6 @@ describe('grids', () => {
     expect(shrunk(plane, 1)).toBe(plane);
     expect(sampleAt(plane, 3.5, 2)).toBeCloseTo((plane.data[2 * 31 + 3]! + plane.data[2 * 31 + 4]!) / 2, 6);
     expect(sampleAt(plane, -9, -9)).toBe(plane.data[0]);
-  });
-
-  it('holes are filled, the largest piece stays alone', () => {
-    const ring = discOf(60, 25);
-    const hole = discOf(60, 8);
-    ring.data.forEach((_, i) => {
-      if (hole.data[i]) ring.data[i] = 0;
-    });
-    ring.data[0] = 1;
-    expect([...filled(ring).data].filter(Boolean).length).toBe(
-      discOf(60, 25).data.filter(Boolean).length + 1,
-    );
-    expect(largestPiece(ring).data[0]).toBe(0);
-    expect(largestPiece(maskWhere(emptyPlane(4, 4), () => false)).data.some(Boolean)).toBe(false);
   });
 
   it('a quadratic surface is found again, on another grid too, and refused of too little', () => {
