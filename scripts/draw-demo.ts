@@ -21,8 +21,9 @@ import { root } from './install.mjs';
 import { decode } from './measure/decode.ts';
 
 /**
- * Draws the demo's photographs and reads them, once: `node --import tsx scripts/draw-demo.ts [part of a name]`. Frizz follows what was rated
- * on the day, with luck of its own; nothing else of the demo depends on it. Every number is made up.
+ * Draws the demo's photographs and reads them, once: `node --import tsx scripts/draw-demo.ts [--read] [part of a name]`;
+ * `--read` reads the files that are there anew and draws none. Frizz follows what was rated on the day, with luck of its
+ * own; nothing else of the demo depends on it. Every number is made up.
  */
 const FOLDER = path.join(root, 'demo', 'photographs');
 /** Where the demo's trial had its wash days, and which gel each wore. */
@@ -79,7 +80,10 @@ const INDEX = path.join(FOLDER, 'index.json');
 const index: Drawn[] = existsSync(INDEX) ? JSON.parse(readFileSync(INDEX, 'utf8')) : [];
 const nameOf = ({ washDay, day, angle, shot }: Shot) =>
   `${TRIAL} ${washDay + 1} day ${day} ${angle}${shot ? ` shot ${shot + 1}` : ''}.jpg`;
-const wanted = shots.filter((one) => nameOf(one).includes(process.argv[2] ?? ''));
+const READ = '--read';
+const part = process.argv.slice(2).find((given) => given !== READ) ?? '';
+const onlyRead = process.argv.includes(READ);
+const wanted = shots.filter((one) => nameOf(one).includes(part));
 /** A whole head as it was drawn, with what is no hair in it. */
 function whole({ washDay, day, angle, shot, nearer = 0 }: Shot) {
   const { frizz, volume } = rated(washDay, day);
@@ -135,12 +139,9 @@ function near({ washDay, day, shot }: Shot) {
   return { picture: photographed(light, view.camera), mask: null };
 }
 
-for (const one of wanted) {
-  const { washDay, day, angle, shot } = one;
-  const fromNear = isFromNear(angle);
-  const { picture, mask } = fromNear ? near(one) : whole(one);
-  const name = nameOf(one);
-  const file = path.join(FOLDER, name);
+/** Draws one into its file; how large that is, and what in the picture is no hair. */
+async function draw(one: Shot, file: string) {
+  const { picture, mask } = isFromNear(one.angle) ? near(one) : whole(one);
   const { size } = await sharp(
     Buffer.from(picture.data.buffer, picture.data.byteOffset, picture.data.length),
     {
@@ -155,6 +156,18 @@ for (const one of wanted) {
         area.map(({ x, y }) => ({ x: Number(x.toFixed(4)), y: Number(y.toFixed(4)) })),
       )
     : [];
+  return { size, leftOut };
+}
+
+for (const one of wanted) {
+  const { washDay, day, angle, shot } = one;
+  const fromNear = isFromNear(angle);
+  const name = nameOf(one);
+  const file = path.join(FOLDER, name);
+  const known = index.findIndex((kept) => kept.file === name);
+  const kept = index[known];
+  const { size, leftOut } =
+    onlyRead && kept ? { size: kept.size, leftOut: kept.measured.leftOut } : await draw(one, file);
   const seen = await decode(file);
   const read = fromNear
     ? { ...measureClose(seen, { curlWidth: CURL_WIDTH }), thinnest: null, widths: [] }
@@ -194,7 +207,6 @@ for (const one of wanted) {
       ),
     },
   };
-  const known = index.findIndex(({ file }) => file === name);
   index.splice(known < 0 ? index.length : known, known < 0 ? 0 : 1, drawnOne);
   console.log(
     name,

@@ -4,8 +4,9 @@ import { type Picture, type Plane, type Point, sampleAt } from '../plane.ts';
 import { solved } from '../solve.ts';
 import { AR } from './aruco.ts';
 import { edgeNear, meanOf, meeting, riseOf } from './edge.ts';
-import { type Homography, homographyBetween, projected, stretchAt } from './homography.ts';
+import { type Homography, homographyBetween, projected } from './homography.ts';
 import { CARDS, type CardKind, type CardLayout, type Patch, slantedCorners } from './layout.ts';
+import { poseOf } from './pose.ts';
 
 /** Why a card cannot be used. */
 export type CardTrouble =
@@ -23,7 +24,7 @@ export interface FoundCard {
   /** From mm on the card to pixels. */
   toPicture: Homography;
   markers: number;
-  /** Pixels a millimetre of the real card at its middle, as far as its rule was told; across the tilt. */
+  /** Pixels a millimetre of the real card, as far as its rule was told, where the picture is read (`poseOf`). */
   pxPerMm: number;
   /** How far the card is turned out of the picture's plane, degrees. */
   tilt: number;
@@ -249,9 +250,9 @@ export function findCard(picture: Picture, kind: CardKind, ruleMm?: number): Car
     corners.map(({ x, y }) => ({ x: x + left, y: y + top })),
   );
   const middle = { x: layout.width / 2, y: layout.height / 2 };
-  const { most, least } = stretchAt(local, middle);
+  const pose = poseOf(toPicture, { x: (picture.width - 1) / 2, y: (picture.height - 1) / 2 }, kind);
   const printed = (ruleMm ?? layout.rule.length) / layout.rule.length;
-  const pxPerMm = most / printed;
+  const pxPerMm = pose.pxPerMm / printed;
   const [a, b] = [
     projected(local, { x: 0, y: middle.y }),
     projected(local, { x: layout.width, y: middle.y }),
@@ -278,7 +279,7 @@ export function findCard(picture: Picture, kind: CardKind, ruleMm?: number): Car
       toPicture,
       markers: seen.length,
       pxPerMm,
-      tilt: (180 / Math.PI) * Math.acos(Math.min(1, least / most)),
+      tilt: pose.tilt,
       roll: (180 / Math.PI) * Math.atan2(b.y - a.y, b.x - a.x),
       off,
       edge,

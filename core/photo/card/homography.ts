@@ -76,14 +76,3 @@ export function inverted(h: Homography): Homography {
   ];
   return out.map((value) => value / out[8]!) as unknown as Homography;
 }
-
-/** How a projection stretches at a place: the larger and the smaller factor. */
-export function stretchAt(h: Homography, { x, y }: Point): { most: number; least: number } {
-  const w = h[6] * x + h[7] * y + h[8];
-  const at = projected(h, { x, y });
-  const [a, b] = [(h[0] - h[6] * at.x) / w, (h[1] - h[7] * at.x) / w];
-  const [c, d] = [(h[3] - h[6] * at.y) / w, (h[4] - h[7] * at.y) / w];
-  const sum = (a * a + b * b + c * c + d * d) / 2;
-  const root = Math.sqrt(Math.max(0, sum * sum - (a * d - b * c) ** 2));
-  return { most: Math.sqrt(sum + root), least: Math.sqrt(Math.max(0, sum - root)) };
-}

@@ -8,7 +8,7 @@ const SMALLEST = 1;
 const LARGEST = 24;
 const STEPS = 4;
 /** Pixels the smallest disc of an octave takes: each octave is read on its own grid. Under four none is read: methods.md 4. */
-const DISC_PX = 5;
+const DISC_PX = 5.2;
 /** Refused where more than this lies in the first and last step. Source: methods.md 4. */
 const MOST_AT_ENDS = 0.3;
 /** What a stripe of known width reads as, over its width: discs on a grid are a little wider than they are called. Ours, by the test. */
