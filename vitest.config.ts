@@ -19,7 +19,7 @@ export default defineConfig({
             'reading/**/*.test.ts',
             'web/**/*.test.ts',
             'demo/**/*.test.ts',
-            'scripts/arrows.test.ts',
+            'scripts/{arrows,kernels}.test.ts',
             'scripts/measure/**/*.test.ts',
           ],
         },

@@ -49,5 +49,5 @@ test('two options’ pictures lie on the light table at one scale, moved togethe
   await expect(table).toContainText('2 of 2');
   await page.getByRole('button', { name: /^Wash day 8: 4 days$/ }).click();
   await expect(table.getByRole('img')).toHaveCount(4);
-  await expect(table).toContainText('Wash day 8, Day 7, back · halo 0.98 mm');
+  await expect(table).toContainText('Wash day 8, Day 7, back · halo 1.00 mm');
 });

@@ -14,7 +14,8 @@ beforeAll(async () => {
     path.join(webRoot, 'index.html'),
     '<meta property="csp-nonce" nonce="__SABOR_NONCE__"><p>page</p>',
   );
-  for (const name of ['a-1.js', 'lost-1.js']) writeFileSync(path.join(webRoot, 'assets', name), 'export {}');
+  for (const name of ['a-1.js', 'lost-1.js', 'photo.worker-B_1-x.js', 'board.worker-1.js'])
+    writeFileSync(path.join(webRoot, 'assets', name), 'export {}');
   bench = await openBench(webRoot);
 });
 afterAll(() => bench.close());
@@ -47,6 +48,16 @@ describe('the server', () => {
     expect(body).toContain(`nonce="${nonce}"`);
     expect(headers.get('x-content-type-options')).toBe('nosniff');
     expect(headers.get('x-powered-by')).toBeNull();
+  });
+
+  it('lets the worker that reads pictures alone compile WebAssembly', async () => {
+    const policyOf = async (path: string) =>
+      (await bench.ask('GET', path)).headers.get('content-security-policy');
+    const own = await policyOf('/assets/photo.worker-B_1-x.js');
+    expect(own).toContain("script-src 'self' 'wasm-unsafe-eval';");
+    expect(own).toContain("default-src 'none'");
+    for (const path of ['/', '/assets/a-1.js', '/assets/board.worker-1.js', '/assets/photo.worker-none.js'])
+      expect(await policyOf(path)).not.toContain('wasm');
   });
 
   it('gives each page a nonce of its own, and keeps hashed assets for a year', async () => {

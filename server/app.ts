@@ -8,7 +8,7 @@ import express, { type Express, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import sirv from 'sirv';
+import sirv, { type Options } from 'sirv';
 import { inCallersName, onlyWhatOneMay, recogniseCallers, toOnesOwnPage } from './access/gate.ts';
 import type { Hosted } from './access/hosted.ts';
 import { accessRoutes } from './access/routes.ts';
@@ -80,6 +80,18 @@ const isText = (_request: Request, response: Response) =>
 const opened = (request: Request) =>
   request.get('Sec-Fetch-Dest') === 'document' || request.get('Sabor-Opened') === 'yes';
 
+/** Pictures are read in this worker, which may compile WebAssembly (decision 020); no page may, and no other worker. */
+const PHOTO_WORKER = /^\/photo\.worker-[\w-]+\.js$/;
+const SCRIPTS = "script-src 'self'";
+const POLICY = 'Content-Security-Policy';
+const ownPolicy: NonNullable<Options['setHeaders']> = (response, pathname) => {
+  if (PHOTO_WORKER.test(pathname))
+    response.setHeader(
+      POLICY,
+      String(response.getHeader(POLICY)).replace(SCRIPTS, `${SCRIPTS} 'wasm-unsafe-eval'`),
+    );
+};
+
 /** Serves the built pages: hashed assets for a year, the page itself fresh, with this answer's nonce in it. */
 function servePages(app: Express, webRoot: string, isHosted: boolean) {
   const page = readFileSync(path.join(webRoot, 'index.html'), 'utf8').replace(
@@ -88,7 +100,15 @@ function servePages(app: Express, webRoot: string, isHosted: boolean) {
   );
   const packed = { brotli: true, gzip: true, dev: false };
   app.use(outliveLostFiles);
-  app.use('/assets', sirv(path.join(webRoot, 'assets'), { ...packed, immutable: true, maxAge: 31_536_000 }));
+  app.use(
+    '/assets',
+    sirv(path.join(webRoot, 'assets'), {
+      ...packed,
+      immutable: true,
+      maxAge: 31_536_000,
+      setHeaders: ownPolicy,
+    }),
+  );
   app.use('/assets', unknownRoute);
   app.use(sirv(webRoot, { ...packed, extensions: [], maxAge: 0, etag: true }));
   const first = firstFiles(path.join(webRoot, 'pages.json'));

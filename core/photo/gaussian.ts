@@ -1,3 +1,4 @@
+import { kernelsWith } from './kernels/kernels.ts';
 import { emptyPlane, type Plane } from './plane.ts';
 
 /** Weights of a normal curve of `sigma` pixels, out to four of them, summing to 1; the middle first. */
@@ -17,83 +18,87 @@ function mirrored(length: number, reach: number): Int32Array {
   });
 }
 
-/**
- * Four distances of a curve at once, each from both of its sides: `sums[x] = middle · from[at + x] + Σ w·(from[a + x] + from[b + x])`
- * where the first four are summed, `+=` without the middle for those after them.
- */
-function sumFour(
-  sums: Float64Array,
-  from: Float32Array,
-  first: { at: number; middle: number } | null,
-  [a1, a2, a3, a4]: readonly number[],
-  [b1, b2, b3, b4]: readonly number[],
-  [w1, w2, w3, w4]: readonly number[],
-): void {
-  if (first) {
-    const { at, middle } = first;
-    for (let x = 0; x < sums.length; x++)
-      sums[x] =
-        middle * from[at + x]! +
-        w1! * (from[a1! + x]! + from[b1! + x]!) +
-        w2! * (from[a2! + x]! + from[b2! + x]!) +
-        w3! * (from[a3! + x]! + from[b3! + x]!) +
-        w4! * (from[a4! + x]! + from[b4! + x]!);
-  } else
-    for (let x = 0; x < sums.length; x++)
-      sums[x]! +=
-        w1! * (from[a1! + x]! + from[b1! + x]!) +
-        w2! * (from[a2! + x]! + from[b2! + x]!) +
-        w3! * (from[a3! + x]! + from[b3! + x]!) +
-        w4! * (from[a4! + x]! + from[b4! + x]!);
+/** The next whole number of so many. */
+const upTo = (value: number, whole: number): number => Math.ceil(value / whole) * whole;
+/** A kernel takes a line by so many bytes at once. */
+const STRETCH = 64;
+
+/** A plane weighed along its rows and columns by a curve, mirrored at its edges, by the kernels; null where there are none. */
+function byKernels({ width, height, data }: Plane, curve: Float64Array): Plane | null {
+  const reach = curve.length - 1;
+  // In their memory, by bytes: the curve, a table of lines, a row with what is mirrored beside it, as many rows weighed
+  // along themselves as a column's curve reaches over, and one that is done.
+  const row = upTo(4 * width, STRETCH);
+  const held = Math.min(height, 2 * reach + 1);
+  const table = upTo(4 * (reach + 1), STRETCH);
+  const line = table + upTo(4 * (2 * reach + 1), STRETCH);
+  const rows = line + row + upTo(8 * reach, STRETCH);
+  const done = rows + held * row;
+  const kernels = kernelsWith(done + row);
+  if (!kernels) return null;
+  const numbers = new Float32Array(kernels.memory.buffer);
+  const lines = new Int32Array(kernels.memory.buffer);
+  const middle = table + 4 * reach;
+  numbers.set(curve, 0);
+  numbers.fill(0, line / 4, rows / 4);
+  const columns = mirrored(width, reach);
+  const along = (y: number) => {
+    const from = y * width;
+    const at = line / 4;
+    numbers.set(data.subarray(from, from + width), at + reach);
+    for (let k = 0; k < reach; k++) {
+      numbers[at + k] = data[from + columns[k]!]!;
+      numbers[at + reach + width + k] = data[from + columns[reach + width + k]!]!;
+    }
+    for (let k = 0; k <= 2 * reach; k++) lines[table / 4 + k] = line + 4 * k;
+    kernels.weigh(middle, rows + (y % held) * row, row, 0, 4 * reach);
+  };
+  const beside = mirrored(height, reach);
+  const out = emptyPlane(width, height);
+  const result = numbers.subarray(done / 4, done / 4 + width);
+  let weighed = 0;
+  for (let y = 0; y < height; y++) {
+    for (; weighed < height && weighed <= y + reach; weighed++) along(weighed);
+    for (let k = 0; k <= 2 * reach; k++) lines[table / 4 + k] = rows + (beside[y + k]! % held) * row;
+    kernels.weigh(middle, done, row, 0, 4 * reach);
+    out.data.set(result, y * width);
+  }
+  return out;
+}
+
+/** The same without them. */
+export function smoothedPlainly({ width, height, data }: Plane, curve: Float64Array): Plane {
+  const reach = curve.length - 1;
+  const weigh = (
+    from: Float32Array,
+    to: Float32Array,
+    at: Int32Array,
+    own: number,
+    stride: number,
+    n: number,
+  ) => {
+    for (let x = 0; x < n; x++) {
+      let sum = curve[0]! * from[own + x * stride]!;
+      for (let k = 1; k <= reach; k++)
+        sum +=
+          curve[k]! * (from[own + at[x + reach - k]! * stride]! + from[own + at[x + reach + k]! * stride]!);
+      to[own + x * stride] = sum;
+    }
+  };
+  const across = emptyPlane(width, height);
+  const columns = mirrored(width, reach);
+  for (let y = 0; y < height; y++) weigh(data, across.data, columns, y * width, 1, width);
+  const out = emptyPlane(width, height);
+  const rows = mirrored(height, reach);
+  for (let x = 0; x < width; x++) weigh(across.data, out.data, rows, x, width, height);
+  return out;
 }
 
 /** A plane smoothed by a normal curve of `sigma` pixels, mirrored at its edges; `sigma` 0 gives it back as it is. */
 export function gaussian(plane: Plane, sigma: number): Plane {
   if (sigma <= 0) return plane;
-  const { width, height, data } = plane;
   const curve = gaussianWeights(sigma);
-  const middle = curve[0]!;
-  // As far as whole fours go, with nothing beyond the curve's own reach.
-  const fours = Array.from({ length: Math.ceil((curve.length - 1) / 4) }, (_, n) =>
-    [1, 2, 3, 4].map((k) => 4 * n + k),
-  );
-  const weights = fours.map((ks) => ks.map((k) => curve[k] ?? 0));
-  const reach = 4 * fours.length;
-  const sums = new Float64Array(width);
-  const across = emptyPlane(width, height);
-  const line = new Float32Array(width + 2 * reach);
-  const columns = mirrored(width, reach);
-  const before = fours.map((ks) => ks.map((k) => reach - k));
-  const after = fours.map((ks) => ks.map((k) => reach + k));
-  const first = { at: reach, middle };
-  for (let y = 0; y < height; y++) {
-    const row = y * width;
-    line.set(data.subarray(row, row + width), reach);
-    for (let k = 0; k < reach; k++) {
-      line[k] = data[row + columns[k]!]!;
-      line[reach + width + k] = data[row + columns[reach + width + k]!]!;
-    }
-    for (let n = 0; n < fours.length; n++)
-      sumFour(sums, line, n === 0 ? first : null, before[n]!, after[n]!, weights[n]!);
-    across.data.set(sums, row);
-  }
-  const out = emptyPlane(width, height);
-  const rows = mirrored(height, reach);
-  const rowAt = (y: number) => rows[y + reach]! * width;
-  for (let y = 0; y < height; y++) {
-    const own = { at: y * width, middle };
-    for (const [n, ks] of fours.entries())
-      sumFour(
-        sums,
-        across.data,
-        n === 0 ? own : null,
-        ks.map((k) => rowAt(y - k)),
-        ks.map((k) => rowAt(y + k)),
-        weights[n]!,
-      );
-    out.data.set(sums, y * width);
-  }
-  return out;
+  return byKernels(plane, curve) ?? smoothedPlainly(plane, curve);
 }
 
 /** What a plane gains to the right and downwards. */

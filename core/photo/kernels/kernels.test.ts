@@ -1,0 +1,66 @@
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { seededRandom } from '../../random.ts';
+import { distanceTo } from '../distance.ts';
+import { gaussian, gaussianWeights, smoothedPlainly } from '../gaussian.ts';
+import type { Plane } from '../plane.ts';
+import { kernelsWith } from './kernels.ts';
+
+const noise = (width: number, height: number): Plane => {
+  const random = seededRandom(width * 1000 + height);
+  return { width, height, data: Float32Array.from({ length: width * height }, () => random.unit()) };
+};
+
+afterEach(() => {
+  vi.unstubAllGlobals();
+  vi.resetModules();
+});
+
+describe('what is reckoned four numbers at a time', () => {
+  it.each([
+    [1, 1, 0.45],
+    [1, 9, 2],
+    [3, 2, 4],
+    [15, 40, 0.6],
+    [16, 16, 1],
+    [17, 33, 2.3],
+    [64, 5, 8],
+    [130, 90, 30],
+  ])('smooths a plane of %i × %i by %d px as reckoning in double precision does', (width, height, sigma) => {
+    const plane = noise(width, height);
+    const plain = smoothedPlainly(plane, gaussianWeights(sigma));
+    gaussian(plane, sigma).data.forEach((value, i) => {
+      expect(Math.abs(value - plain.data[i]!)).toBeLessThan(1e-6);
+    });
+  });
+
+  it('keeps no more memory than a usual picture takes', () => {
+    expect(kernelsWith(100 * 2 ** 20)!.memory.buffer.byteLength).toBeGreaterThanOrEqual(100 * 2 ** 20);
+    expect(kernelsWith(1000)!.memory.buffer.byteLength).toBeLessThan(2 ** 20);
+    expect(kernelsWith(3 * 2 ** 20)!.memory.buffer.byteLength).toBeGreaterThanOrEqual(3 * 2 ** 20);
+  });
+
+  it('is done without where a machine or a page’s policy has no WebAssembly', async () => {
+    class Refused {
+      constructor() {
+        throw new Error('refused by the policy');
+      }
+    }
+    const random = seededRandom(5);
+    const few = {
+      width: 20,
+      height: 12,
+      data: Uint8Array.from({ length: 240 }, () => (random.unit() < 0.05 ? 1 : 0)),
+    };
+    for (const engine of [undefined, { Module: Refused }]) {
+      vi.resetModules();
+      vi.stubGlobal('WebAssembly', engine);
+      const { distanceTo: distanceWithout } = await import('../distance.ts');
+      const nearest = [new Int32Array(240), new Int32Array(240)] as const;
+      expect(distanceWithout(few, nearest[0])).toEqual(distanceTo(few, nearest[1]));
+      expect(nearest[0]).toEqual(nearest[1]);
+      const without = await import('../gaussian.ts');
+      const plane = noise(20, 12);
+      expect(without.gaussian(plane, 1.5).data).toEqual(smoothedPlainly(plane, gaussianWeights(1.5)).data);
+    }
+  });
+});
