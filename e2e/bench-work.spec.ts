@@ -20,19 +20,19 @@ test('what was typed survives a refusal and a reload', async ({ page }) => {
   await expect(page.getByLabel('Note')).toHaveValue('');
 });
 
-test('five megabytes of ingredients get a sentence and stay where they are', async ({ page }) => {
+test('ingredients of over a megabyte get a sentence and stay where they are', async ({ page }) => {
   await page.goto('/shelf/new');
   await page.getByLabel('Name').fill('Endless Gel');
   await page.getByLabel('Gel or jelly').check();
-  await page.getByLabel('Ingredients, as on the label').fill('Aqua, '.repeat(875_000));
-  // A field of five megabytes takes its time to be laid out.
+  await page.getByLabel('Ingredients, as on the label').fill('Aqua, '.repeat(200_000));
+  // More than the server takes in one request. A field of that length takes its time to be laid out.
   await page.getByRole('button', { name: 'Save the product' }).click({ timeout: 180_000 });
   await expect(page.getByText(/longer than any label/).first()).toBeVisible();
   expect(
     await page
       .getByLabel('Ingredients, as on the label')
       .evaluate((field: HTMLTextAreaElement) => field.value.length),
-  ).toBe(5_250_000);
+  ).toBe(1_200_000);
   await page.getByRole('button', { name: 'Discard what I typed' }).click();
 });
 

@@ -78,6 +78,8 @@ function clumpsOf(plan: ClosePlan, wide: number) {
 }
 
 const SOFT = 0.55;
+/** Multiples of it spread evenly between whole numbers, however many they are. */
+const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
 /** Pieces of strands in the enlarged frame: their ends and half their thickness, how deep they lie (mm), and in which order they are drawn. */
 export function strandPieces(
@@ -94,7 +96,7 @@ export function strandPieces(
     number: Math.round((clump.wide / plan.strand) * 1.9),
   }));
   const step = Math.min(1.2, plan.pitch / 24);
-  const along = Math.ceil((tall + 8) / step);
+  const along = Math.ceil((tall + 8) / step) + 1;
   const count = along * clumps.reduce((sum, { number }) => sum + number, 0);
   const depths = new Float32Array(count);
   const ends = new Float32Array(5 * count);
@@ -128,7 +130,8 @@ export function strandPieces(
           u +
           amplitude * Math.sin((2 * Math.PI * y) / long + phase));
       const turnAt = (y: number) => clump.hand * ((2 * Math.PI * y) / plan.pitch) + clump.phase;
-      let y = from.y - 4;
+      // A piece is of one light: ends that lay side by side would draw edges across the hair.
+      let y = from.y - 4 - step * ((s * GOLDEN) % 1);
       let x = xAt(y, turnAt(y));
       for (let k = 0; k < along; k++, at++) {
         const next = y + step;

@@ -95,10 +95,11 @@ describe('changes of wash days', () => {
   it('are not told one by one while a backup is read in', async () => {
     const { day } = await sampleWashDay(bench);
     // That the day was made may still be on its way.
-    for (let asked = 0; Date.now() - asked < 900; ) {
+    let asked: number;
+    do {
       asked = Date.now();
       await live.next(day.id, 1000, never);
-    }
+    } while (Date.now() - asked < 900);
     const client = await bench.db.connect();
     const waiting = live.next(day.id, 500, never);
     const began = Date.now();
