@@ -121,11 +121,16 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
 
 /** Goes to an address within the page that is open, as its links do; the page itself is loaded once. */
 async function visit(page: Page, path: string, heading?: string | RegExp): Promise<void> {
+  const named = heading && page.getByRole('heading', { name: heading });
+  // The screen that is left may have a heading of that name too.
+  await named?.evaluateAll((all) => {
+    for (const one of all) one.setAttribute('data-left', '');
+  });
   await page.evaluate((path) => {
     history.pushState({}, '', path);
     dispatchEvent(new PopStateEvent('popstate', { state: {} }));
   }, path);
-  if (heading) await page.getByRole('heading', { name: heading }).first().waitFor();
+  await named?.and(page.locator(':not([data-left])')).first().waitFor();
 }
 
 /** Widths at which a page must not scroll sideways, beside those of bench and phone: small phones, 200 % zoom of a laptop, tablets, a wide screen. */

@@ -45,6 +45,18 @@ describe('what pictures say of two options', () => {
     expect(say(0.09, 0.1, 0)).toBe('Not told apart: pictures alone put such means up to 0.10 mm apart.');
   });
 
+  it('calls no limit nothing', () => {
+    expect(say(0.19, 0.002, 0.79)).toContain('pictures alone put such means less than 0.01 mm apart.');
+    expect(say(0.19, 0.005, 0.001)).toMatch(/up to 0\.01 mm apart\. Wash days .* less than 0\.01 mm apart/);
+    expect(said(1.5, 1, pictureError('halo', [[0.5, 0.5002, 0.5004]]))).toContain(
+      'shooting twice alone differs by less than 0.01 mm.',
+    );
+    const sizes = pictureError('silhouette', [[600, 600.01, 600.02]])!;
+    expect(toldInWords('silhouette', tellApart('silhouette', 600, 700, sizes), sizes)).toContain(
+      'differs by less than 0.1 %.',
+    );
+  });
+
   it('sets it against how much wash days of one option differ', () => {
     expect(say(0.19, 0.01, 0.79)).toContain('But wash days of one option lie up to 0.79 mm apart');
     expect(say(0.9, 0.01, 0.79)).toContain('. Wash days of one option lie up to 0.79 mm apart');

@@ -58,6 +58,15 @@ export function readingInWords(measure: PhotoMeasure, value: number): string {
   return `${value.toFixed(fine ? 2 : size < 100 ? 1 : 0)} ${unit}`.trimEnd();
 }
 
+/** The least that is told of an amount, by how many places it has. */
+const LEAST = 0.01;
+
+/** How far something goes: "up to 0.10 mm"; what is told as nothing is "less than 0.01 mm". */
+const limitInWords = (measure: PhotoMeasure, value: number): string =>
+  value < LEAST / 2
+    ? `less than ${readingInWords(measure, LEAST)}`
+    : `up to ${readingInWords(measure, value)}`;
+
 /** A measure with its name: "frizz halo 0.42 mm". */
 export const readingNamed = (measure: PhotoMeasure, value: number): string =>
   `${PHOTO_MEASURES[measure].label} ${readingInWords(measure, value)}`;
@@ -108,20 +117,22 @@ export function toldInWords(
   { difference, same, worth }: Told,
   error: PictureError | null,
 ): string {
-  const { unit, kind } = PHOTO_MEASURES[measure];
+  const { kind } = PHOTO_MEASURES[measure];
   const by = readingInWords(measure, Math.abs(difference));
   if (same === null || !error)
     return `${by} apart. How much two pictures of the same hair differ is not known yet: shoot again to tell.`;
   const most =
     kind === 'ratio'
-      ? `${(100 * error.most).toFixed(error.most < 0.1 ? 1 : 0)} %`
-      : `${error.most.toFixed(2)} ${unit}`.trimEnd();
-  if (same) return `The same: shooting twice alone differs by up to ${most}.`;
+      ? error.most < 0.0005
+        ? 'less than 0.1 %'
+        : `up to ${(100 * error.most).toFixed(error.most < 0.1 ? 1 : 0)} %`
+      : limitInWords(measure, error.most);
+  if (same) return `The same: shooting twice alone differs by ${most}.`;
   const little =
     Math.abs(difference) < worth
       ? ` A difference worth switching for is taken to begin at ${readingInWords(measure, worth)}.`
       : '';
-  return `${COMPARED[measure][difference > 0 ? 0 : 1]}, by ${by}: shooting twice alone differs by up to ${most}.${little}`;
+  return `${COMPARED[measure][difference > 0 ? 0 : 1]}, by ${by}: shooting twice alone differs by ${most}.${little}`;
 }
 
 /** From where a picture shows the hair. */
@@ -145,14 +156,13 @@ export function apartInWords(
   const by = readingInWords(measure, Math.abs(difference));
   if (most === null)
     return `${by} apart. How much two pictures of the same hair differ is not known yet: shoot again on one wash day to tell.`;
-  const reach = readingInWords(measure, most);
-  if (Math.abs(difference) <= most)
-    return `Not told apart: pictures alone put such means up to ${reach} apart.`;
+  const reach = limitInWords(measure, most);
+  if (Math.abs(difference) <= most) return `Not told apart: pictures alone put such means ${reach} apart.`;
   const days =
     within === null
       ? 'How much wash days of one option differ is not known yet.'
-      : `${Math.abs(difference) > within ? 'Wash' : 'But wash'} days of one option lie up to ${readingInWords(measure, within)} apart by themselves.`;
-  return `${COMPARED[measure][0]} with ${difference > 0 ? second : first}, by ${by}: pictures alone put such means up to ${reach} apart. ${days}`;
+      : `${Math.abs(difference) > within ? 'Wash' : 'But wash'} days of one option lie ${limitInWords(measure, within)} apart by themselves.`;
+  return `${COMPARED[measure][0]} with ${difference > 0 ? second : first}, by ${by}: pictures alone put such means ${reach} apart. ${days}`;
 }
 
 /** What to do before the picture is taken, short enough to be called across a room. */

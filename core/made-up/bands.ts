@@ -219,8 +219,11 @@ export function drawCard(own: Band, kind: CardKind, corners: readonly Point[], g
   stretches(own, corners, (y, from, to) => {
     for (let x = from; x < to; x++) {
       const at = projected(onCard, { x: x + 0.5, y: own.top + y + 0.5 });
+      const light = print(at.x, at.y) * gain;
       const k = 3 * (y * own.width + x);
-      own.data.fill(print(at.x, at.y) * gain, k, k + 3);
+      own.data[k] = light;
+      own.data[k + 1] = light;
+      own.data[k + 2] = light;
     }
   });
 }

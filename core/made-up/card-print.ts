@@ -7,19 +7,22 @@ export function cardLight(kind: CardKind): (x: number, y: number) => number {
   const { width, height, markers, marker, greys, slanted, rule } = CARDS[kind];
   const ink = linearOf(28);
   const paper = linearOf(242);
-  const bits = markers.map(({ id }) => markerBits(id));
+  const printed = markers.map(({ id, x, y }) => ({ x, y, bits: markerBits(id) }));
+  const steps = greys.map((grey) => ({ ...grey, light: linearOf(grey.byte) }));
   const [c, s] = [Math.cos(SLANT), Math.sin(SLANT)];
   return (x, y) => {
     if (x < 0 || y < 0 || x > width || y > height) return paper;
-    for (let i = 0; i < markers.length; i++) {
-      const [u, v] = [((x - markers[i]!.x) / marker) * 8, ((y - markers[i]!.y) / marker) * 8];
-      if (u >= 0 && v >= 0 && u < 8 && v < 8) return bits[i]![Math.floor(v)]![Math.floor(u)] ? paper : ink;
+    for (const one of printed) {
+      const u = ((x - one.x) / marker) * 8;
+      const v = ((y - one.y) / marker) * 8;
+      if (u >= 0 && v >= 0 && u < 8 && v < 8) return one.bits[Math.floor(v)]![Math.floor(u)] ? paper : ink;
     }
-    for (const grey of greys)
+    for (const grey of steps)
       if (x >= grey.x && y >= grey.y && x < grey.x + grey.width && y < grey.y + grey.height)
-        return linearOf(grey.byte);
+        return grey.light;
     if (slanted) {
-      const [dx, dy] = [x - slanted.x, y - slanted.y];
+      const dx = x - slanted.x;
+      const dy = y - slanted.y;
       if (Math.max(Math.abs(dx * c + dy * s), Math.abs(dy * c - dx * s)) < slanted.side / 2) return ink;
     }
     const along = x - rule.x;

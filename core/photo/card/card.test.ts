@@ -58,7 +58,7 @@ describe('the card in a picture', { timeout: 60_000 }, () => {
     expect(card.pxPerMm / 4).toBeCloseTo(1, 2);
   });
 
-  it.each([0, 3, 7, -12])('beside the middle of a picture tells a tilt of %i° no worse', (tilt) => {
+  it.each([3, -12])('beside the middle of a picture tells a tilt of %i° no worse', (tilt) => {
     const aside = shot(
       { tilt, pxPerMm: 2.5, width: 1400, height: 900, middle: { x: 0.3, y: 0.5 } },
       { card: USUAL_SCENE.card },
