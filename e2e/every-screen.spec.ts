@@ -121,7 +121,7 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
 
 /** Goes to an address within the page that is open, as its links do; the page itself is loaded once. */
 async function visit(page: Page, path: string, heading?: string | RegExp): Promise<void> {
-  const named = heading && page.getByRole('heading', { name: heading });
+  const named = heading ? page.getByRole('heading', { name: heading }) : null;
   // The screen that is left may have a heading of that name too.
   await named?.evaluateAll((all) => {
     for (const one of all) one.setAttribute('data-left', '');
