@@ -18,7 +18,10 @@ test('frizz of two made-up heads is measured, and told apart only once the same 
 }) => {
   await page.goto('/photo-bench');
   await page.getByText('No camera at hand? Draw a made-up head').click();
+  // Under its built name too, this worker alone may compile WebAssembly.
+  const worker = page.waitForResponse(/photo\.worker/);
   await drawHead(page, 'little frizz');
+  expect((await worker).headers()['content-security-policy']).toContain("'wasm-unsafe-eval'");
   await read(page, /^Made-up 1: dark curl, little frizz$/);
   await drawHead(page, 'much frizz');
   await read(page, /^Made-up 2/);

@@ -8,6 +8,7 @@ import { truthOf } from '../core/made-up/truth.ts';
 import { unlike } from '../core/photo/guard.ts';
 import { measureWhole, type PictureMeasures } from '../core/photo/measure.ts';
 import { matters, PHOTO_MEASURES, WHOLE_MEASURES } from '../core/photo/measures.ts';
+import { asked } from './one-class.ts';
 
 /**
  * `npm run soak:guard`: one head photographed again under other conditions. Inside what the guard bears a reading moves by
@@ -97,11 +98,8 @@ async function read(
   );
 }
 
-/** One class alone, where it is asked for: SABOR_CLASS="coil dark". */
-const ONLY = process.env.SABOR_CLASS;
 let [failed, held, refused] = [0, 0, 0];
-for (const [n, [curl, colour]] of HEADS.entries()) {
-  if (ONLY && ONLY !== `${curl} ${colour}`) continue;
+for (const [n, [curl, colour]] of asked([...HEADS.entries()], ([, one]) => one.join(' '))) {
   const head = madeUpHead({ ...usualHead(curl, colour, 9500 + n), flyaways: 1600 });
   const scene: Scene = { ...USUAL_SCENE, head };
   const first = await read(scene, { what: 'as it should be' });

@@ -4,6 +4,7 @@ import type { HairColour } from '../core/made-up/head.ts';
 import { nearTruth } from '../core/made-up/near-truth.ts';
 import { measureClose } from '../core/photo/measure-close.ts';
 import { seededRandom } from '../core/random.ts';
+import { asked } from './one-class.ts';
 import { spearman } from './spearman.ts';
 
 /**
@@ -30,11 +31,8 @@ const CLASSES: readonly (readonly [string, Partial<ClosePlan>, HairColour, numbe
 const ASKED = { 'clump-contrast': 0.9, coherence: 0.95, 'clump-width': 0.9 } as const;
 type Measure = keyof typeof ASKED;
 
-/** One class alone, where it is asked for: SABOR_CLASS="curl brown". */
-const ONLY = process.env.SABOR_CLASS;
 let failed = 0;
-for (const [curl, shape, colour, curlWidth] of CLASSES) {
-  if (ONLY && ONLY !== `${curl} ${colour}`) continue;
+for (const [curl, shape, colour, curlWidth] of asked(CLASSES, ([curl, , colour]) => `${curl} ${colour}`)) {
   const random = seededRandom(9000);
   /** From `low` to `high`, evenly over the logarithm. */
   const between = (low: number, high: number) => low * (high / low) ** random.unit();

@@ -9,6 +9,7 @@ import { luminanceOf } from '../core/photo/light.ts';
 import { findOutline } from '../core/photo/silhouette.ts';
 import { straysOf } from '../core/photo/strays.ts';
 import { seededRandom } from '../core/random.ts';
+import { asked } from './one-class.ts';
 import { spearman } from './spearman.ts';
 
 /**
@@ -25,8 +26,6 @@ const FRAME: Frame = {
   middle: { x: 0.5, y: 0.5 },
 };
 const RISE = 2.24 / PX;
-/** One class alone, where it is asked for: SABOR_CLASS="coil brown". */
-const ONLY = process.env.SABOR_CLASS;
 const CLASSES: readonly (readonly [CurlKind, HairColour])[] = [
   ['wave', 'dark'],
   ['wave', 'light'],
@@ -42,8 +41,7 @@ const hold = (what: string, fine: boolean) => {
   console.log(`  ✗ ${what}`);
 };
 
-for (const [curl, colour] of CLASSES) {
-  if (ONLY && ONLY !== `${curl} ${colour}`) continue;
+for (const [curl, colour] of asked(CLASSES, (one) => one.join(' '))) {
   const read: { halo: number; strays: number }[] = [];
   const truths: { halo: number; strays: number }[] = [];
   const sizes: number[] = [];

@@ -58,7 +58,7 @@ export function readingInWords(measure: PhotoMeasure, value: number): string {
   return `${value.toFixed(fine ? 2 : size < 100 ? 1 : 0)} ${unit}`.trimEnd();
 }
 
-/** The least that is told of an amount, by how many places it has. */
+/** The least that is told of an amount. */
 const LEAST = 0.01;
 
 /** How far something goes: "up to 0.10 mm"; what is told as nothing is "less than 0.01 mm". */

@@ -39,6 +39,11 @@ describe('what is reckoned four numbers at a time', () => {
     expect(kernelsWith(3 * 2 ** 20)!.memory.buffer.byteLength).toBeGreaterThanOrEqual(3 * 2 ** 20);
   });
 
+  it('is done without where there is no such room, and with it again where there is', () => {
+    expect(kernelsWith(2 ** 40)).toBeNull();
+    expect(kernelsWith(1000)).not.toBeNull();
+  });
+
   it('is done without where a machine or a page’s policy has no WebAssembly', async () => {
     class Refused {
       constructor() {

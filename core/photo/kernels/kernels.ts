@@ -19,8 +19,8 @@ const KEPT = 64 * 2 ** 20;
 let made: { module: object; kernels: Kernels } | null | undefined;
 
 /**
- * The kernels with room for so many bytes; null where this machine has no WebAssembly with SIMD, or the page's policy allows none:
- * whoever asks reckons by himself then. What lies in their memory holds until the next call.
+ * The kernels with room for so many bytes; null where this machine has no WebAssembly with SIMD or no such room, or the page's
+ * policy allows none: whoever asks reckons by himself then. What lies in their memory holds until the next call.
  */
 export function kernelsWith(bytes: number): Kernels | null {
   const engine = (globalThis as { WebAssembly?: unknown }).WebAssembly as Engine | undefined;
@@ -34,10 +34,14 @@ export function kernelsWith(bytes: number): Kernels | null {
       made = null;
     }
   if (!made) return null;
-  if (made.kernels.memory.buffer.byteLength > KEPT && bytes <= KEPT)
-    made = { ...made, kernels: new engine!.Instance(made.module).exports };
-  const { memory } = made.kernels;
-  const more = bytes - memory.buffer.byteLength;
-  if (more > 0) memory.grow(Math.ceil(more / PAGE));
-  return made.kernels;
+  try {
+    if (made.kernels.memory.buffer.byteLength > KEPT && bytes <= KEPT)
+      made = { ...made, kernels: new engine!.Instance(made.module).exports };
+    const { memory } = made.kernels;
+    const more = bytes - memory.buffer.byteLength;
+    if (more > 0) memory.grow(Math.ceil(more / PAGE));
+    return made.kernels;
+  } catch {
+    return null;
+  }
 }
