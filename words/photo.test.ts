@@ -1,6 +1,14 @@
 import { pictureError, tellApart } from '@sabor/core/photo/repeat';
 import { describe, expect, it } from 'vitest';
-import { apartInWords, NOTES, REFUSALS, readingInWords, toldInWords, unlikeInWords } from './photo.ts';
+import {
+  apartInWords,
+  cautionOf,
+  NOTES,
+  REFUSALS,
+  readingInWords,
+  toldInWords,
+  unlikeInWords,
+} from './photo.ts';
 
 const error = pictureError('halo', [[1, 1.1, 1.05, 0.95, 1]])!;
 const said = (a: number, b: number, of = error as typeof error | null) =>
@@ -55,6 +63,18 @@ describe('what pictures say of two options', () => {
     expect(toldInWords('silhouette', tellApart('silhouette', 600, 700, sizes), sizes)).toContain(
       'differs by less than 0.1 %.',
     );
+  });
+
+  it('says of clump width what else moves it, wherever it is told apart or judged by, and of nothing else', () => {
+    const width = { difference: 1.2, most: 0.3, within: 0.5 };
+    const looser = /Hair that hangs looser or strays more reads otherwise too/;
+    expect(apartInWords('clump-width', width, ['Anvil', 'Kelp'])).toMatch(looser);
+    expect(apartInWords('clump-width', { ...width, most: 2 }, ['Anvil', 'Kelp'])).not.toMatch(looser);
+    expect(apartInWords('coherence', width, ['Anvil', 'Kelp'])).not.toMatch(looser);
+    const error = pictureError('clump-width', [[6, 6.1, 6.2]])!;
+    expect(toldInWords('clump-width', tellApart('clump-width', 6, 9, error), error)).toMatch(looser);
+    expect(cautionOf('clump-width')).toMatch(looser);
+    expect([cautionOf('halo'), cautionOf('days')]).toEqual([undefined, undefined]);
   });
 
   it('sets it against how much wash days of one option differ', () => {

@@ -4,6 +4,7 @@ import { normals, seededRandom } from '../random.ts';
 import { drawCard, drawPiece, inBands, type Light } from './bands.ts';
 import { cardCorners } from './figure.ts';
 import { COLOURS, type HairColour } from './head.ts';
+import { skyOver } from './near-light.ts';
 
 /** Made-up hair from near, hanging, everything in mm; every number may be chosen apart from the others. */
 export interface ClosePlan {
@@ -44,6 +45,8 @@ export interface CloseFrame {
 
 /** So far beyond the frame hair goes on to both sides, mm: as far as a frame may begin elsewhere. */
 const MARGIN = 30;
+/** So far beside the frame hair still stands in the light of what is in it, mm; strands stray from their clump as far. */
+const NEAR_BY = 8;
 
 /** Centre lines of the clumps: where each hangs, how it turns and how deep it lies. */
 function clumpsOf(plan: ClosePlan, wide: number) {
@@ -55,10 +58,11 @@ function clumpsOf(plan: ClosePlan, wide: number) {
     drift: number;
     shade: number;
     hand: number;
+    coarse: number;
   }[] = [];
-  // A layer behind and one before it, so that no ground shows.
-  for (const depth of [-1.1, 0]) {
-    const random = seededRandom(plan.seed * 6151 + (depth < 0 ? 5 : 6));
+  // Two layers behind the first, so that no ground shows; of the last, strands stand for their neighbours too.
+  for (const [layer, depth] of [-2.2, -1.1, 0].entries()) {
+    const random = seededRandom(plan.seed * 6151 + 4 + layer);
     const gauss = normals(random);
     for (let x = -MARGIN; x < wide + MARGIN; ) {
       const own = plan.clump * Math.exp(0.16 * gauss());
@@ -70,6 +74,7 @@ function clumpsOf(plan: ClosePlan, wide: number) {
         drift: 0.03 * gauss(),
         shade: Math.exp(0.12 * gauss()),
         hand: random.unit() < 0.5 ? -1 : 1,
+        coarse: layer === 0 ? 2 : 1,
       });
       x += own * 0.98;
     }
@@ -77,11 +82,13 @@ function clumpsOf(plan: ClosePlan, wide: number) {
   return clumps;
 }
 
-const SOFT = 0.55;
 /** Multiples of it spread evenly between whole numbers, however many they are. */
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 
-/** Pieces of strands in the enlarged frame: their ends and half their thickness, how deep they lie (mm), and in which order they are drawn. */
+/**
+ * Pieces of strands in the enlarged frame: their ends and half their thickness, how deep they lie (mm), how dark each is by
+ * itself and how much it shines.
+ */
 export function strandPieces(
   plan: ClosePlan,
   { width, height, pxPerMm, from = { x: 0, y: 0 } }: CloseFrame,
@@ -89,22 +96,26 @@ export function strandPieces(
 ) {
   const [wide, tall] = [width / pxPerMm, height / pxPerMm];
   const scale = pxPerMm * enlarged;
-  const colour = COLOURS[plan.colour].light;
   const half = (1.25 * plan.strand * scale) / 2;
-  const clumps = clumpsOf(plan, wide).map((clump) => ({
-    ...clump,
-    number: Math.round((clump.wide / plan.strand) * 1.9),
-  }));
+  // Clumps too far beside the frame to be seen in it or to stand in its light are left out.
+  const beside = (own: number, drift: number) =>
+    NEAR_BY + plan.radius + (own * plan.loose) / 2 + Math.abs(drift) * (tall + 12);
+  const clumps = clumpsOf(plan, wide).flatMap((clump, n) => {
+    const reach = beside(clump.wide, clump.drift);
+    if (clump.x < from.x - reach || clump.x > from.x + wide + reach) return [];
+    const number = Math.round(((clump.wide / plan.strand) * 1.9) / clump.coarse);
+    return { ...clump, n, number };
+  });
   const step = Math.min(1.2, plan.pitch / 24);
   const along = Math.ceil((tall + 8) / step) + 1;
   const count = along * clumps.reduce((sum, { number }) => sum + number, 0);
   const depths = new Float32Array(count);
   const ends = new Float32Array(5 * count);
-  const colours = new Float32Array(3 * count);
+  const [shades, shines] = [new Float32Array(count), new Float32Array(count)];
   let at = 0;
-  clumps.forEach((clump, n) => {
+  for (const clump of clumps) {
     // Each clump has its own luck, so that the same hair is drawn wherever a frame begins.
-    const random = seededRandom(plan.seed * 7793 + 101 * n + 11);
+    const random = seededRandom(plan.seed * 7793 + 101 * clump.n + 11);
     const gauss = normals(random);
     for (let s = 0; s < clump.number; s++) {
       // Within the clump's round section, as far as its strands keep to it.
@@ -116,11 +127,6 @@ export function strandPieces(
         (Math.abs(gauss()) * Math.tan((plan.stray * Math.PI) / 180) * Math.SQRT2 * long) / (2 * Math.PI);
       const phase = random.unit() * 2 * Math.PI;
       const shade = clump.shade * Math.exp(0.22 * gauss());
-      // The sides of a clump fall away from the light, and its strands shade what lies under them.
-      const lit = SOFT + (1 - SOFT) * Math.max(-1, Math.min(1, v / (clump.wide / 2)));
-      const groove = 1 - 0.75 * Math.min(1, Math.abs(u) / (clump.wide / 2)) ** 2.5;
-      const behind = clump.depth < -0.5 * plan.clump ? 0.45 : 1;
-      const light = 1.5 * shade * Math.max(0.12, lit) * groove * behind;
       const xAt = (y: number, turn: number) =>
         scale *
         (clump.x -
@@ -139,23 +145,23 @@ export function strandPieces(
         const to = xAt(next, turn);
         // A strand shines where it lies across the lamps' light.
         const lean = plan.radius * 0.6 * ((2 * Math.PI) / plan.pitch) * Math.cos(turn) - 0.12;
-        const shine = 0.05 * Math.exp(-((lean / 0.16) ** 2)) * shade * Math.max(0, lit) * groove;
         depths[at] = clump.depth + v + 0.6 * plan.radius * Math.sin(turn);
         ends[5 * at] = x;
         ends[5 * at + 1] = (y - from.y) * scale;
         ends[5 * at + 2] = to;
         ends[5 * at + 3] = (next - from.y) * scale;
-        ends[5 * at + 4] = half;
-        for (let c = 0; c < 3; c++) colours[3 * at + c] = colour[c]! * light + shine;
+        ends[5 * at + 4] = half * clump.coarse;
+        shades[at] = shade;
+        shines[at] = Math.exp(-((lean / 0.16) ** 2));
         [x, y] = [to, next];
       }
     }
-  });
-  return { count, ends, colours, depths, order: byDepth(depths) };
+  }
+  return { count, ends, depths, shades, shines };
 }
 
-/** Which piece is drawn when: by depth in four thousand layers, deepest first. */
-function byDepth(depths: Float32Array): Int32Array {
+/** Which piece is drawn when: by depth in four thousand layers, deepest first; those that see no sky are not. */
+function byDepth(depths: Float32Array, sky: Float32Array): Int32Array {
   const LAYERS = 4000;
   let [low, high] = [Number.POSITIVE_INFINITY, Number.NEGATIVE_INFINITY];
   for (const depth of depths) {
@@ -165,12 +171,21 @@ function byDepth(depths: Float32Array): Int32Array {
   const layer = (depth: number) =>
     Math.min(LAYERS - 1, Math.floor(((depth - low) / (high - low || 1)) * LAYERS));
   const starts = new Int32Array(LAYERS + 1);
-  for (const depth of depths) starts[layer(depth) + 1]!++;
+  let seen = 0;
+  for (let i = 0; i < depths.length; i++) {
+    if (sky[i] === 0) continue;
+    starts[layer(depths[i]!) + 1]!++;
+    seen++;
+  }
   for (let k = 0; k < LAYERS; k++) starts[k + 1]! += starts[k]!;
-  const order = new Int32Array(depths.length);
-  for (let i = 0; i < depths.length; i++) order[starts[layer(depths[i]!)]!++] = i;
+  const order = new Int32Array(seen);
+  for (let i = 0; i < depths.length; i++) if (sky[i]! > 0) order[starts[layer(depths[i]!)]!++] = i;
   return order;
 }
+
+/** How bright a strand is that sees the whole sky, over its colour, and how bright what shines. Judged by eye. */
+const LIGHT = 1.5;
+const SHINE = 0.05;
 
 /** The light of made-up hair from near in soft light from the front, before any camera. Source: methods.md 4, "known truth". */
 export function drawnClose(
@@ -179,6 +194,15 @@ export function drawnClose(
   { supersampling: n = 3, progress }: { supersampling?: number; progress?: (share: number) => void } = {},
 ): Light {
   const pieces = strandPieces(plan, frame, n);
+  const { count, ends, depths, shades, shines } = pieces;
+  const sky = skyOver(pieces, frame.width / frame.pxPerMm, frame.height / frame.pxPerMm, frame.pxPerMm * n);
+  const order = byDepth(depths, sky);
+  const colour = COLOURS[plan.colour].light;
+  const colours = new Float32Array(3 * count);
+  for (let i = 0; i < count; i++) {
+    const light = shades[i]! * sky[i]!;
+    for (let c = 0; c < 3; c++) colours[3 * i + c] = light * (LIGHT * colour[c]! + SHINE * shines[i]!);
+  }
   const [red, green, blue] = COLOURS[plan.colour].light.map((value) => value * 0.06) as [
     number,
     number,
@@ -188,7 +212,7 @@ export function drawnClose(
   return inBands(
     frame,
     n,
-    pieces,
+    { count: order.length, ends, order },
     (own, list) => {
       const { data } = own;
       for (let k = 0; k < 3 * own.rows * own.width; k += 3) {
@@ -196,7 +220,7 @@ export function drawnClose(
         data[k + 1] = green;
         data[k + 2] = blue;
       }
-      for (const i of list) drawPiece(own, pieces.ends, pieces.colours, i);
+      for (const i of list) drawPiece(own, ends, colours, i);
       if (frame.card) drawCard(own, frame.card.kind, corners, 0.92);
     },
     { progress },

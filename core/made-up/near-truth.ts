@@ -11,8 +11,10 @@ export interface NearTruth {
 }
 
 const CELL = 0.5;
-/** How far the places of a pair lie apart: shares of the curl's width for ways, mm for depth between clumps and strands. */
+/** How far about one place ways are compared, shares of the curl's width; how far apart depths are, mm, between clumps and strands. */
 const WAYS = [0.1, 0.2, 0.4] as const;
+/** Two places drawn about one middle lie so much further from each other than from it. */
+const OF_A_PAIR = Math.SQRT2;
 const BETWEEN = { clumps: 3, strands: 0.25 } as const;
 
 /**
@@ -80,7 +82,7 @@ export function nearTruth(plan: ClosePlan, frame: CloseFrame, curlWidth: number,
     }
     return { ways: ways / n, depth: depth / n };
   };
-  const run = WAYS.reduce((sum, share) => sum + pairs(share * curlWidth).ways, 0) / WAYS.length;
+  const run = WAYS.reduce((sum, share) => sum + pairs(OF_A_PAIR * share * curlWidth).ways, 0) / WAYS.length;
   return {
     run,
     relief: Math.log(pairs(BETWEEN.clumps).depth / pairs(BETWEEN.strands).depth),

@@ -181,8 +181,19 @@ describe('clump width', { timeout: 60_000 }, () => {
     expect(read.value! / wide).toBeLessThan(1.1);
     // A thousandth of scale, which no card tells, takes no pixel into a disc or out of it.
     for (const scale of [0.999, 1.001].map((by) => by * FINEST))
-      expect(clumpWidthOf(hairOf(stripes, scale)).value! / read.value!).toBeCloseTo(1, 2);
+      expect(Math.abs(clumpWidthOf(hairOf(stripes, scale)).value! / read.value! - 1)).toBeLessThan(0.015);
     expect(read.spectrum.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 6);
+  });
+
+  it('is that of the hair alone, whatever lies on it', () => {
+    const stripes = lit(70, 110, (x) => (Math.floor(x / 4) % 2 === 0 ? 0.3 : 0.1));
+    const masked = emptyMask(stripes.width, stripes.height);
+    for (let y = 0; y < 50 * FINEST; y++)
+      for (let x = 5 * FINEST; x < 60 * FINEST; x++)
+        masked.data[Math.floor(y) * masked.width + Math.floor(x)] = 1;
+    const bare = clumpWidthOf(hairOf(stripes)).value!;
+    const beside = clumpWidthOf(closeHair(closeGrid(stripes, FINEST), masked)).value!;
+    expect(Math.abs(beside / bare - 1)).toBeLessThan(0.05);
   });
 
   it('is refused where nothing of that size stands out', () => {

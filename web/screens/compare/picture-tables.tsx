@@ -16,7 +16,7 @@ const daysNamed = (positions: readonly number[]) =>
 export function Readings({ rows, names }: { rows: readonly ArmsInPictures[]; names: readonly string[] }) {
   return (
     <div className="mt-3 overflow-x-auto" tabIndex={0} role="region" aria-label="Read in pictures">
-      <table className="w-full min-w-[32rem] text-left text-[0.95rem]">
+      <table className="w-full text-left text-[0.95rem]">
         <thead className="text-sm text-soft">
           <tr className="border-b border-rule">
             <th scope="col" className="py-1 pr-4 font-semibold">
@@ -27,52 +27,57 @@ export function Readings({ rows, names }: { rows: readonly ArmsInPictures[]; nam
                 <ArmName arm={arm} name={name} />
               </th>
             ))}
-            <th scope="col" className="py-1 font-semibold">
-              Beside each other
-            </th>
           </tr>
         </thead>
-        <tbody>
-          {rows.map((row) => (
-            <Row key={`${row.measure} ${row.view} ${row.zone?.key}`} row={row} names={names} />
-          ))}
-        </tbody>
+        {rows.map((row) => (
+          <RowGroup key={`${row.measure} ${row.view} ${row.zone?.key}`} row={row} names={names} />
+        ))}
       </table>
     </div>
   );
 }
 
-function Row({ row, names }: { row: ArmsInPictures; names: readonly string[] }) {
+/** One reading: its options side by side, and under them what they say beside each other, so that no screen is too narrow for it. */
+function RowGroup({ row, names }: { row: ArmsInPictures; names: readonly string[] }) {
   const { measure, view, zone, arms, unlike, refused } = row;
   const apart = names.length === 2 ? apartInPictures(row, 0, 1) : null;
+  const told = apart !== null || unlike.length > 0 || refused.length > 0;
   return (
-    <tr className="border-b border-rule align-top">
-      <th scope="row" className="py-2 pr-4 font-normal">
-        <span className="font-semibold">{PHOTO_MEASURES[measure].label}</span>, {VIEWS[view]}
-        {zone && `, ${zone.label}`}
-      </th>
-      {arms.map(({ mean, days }, arm) => (
-        <td key={names[arm]} className="py-2 pr-4">
-          <span className="figure font-semibold">{mean === null ? '–' : readingInWords(measure, mean)}</span>
-          <span className="block text-sm text-soft">{counted(days.length, 'wash day')}</span>
-        </td>
-      ))}
-      <td className="py-2 text-sm">
-        {apart && apartInWords(measure, apart, [names[0]!, names[1]!])}
-        {unlike.map(({ position, why, whole }) => (
-          <span key={position} className="block text-mango-deep">
-            {whole ? daysNamed([position]) : `A picture of wash day ${position + 1}`} left out, beside the
-            others: {why.map(unlikeInWords).join(' ')}
-          </span>
+    <tbody className="border-b border-rule align-top">
+      <tr>
+        <th scope="rowgroup" rowSpan={told ? 2 : 1} className="py-2 pr-4 font-normal">
+          <span className="font-semibold">{PHOTO_MEASURES[measure].label}</span>, {VIEWS[view]}
+          {zone && `, ${zone.label}`}
+        </th>
+        {arms.map(({ mean, days }, arm) => (
+          <td key={names[arm]} className="py-2 pr-4">
+            <span className="figure font-semibold">
+              {mean === null ? '–' : readingInWords(measure, mean)}
+            </span>
+            <span className="block text-sm text-soft">{counted(days.length, 'wash day')}</span>
+          </td>
         ))}
-        {[...new Set(refused.map(({ why }) => why))].map((why) => (
-          <span key={why} className="block text-soft">
-            {daysNamed(refused.filter((one) => one.why === why).map(({ position }) => position))}:{' '}
-            {REFUSALS[why]}
-          </span>
-        ))}
-      </td>
-    </tr>
+      </tr>
+      {told && (
+        <tr>
+          <td colSpan={names.length} className="pb-2 text-sm">
+            {apart && apartInWords(measure, apart, [names[0]!, names[1]!])}
+            {unlike.map(({ position, why, whole }) => (
+              <span key={position} className="block text-mango-deep">
+                {whole ? daysNamed([position]) : `A picture of wash day ${position + 1}`} left out, beside the
+                others: {why.map(unlikeInWords).join(' ')}
+              </span>
+            ))}
+            {[...new Set(refused.map(({ why }) => why))].map((why) => (
+              <span key={why} className="block text-soft">
+                {daysNamed(refused.filter((one) => one.why === why).map(({ position }) => position))}:{' '}
+                {REFUSALS[why]}
+              </span>
+            ))}
+          </td>
+        </tr>
+      )}
+    </tbody>
   );
 }
 
