@@ -50,11 +50,14 @@ function strewn(plane: Plane, share: number): Plane {
   const small = shrunk(plane, Math.min(1, 64 / Math.max(plane.width, plane.height)));
   const soft = gaussian(small, Math.max(small.width, small.height) / 8);
   const out = same(plane);
+  const columns = Int32Array.from({ length: plane.width }, (_, x) =>
+    Math.min(soft.width - 1, Math.floor((x * soft.width) / plane.width)),
+  );
   for (let y = 0; y < plane.height; y++) {
     const row = Math.min(soft.height - 1, Math.floor((y * soft.height) / plane.height)) * soft.width;
     for (let x = 0; x < plane.width; x++) {
       const i = y * plane.width + x;
-      const veil = soft.data[row + Math.min(soft.width - 1, Math.floor((x * soft.width) / plane.width))]!;
+      const veil = soft.data[row + columns[x]!]!;
       out.data[i] = plane.data[i]! * (1 - share) + veil * share;
     }
   }

@@ -27,6 +27,10 @@ interface Pieces {
   under: number;
 }
 
+/** No piece lies further from the axis than so many mm, and no head has so many. */
+const DEEPEST = 500;
+const MOST_PIECES = 2 ** 23;
+
 function piecesOf(scene: Scene, frame: Frame, scale: number): Pieces {
   const { head, turn, light } = scene;
   if (!head) return { count: 0, ends: new Float32Array(), colours: new Float32Array(), under: 0 };
@@ -86,10 +90,13 @@ function piecesOf(scene: Scene, frame: Frame, scale: number): Pieces {
   const lying = depth.length;
   for (const strand of head.off) add(strand);
   // Strands off the hair's far side, the hair that lies, then strands off its near side; each furthest first.
-  const layers = depth.map((z, i) => (i < lying ? 1 : z < 0 ? 0 : 2));
-  const order = Array.from(depth, (_, i) => i).sort(
-    (a, b) => layers[a]! - layers[b]! || depth[a]! - depth[b]!,
-  );
+  const layerOf = (i: number) => (i < lying ? 1 : depth[i]! < 0 ? 0 : 2);
+  // Layer, depth in steps of a hundred-thousandth of a millimetre and number in one key each, which sort as plain numbers.
+  const keys = Float64Array.from(depth, (z, i) => {
+    const steps = Math.round((z + DEEPEST) * 1e5);
+    return (layerOf(i) * 2 * DEEPEST * 1e5 + steps) * MOST_PIECES + i;
+  }).sort();
+  const order = Array.from(keys, (key) => key % MOST_PIECES);
   const half = (plan.strand * frame.pxPerMm * scale) / 2;
   const ends = new Float32Array(5 * order.length);
   const colours = new Float32Array(3 * order.length);
@@ -136,19 +143,22 @@ export function drawn(
   const card = scene.card;
   const corners = card ? flat(cardCorners(card)) : [];
   const middle = see({ x: 0, y: 0, z: 0 });
+  // The wall's light at a place is a sum and a product of what its column and its row give: told once for each.
+  const unevenBy = (size: number, at: (share: number) => number) =>
+    Float64Array.from({ length: size }, (_, i) => at((i + 0.5) / size - 0.5));
+  const across = unevenBy(width, (u) => 0.5 * u - 0.9 * u * u);
+  const down = unevenBy(height, (v) => 0.35 * v - 0.9 * v * v + 0.1);
+  const shadowBy = (size: number, from: number) =>
+    Float64Array.from({ length: size }, (_, i) => Math.exp(-(((i - from) / frame.pxPerMm / 260) ** 2)));
+  const [shadowAcross, shadowDown] = [shadowBy(width, middle.x), shadowBy(height, middle.y)];
   const paint = (own: Band, list: readonly number[]) => {
     const { rows } = own;
     const first = own.top / n;
     for (let y = 0; y < rows / n; y++) {
-      const v = (first + y + 0.5) / height - 0.5;
+      const [light, shadow] = [1 + scene.uneven * down[first + y]!, scene.shadow * shadowDown[first + y]!];
       const start = 3 * y * n * wide;
       for (let x = 0; x < width; x++) {
-        const u = (x + 0.5) / width - 0.5;
-        const away = ((x - middle.x) ** 2 + (first + y - middle.y) ** 2) / frame.pxPerMm ** 2;
-        const value =
-          wall *
-          (1 + scene.uneven * (0.5 * u + 0.35 * v - 0.9 * (u * u + v * v) + 0.1)) *
-          (1 - scene.shadow * Math.exp(-away / 260 ** 2));
+        const value = wall * (light + scene.uneven * across[x]!) * (1 - shadow * shadowAcross[x]!);
         const places = x * n >= own.from && x * n < own.to ? n : 1;
         for (let k = start + 3 * x * n; k < start + 3 * (x * n + places); k += 3) {
           own.data[k] = value * red;

@@ -81,6 +81,8 @@ export interface Body {
   plan: HeadPlan;
   /** Surface at an angle about the axis (0 to the right, a quarter turn to the face) and a share of the height. */
   surface: (angle: number, share: number) => Point3;
+  /** How far down it reaches at an angle. */
+  hem: (angle: number) => number;
 }
 
 const TAU = 2 * Math.PI;
@@ -115,21 +117,27 @@ export function bodyOf(plan: HeadPlan): Body {
     phase: random.unit() * TAU,
   }));
   const tips = [4, 7, 11].map((k) => ({ k, phase: random.unit() * TAU }));
+  const tall = plan.top + plan.hem;
+  // Asked for every place of every strand: plain loops.
+  const raggedAt = (angle: number): number => {
+    if (plan.curl === 'coil') return 0;
+    let sum = 0;
+    for (const { k, phase } of tips) sum += Math.cos(k * angle + phase);
+    return 7 * sum;
+  };
   return {
     plan,
+    hem: (angle) => -plan.top + tall + raggedAt(angle),
     surface: (angle, share) => {
-      const bays = waves.reduce(
-        (sum, w) => sum + Math.cos(w.around * angle + w.along * share * TAU + w.phase),
-        0,
-      );
+      let bays = 0;
+      for (const { around, along, phase } of waves)
+        bays += Math.cos(around * angle + along * share * TAU + phase);
       const wide = profile(Math.min(1, Math.max(0, share)));
       const bump = wide + (deep * bays * Math.min(1, 3 * wide)) / plan.halfWidth / 3;
-      // Clumps end at different heights.
-      const ragged =
-        7 * tips.reduce((sum, { k, phase }) => sum + Math.cos(k * angle + phase), 0) * share ** 6;
       return {
         x: plan.halfWidth * bump * Math.cos(angle),
-        y: -plan.top + share * (plan.top + plan.hem) + (plan.curl === 'coil' ? 0 : ragged),
+        // Clumps end at different heights.
+        y: -plan.top + share * tall + raggedAt(angle) * share ** 6,
         z: plan.halfDepth * bump * Math.sin(angle),
       };
     },
@@ -192,7 +200,7 @@ function lying(body: Body, random: Random): Strand[] {
         const a = angle + drift * (t / tall) + (u / plan.halfWidth) * (1 + 0.2 * Math.sin(t / 40));
         const at = body.surface(a, share);
         // Ends hang no lower than the shape does there.
-        const low = body.surface(a, 1).y - 1;
+        const low = body.hem(a) - 1;
         // The run of a clump winds about its line, less where it leaves the scalp.
         const grown = Math.min(1, t / 30);
         const turn = own + (hand * TAU * t) / pitch;
