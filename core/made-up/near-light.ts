@@ -1,7 +1,7 @@
 import { emptyPlane, type Plane } from '../photo/plane.ts';
 import { shrunk } from '../photo/resample.ts';
 
-/** Pieces of strands in mm: their ends (x, y, x, y and half their thickness) and how deep each lies; more is nearer. */
+/** Pieces of strands: their ends (x, y, x, y and half their thickness, pixels) and how deep each lies, mm; more is nearer. */
 export interface NearPieces {
   count: number;
   ends: Float32Array;
@@ -43,8 +43,8 @@ function frontOf({ count, ends, depths }: NearPieces, wide: number, tall: number
 /**
  * How much of an even sky before the hair each piece of a strand sees, 0 to 1: in each of eight directions the sky ends where
  * hair a little off stands highest above it, and what is left of it counts by the cosine of the way it falls in; 0 for what
- * lies under other hair all along. `wide` and
- * `tall` in mm, `scale` in units of `ends` a mm. Source: horizons, Max (1988), The Visual Computer 4, 109–117 (from memory).
+ * lies under other hair all along. `wide` and `tall` in mm, `scale` in units of `ends` a mm. Source: horizons, Max (1988), The
+ * Visual Computer 4, 109–117 (from memory).
  */
 export function skyOver(pieces: NearPieces, wide: number, tall: number, scale: number): Float32Array {
   const finest = frontOf(pieces, wide, tall, scale);
