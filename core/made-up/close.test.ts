@@ -26,7 +26,7 @@ function hairOf(plan: Partial<ClosePlan>): CloseHair {
 }
 const contrast = (plan: Partial<ClosePlan>) => contrastOf(hairOf(plan), 0.21, NO_GRAIN).value!;
 
-describe('what is true of made-up hair from near', { timeout: 60_000 }, () => {
+describe('what is true of made-up hair from near', () => {
   const truth = (plan: Partial<ClosePlan>) => nearTruth({ ...USUAL_CLOSE, ...plan }, BARE, 12, 800);
 
   it('is one way where strands hang straight, less the more they stray and turn', () => {
@@ -45,7 +45,7 @@ describe('what is true of made-up hair from near', { timeout: 60_000 }, () => {
   });
 });
 
-describe('made-up hair from near', { timeout: 120_000 }, () => {
+describe('made-up hair from near', () => {
   it('reads less contrast the looser its clumps are, by more than what matters', () => {
     const [bound, usual, loose] = [0.9, 1.5, 2.4].map((of) => contrast({ loose: of })) as [
       number,

@@ -44,7 +44,7 @@ function read({ picture, scene }: { picture: Picture; scene: Scene }) {
   };
 }
 
-describe('a made-up head', { timeout: 120_000 }, () => {
+describe('a made-up head', () => {
   it('is the same for the same plan, and another for another seed', () => {
     const plan = { ...usualHead('curl', 'dark', 3), flyaways: 20 };
     const [a, b, c] = [madeUpHead(plan), madeUpHead(plan), madeUpHead({ ...plan, seed: 4 })];
@@ -76,7 +76,7 @@ describe('a made-up head', { timeout: 120_000 }, () => {
  * What is measured in drawn pictures against what the drawn head is by its geometry. Accuracy asked: methods.md 4, "known
  * truth": halo .2 mm or 10 %, silhouette 2 %.
  */
-describe('measured in its picture', { timeout: 300_000 }, () => {
+describe('measured in its picture', () => {
   const plan = { ...usualHead('curl', 'dark', 42), flyaways: 350 };
   const scene = sceneOf(plan);
   const light = drawn(scene, FRAME, { supersampling: 2 });

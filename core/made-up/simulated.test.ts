@@ -23,7 +23,7 @@ const shown = (to: Partial<Switched>, lastMm: number | null = 600): Guide => {
 };
 const kinds = ({ advice }: Guide) => advice.map((one) => (one.kind === 'card' ? one.trouble : one.kind));
 
-describe('what the camera is told before the picture is taken', { timeout: 60_000 }, () => {
+describe('what the camera is told before the picture is taken', () => {
   it('is nothing where all is as it should be, and how wide the frame is', () => {
     const guide = shown({});
     expect(kinds(guide)).toEqual([]);

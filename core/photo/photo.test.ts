@@ -133,7 +133,7 @@ const outlineOf = (light: Plane) => {
   return found;
 };
 
-describe('a shape of known coverage', { timeout: 60_000 }, () => {
+describe('a shape of known coverage', () => {
   it('has the halo it was given, in a wall that is not even', () => {
     // A tenth over ten millimetres, and nothing beyond: one millimetre.
     const outline = outlineOf(shadow((d) => (d < 10 ? 0.1 : 0)));

@@ -63,7 +63,7 @@ const furthest = ({ data }: Plane, out: { data32F: Float32Array }) =>
 
 const SEEDS = [1, 2, 3] as const;
 
-describe('the same as OpenCV', { timeout: 60_000 }, () => {
+describe('the same as OpenCV', () => {
   it.each(SEEDS)('exact distance to the nearest pixel that belongs, drawing %i', (seed) => {
     const mask = blobs(211, 157, seed);
     const free = matOf({ ...mask, data: mask.data.map((v) => 1 - v) });

@@ -54,7 +54,7 @@ beforeAll(async () => {
 }, 120_000);
 afterAll(() => rmSync(folder, { recursive: true }));
 
-describe('npm run measure', { timeout: 120_000 }, () => {
+describe('npm run measure', () => {
   it('reads in a photograph of the demo what the demo says of it', async () => {
     const drawn = path.join(root, 'demo', 'photographs');
     const all = JSON.parse(readFileSync(path.join(drawn, 'index.json'), 'utf8')) as Drawn[];

@@ -16,7 +16,7 @@ async function drawn(print: keyof typeof PRINTS, paper: keyof typeof PAPERS, pxP
   return { width: info.width, height: info.height, data: new Uint8ClampedArray(data) };
 }
 
-describe('a printed card', { timeout: 60_000 }, () => {
+describe('a printed card', () => {
   it.each([
     ['stand', 'a4'],
     ['stand', 'letter'],

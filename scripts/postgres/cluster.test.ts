@@ -56,7 +56,7 @@ const write = (cluster: Cluster) => ask(cluster, 'create table kept (n int); ins
 const isKept = async (cluster: Cluster) =>
   expect(await ask(cluster, 'select n from kept')).toEqual([{ n: 7 }]);
 
-describe('a cluster', { timeout: 60_000 }, () => {
+describe('a cluster', () => {
   it('has data checksums, and an older one without gets them', async () => {
     const cluster = await begin();
     await write(cluster);
@@ -180,7 +180,7 @@ describe('a cluster', { timeout: 60_000 }, () => {
   });
 });
 
-describe('another PostgreSQL', { timeout: 120_000 }, () => {
+describe('another PostgreSQL', () => {
   const [version] = installedVersions();
 
   it('is refused with the way out where the old one’s programs are gone', async () => {

@@ -43,7 +43,7 @@ afterEach(() => {
   }
 });
 
-describe.skipIf(!mayMount)('a disk that cannot take the data', { timeout: 60_000 }, () => {
+describe.skipIf(!mayMount)('a disk that cannot take the data', () => {
   it('is full: the folder cannot be locked', () => {
     const at = disk('64k')!;
     fill(at);

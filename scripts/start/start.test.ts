@@ -72,7 +72,7 @@ afterAll(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-describe('npm start', { timeout: 120_000 }, () => {
+describe('npm start', () => {
   it('stops at once on Ctrl-C while it loads, says nothing of a failure, and leaves nothing half', async () => {
     const run = start();
     for (let wait = 0; wait < 600 && !run.said().includes('✓ Schema'); wait++)

@@ -74,7 +74,7 @@ async function holdsFacts(db: Db): Promise<void> {
   ]);
 }
 
-describe('doses and changes of a promise as they were kept before', { timeout: 60_000 }, () => {
+describe('doses and changes of a promise as they were kept before', () => {
   it('become facts where a folder is upgraded', async () => {
     const db = await asBefore();
     await migrate(db);

@@ -100,7 +100,7 @@ describe('migration files', () => {
   });
 });
 
-describe('an older folder', { timeout: 60_000 }, () => {
+describe('an older folder', () => {
   // Those whose files have former states, then every fifth, and the last; the walk below stops at each.
   const begunFrom = files
     .map((_, i) => i + 1)

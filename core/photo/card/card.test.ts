@@ -28,7 +28,7 @@ const found = (picture: Picture, kind: 'stand' | 'small' = 'stand', rule?: numbe
 };
 const plain = shot();
 
-describe('the card in a picture', { timeout: 60_000 }, () => {
+describe('the card in a picture', () => {
   it('gives the scale to a thousandth, level and upright', () => {
     const card = found(plain);
     expect(card.markers).toBe(4);
@@ -105,7 +105,7 @@ function covered(picture: Picture, x0: number, y0: number, x1: number, y1: numbe
   return { ...picture, data };
 }
 
-describe('a card that cannot be used is refused with the reason', { timeout: 60_000 }, () => {
+describe('a card that cannot be used is refused with the reason', () => {
   const trouble = (picture: Picture) => findCard(picture, 'stand').trouble;
 
   it('none at all', () => {

@@ -87,7 +87,7 @@ describe('bands of wavelengths', () => {
   });
 });
 
-describe('clump contrast', { timeout: 60_000 }, () => {
+describe('clump contrast', () => {
   const wave = (clumps: number, strands: number) =>
     lit(
       76,
@@ -129,7 +129,7 @@ describe('clump contrast', { timeout: 60_000 }, () => {
   });
 });
 
-describe('how smoothly clumps run', { timeout: 60_000 }, () => {
+describe('how smoothly clumps run', () => {
   it('is 1 for lines of one way and near 0 for grain without any', () => {
     const lines = lit(60, 60, (x, y) => 0.2 * Math.exp(0.4 * Math.sin(4 * x + 2 * y)));
     expect(coherenceOf(hairOf(lines), 20, NO_GRAIN).value).toBeGreaterThan(0.97);
@@ -164,7 +164,7 @@ describe('how smoothly clumps run', { timeout: 60_000 }, () => {
   });
 });
 
-describe('clump width', { timeout: 60_000 }, () => {
+describe('clump width', () => {
   // Quarter octaves and discs on a grid read a stripe within a tenth or so. Source of "stripes of known width": methods.md 4.
   it.each([
     [2, 0],
