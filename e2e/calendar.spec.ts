@@ -123,7 +123,9 @@ test('reminds on this device of what comes due while the page lies in the backgr
     return desk.evaluate(() => (globalThis as unknown as { shown: string[] }).shown);
   };
   await expect
-    .poll(async () => (await told()).filter((one) => one.includes('Kalina Day')), { timeout: 180_000 })
+    .poll(async () => (await told()).filter((one) => /Kalina Day: check-in due/.test(one)), {
+      timeout: 180_000,
+    })
     .toHaveLength(1);
   const all = await told();
   await desk.waitForTimeout(500);

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useShelf, useTrial, useWashDay, useWearer } from '../../api/queries.ts';
 import { Failed, InSlices, Loading } from '../../ui/states.tsx';
@@ -18,9 +18,19 @@ export function WashDayScreen() {
   const trial = useTrial(day.data?.trialId ?? 'new');
   const wearer = useWearer(day.data?.wearerId ?? 'new');
   const shelf = useShelf();
+  const armId = day.data?.armId;
+  // A blind trial is sealed as its first wash day begins: its options have other ids from then on, and what was kept of it before
+  // knows none of them.
+  const sealedSince = armId !== undefined && trial.data?.arms.every(({ id }) => id !== armId) === true;
+  const { refetch } = trial;
+  useEffect(() => {
+    if (sealedSince) void refetch();
+  }, [sealedSince, refetch]);
+  if (sealedSince && trial.error) return <Failed error={trial.error} retry={refetch} />;
   if (day.error && day.isError) return <Failed error={day.error} retry={day.refetch} />;
   if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
-  if (!day.data || !trial.data || !wearer.data || !shelf.data) return <Loading what="the wash day" />;
+  if (!day.data || !trial.data || sealedSince || !wearer.data || !shelf.data)
+    return <Loading what="the wash day" />;
   const parts = { day: day.data, trial: trial.data, wearer: wearer.data, products: shelf.data.products };
   const conducting = day.data.status === 'under way' || (day.data.status === 'worn' && search.has('step'));
   return (
