@@ -1,14 +1,7 @@
 import { pictureError, tellApart } from '@sabor/core/photo/repeat';
 import { describe, expect, it } from 'vitest';
-import {
-  apartInWords,
-  cautionOf,
-  NOTES,
-  REFUSALS,
-  readingInWords,
-  toldInWords,
-  unlikeInWords,
-} from './photo.ts';
+import { alsoMoved } from './also-moved.ts';
+import { apartInWords, NOTES, REFUSALS, readingInWords, toldInWords, unlikeInWords } from './photo.ts';
 
 const error = pictureError('halo', [[1, 1.1, 1.05, 0.95, 1]])!;
 const said = (a: number, b: number, of = error as typeof error | null) =>
@@ -73,8 +66,8 @@ describe('what pictures say of two options', () => {
     expect(apartInWords('coherence', width, ['Anvil', 'Kelp'])).not.toMatch(looser);
     const error = pictureError('clump-width', [[6, 6.1, 6.2]])!;
     expect(toldInWords('clump-width', tellApart('clump-width', 6, 9, error), error)).toMatch(looser);
-    expect(cautionOf('clump-width')).toMatch(looser);
-    expect([cautionOf('halo'), cautionOf('days')]).toEqual([undefined, undefined]);
+    expect(alsoMoved('clump-width')).toEqual([expect.stringMatching(looser)]);
+    expect([alsoMoved('halo'), alsoMoved('days'), alsoMoved(undefined)]).toEqual([[], [], []]);
   });
 
   it('sets it against how much wash days of one option differ', () => {

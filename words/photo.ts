@@ -6,6 +6,7 @@ import type { Advice } from '@sabor/core/photo/guide';
 import { isFromNear, PHOTO_MEASURES, type PhotoMeasure } from '@sabor/core/photo/measures';
 import type { Note, Refusal } from '@sabor/core/photo/refusals';
 import type { PictureError, Told } from '@sabor/core/photo/repeat';
+import { alsoMoved } from './also-moved.ts';
 
 /** Why a measure is not given, and what helps. */
 export const REFUSALS: Readonly<Record<Refusal, string>> = {
@@ -111,21 +112,6 @@ const COMPARED: Readonly<Record<PhotoMeasure, readonly [larger: string, smaller:
   'curl-index': ['More curled', 'Less curled'],
 };
 
-/**
- * What else moves a measure. Clump width follows, in drawn hair whose looseness, straying and width were varied apart, the hold
- * of clumps as much as their width: docs/validation.md, "order of heads from near".
- */
-const ALSO_MOVED_BY: Partial<Record<PhotoMeasure, string>> = {
-  'clump-width':
-    'Hair that hangs looser or strays more reads otherwise too: where clump contrast or smoothness of run differ as well, this says little of how wide clumps are.',
-};
-/** The same, to be said after a difference; nothing where nothing is known. */
-const alsoMoved = (measure: PhotoMeasure): string =>
-  measure in ALSO_MOVED_BY ? ` ${ALSO_MOVED_BY[measure]}` : '';
-/** What else moves a measure, said where it is chosen to judge by; undefined where nothing is known. */
-export const cautionOf = (measure: string): string | undefined =>
-  Object.hasOwn(ALSO_MOVED_BY, measure) ? ALSO_MOVED_BY[measure as PhotoMeasure] : undefined;
-
 /** What two pictures' values say, beside the picture's own error. */
 export function toldInWords(
   measure: PhotoMeasure,
@@ -147,7 +133,10 @@ export function toldInWords(
     Math.abs(difference) < worth
       ? ` A difference worth switching for is taken to begin at ${readingInWords(measure, worth)}.`
       : '';
-  return `${COMPARED[measure][difference > 0 ? 0 : 1]}, by ${by}: shooting twice alone differs by ${most}.${little}${alsoMoved(measure)}`;
+  return [
+    `${COMPARED[measure][difference > 0 ? 0 : 1]}, by ${by}: shooting twice alone differs by ${most}.${little}`,
+    ...alsoMoved(measure),
+  ].join(' ');
 }
 
 /** From where a picture shows the hair. */
@@ -177,7 +166,10 @@ export function apartInWords(
     within === null
       ? 'How much wash days of one option differ is not known yet.'
       : `${Math.abs(difference) > within ? 'Wash' : 'But wash'} days of one option lie ${limitInWords(measure, within)} apart by themselves.`;
-  return `${COMPARED[measure][0]} with ${difference > 0 ? second : first}, by ${by}: pictures alone put such means ${reach} apart. ${days}${alsoMoved(measure)}`;
+  return [
+    `${COMPARED[measure][0]} with ${difference > 0 ? second : first}, by ${by}: pictures alone put such means ${reach} apart. ${days}`,
+    ...alsoMoved(measure),
+  ].join(' ');
 }
 
 /** What to do before the picture is taken, short enough to be called across a room. */

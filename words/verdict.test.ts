@@ -176,6 +176,22 @@ describe('what is said of the interval', () => {
     expect(swapped.headline).toBe('Kelp read lower in frizz halo than Anvil.');
   });
 
+  it('of clump width says what else moves it, decided or not, and of other measures nothing of the kind', () => {
+    const looser = expect.stringMatching(/^Hair that hangs looser or strays more reads otherwise too/);
+    const width = { line: 1, matters: 0.2, primary: 'clump-width:more' as const };
+    const decided = read(measured(HALOS, width));
+    expect(decided.headline).toBe('Kelp read higher in clump width than Anvil.');
+    expect(decided.because).toContainEqual(looser);
+    const short = read(
+      measured(
+        HALOS.map((value, i) => (i % 2 ? value : null)),
+        width,
+      ),
+    );
+    expect(short.because).toContainEqual(looser);
+    expect(read(measured(HALOS, { ...width, primary: 'halo:less' })).because).not.toContainEqual(looser);
+  });
+
   it('of what is measured decides nothing with a wash day too few, nor where there is nothing', () => {
     const halo = { primary: 'halo:less' as const, line: 1, matters: 0.2 };
     const short = HALOS.map((value, i) => (i % 2 ? value : null));

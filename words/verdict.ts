@@ -8,6 +8,7 @@ import { FEWEST_LOOKS } from '@sabor/core/inference/decide';
 import type { Interval } from '@sabor/core/inference/inversion-interval';
 import { sdInterval } from '@sabor/core/inference/sd-interval';
 import { DESIGNS, designOf, MOST_DAYS } from '@sabor/core/trial/designs';
+import { alsoMoved } from './also-moved.ts';
 import { goodEnoughInWords, mainInWords, type NumberWords, numbersOf } from './main-result.ts';
 
 export interface Reading {
@@ -318,6 +319,7 @@ export function readPrimary(
   because.push(...onTheWay(record));
   if (contrast.differences.some(({ interval }) => interval) || primary.test)
     because.push(...scaleRanOut(record, comparison));
+  because.push(...alsoMoved(mainResult(promise.primary).measured?.what));
   because.push(...cutUnevenly(record, comparison));
   if (DESIGNS[promise.design].halves && primary.noise?.bias)
     because.push(

@@ -27,7 +27,7 @@ interface Pieces {
   under: number;
 }
 
-/** No piece lies further from the axis than so many mm, and no head has so many. */
+/** No piece lies further from the axis than so many mm, and no head has so many pieces: a key of the two fits in 53 bits. */
 const DEEPEST = 500;
 const MOST_PIECES = 2 ** 23;
 

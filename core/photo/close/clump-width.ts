@@ -18,7 +18,7 @@ const DISC_PX = 5.2;
  * drawn hair lit by its depth narrow clumps that hold together read wider than wide ones. Ours, on drawn hair of tuning seeds.
  */
 const STRANDS = 0.4;
-/** Smoothing before a grid is halved, pixels. Source: Burt & Adelson (1983), IEEE Trans. Comm. 31, 532–540, their kernel's about. */
+/** Smoothing before a grid is halved, pixels. Source: about that of the kernel in Burt & Adelson (1983), IEEE Trans. Comm. 31, 532–540. */
 const HALVED = 0.9;
 /** Refused where more than this lies in the first and last step. Source: methods.md 4. */
 const MOST_AT_ENDS = 0.3;
@@ -76,8 +76,8 @@ function spectrumOf(
 
 /**
  * Clump width: the median of the mean pattern spectrum of openings (bright clumps) and closings (the dark between them) of
- * even log luminance, strands smoothed off, by discs of 1 to 24 mm, each octave on a grid of its own. Source: methods.md 4; pattern spectrum: Maragos
- * (1989), IEEE Trans. PAMI 11, 701–716.
+ * even log luminance, strands smoothed off, by discs of 1 to 24 mm, each octave on half the grid of the one before. Source:
+ * methods.md 4; pattern spectrum: Maragos (1989), IEEE Trans. PAMI 11, 701–716; halved grids: Burt & Adelson (1983).
  */
 export function clumpWidthOf({ even, hair, pxPerMm }: CloseHair): ClumpWidth {
   const none = (trouble: ClumpTrouble, spectrum: SpectrumStep[] = []): ClumpWidth => ({

@@ -9,7 +9,6 @@ import { weighedBy } from '@sabor/core/step/weighed';
 import { isCompared } from '@sabor/core/trial/designs';
 import { spoiledInWords } from '@sabor/words/felt';
 import { mainInWords, oneNumberInWords } from '@sabor/words/main-result';
-import { cautionOf } from '@sabor/words/photo';
 import { readPrimary } from '@sabor/words/verdict';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
@@ -68,7 +67,6 @@ export function ComparisonSheet({
   leftOut: readonly number[];
 }) {
   const rated = ratedBy(trial.primary);
-  const { measured } = mainResult(trial.primary);
   const usual = useUsual(wearer.id, 'wear', trial.onDay, trial.id);
   const [shown, setShown] = useState<MainResult>(rated);
   const { arms } = record.promise;
@@ -113,8 +111,7 @@ export function ComparisonSheet({
             One number a wash day: {oneNumberInWords(trial.primary, trial.weights.length)}.{' '}
             {compares
               ? `The test is of ${mainInWords(trial.primary).word} alone; the rest is described.`
-              : 'Described only.'}{' '}
-            {measured && cautionOf(measured.what)}
+              : 'Described only.'}
           </p>
           <OutcomeTable record={record} comparison={comparison} usual={usual.data} />
           {comparison.spoiled.length > 0 && (

@@ -2,7 +2,7 @@ import { isOutcome, MAIN_RESULTS, type MainResult, mainResult } from '@sabor/cor
 import { MEASURED, type Measured, measuredFacts } from '@sabor/core/compare/measured-result';
 import { FELT, type Felt } from '@sabor/core/felt/felt';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
-import { cautionOf } from '@sabor/words/photo';
+import { alsoMoved } from '@sabor/words/also-moved';
 import type { ReactNode } from 'react';
 import { ChoiceField } from '../../ui/inputs.tsx';
 
@@ -94,7 +94,7 @@ export function MainResultField({
       {what && (
         <ChoiceField
           label="What is wanted"
-          hint={[HOW[measuredFacts(what).from], cautionOf(what)].filter(Boolean).join(' ')}
+          hint={[HOW[measuredFacts(what).from], ...alsoMoved(what)].join(' ')}
           options={WAYS}
           value={better === 'higher' ? 'more' : 'less'}
           onChange={(way) => way !== null && onChange(`${what}:${way}`)}
