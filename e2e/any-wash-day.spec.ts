@@ -38,7 +38,7 @@ test('yesterday’s wash is logged from the sofa, counts in the care due, and is
   await press('Enter the wash day');
   taps += 4;
   await expect(page.getByRole('heading', { name: /^Coast wash-and-go, / })).toBeVisible();
-  await expect(page.getByText('entered later')).toBeVisible();
+  await expect(page.getByText('entered later', { exact: true })).toBeVisible();
   expect(taps).toBeLessThan(20);
   await expect(page.getByText(/Skipped/).first()).toBeVisible();
 
@@ -88,5 +88,5 @@ test('a wash day of a trial that is past is entered in one sheet, with its own s
   await page.getByRole('textbox', { name: 'It began' }).fill('yesterday 08:00');
   await page.getByRole('textbox', { name: 'It began' }).blur();
   await page.getByRole('button', { name: 'Enter the wash day' }).click();
-  await expect(page.getByText('entered later')).toBeVisible();
+  await expect(page.getByText('entered later', { exact: true })).toBeVisible();
 });

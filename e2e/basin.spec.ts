@@ -143,24 +143,3 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
   await page.getByRole('button', { name: /^Definition/ }).click();
   await expect(page.getByRole('button', { name: 'Crown, left: 6.5' })).toBeVisible();
 });
-
-test('nothing runs off the side of a phone', async ({ page }) => {
-  const trials: { id: string }[] = await (await page.request.get('/api/trials')).json();
-  for (const path of [
-    '/',
-    '/shelf',
-    '/shelf/new',
-    '/heads',
-    '/routines',
-    '/trials',
-    '/trials/new/plan',
-    '/data',
-    ...trials.map(({ id }) => `/trials/${id}`),
-  ]) {
-    await page.goto(path);
-    await page.getByRole('heading').first().waitFor();
-    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(
-      PHONE.width,
-    );
-  }
-});

@@ -65,6 +65,7 @@ async function screens(page: Page): Promise<[string, RegExp][]> {
     ['/welcome', /^This is the laptop itself$/],
     ['/sign-in', /^Sign in to Sabor$/],
     ['/shelf', /^Shelf$/],
+    ['/shelf/new', /^A new product$/],
     [`/shelf/${shelf.products[0].id}`, /^From the label$/],
     [`/shelf/${shelf.products[0].id}/edit`, new RegExp(shelf.products[0].name)],
     [`/verdicts/${verdicts[0]!.id}`, new RegExp(verdicts[0]!.name)],
@@ -172,6 +173,16 @@ for (let part = 0; part < PARTS; part++)
       await staysWithin(page, path, [PHONE.width, ...WIDTHS]);
     }
   });
+
+test('no trial, long as its question may be, runs off the side of a phone', async ({ page }) => {
+  await page.goto('/help');
+  await page.setViewportSize(PHONE);
+  const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; question: string }[];
+  for (const { id, question } of trials) {
+    await visit(page, `/trials/${id}`, question);
+    await staysWithin(page, question, [PHONE.width]);
+  }
+});
 
 test('axe finds nothing in the conductor', async ({ page }) => {
   const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; status: string }[];

@@ -12,6 +12,7 @@ import { cardIn, given, type Reading, type Readings, withCard } from './measure.
 import { CLOSE_MEASURES } from './measures.ts';
 import type { Mask, Picture, Point } from './plane.ts';
 import type { Note, Refusal } from './refusals.ts';
+import { Steps } from './steps.ts';
 
 /** All that is read in a picture of hair from near. */
 export interface CloseMeasures {
@@ -35,8 +36,8 @@ const ROOM = 4;
 /**
  * All that can be read in a picture of hair from near, in soft light from the front, the small card on it. `masked` is what is
  * no hair (of the picture's size); `curlWidth` the width of a curl directions are gathered by, mm, the same for all pictures
- * of a wearer and zone; `tagged` the crests of curls, pixels, and `leans` how far each leans
- * out of the picture's plane, degrees. A refused measure never refuses the picture. Source: methods.md 4.
+ * of a wearer and zone; `tagged` the crests of curls, pixels, and `leans` how far each leans out of the picture's plane,
+ * degrees; `steps` is what was found in this picture before. A refused measure never refuses the picture. Source: methods.md 4.
  */
 export function measureClose(
   picture: Picture,
@@ -47,6 +48,7 @@ export function measureClose(
     tagged = [],
     leans = [],
     film = false,
+    steps = new Steps(),
   }: {
     ruleMm?: number;
     masked?: Mask;
@@ -54,11 +56,12 @@ export function measureClose(
     tagged?: readonly (readonly Point[])[];
     leans?: readonly number[];
     film?: boolean;
+    steps?: Steps;
   } = {},
 ): CloseMeasures {
   const all = (why: Refusal): Readings =>
     Object.fromEntries(CLOSE_MEASURES.map((key) => [key, { value: null, why }]));
-  const found = cardIn(picture, 'small', ruleMm);
+  const found = cardIn(picture, 'small', ruleMm, steps);
   if (!found.card)
     return { ...found, readings: all(found.trouble), curls: [], shine: null, spectrum: [], notes: [] };
   const { card, taken } = found;
@@ -85,15 +88,20 @@ export function measureClose(
     notes,
   });
   if (!card.edge || card.edge.mm > SHARP_MM) return refused('picture soft');
-  const grid = closeGrid(luminanceOf(picture), card.pxPerMm);
-  const grain = grainOf(grid, card);
+  const { edge } = card;
+  const { grid, grain } = steps.take('grid', [picture, card], () => {
+    const grid = closeGrid(luminanceOf(picture), card.pxPerMm);
+    return { grid, grain: grainOf(grid, card) };
+  });
   if (!grain) return refused('too coarse');
-  const hair = closeHair(grid, withCard(picture, card, masked, ROOM));
+  const hair = steps.take('hair', [grid, masked], () =>
+    closeHair(grid, withCard(picture, card, masked, ROOM)),
+  );
   const contrast = film
     ? ({ value: null, trouble: 'from film' } as const)
-    : contrastOf(hair, card.edge.mm, grain);
-  const coherence = coherenceOf(hair, curlWidth, grain);
-  const width = clumpWidthOf(hair);
+    : steps.take('contrast', [hair], () => contrastOf(hair, edge.mm, grain));
+  const coherence = steps.take('coherence', [hair, curlWidth], () => coherenceOf(hair, curlWidth, grain));
+  const width = steps.take('width', [hair], () => clumpWidthOf(hair));
   return {
     card,
     taken,
@@ -104,7 +112,7 @@ export function measureClose(
       ...ofCurls,
     },
     curls,
-    shine: shineOf(grid.light, hair.hair, grid.pxPerMm),
+    shine: steps.take('shine', [hair], () => shineOf(grid.light, hair.hair, grid.pxPerMm)),
     spectrum: width.spectrum,
     notes,
   };

@@ -2,7 +2,7 @@ import { type FoundCard, findCard } from './card/find.ts';
 import { projected } from './card/homography.ts';
 import { CARDS, type CardKind } from './card/layout.ts';
 import { type Taken, takenOf, type Way } from './guard.ts';
-import { type Beside, besideOf, haloOf, silhouetteOf } from './halo.ts';
+import { besideOf, haloOf, silhouetteOf } from './halo.ts';
 import { channelsOf, luminanceOf } from './light.ts';
 import { type PhotoMeasure, WHOLE_MEASURES } from './measures.ts';
 import { type Half, middleParting, onHalf, type Parting, type SplitAngle } from './parting.ts';
@@ -10,6 +10,7 @@ import { emptyMask, type Mask, type Picture } from './plane.ts';
 import { fillRows } from './polygon.ts';
 import type { Note, Refusal } from './refusals.ts';
 import { findOutline, type Outline } from './silhouette.ts';
+import { Steps } from './steps.ts';
 import { straysOf } from './strays.ts';
 import { widthsDown } from './volume.ts';
 
@@ -51,8 +52,16 @@ export const given = (value: number | null, why: Refusal | null): Reading =>
   value === null ? { value, why: why! } : { value, why: null };
 
 /** The card of a picture and what it says of how the picture was taken, or why it is not found. */
-export function cardIn(picture: Picture, kind: CardKind, ruleMm: number | undefined, way?: Way) {
-  const { card, trouble } = findCard(picture, kind, ruleMm);
+export function cardIn(
+  picture: Picture,
+  kind: CardKind,
+  ruleMm: number | undefined,
+  steps: Steps,
+  way?: Way,
+) {
+  const { card, trouble } = steps.take('card', [picture, kind, ruleMm], () =>
+    findCard(picture, kind, ruleMm),
+  );
   return card ? { card, taken: takenOf(card, way), trouble: null } : { card: null, taken: null, trouble };
 }
 
@@ -79,8 +88,8 @@ export function withCard(picture: Picture, card: FoundCard, painted: Mask | unde
  * All that can be read in a picture of a whole head before a lit wall. `masked` is what is no hair (of the picture's size),
  * `empty` the same frame without a head, `way` how hair is told from the wall, `split` asks for each half too (at the
  * parting, or down the middle where none is said), `lay` brings both from another picture once the card is found, `ruleMm` what the card's printed rule really measures; in a frame of
- * film no strands are counted. A refused measure never
- * refuses the picture: each has its own reason. Source: methods.md 4.
+ * film no strands are counted; `steps` is what was found in this picture before. A refused measure never refuses the
+ * picture: each has its own reason. Source: methods.md 4.
  */
 export function measureWhole(
   picture: Picture,
@@ -93,6 +102,7 @@ export function measureWhole(
     way = 'silhouette',
     split: asked = null,
     lay,
+    steps = new Steps(),
   }: {
     kind?: CardKind;
     ruleMm?: number;
@@ -102,11 +112,12 @@ export function measureWhole(
     way?: Way;
     split?: { angle: SplitAngle; parting: Parting | null } | null;
     lay?: (card: FoundCard) => { masked?: Mask; parting?: Parting };
+    steps?: Steps;
   } = {},
 ): PictureMeasures {
   const all = (why: Refusal): Readings =>
     Object.fromEntries(WHOLE_MEASURES.map((key) => [key, { value: null, why }]));
-  const found = cardIn(picture, kind, ruleMm, way);
+  const found = cardIn(picture, kind, ruleMm, steps, way);
   const nothing = { outline: null, halves: null, widths: [], thinnest: null, notes: [] };
   if (!found.card) return { ...found, readings: all(found.trouble), ...nothing };
   const { card, taken } = found;
@@ -117,20 +128,18 @@ export function measureWhole(
     return { card, taken, readings: all('frames differ'), ...nothing };
   const { masked = painted, parting: brought } = lay?.(card) ?? {};
   const split = asked && { ...asked, parting: asked.parting ?? brought ?? null };
-  const lights = lightsOf(picture, way);
-  const outline = findOutline({
-    lights,
-    pxPerMm: card.pxPerMm,
-    masked: withCard(picture, card, masked, ROOM),
-    ...(empty ? { empty: lightsOf(empty, way) } : {}),
-  });
+  const lights = steps.take('lights', [picture, way], () => lightsOf(picture, way));
+  const outline = steps.take('outline', [lights, card, masked, empty], () =>
+    findOutline({
+      lights,
+      pxPerMm: card.pxPerMm,
+      masked: withCard(picture, card, masked, ROOM),
+      ...(empty ? { empty: lightsOf(empty, way) } : {}),
+    }),
+  );
   if (outline.trouble) return { card, taken, readings: all(outline.trouble), ...nothing };
   const edgeMm = card.edge.mm;
-  let shared: Beside | null = null;
-  const beside = () => {
-    shared ??= besideOf(outline);
-    return shared;
-  };
+  const beside = () => steps.take('beside', [outline], () => besideOf(outline));
   const within = (part?: (i: number) => boolean) => {
     const halo = haloOf(outline, { edgeMm, beside, ...(part ? { part } : {}) });
     const strays = straysOf(outline, lights, edgeMm, part);
@@ -150,7 +159,7 @@ export function measureWhole(
     card,
     taken,
     outline,
-    ...within(),
+    ...steps.take('whole', [outline, film], within),
     halves: split && halvesOf(split),
     widths: widthsDown(outline),
     notes: [

@@ -23,6 +23,7 @@ import { type CloseMeasures, measureClose } from '@sabor/core/photo/measure-clos
 import { isFromNear } from '@sabor/core/photo/measures';
 import type { Half, SplitAngle } from '@sabor/core/photo/parting';
 import type { Picture, Point } from '@sabor/core/photo/plane';
+import { Steps } from '@sabor/core/photo/steps';
 import { expose } from 'comlink';
 
 /** What another picture from the same view brings: what was left out in it, and where its parting was put, as shares of it. */
@@ -89,6 +90,16 @@ function cornersOf({ kind, toPicture }: FoundCard): Point[] {
 const imageOf = ({ width, height, data }: Picture) =>
   new ImageData(new Uint8ClampedArray(data), width, height);
 
+/** The picture that was measured last: its pixels, and what was found in it step by step. One alone is kept: they are large. */
+let last: { key: string; picture: ImageData; steps: Steps } | null = null;
+async function lastOrNew(key: string, file: Blob, orientation: Orientation) {
+  if (last?.key === key) return last;
+  last = null;
+  const picture = await pixelsOf(file, orientation);
+  last = { key, picture, steps: new Steps() };
+  return last;
+}
+
 type Drawing = { supersampling: number; progress: (share: number) => void };
 
 /** Light of a made-up head, with what is no hair in it. */
@@ -108,6 +119,7 @@ const photo = {
   async measure(
     file: Blob,
     {
+      key,
       leftOut,
       ruleMm,
       orientation,
@@ -118,6 +130,8 @@ const photo = {
       split,
       brought,
     }: {
+      /** Tells this picture from others, so that one that is asked anew is not read from the start. */
+      key: string;
       leftOut: readonly Point[][];
       ruleMm: number;
       orientation: Orientation;
@@ -132,13 +146,11 @@ const photo = {
       brought: Brought | null;
     },
   ): Promise<MeasuredPicture> {
-    const picture = await pixelsOf(file, orientation);
+    const { picture, steps } = await lastOrNew(`${key} ${orientation}`, file, orientation);
     const { width, height } = picture;
-    const asked = {
-      ruleMm,
-      film,
-      ...(leftOut.length > 0 ? { masked: maskOfAreas(leftOut, width, height) } : {}),
-    };
+    const leftOutIn = (areas: readonly (readonly Point[])[]) =>
+      steps.take('mask', [JSON.stringify(areas)], () => maskOfAreas(areas, width, height));
+    const asked = { ruleMm, film, steps, ...(leftOut.length > 0 ? { masked: leftOutIn(leftOut) } : {}) };
     const seen = (card: FoundCard | null) => card && { pxPerMm: card.pxPerMm, corners: cornersOf(card) };
     if (near) {
       const { card, taken, readings, notes, curls, shine } = measureClose(picture, {
@@ -179,7 +191,7 @@ const photo = {
       };
       const [top, foot] = laid.parting ?? [];
       return {
-        ...(laid.leftOut ? { masked: maskOfAreas(laid.leftOut, width, height) } : {}),
+        ...(laid.leftOut ? { masked: leftOutIn(laid.leftOut) } : {}),
         ...(top && foot ? { parting: [inPixels(top), inPixels(foot)] as const } : {}),
       };
     };

@@ -26,6 +26,7 @@ async function drawnOf(id: string, worker: ReturnType<typeof openPhotoWorker>): 
   const before = photograph.measured;
   const curls = before?.curls ?? [];
   const read: MeasuredPicture = await worker.photo.measure(await answer.blob(), {
+    key: id,
     leftOut: before?.leftOut.map((area) => [...area]) ?? [],
     ruleMm: before?.ruleMm ?? 100,
     orientation: photograph.orientation,

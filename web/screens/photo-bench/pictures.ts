@@ -53,6 +53,7 @@ export function usePictures(
       isLate()
         ? null
         : hired().measure(picture.file, {
+            key: picture.id,
             leftOut: picture.leftOut,
             ruleMm: picture.ruleMm,
             orientation: picture.orientation,
