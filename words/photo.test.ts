@@ -70,6 +70,21 @@ describe('what pictures say of two options', () => {
     expect([alsoMoved('halo'), alsoMoved('days'), alsoMoved(undefined)]).toEqual([[], [], []]);
   });
 
+  it('says of smoothness of run that coils may differ unseen, above all where it reads the same, and of nothing else', () => {
+    const coils = /In coils, .* hardly follows how strands run: other hair may read the same\.$/;
+    const run = { difference: 0.12, most: 0.02, within: 0.05 };
+    expect(apartInWords('coherence', run, ['Anvil', 'Kelp'])).toMatch(coils);
+    expect(apartInWords('coherence', { ...run, most: 0.2 }, ['Anvil', 'Kelp'])).toMatch(/^Not told apart/);
+    expect(apartInWords('coherence', { ...run, most: 0.2 }, ['Anvil', 'Kelp'])).toMatch(coils);
+    const error = pictureError('coherence', [[0.6, 0.61, 0.62]])!;
+    const told = (b: number) => toldInWords('coherence', tellApart('coherence', 0.6, b, error), error);
+    expect(told(0.6)).toMatch(/^The same/);
+    for (const b of [0.6, 0.9]) expect(told(b)).toMatch(coils);
+    expect(alsoMoved('coherence')).toEqual([expect.stringMatching(coils)]);
+    for (const measure of ['halo', 'clump-contrast'] as const)
+      expect(apartInWords(measure, { ...run, most: 0.2 }, ['Anvil', 'Kelp'])).not.toMatch(/coils/);
+  });
+
   it('sets it against how much wash days of one option differ', () => {
     expect(say(0.19, 0.01, 0.79)).toContain('But wash days of one option lie up to 0.79 mm apart');
     expect(say(0.9, 0.01, 0.79)).toContain('. Wash days of one option lie up to 0.79 mm apart');

@@ -6,7 +6,7 @@ import type { Advice } from '@sabor/core/photo/guide';
 import { isFromNear, PHOTO_MEASURES, type PhotoMeasure } from '@sabor/core/photo/measures';
 import type { Note, Refusal } from '@sabor/core/photo/refusals';
 import type { PictureError, Told } from '@sabor/core/photo/repeat';
-import { alsoMoved } from './also-moved.ts';
+import { alsoMoved, hardlyTells } from './also-moved.ts';
 
 /** Why a measure is not given, and what helps. */
 export const REFUSALS: Readonly<Record<Refusal, string>> = {
@@ -128,7 +128,7 @@ export function toldInWords(
         ? 'less than 0.1 %'
         : `up to ${(100 * error.most).toFixed(error.most < 0.1 ? 1 : 0)} %`
       : limitInWords(measure, error.most);
-  if (same) return `The same: shooting twice alone differs by ${most}.`;
+  if (same) return [`The same: shooting twice alone differs by ${most}.`, ...hardlyTells(measure)].join(' ');
   const little =
     Math.abs(difference) < worth
       ? ` A difference worth switching for is taken to begin at ${readingInWords(measure, worth)}.`
@@ -161,7 +161,10 @@ export function apartInWords(
   if (most === null)
     return `${by} apart. How much two pictures of the same hair differ is not known yet: shoot again on one wash day to tell.`;
   const reach = limitInWords(measure, most);
-  if (Math.abs(difference) <= most) return `Not told apart: pictures alone put such means ${reach} apart.`;
+  if (Math.abs(difference) <= most)
+    return [`Not told apart: pictures alone put such means ${reach} apart.`, ...hardlyTells(measure)].join(
+      ' ',
+    );
   const days =
     within === null
       ? 'How much wash days of one option differ is not known yet.'

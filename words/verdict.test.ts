@@ -176,7 +176,7 @@ describe('what is said of the interval', () => {
     expect(swapped.headline).toBe('Kelp read lower in frizz halo than Anvil.');
   });
 
-  it('of clump width says what else moves it, decided or not, and of other measures nothing of the kind', () => {
+  it('of clump width says what else moves it, decided or not, of smoothness of run where it hardly tells, of others nothing', () => {
     const looser = expect.stringMatching(/^Hair that hangs looser or strays more reads otherwise too/);
     const width = { line: 1, matters: 0.2, primary: 'clump-width:more' as const };
     const decided = read(measured(HALOS, width));
@@ -190,6 +190,9 @@ describe('what is said of the interval', () => {
     );
     expect(short.because).toContainEqual(looser);
     expect(read(measured(HALOS, { ...width, primary: 'halo:less' })).because).not.toContainEqual(looser);
+    const coils = expect.stringMatching(/^In coils, .* other hair may read the same\.$/);
+    expect(read(measured(HALOS, { ...width, primary: 'coherence:more' })).because).toContainEqual(coils);
+    expect(decided.because).not.toContainEqual(coils);
   });
 
   it('of what is measured decides nothing with a wash day too few, nor where there is nothing', () => {
