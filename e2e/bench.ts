@@ -39,6 +39,9 @@ export const test = base.extend<{ quiet: undefined }>({
 });
 export { expect };
 
+/** In the soak (SABOR_WHOLE=yes) what is long is walked whole. */
+export const WHOLE = process.env.SABOR_WHOLE === 'yes';
+
 export const PHONE = { width: 390, height: 844 };
 export const BENCH = { width: 1280, height: 800 };
 

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { test as base, expect, fresh, PHONE } from './bench.ts';
+import { test as base, expect, fresh, PHONE, WHOLE } from './bench.ts';
 
 /** Each test begins with a Sabor that holds nothing. */
 const test = base.extend({
@@ -48,8 +48,7 @@ async function aDayPasses(page: Page): Promise<void> {
   expect(await answer.text()).toBe('passed');
 }
 
-/** A whole half-head trial in the soak (SABOR_WHOLE=yes): four wash days worn three days; two worn two days among the tests of every change. */
-const WHOLE = process.env.SABOR_WHOLE === 'yes';
+/** A whole half-head trial in the soak: four wash days worn three days; two worn two days among the tests of every change. */
 const WASH_DAYS = WHOLE ? 4 : 2;
 const WORN = WHOLE ? [1, 2, 3] : [1, 2];
 /** As many taps as the notebook takes, all together. */

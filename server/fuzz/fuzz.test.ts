@@ -22,10 +22,10 @@ describe('hostile requests', () => {
   });
 
   it('are answered in words of ours, never in the five hundreds', { timeout: 180_000 }, async () => {
-    const { faults, byStatus } = await attack(bench, routes, 2400, 20_261_127);
+    const { faults, byStatus } = await attack(bench, routes, 1400, 20_261_127);
     expect(faults).toEqual([]);
-    expect(byStatus[200]! + byStatus[204]!).toBeGreaterThan(250);
-    expect(byStatus[422]).toBeGreaterThan(300);
+    expect(byStatus[200]! + byStatus[204]!).toBeGreaterThan(150);
+    expect(byStatus[422]).toBeGreaterThan(180);
     expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
   });
 });

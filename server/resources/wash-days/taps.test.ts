@@ -293,7 +293,7 @@ describe('taps', () => {
           expect(told(now)).toEqual(told(applyTaps(fresh, taps)));
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 25 },
     );
   }, 120_000);
 });
