@@ -36,8 +36,8 @@ describe('what two pictures say', () => {
 });
 
 describe('what pictures say of two options', () => {
-  const say = (difference: number, most: number | null, within: number | null) =>
-    apartInWords('halo', { difference, most, within }, ['Anvil', 'Kelp']);
+  const say = (difference: number, most: number | null, within: number | null, worth = 0.4) =>
+    apartInWords('halo', { difference, most, within, worth }, ['Anvil', 'Kelp']);
 
   it('names the option with more, whichever comes first, and never without the picture’s own error', () => {
     expect(say(-0.4, 0.1, 0.2)).toMatch(/^More frizz halo with Anvil, by 0\.40 mm/);
@@ -59,7 +59,7 @@ describe('what pictures say of two options', () => {
   });
 
   it('says of clump width what else moves it, wherever it is told apart or judged by, and of nothing else', () => {
-    const width = { difference: 1.2, most: 0.3, within: 0.5 };
+    const width = { difference: 1.2, most: 0.3, within: 0.5, worth: 0.9 };
     const looser = /Hair that hangs looser or strays more reads otherwise too/;
     expect(apartInWords('clump-width', width, ['Anvil', 'Kelp'])).toMatch(looser);
     expect(apartInWords('clump-width', { ...width, most: 2 }, ['Anvil', 'Kelp'])).not.toMatch(looser);
@@ -72,7 +72,7 @@ describe('what pictures say of two options', () => {
 
   it('says of smoothness of run that coils may differ unseen, above all where it reads the same, and of nothing else', () => {
     const coils = /In coils, .* hardly follows how strands run: other hair may read the same\.$/;
-    const run = { difference: 0.12, most: 0.02, within: 0.05 };
+    const run = { difference: 0.12, most: 0.02, within: 0.05, worth: 0.05 };
     expect(apartInWords('coherence', run, ['Anvil', 'Kelp'])).toMatch(coils);
     expect(apartInWords('coherence', { ...run, most: 0.2 }, ['Anvil', 'Kelp'])).toMatch(/^Not told apart/);
     expect(apartInWords('coherence', { ...run, most: 0.2 }, ['Anvil', 'Kelp'])).toMatch(coils);
@@ -83,6 +83,14 @@ describe('what pictures say of two options', () => {
     expect(alsoMoved('coherence')).toEqual([expect.stringMatching(coils)]);
     for (const measure of ['halo', 'clump-contrast'] as const)
       expect(apartInWords(measure, { ...run, most: 0.2 }, ['Anvil', 'Kelp'])).not.toMatch(/coils/);
+  });
+
+  it('says from what on a difference is worth switching for where it is told apart and smaller', () => {
+    const begins = 'A difference worth switching for is taken to begin at 0.40 mm.';
+    expect(say(0.39, 0.1, 0.2)).toContain(begins);
+    expect(say(-0.39, 0.1, 0.2)).toContain(begins);
+    expect(say(0.4, 0.1, 0.2)).not.toContain('worth switching');
+    expect(say(0.39, 0.5, 0.2)).not.toContain('worth switching');
   });
 
   it('sets it against how much wash days of one option differ', () => {

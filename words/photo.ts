@@ -112,6 +112,12 @@ const COMPARED: Readonly<Record<PhotoMeasure, readonly [larger: string, smaller:
   'curl-index': ['More curled', 'Less curled'],
 };
 
+/** What to say of a difference that is told apart and too small to switch for: a sentence, or none. */
+const underWorth = (measure: PhotoMeasure, difference: number, worth: number): string[] =>
+  Math.abs(difference) < worth
+    ? [`A difference worth switching for is taken to begin at ${readingInWords(measure, worth)}.`]
+    : [];
+
 /** What two pictures' values say, beside the picture's own error. */
 export function toldInWords(
   measure: PhotoMeasure,
@@ -129,12 +135,9 @@ export function toldInWords(
         : `up to ${(100 * error.most).toFixed(error.most < 0.1 ? 1 : 0)} %`
       : limitInWords(measure, error.most);
   if (same) return [`The same: shooting twice alone differs by ${most}.`, ...hardlyTells(measure)].join(' ');
-  const little =
-    Math.abs(difference) < worth
-      ? ` A difference worth switching for is taken to begin at ${readingInWords(measure, worth)}.`
-      : '';
   return [
-    `${COMPARED[measure][difference > 0 ? 0 : 1]}, by ${by}: shooting twice alone differs by ${most}.${little}`,
+    `${COMPARED[measure][difference > 0 ? 0 : 1]}, by ${by}: shooting twice alone differs by ${most}.`,
+    ...underWorth(measure, difference, worth),
     ...alsoMoved(measure),
   ].join(' ');
 }
@@ -154,7 +157,7 @@ export const VIEWS: Readonly<Record<View, string>> = {
 /** How two options' means in pictures lie to each other; `names` of the first and the second. */
 export function apartInWords(
   measure: PhotoMeasure,
-  { difference, most, within }: ApartInPictures,
+  { difference, most, within, worth }: ApartInPictures,
   [first, second]: readonly [string, string],
 ): string {
   const by = readingInWords(measure, Math.abs(difference));
@@ -171,6 +174,7 @@ export function apartInWords(
       : `${Math.abs(difference) > within ? 'Wash' : 'But wash'} days of one option lie ${limitInWords(measure, within)} apart by themselves.`;
   return [
     `${COMPARED[measure][0]} with ${difference > 0 ? second : first}, by ${by}: pictures alone put such means ${reach} apart. ${days}`,
+    ...underWorth(measure, difference, worth),
     ...alsoMoved(measure),
   ].join(' ');
 }

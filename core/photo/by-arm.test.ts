@@ -65,6 +65,7 @@ describe('what pictures say of the options', () => {
       difference: 0,
       most: null,
       within: null,
+      worth: 0.4,
     });
   });
 
@@ -152,8 +153,14 @@ describe('what pictures say of the options', () => {
   it('tells how far wash days of one option lie apart by themselves', () => {
     const days = [1, 1.9, 1.4, 1.5].map((halo, position) => shot({ position, arm: position % 2, halo }));
     const [row] = picturesByArm(days, 2, false);
-    const { difference, within } = apartInPictures(row!, 0, 1)!;
+    const { difference, within, worth } = apartInPictures(row!, 0, 1)!;
     expect(difference).toBeCloseTo(0.5, 12);
+    // A fifth of a halo, and .4 mm at least.
+    expect(worth).toBe(0.4);
+    expect(
+      apartInPictures({ ...row!, arms: row!.arms.map((arm) => ({ ...arm, mean: arm.mean! + 9 })) }, 0, 1)!
+        .worth,
+    ).toBeCloseTo(2.09, 2);
     // 1 and 1.4; 1.9 and 1.5.
     expect(within).toBeCloseTo(0.4, 12);
   });

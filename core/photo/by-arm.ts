@@ -2,7 +2,7 @@ import type { Angle } from '../basin/angles.ts';
 import { studentQuantile } from '../inference/student-t.ts';
 import { mean } from '../middle.ts';
 import { type Unlike, unlike } from './guard.ts';
-import { CLOSE_MEASURES, PHOTO_MEASURES, type PhotoMeasure, WHOLE_MEASURES } from './measures.ts';
+import { CLOSE_MEASURES, matters, PHOTO_MEASURES, type PhotoMeasure, WHOLE_MEASURES } from './measures.ts';
 import type { Refusal } from './refusals.ts';
 import { type PictureError, pictureError } from './repeat.ts';
 import { isShotAgain, mostAlike, readIn, type Shot, volumes, type Zone } from './shots.ts';
@@ -141,6 +141,8 @@ export interface ApartInPictures {
   most: number | null;
   /** How far wash days of one and the same of the two lie apart, in the measure's unit; null where each has one. */
   within: number | null;
+  /** From which difference on it is worth switching for, in the measure's unit; the same whichever comes first. */
+  worth: number;
 }
 
 /**
@@ -161,10 +163,11 @@ export function apartInPictures(
     return values.length > 1 ? [Math.max(...values) - Math.min(...values)] : [];
   });
   const within = ranges.length > 0 ? Math.max(...ranges) : null;
-  if (!error) return { difference, most: null, within };
+  const worth = matters(measure, (a.mean + b.mean) / 2);
+  if (!error) return { difference, most: null, within, worth };
   const apart =
     studentQuantile(0.975, error.freedom) * error.sd * Math.sqrt(1 / a.days.length + 1 / b.days.length);
   const most =
     PHOTO_MEASURES[measure].kind === 'ratio' ? Math.min(a.mean, b.mean) * Math.expm1(apart) : apart;
-  return { difference, most, within };
+  return { difference, most, within, worth };
 }
