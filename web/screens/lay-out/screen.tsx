@@ -1,34 +1,20 @@
-import type { Product } from '@sabor/contract/shelf';
-import type { TrialDetail } from '@sabor/contract/trial-record';
 import { minutesToWashed, routineMinutes, startBy, thingsNeeded } from '@sabor/core/basin/lay-out';
 import { minutesByPhase } from '@sabor/core/basin/minutes';
-import { mainResult } from '@sabor/core/compare/main-result';
-import type { Dose } from '@sabor/core/doses/dose';
-import { GRAVITIES } from '@sabor/core/fairness/gravity';
-import { judge } from '@sabor/core/fairness/slip';
-import {
-  type DryingForecast,
-  type DryingWay,
-  FEWEST,
-  FOUR_OF_FIVE,
-  forecastSlowest,
-  wayOf,
-} from '@sabor/core/hair/drying';
-import { inArm, stepOnArm } from '@sabor/core/step/in-arm';
-import { productsUsed } from '@sabor/core/step/mix';
-import { SLOTS, type Slot } from '@sabor/core/step/slots';
+import { type DryingWay, forecastSlowest, wayOf } from '@sabor/core/hair/drying';
+import { stepOnArm } from '@sabor/core/step/in-arm';
+import { SLOTS } from '@sabor/core/step/slots';
 import { doseGrams, weighedBy } from '@sabor/core/step/weighed';
 import { bottleLasts } from '@sabor/core/trial/ahead';
-import { DESIGNS } from '@sabor/core/trial/designs';
 import { doseInWords } from '@sabor/words/dose';
-import { counted } from '@sabor/words/numbers';
 import { useEffect, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { useHairFile, useLedger, useShelf, useTrial, useWearer } from '../../api/queries.ts';
 import { TextField } from '../../ui/inputs.tsx';
-import { showShare } from '../../ui/show.ts';
 import { Caution, Failed, Heading, Loading } from '../../ui/states.tsx';
 import { isPast } from '../wash-day/cautions-of.ts';
+import { DryBy } from './dry-by.tsx';
+import { laidOut, minutesUntilWashed } from './laid.ts';
+import { SwapEffect } from './swap-effect.tsx';
 
 const PHONE = 'the phone, charged, with Sabor open';
 
@@ -45,136 +31,11 @@ function useCharge(): number | null {
   return charge;
 }
 
-interface Laid {
-  key: string;
-  slot: Slot;
-  tested: boolean;
-  product: Product;
-  dose: Dose | null;
-  sections: number | null;
-}
-
-/** What the next wash day needs of the shelf: held products, and every arm's own while its lot is sealed. */
-function laidOut(trial: TrialDetail, products: readonly Product[]): Laid[] {
-  const shelf = new Map(products.map((product) => [product.id, product]));
-  return trial.plan.flatMap((step) => {
-    const sides =
-      step.part === 'tested'
-        ? trial.arms.map((arm) => {
-            const settings = inArm(
-              step,
-              arm.steps.find(({ stepId }) => stepId === step.id),
-            );
-            return settings === 'left out' ? null : settings;
-          })
-        : [step];
-    const seen = new Set<string>();
-    return sides.flatMap((side) =>
-      (side ? productsUsed(side) : []).flatMap(({ productId, dose }) => {
-        const product = shelf.get(productId);
-        if (!product || seen.has(productId)) return [];
-        seen.add(productId);
-        const { slot, sections } = step;
-        return {
-          key: `${step.id} ${productId}`,
-          slot,
-          tested: step.part === 'tested',
-          product,
-          dose,
-          sections,
-        };
-      }),
-    );
-  });
-}
-
 /** How many more wash days a bottle holds at this dose. */
 const usesLeft = (left: number, perDay: number) => {
   const n = Math.floor(left / perDay + 1e-9);
   return n === 1 ? 'for one wash day' : `for ${n} wash days`;
 };
-
-/** What it does to the trial when a product is not there on the day and another is used. */
-function SwapEffect({ laid, trial }: { laid: Laid; trial: TrialDetail }) {
-  if (laid.tested)
-    return (
-      <p>
-        It is under test: without it this wash day cannot be run as drawn. Put the day off, or start and
-        abandon it; its place comes up again with the same option.
-      </p>
-    );
-  const verdict = judge(
-    {
-      kind: 'product',
-      key: `product ${laid.slot}`,
-      fact: {
-        what: 'setting',
-        fact: { setting: 'productId', a: null, b: laid.product.id, verdict: 'departed', off: 1 },
-      },
-      a: { is: 'this day', half: null },
-      b: { is: 'plan' },
-      size: 1,
-      slot: laid.slot,
-      detail: null,
-      ofArm: false,
-    },
-    mainResult(trial.primary).like,
-    DESIGNS[trial.design].halves,
-  );
-  return (
-    <p>
-      Another product here <strong>{GRAVITIES[verdict.gravity].label}</strong> this day’s comparison:{' '}
-      {GRAVITIES[verdict.gravity].says}. {verdict.because} Choose it at the step, under “Changed something”;
-      or amend the plan, if it stays so for all days to come.
-    </p>
-  );
-}
-
-/** Minutes from the first step to the wash, on the days that told both. */
-const minutesUntilWashed = (days: TrialDetail['washDayRecords']): number[] =>
-  days.flatMap(({ startedAt, washedAt }) =>
-    washedAt === null || washedAt <= startedAt ? [] : (Date.parse(washedAt) - Date.parse(startedAt)) / 60_000,
-  );
-
-const chanceInWords = (chance: number) =>
-  chance < 0.01 ? 'under 1 %' : chance > 0.99 ? 'over 99 %' : showShare(chance);
-
-/** When to begin so that the hair is dry in time, and what beginning later is worth, by how this head dries. */
-function DryBy({
-  forecast,
-  differ,
-  toWashed,
-  doneBy,
-  free,
-  start,
-}: {
-  forecast: DryingForecast;
-  /** The options dry in different ways, and this is of the slowest. */
-  differ: boolean;
-  toWashed: number;
-  doneBy: string;
-  free: number;
-  start: string | null;
-}) {
-  if (start === null) return null;
-  if (forecast.tooFew)
-    return (
-      <p className="mt-2">
-        When it will be dry is not known: {forecast.runs === 0 ? 'no day' : counted(forecast.runs, 'day')}{' '}
-        worked and dried like this {forecast.runs === 1 ? 'was' : 'were'} timed to fully dry, {FEWEST.told}{' '}
-        are the fewest.
-      </p>
-    );
-  return (
-    <p className="mt-2">
-      To be fully dry by {doneBy} on four of five such days, start by{' '}
-      <strong className="figure">{startBy(doneBy, toWashed + forecast.within(FOUR_OF_FIVE))}</strong>:{' '}
-      {Math.round(toWashed)} min until it is washed, and {forecast.runs} days of this head dried like this
-      {differ && ' (the options dry in different ways; this is the slowest)'}. Started at {start}, the chance
-      is {chanceInWords(forecast.chance(free - toWashed))}.
-    </p>
-  );
-}
 
 export function LayOutScreen() {
   const { id = '' } = useParams();

@@ -122,17 +122,19 @@ export function useSimulatedCamera(
   // From near the camera is held in the hand: it is level.
   const switches = (Object.keys(SWITCHES) as Switch[]).filter((key) => key !== 'level' || !isFromNear(angle));
   const asked = JSON.stringify(of(0));
+  /** One is drawn after the other, and none that is asked no more. */
+  const line = useRef<Promise<unknown>>(Promise.resolve());
   useEffect(() => {
     if (!wanted || !stands) return;
     let gone = false;
     setShown(null);
     setFailed(false);
-    worker()
-      .preview(JSON.parse(asked) as Simulated)
-      .then(
-        (picture) => !gone && setShown(picture),
-        () => !gone && setFailed(true),
-      );
+    const turn = line.current.then(() => (gone ? null : worker().preview(JSON.parse(asked) as Simulated)));
+    line.current = turn.catch(() => {});
+    turn.then(
+      (picture) => !gone && setShown(picture),
+      () => !gone && setFailed(true),
+    );
     return () => {
       gone = true;
     };
