@@ -3,23 +3,14 @@ import type { HairFile } from '@sabor/contract/hair-file';
 import { type Verdict, VerdictContent, type VerdictInput } from '@sabor/contract/verdict';
 import type { Wearer } from '@sabor/contract/wearer';
 import { STYLES_MEANT } from '@sabor/core/basin/style-meant';
-import { daysBetween } from '@sabor/core/time/dates';
-import { localToday } from '@sabor/core/time/today';
 import type { ListSays } from '@sabor/core/verdict/claims';
 import type { Evidence } from '@sabor/core/verdict/evidence';
 import { heldToFigures } from '@sabor/core/verdict/held';
 import { JUDGED_WAYS, keyOfWay, wayOf } from '@sabor/core/verdict/ways';
-import {
-  type Against,
-  BUY_AGAIN,
-  CAUSES,
-  type Cause,
-  type VerdictStep,
-} from '@sabor/core/verdict/words-of-verdict';
-import { besideInWords, restsInWords, versusInWords } from '@sabor/words/verdict-card';
+import { BUY_AGAIN, CAUSES, type Cause, type VerdictStep } from '@sabor/core/verdict/words-of-verdict';
+import { besideInWords } from '@sabor/words/verdict-card';
 import { plainWayInWords } from '@sabor/words/ways';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { Link } from 'react-router';
 import { v7 } from 'uuid';
 import * as v from 'valibot';
 import { useSave, useShelf } from '../../api/queries.ts';
@@ -29,36 +20,16 @@ import { DoseFields } from '../../ui/dose-fields.tsx';
 import { useDraft } from '../../ui/draft.ts';
 import { Fold } from '../../ui/fold.tsx';
 import { useGoOn } from '../../ui/go-on.ts';
-import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
 import { SheetFoot } from '../../ui/sheet-foot.tsx';
 import { useSay } from '../../ui/undo.tsx';
+import { AgainstPart } from './against-part.tsx';
 import { ClaimsPart } from './claims-part.tsx';
 import { ForWhomPart } from './for-whom.tsx';
 import type { Judged } from './judged.ts';
 import { OpenPart } from './open-part.tsx';
-import { begun, proposedClaims, traitsFor } from './start.ts';
-
-/** What a trial would have set it beside. */
-const ANOTHER = { product: 'product of its step', line: 'whole line', way: 'way of its step' } as const;
-
-const SAYS: readonly (readonly [Against['says'] | '', string])[] = [
-  ['', 'nothing said'],
-  ['better', 'better than it'],
-  ['as good', 'as good as it'],
-  ['worse', 'not as good as it'],
-];
-
-/** Days from the last colouring or bleaching to the latest wash day; null where neither is on record. */
-function sinceColouring(file: HairFile, evidence: Evidence | null): number | null {
-  const latest = evidence?.lastOn || localToday();
-  const coloured = file.events
-    .filter(({ kind, on }) => (kind === 'colour' || kind === 'bleach') && on <= latest)
-    .map(({ on }) => on)
-    .sort()
-    .at(-1);
-  return coloured ? daysBetween(coloured, latest) : null;
-}
+import { RestsOn } from './rests-on.tsx';
+import { begun, proposedClaims, sinceColouring, traitsFor } from './start.ts';
 
 /** The sheet: what is said, and why it is said anew. */
 const Sheet = v.object({
@@ -246,40 +217,14 @@ export function VerdictSheet({
             <ClaimsPart value={value.claims} change={set('claims')} proposed={proposed} problem={problem} />
           </Fold>
         )}
-        <Fold summary="How it compares, if you want to say so">
-          <ul className="space-y-2">
-            {(evidence?.versus ?? []).map(({ productId }) => (
-              <li key={productId}>
-                <InlineChoice
-                  label={nameOf(productId)}
-                  value={value.against.find((one) => one.productId === productId)?.says ?? ''}
-                  onChange={(says) =>
-                    set('against')([
-                      ...value.against.filter((one) => one.productId !== productId),
-                      ...(says === '' ? [] : [{ productId, says }]),
-                    ])
-                  }
-                  options={SAYS}
-                />
-              </li>
-            ))}
-          </ul>
-          {(evidence?.versus ?? []).length === 0 && (
-            <p className="text-soft">No trial on this head set it beside another {ANOTHER[kind]}.</p>
-          )}
-          {kind !== 'way' && (
-            <p className="text-sm text-soft">
-              “As good as” is a question of its own:{' '}
-              <Link
-                className="underline underline-offset-4"
-                to={`/trials/new/plan?wearer=${wearer.id}&products=${[kind === 'line' ? '' : judged.id, kind === 'line' ? '' : value.against.find(({ says }) => says === 'as good')?.productId].filter(Boolean).join(',')}`}
-              >
-                plan the trial that asks it
-              </Link>
-              .
-            </p>
-          )}
-        </Fold>
+        <AgainstPart
+          value={value.against}
+          change={set('against')}
+          judged={judged}
+          wearerId={wearer.id}
+          evidence={evidence}
+          nameOf={nameOf}
+        />
         <Fold
           summary={
             kind === 'way' ? 'Effort, feel, what next' : 'Effort, feel, packaging, best style, what next'
@@ -357,35 +302,7 @@ export function VerdictSheet({
             )}
           </div>
         </section>
-        <section aria-labelledby="rests">
-          <h2 id="rests" className="text-xl">
-            What it rests on
-          </h2>
-          <p className="text-sm text-soft">This travels with it and cannot be switched off.</p>
-          <ul className="mt-1 space-y-1">
-            {restsInWords(evidence, judged.stake).map((sentence) => (
-              <li key={sentence}>{sentence}</li>
-            ))}
-          </ul>
-          {evidence && (
-            <>
-              <ul className="mt-2 space-y-1">
-                {versusInWords(evidence, nameOf).map((sentence) => (
-                  <li key={sentence}>{sentence}</li>
-                ))}
-              </ul>
-              <ul className="mt-2 text-sm">
-                {evidence.trials.map(({ trialId, question }) => (
-                  <li key={trialId}>
-                    <Link className="underline underline-offset-4" to={`/trials/${trialId}/compare`}>
-                      {question}
-                    </Link>
-                  </li>
-                ))}
-              </ul>
-            </>
-          )}
-        </section>
+        <RestsOn evidence={evidence} judged={judged} nameOf={nameOf} />
       </aside>
     </form>
   );

@@ -1,5 +1,8 @@
+import type { HairFile } from '@sabor/contract/hair-file';
 import type { VerdictContent } from '@sabor/contract/verdict';
 import type { Wearer } from '@sabor/contract/wearer';
+import { daysBetween } from '@sabor/core/time/dates';
+import { localToday } from '@sabor/core/time/today';
 import { type ListSays, type ProposedClaim, proposeClaim } from '@sabor/core/verdict/claims';
 import type { Evidence } from '@sabor/core/verdict/evidence';
 import { type ForWhom, lengthOf, type Suits } from '@sabor/core/verdict/words-of-verdict';
@@ -81,4 +84,15 @@ export function begun({
     next: '',
     open: [],
   };
+}
+
+/** Days from the last colouring or bleaching to the latest wash day; null where neither is on record. */
+export function sinceColouring(file: HairFile, evidence: Evidence | null): number | null {
+  const latest = evidence?.lastOn || localToday();
+  const coloured = file.events
+    .filter(({ kind, on }) => (kind === 'colour' || kind === 'bleach') && on <= latest)
+    .map(({ on }) => on)
+    .sort()
+    .at(-1);
+  return coloured ? daysBetween(coloured, latest) : null;
 }
