@@ -75,8 +75,8 @@ describe('made-up hair from near', () => {
 
   it('reads hardly another number one EV darker and warmer; without its card, or soft, none', () => {
     const frame: CloseFrame = {
-      width: Math.round(76 * PX),
-      height: Math.round(112 * PX),
+      width: Math.round(100 * PX),
+      height: Math.round(116 * PX),
       pxPerMm: PX,
       card: { kind: 'small', x: 6, y: 3 },
     };
