@@ -186,8 +186,11 @@ test('the whole job, from an empty Sabor to a comparison, in fewer taps than the
 /** Goes to something by the Tab key alone. */
 async function tabTo(page: Page, what: Locator): Promise<void> {
   await expect(what).toBeVisible();
+  let there = await what.elementHandle();
   for (let presses = 0; presses < 200; presses++) {
-    if (await what.evaluate((element) => element === document.activeElement)) return;
+    if (await there!.evaluate((element) => element === document.activeElement)) return;
+    // Looked for anew now and then: the page may have drawn it again.
+    if (presses % 20 === 19) there = await what.elementHandle();
     await page.keyboard.press('Tab');
   }
   throw new Error(`The Tab key does not come to ${what}.`);
