@@ -54,6 +54,19 @@ const WORN = WHOLE ? [1, 2, 3] : [1, 2];
 /** As many taps as the notebook takes, all together. */
 const MOST_TAPS = WHOLE ? 330 : 100;
 
+/** No message lies over what is tapped next, wherever the page stands. */
+async function nothingCovered(page: Page): Promise<void> {
+  const bar = (await page.getByRole('button', { name: 'go on by itself' }).boundingBox())!;
+  const left = (await page.getByRole('group', { name: /^Left/ }).boundingBox())!;
+  for (const message of await page
+    .getByRole('listitem')
+    .filter({ hasText: / zones?\.$|Undo/ })
+    .all()) {
+    const said = await message.boundingBox();
+    if (said) expect(said.y >= bar.y + bar.height || said.y + said.height <= left.y).toBe(true);
+  }
+}
+
 /** All seven outcomes of a half-head on one day. */
 async function checkIn(page: Page, hand: Hand, day: number): Promise<void> {
   for (const outcome of OUTCOMES) {
@@ -64,6 +77,7 @@ async function checkIn(page: Page, hand: Hand, day: number): Promise<void> {
       const product = (await here.textContent())!.includes('Marsh Gel') ? 'Marsh Gel' : 'Dune Foam';
       const value = outcome === 'Frizz' ? 10 - RATED[product] : RATED[product];
       await hand.button(`${side} ${value}`);
+      if (side === 'Left') await nothingCovered(page);
     }
     await expect(page.getByRole('button', { name: new RegExp(`^${outcome}\\s*, rated$`) })).toBeVisible();
   }

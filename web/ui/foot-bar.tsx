@@ -1,24 +1,33 @@
 import { type ReactNode, useEffect, useRef } from 'react';
 
+/** Room two messages take at the foot of the screen, pixels. */
+const MESSAGES = 160;
+
+/** Where the bar stands just now is told to the messages, which lie clear of it. */
+function place(bar: Element | null): void {
+  if (!bar) return;
+  const { top, bottom } = bar.getBoundingClientRect();
+  // Where it stands high enough within the page, messages have the foot of the screen to themselves.
+  const lifted = innerHeight - bottom < MESSAGES ? Math.max(0, innerHeight - top) : 0;
+  document.documentElement.style.setProperty('--foot', `${lifted}px`);
+}
+
 /** Buttons that stay at the foot of the screen. Messages lie above it, whatever its height is just then. */
 export function FootBar({ className, children }: { className: string; children: ReactNode }) {
   const bar = useRef<HTMLDivElement>(null);
+  // What stands above it may have grown or gone since it was drawn last: it moves, and keeps its size.
+  useEffect(() => place(bar.current));
   useEffect(() => {
-    const { style } = document.documentElement;
-    // Where it stands within the page, messages have the foot of the screen to themselves.
-    const place = () => {
-      const { bottom = 0, height = 0 } = bar.current?.getBoundingClientRect() ?? {};
-      style.setProperty('--foot', `${bottom >= innerHeight - 2 ? height : 0}px`);
-    };
-    const watch = new ResizeObserver(place);
-    watch.observe(bar.current!);
-    addEventListener('scroll', place, { passive: true, capture: true });
-    addEventListener('resize', place);
+    const moved = () => place(bar.current);
+    const watch = new ResizeObserver(moved);
+    for (const one of [bar.current!, document.body]) watch.observe(one);
+    addEventListener('scroll', moved, { passive: true, capture: true });
+    addEventListener('resize', moved);
     return () => {
       watch.disconnect();
-      removeEventListener('scroll', place, { capture: true });
-      removeEventListener('resize', place);
-      style.removeProperty('--foot');
+      removeEventListener('scroll', moved, { capture: true });
+      removeEventListener('resize', moved);
+      document.documentElement.style.removeProperty('--foot');
     };
   }, []);
   return (
