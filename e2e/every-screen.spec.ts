@@ -16,19 +16,6 @@ test.describe.configure({ mode: 'parallel' });
 /** All of axe-core's rules but the one that takes half of its time: a phone's page has the colours of the bench. */
 const NO_COLOURS = { rules: { 'color-contrast': { enabled: false } } };
 
-/** What may differ on the same page at another width and in the dark; all of axe-core's rules in the soak. */
-const OF_A_PHONE = WHOLE
-  ? {}
-  : {
-      runOnly: {
-        type: 'rule',
-        values: [
-          ...['color-contrast', 'target-size', 'scrollable-region-focusable', 'heading-order', 'region'],
-          ...['button-name', 'link-name', 'label', 'select-name', 'aria-hidden-focus', 'duplicate-id-aria'],
-        ],
-      },
-    };
-
 /** What axe-core finds wrong, of all its rules or as its options say; what it calls minor is let be. */
 async function violations(page: Page, only: object = {}, within = 'html'): Promise<string[]> {
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe);
@@ -185,7 +172,7 @@ for (let part = 0; part < PARTS; part++)
       // A phone's page is the same in the dark but for its colours, and in the light it has those of the bench.
       await page.emulateMedia({ colorScheme: 'dark' });
       await page.setViewportSize(PHONE);
-      expect.soft(await violations(page, OF_A_PHONE), `${path} at a phone, in the dark`).toEqual([]);
+      expect.soft(await violations(page), `${path} at a phone, in the dark`).toEqual([]);
       await staysWithin(page, path, [PHONE.width, ...WIDTHS]);
     }
   });
