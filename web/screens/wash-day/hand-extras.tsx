@@ -4,10 +4,10 @@ import { DRY_STOPS } from '@sabor/core/basin/take-down';
 import { SHED_A_DAY, SHED_VERDICTS, shedSinceDetangle } from '@sabor/core/hair/measured/shed';
 import { EVENTS, eventsOf } from '@sabor/core/outcomes/events';
 import { localToday } from '@sabor/core/time/today';
+import { counted } from '@sabor/words/numbers';
 import { v7 } from 'uuid';
+import type { Tell } from './asides.tsx';
 import { chip } from './big.ts';
-
-type Tell = (said: NewTap, words: string, undo?: NewTap) => void;
 
 const STOPS = Object.keys(DRY_STOPS).map(Number) as (keyof typeof DRY_STOPS)[];
 const CLOCK_AT = { 75: null, 80: 'dry80At', 90: 'dry90At', 100: 'dryAt' } as const;
@@ -69,7 +69,7 @@ export function Shed({ day, daysSince, tell }: { day: WashDay; daysSince: number
             onClick={() =>
               tell(
                 set((hairs ?? 0) + n, n === 1 && (hairs === null || day.shedCounted)),
-                `${(hairs ?? 0) + n} hairs.`,
+                `${counted((hairs ?? 0) + n, 'hair')}.`,
                 back,
               )
             }
