@@ -3,6 +3,7 @@ import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { chromium } from '../playwright.config.ts';
 import { expect, PHONE, test } from './bench.ts';
+import { earlierToday } from './earlier.ts';
 import { makeTrial } from './make-trial.ts';
 
 /** A browser of its own, as a phone that trusts Sabor's certificate. */
@@ -171,8 +172,10 @@ test('a rater looks without knowing, the network gone or not; a wearer has their
   page: laptop,
 }) => {
   // Hair that was finished twenty minutes ago, of an option nobody here is told.
-  const ago = (minutes: number) => new Date(Date.now() - minutes * 60_000).toISOString();
   const trial = await makeTrial(laptop, 'Looked at by others?');
+  const { wearerId } = await (await laptop.request.get(`/api/trials/${trial}`)).json();
+  const { name: head, timeZone } = await (await laptop.request.get(`/api/wearers/${wearerId}`)).json();
+  const ago = (minutes: number) => earlierToday(minutes, timeZone);
   const day = crypto.randomUUID();
   const tell = async (method: 'put' | 'post' | 'patch', path: string, data: object) =>
     (await laptop.request[method](`/api${path}`, { data })).json();
@@ -181,12 +184,11 @@ test('a rater looks without knowing, the network gone or not; a wearer has their
     device: 'phone',
     taps: [{ kind: 'finish', id: crypto.randomUUID(), at: ago(60) }],
   });
-  const { wearerId } = await tell('patch', `/wash-days/${day}`, {
+  await tell('patch', `/wash-days/${day}`, {
     washedAt: ago(110),
     dryAt: ago(30),
     revealAt: ago(20),
   });
-  const { name: head } = await (await laptop.request.get(`/api/wearers/${wearerId}`)).json();
 
   await laptop.goto('/phone');
   const letIn = async (name: string, role: string) => {
@@ -238,6 +240,18 @@ test('a rater looks without knowing, the network gone or not; a wearer has their
   await Promise.all([raters.close(), wearers.close()]);
 });
 
+/** No network; what is sent is stopped by itself too, so that a page that just opens cannot slip it through. */
+async function cutOff(phone: BrowserContext): Promise<void> {
+  await phone.route('**/api/**', (route) =>
+    route.request().method() === 'GET' ? route.fallback() : route.abort('internetdisconnected'),
+  );
+  await phone.setOffline(true);
+}
+async function reach(phone: BrowserContext): Promise<void> {
+  await phone.setOffline(false);
+  await phone.unrouteAll({ behavior: 'wait' });
+}
+
 test('a wash day is prepared on the phone, begun where there is no network, and arrives whole', async ({
   page: laptop,
 }) => {
@@ -251,7 +265,7 @@ test('a wash day is prepared on the phone, begun where there is no network, and 
     device: 'phone',
     taps: [{ kind: 'finish', id: crypto.randomUUID(), at: ago(49) }],
   });
-  await tell('patch', `/wash-days/${first}`, { washedAt: ago(49.5), dryAt: ago(48), revealAt: ago(47.9) });
+  await tell('patch', `/wash-days/${first}`, { washedAt: ago(49.8), dryAt: ago(48.9), revealAt: ago(48.8) });
 
   await laptop.goto('/phone');
   await laptop.getByLabel(/^(Your name|Somebody else)$/).fill('Runa Vester');
@@ -280,7 +294,7 @@ test('a wash day is prepared on the phone, begun where there is no network, and 
     /^Wash day 2 was prepared on .* \(Runa Vester\) and waits there/,
   );
 
-  await phone.setOffline(true);
+  await cutOff(phone);
   await page.goto(`${origin}/trials/${trial}`);
   // What stands there is old, and says so.
   await expect(page.getByText(/does not answer. This stands here as it was: \w{3} \d+ \w{3}/)).toBeVisible();
@@ -299,7 +313,7 @@ test('a wash day is prepared on the phone, begun where there is no network, and 
   await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
   const [day] = /(?<=wash-days\/)[^/?]+/.exec(page.url())!;
   expect((await laptop.request.get(`/api/wash-days/${day}`)).status()).toBe(404);
-  await phone.setOffline(false);
+  await reach(phone);
   await expect(page.getByText('All of it is on the server.')).toBeVisible();
   const arrived = await (await laptop.request.get(`/api/wash-days/${day}`)).json();
   expect(arrived.steps.map(({ status }: { status: string }) => status).slice(0, 3)).toEqual([

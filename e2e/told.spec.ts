@@ -1,9 +1,8 @@
 import type { Page } from '@playwright/test';
 import { v7 } from 'uuid';
 import { expect, PHONE, test } from './bench.ts';
+import { beforeNoonYesterday } from './earlier.ts';
 import { makeTrial, runByApi } from './make-trial.ts';
-
-const ago = (hours: number) => new Date(Date.now() - hours * 3_600_000).toISOString();
 
 /** Waits until the server has all that was tapped: what ends the trial must not overtake it. */
 const heard = (page: Page, day: string, ratings: number) =>
@@ -17,20 +16,23 @@ const heard = (page: Page, day: string, ratings: number) =>
 /** A wash day of yesterday whose hair was finished an hour later: today is its second day. */
 async function wornSinceYesterday(page: Page, trialId: string): Promise<string> {
   const id = v7();
+  const { wearerId } = await (await page.request.get(`/api/trials/${trialId}`)).json();
+  const { timeZone } = await (await page.request.get(`/api/wearers/${wearerId}`)).json();
+  const at = (hours: number) => beforeNoonYesterday(hours, timeZone);
   const day = await (
-    await page.request.put(`/api/wash-days/${id}`, { data: { trialId, startedAt: ago(26) } })
+    await page.request.put(`/api/wash-days/${id}`, { data: { trialId, startedAt: at(2) } })
   ).json();
   const taps: object[] = day.steps.map((step: { id: string }) => ({
     id: v7(),
-    at: ago(25.5),
+    at: at(1.5),
     kind: 'step',
     stepId: step.id,
-    set: { status: 'done', doneAt: ago(25.5) },
+    set: { status: 'done', doneAt: at(1.5) },
   }));
-  taps.push({ id: v7(), at: ago(25), kind: 'finish' });
+  taps.push({ id: v7(), at: at(1), kind: 'finish' });
   await page.request.post(`/api/wash-days/${id}/taps`, { data: { device: 'phone', taps } });
   const dated = await page.request.patch(`/api/wash-days/${id}`, {
-    data: { washedAt: ago(25.8), dryAt: ago(25), revealAt: ago(24.5) },
+    data: { washedAt: at(1.8), dryAt: at(1), revealAt: at(0.5) },
   });
   if (!dated.ok()) throw new Error(await dated.text());
   return id;

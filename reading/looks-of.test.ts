@@ -110,6 +110,17 @@ describe('a side that was spoiled', () => {
     expect(looksOf(day(looks, [all]), trial, wearer, null).wearEnd).toBeNull();
   });
 
+  it('leaves the first day that was rated past midnight, and a wear that ended past midnight ends the evening before', () => {
+    const late = {
+      revealAt: '2026-03-10T23:30:00Z',
+      wearEnd: { kind: 'washed-looks', at: '2026-03-14T01:00:00Z' },
+    };
+    const seen = [look(1, '00:00', 2, { at: '2026-03-11T00:30:00Z' }), look(2, '08:00', 5)];
+    expect(judged(day(seen, [spoiled], late), 'left')).toEqual(['day 1 zl 2']);
+    expect(looksOf(day(seen, [spoiled], late), trial, wearer, 'left').spoiled).toMatchObject({ fromDay: 2 });
+    expect(looksOf(day(seen, [spoiled], late), trial, wearer, 'right').wearEndDay).toBe(4);
+  });
+
   it('counts only where it was marked before that day’s rating', () => {
     const late = { ...spoiled, spoiledAt: '2026-03-11T08:00:01Z' };
     expect(judged(day(looks, [late]), 'left')).toHaveLength(3);

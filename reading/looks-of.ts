@@ -4,11 +4,11 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { FeltReading } from '@sabor/core/compare/felt-by-arm';
 import type { WashDayRecord } from '@sabor/core/compare/wash-day-record';
-import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
+import { dayOfWear, wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { type EventKind, eventOf } from '@sabor/core/outcomes/events';
 import { holdTest } from '@sabor/core/outcomes/hold-test';
 import { PARTS_OF_DAY } from '@sabor/core/outcomes/stages';
-import { hourOf, localDate } from '@sabor/core/time/zones';
+import { hourOf } from '@sabor/core/time/zones';
 import { sidesOf } from './side-of.ts';
 
 export type Half = 'left' | 'right';
@@ -48,7 +48,7 @@ function withoutRefreshed(day: WashDay, looks: readonly CheckIn[], { zones, time
   if (refreshed.length === 0) return [...looks];
   const all = zones.map(({ id }) => id);
   return looks.map((look) => {
-    const on = localDate(look.at, timeZone);
+    const on = wearDate(look.at, timeZone);
     const gone = new Set(
       refreshed.filter((event) => event.on < on).flatMap(({ zoneIds }) => (zoneIds.length ? zoneIds : all)),
     );
@@ -61,7 +61,7 @@ function spoilsOf(day: WashDay, looks: readonly CheckIn[], timeZone: string): We
   return happened(day).filter(({ spoiledAt, on }) => {
     if (spoiledAt === null) return false;
     const rated = looks.find(
-      ({ stage, at, ratings }) => stage === 'wear' && ratings.length > 0 && localDate(at, timeZone) === on,
+      ({ stage, at, ratings }) => stage === 'wear' && ratings.length > 0 && wearDate(at, timeZone) === on,
     );
     return rated === undefined || Date.parse(spoiledAt) < Date.parse(rated.at);
   });
@@ -70,7 +70,7 @@ function spoilsOf(day: WashDay, looks: readonly CheckIn[], timeZone: string): We
 /** The day of wear on which a wear ended; null while it is worn. */
 function endDay({ revealAt, wearEnd }: WashDay, timeZone: string): number | null {
   if (revealAt === null || wearEnd === null) return null;
-  return dayOfWear(localDate(revealAt, timeZone), localDate(wearEnd.at, timeZone));
+  return dayOfWear(wearDate(revealAt, timeZone), wearDate(wearEnd.at, timeZone));
 }
 
 const ofHalf = (look: CheckIn, half: Half | null, sideOf: ReturnType<typeof sidesOf>): CheckIn =>
@@ -103,11 +103,11 @@ export function looksOf(
     of.toSorted((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0))[0] ?? null;
   const first = firstOf(own);
   const before = (look: CheckIn, event: WearEvent | null) =>
-    look.stage !== 'wear' || event === null || localDate(look.at, timeZone) < event.on;
+    look.stage !== 'wear' || event === null || wearDate(look.at, timeZone) < event.on;
   /** A whole head loses the zones that were spoiled; all of them where no zone was named. */
   const unspoiled = (look: CheckIn): CheckIn => {
     if (look.stage !== 'wear') return look;
-    const on = localDate(look.at, timeZone);
+    const on = wearDate(look.at, timeZone);
     const gone = own.filter((event) => event.on <= on);
     if (gone.some(({ zoneIds }) => zoneIds.length === 0)) return { ...look, ratings: [], curls: [] };
     const zones = new Set(gone.flatMap(({ zoneIds }) => zoneIds));
@@ -128,7 +128,7 @@ export function looksOf(
     spoiled:
       first === null || day.revealAt === null
         ? null
-        : { fromDay: dayOfWear(localDate(day.revealAt, timeZone), first.on) ?? 1, kind: first.kind },
+        : { fromDay: dayOfWear(wearDate(day.revealAt, timeZone), first.on) ?? 1, kind: first.kind },
     holdTooLow: holdTest({
       cast: find('cast'),
       finished: find('wear'),

@@ -30,7 +30,7 @@ export const GLOSSARY = {
   },
   'days-worn': {
     term: 'day 1, days worn',
-    says: 'Day 1 is the day the hair is finished: the cast broken, or the set taken down. The days after are counted from it.',
+    says: 'Day 1 is the day the hair is finished: the cast broken, or the set taken down. The days after are counted from it; before four in the morning it is still the day before.',
   },
   'frizz-halo': {
     term: 'frizz halo',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { localDate } from '../time/zones.ts';
 import { dayNumber, missingZones } from './day-number.ts';
-import { dayOfWear } from './day-of-wear.ts';
+import { dayOfWear, wearDate } from './day-of-wear.ts';
 import { goodDays } from './good-days.ts';
 import { OUTCOMES } from './outcomes.ts';
 import { stageLabel } from './stages.ts';
@@ -84,6 +84,20 @@ describe('the day of wear', () => {
     expect(dayOfWear('2026-11-20', '2026-11-20')).toBe(1);
     expect(dayOfWear('2026-11-20', '2026-11-26')).toBe(7);
     expect(dayOfWear('2026-11-20', '2026-11-19')).toBeNull();
+  });
+
+  it('turns at four in the morning, so that hair finished late is still looked at on day 1', () => {
+    const zone = 'Europe/Dublin';
+    expect(wearDate('2026-11-21T00:10:00Z', zone)).toBe('2026-11-20');
+    expect(wearDate('2026-11-21T03:59:59Z', zone)).toBe('2026-11-20');
+    expect(wearDate('2026-11-21T04:00:00Z', zone)).toBe('2026-11-21');
+    expect(wearDate('2026-11-20T23:50:00Z', zone)).toBe('2026-11-20');
+    // An hour ahead of UTC: three there is four here.
+    expect(wearDate('2026-07-01T03:00:00Z', zone)).toBe('2026-07-01');
+    expect(wearDate('2026-07-01T02:59:00Z', zone)).toBe('2026-06-30');
+    // New Year's Eve.
+    expect(wearDate('2027-01-01T01:00:00Z', zone)).toBe('2026-12-31');
+    expect(() => wearDate('2026-11-21T00:10:00Z', 'Nowhere/At all')).toThrow(RangeError);
   });
 
   it('counts across the days on which clocks change', () => {

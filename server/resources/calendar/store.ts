@@ -7,6 +7,7 @@ import {
   type TrialFacts,
 } from '@sabor/core/calendar/calendar';
 import { careStatus } from '@sabor/core/hair/care';
+import { wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import { localToday } from '@sabor/core/time/today';
 import { localDate } from '@sabor/core/time/zones';
@@ -36,7 +37,8 @@ async function readDays(db: Client, from: string, to: string): Promise<(DayFacts
   );
   return rows.map(({ startedAt, revealAt, endedAt, ...day }) => {
     const on = (at: string | null) => (at === null ? null : localDate(at, day.timeZone));
-    return { ...day, on: on(startedAt)!, revealOn: on(revealAt), endedOn: on(endedAt) };
+    const revealOn = revealAt === null ? null : wearDate(revealAt, day.timeZone);
+    return { ...day, on: on(startedAt)!, revealOn, endedOn: on(endedAt) };
   });
 }
 
@@ -54,7 +56,7 @@ export async function readCalendar(
   const todayOf = (wearerId: string) => localDate(now.toISOString(), zones.get(wearerId) ?? 'UTC');
   const found: CalendarEntry[] = [];
   for (const day of await readDays(db, from, to))
-    found.push(...entriesOfDay(day, localDate(now.toISOString(), day.timeZone)));
+    found.push(...entriesOfDay(day, wearDate(now.toISOString(), day.timeZone)));
   const trials = await db.query<TrialFacts & { wearerId: string; last: string | null }>(
     `select t.id, t.wearer_id as "wearerId", w.name as "wearerName", t.question, t.wash_days as "washDays",
        coalesce(t.cadence_days, t.wear_days) as every, n.on_date as "nextOn",

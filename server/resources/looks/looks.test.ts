@@ -6,7 +6,7 @@ import sharp from 'sharp';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { openBench, type TestBench } from '../../testing/bench.ts';
-import { sampleBench } from '../../testing/samples.ts';
+import { sampleBench, zoneOfAfternoon } from '../../testing/samples.ts';
 import { tapFinish } from '../../testing/tapping.ts';
 import { letIn, openDoor, testDoor, type Visitor } from '../../testing/through-door.ts';
 
@@ -27,7 +27,7 @@ async function finishedHair(name: string) {
   const { trial, wearer, gels } = await sampleBench(
     bench,
     { question: 'Does Gel One outlast Gel Two?' },
-    { name },
+    { name, timeZone: zoneOfAfternoon() },
   );
   const id = v7();
   await bench.ask<WashDay>('PUT', `/api/wash-days/${id}`, { trialId: trial.id, startedAt: ago(90) });

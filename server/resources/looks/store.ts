@@ -1,6 +1,5 @@
 import type { LookInput, Looks, Own, WaitingLook } from '@sabor/contract/looks';
 import { mainResult } from '@sabor/core/compare/main-result';
-import { localDate } from '@sabor/core/time/zones';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import type { Caller } from '../../http/caller.ts';
 import { notFound, Refusal } from '../../http/problems.ts';
@@ -67,7 +66,7 @@ export async function readLooks(db: Client, person: Person): Promise<Looks> {
       counting,
     };
     const begun = said.filter(({ washDayId }) => washDayId === day.id);
-    const next = nextLook(day, trial.wearDays, localDate(new Date().toISOString(), timeZone), timeZone);
+    const next = nextLook(day, trial.wearDays, new Date(), timeZone);
     return [
       ...(next === null || next === 'end' ? [] : [{ ...of, ...next, said: null }]),
       ...begun.map(({ washDayId: _, stage, day: n, ...mine }) => ({

@@ -1,13 +1,13 @@
 import type { AirForWashDay, Due, Today } from '@sabor/contract/today';
 import type { Trial } from '@sabor/contract/trial-record';
 import { careStatus } from '@sabor/core/hair/care';
-import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
+import { dayOfWear, wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { eventOf } from '@sabor/core/outcomes/events';
 import { goodUntil } from '@sabor/core/shelf/period-after-opening';
 import { daysBetween } from '@sabor/core/time/dates';
 import { DAY_MS } from '@sabor/core/time/day';
 import { localToday } from '@sabor/core/time/today';
-import { localDate, zoneOffset } from '@sabor/core/time/zones';
+import { hourOf, localDate } from '@sabor/core/time/zones';
 import type { Client } from '../../db/pool.ts';
 import { type CareOf, readCareOfAll } from '../hair-files/care.ts';
 import { readOpenPatches } from '../patch-tests/store.ts';
@@ -79,7 +79,7 @@ function dueOfTrial(
     };
   const day = { ...ofTrial(trial, open.position + 1), washDayId: open.id };
   if (open.status === 'under way') return { kind: 'continue wash day', ...day };
-  const look = nextLook(open, trial.wearDays, localDate(now.toISOString(), timeZone), timeZone);
+  const look = nextLook(open, trial.wearDays, now, timeZone);
   if (look === 'end') return { kind: 'end wear', ...day };
   return look && { kind: 'check-in', ...day, ...look };
 }
@@ -88,7 +88,7 @@ function dueOfTrial(
 function laterDue(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: string): Due[] {
   if (!open || open.revealAt === null) return [];
   const today = localDate(now.toISOString(), timeZone);
-  const n = dayOfWear(localDate(open.revealAt, timeZone), today) ?? 0;
+  const n = dayOfWear(wearDate(open.revealAt, timeZone), wearDate(now.toISOString(), timeZone)) ?? 0;
   const day = { ...ofTrial(trial, open.position + 1), washDayId: open.id };
   return [
     ...open.events
@@ -100,21 +100,18 @@ function laterDue(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: 
   ];
 }
 
-/** From this hour on, and until this hour after midnight, the night is asked about. */
+/** From this hour on, until the day of wear turns, the night is asked about. */
 const EVENING = 19;
-const SMALL_HOURS = 4;
 
 /** The night a style is about to sleep through, where nothing is said yet of what protects it. */
 function nightDue(trial: Trial, open: OpenDay | undefined, now: Date, timeZone: string): Due | null {
   if (!open || (open.status !== 'worn' && open.status !== 'under way')) return null;
-  const ms = now.getTime();
-  const hour = new Date(ms + zoneOffset(ms, timeZone) * 60_000).getUTCHours();
-  if (hour >= SMALL_HOURS && hour < EVENING) return null;
-  // The small hours belong to the night of the day before.
-  const night = localDate(new Date(hour < SMALL_HOURS ? ms - 12 * 3_600_000 : ms).toISOString(), timeZone);
+  const moment = now.toISOString();
+  const night = wearDate(moment, timeZone);
+  if (hourOf(moment, timeZone) < EVENING && night === localDate(moment, timeZone)) return null;
   if (night < open.localDate) return null;
   // Past its planned wear it is asked how it ended, not how it slept.
-  const worn = open.revealAt === null ? 1 : dayOfWear(localDate(open.revealAt, timeZone), night);
+  const worn = open.revealAt === null ? 1 : dayOfWear(wearDate(open.revealAt, timeZone), night);
   if (worn !== null && worn > trial.wearDays) return null;
   const said = open.events.some(({ kind, on }) => on === night && eventOf(kind).group === 'night');
   if (said) return null;

@@ -68,6 +68,32 @@ describe('Today', () => {
     expect(await due()).toMatchObject([{ kind: 'start wash day', number: 2, of: 4, begun: true }]);
   });
 
+  it('takes hair finished before midnight for finished that evening until four in the morning', async () => {
+    const id = await begin(new Date('2026-05-10T21:00:00Z'));
+    await tapFinish(bench, id);
+    await change(id, { washedAt: '2026-05-10T21:10:00Z', revealAt: '2026-05-10T23:40:00Z' });
+    const at = async (moment: string) => (await due(new Date(moment)))[0];
+    expect(await at('2026-05-10T23:50:00Z')).toMatchObject({ kind: 'check-in', stage: 'wear', day: 1 });
+    expect(await at('2026-05-11T00:20:00Z')).toMatchObject({ kind: 'check-in', stage: 'wear', day: 1 });
+    expect(await at('2026-05-11T09:00:00Z')).toMatchObject({ kind: 'check-in', stage: 'wear', day: 2 });
+    const said = (day: number, moment: string) => look(id, 'wear', day, new Date(moment));
+    expect((await said(1, '2026-05-11T09:00:00Z')).body).toMatchObject({
+      fields: [{ path: 'at', message: 'That moment is day 2, not day 1.' }],
+    });
+    expect((await said(1, '2026-05-11T00:20:00Z')).status).toBe(200);
+    expect(await at('2026-05-11T00:30:00Z')).toBeUndefined();
+    // A device that still counts from midnight loses nothing.
+    expect((await said(2, '2026-05-11T03:00:00Z')).status).toBe(200);
+  });
+
+  it('takes hair finished after midnight for finished the evening before', async () => {
+    const id = await begin(new Date('2026-05-10T22:00:00Z'));
+    await tapFinish(bench, id);
+    await change(id, { washedAt: '2026-05-10T22:10:00Z', revealAt: '2026-05-11T01:30:00Z' });
+    expect(await due(new Date('2026-05-11T02:00:00Z'))).toMatchObject([{ stage: 'wear', day: 1 }]);
+    expect(await due(new Date('2026-05-11T09:00:00Z'))).toMatchObject([{ stage: 'wear', day: 2 }]);
+  });
+
   it('asks in the evening and the small hours what protects the night, until it is said', async () => {
     const id = await begin(new Date('2026-03-10T15:00:00Z'));
     const night = async (at: string) =>
@@ -148,8 +174,8 @@ describe('Today', () => {
       dryAt: '2026-03-10T09:00:00Z',
       revealAt: '2026-03-10T09:30:00Z',
     });
-    expect(await due(new Date(Date.UTC(2026, 2, 10, 9, 45)))).toMatchObject([{ kind: 'check-in', day: 1 }]);
-    expect(await due(new Date(Date.UTC(2026, 2, 10, 10, 15)))).toMatchObject([{ kind: 'check-in', day: 2 }]);
+    expect(await due(new Date(Date.UTC(2026, 2, 10, 13, 45)))).toMatchObject([{ kind: 'check-in', day: 1 }]);
+    expect(await due(new Date(Date.UTC(2026, 2, 10, 14, 15)))).toMatchObject([{ kind: 'check-in', day: 2 }]);
   });
 
   it('leaves trials that were put away alone', async () => {

@@ -8,7 +8,7 @@ import { ACCEPTED, STYLES_MEANT } from '@sabor/core/basin/style-meant';
 import { dewPoint } from '@sabor/core/climate/dew-point';
 import { FELT, type Felt } from '@sabor/core/felt/felt';
 import { PLACES, zoneLabel } from '@sabor/core/hair/zones';
-import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
+import { dayOfWear, wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { EVENT_CAME, EVENTS, eventOf } from '@sabor/core/outcomes/events';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { stageLabel } from '@sabor/core/outcomes/stages';
@@ -18,7 +18,6 @@ import { TOOLS } from '@sabor/core/step/choices';
 import { MARKS, SKIP_REASONS } from '@sabor/core/step/marks';
 import { SLOTS } from '@sabor/core/step/slots';
 import { BOM, guarded } from '@sabor/core/table/formula-guard';
-import { localDate } from '@sabor/core/time/zones';
 import { DESIGNS } from '@sabor/core/trial/designs';
 import { airOf } from '@sabor/reading/air-of';
 import { sidesOf } from '@sabor/reading/side-of';
@@ -166,7 +165,7 @@ export function readingsCsv(
     const events = day.events.map((event) =>
       line({
         stage: event.announced ? 'Announced' : 'Worn',
-        dayWorn: day.revealAt === null ? null : dayOfWear(localDate(day.revealAt, wearer.timeZone), event.on),
+        dayWorn: day.revealAt === null ? null : dayOfWear(wearDate(day.revealAt, wearer.timeZone), event.on),
         at: event.on,
         arm: armOver(event.zoneIds),
         outcome: EVENTS[event.kind].label,

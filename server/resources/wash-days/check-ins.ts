@@ -1,6 +1,6 @@
 import type { CheckInInput, EventInput } from '@sabor/contract/check-in';
 import type { WashDay } from '@sabor/contract/wash-day';
-import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
+import { dayOfWear, wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { eventOf } from '@sabor/core/outcomes/events';
 import { DAY_MS } from '@sabor/core/time/day';
 import { localDate, startOfDay } from '@sabor/core/time/zones';
@@ -27,12 +27,13 @@ function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: Standi
   if (input.stage !== 'wear') return;
   if (day.revealAt === null)
     throw atField('at', 'Days are counted from the finished hair. Record first when it was finished.');
-  const counted =
-    at < Date.parse(day.revealAt)
-      ? null
-      : dayOfWear(localDate(day.revealAt, timeZone), localDate(input.at, timeZone));
+  const { revealAt } = day;
+  const by = (date: typeof wearDate) => dayOfWear(date(revealAt, timeZone), date(input.at, timeZone));
+  const counted = at < Date.parse(revealAt) ? null : by(wearDate);
   if (counted === null) throw atField('at', 'This check-in is before the hair was finished.');
-  if (counted !== input.day) throw atField('at', `That moment is day ${counted}, not day ${input.day}.`);
+  // By the calendar it may be told too: a device that is not up to date counts from midnight.
+  if (counted !== input.day && by(localDate) !== input.day)
+    throw atField('at', `That moment is day ${counted}, not day ${input.day}.`);
 }
 
 /**
@@ -207,7 +208,7 @@ const EVENT_COLUMNS = [
 function refuseImpossibleEvent(said: SaidOfEvent, day: Standing): void {
   const { label, as, uses, spoils, group } = eventOf(said.kind);
   const today = localDate(new Date().toISOString(), day.timeZone);
-  if (said.on < localDate(day.startedAt, day.timeZone))
+  if (said.on < wearDate(day.startedAt, day.timeZone))
     throw atField('on', 'This happened before the wash day. Check the date.');
   if (said.on > today && said.came && said.came !== 'off')
     throw atField('came', 'Its day has not come yet; say then what it came to.');
@@ -230,7 +231,7 @@ async function spoiledFrom(client: Client, day: Standing, on: string): Promise<s
        and exists (select from reading r where r.check_in_id = c.id and r.obtained = 'rated')`,
     [day.id],
   );
-  const rated = rows.some(({ at }) => localDate(at, day.timeZone) === on);
+  const rated = rows.some(({ at }) => wearDate(at, day.timeZone) === on);
   return new Date(rated ? Date.now() : startOfDay(on, day.timeZone)).toISOString();
 }
 

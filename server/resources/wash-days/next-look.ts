@@ -1,13 +1,12 @@
-import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
+import { dayOfWear, wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { PARTS_OF_DAY, type Stage } from '@sabor/core/outcomes/stages';
-import { localDate } from '@sabor/core/time/zones';
 import type { OpenDay } from './read.ts';
 
 /** The check-in a wash day in wear waits for, or "end" when its planned days of wear are over. */
 export function nextLook(
   day: OpenDay,
   wearDays: number,
-  today: string,
+  now: Date,
   timeZone: string,
 ): { stage: Stage; day: number | null } | 'end' | null {
   const seen = (stage: Stage, n: number | null) =>
@@ -16,7 +15,7 @@ export function nextLook(
     if (day.dryAt === null) return seen('wet', null) ? null : { stage: 'wet', day: null };
     return seen('cast', null) ? null : { stage: 'cast', day: null };
   }
-  const n = dayOfWear(localDate(day.revealAt, timeZone), today) ?? 1;
+  const n = dayOfWear(wearDate(day.revealAt, timeZone), wearDate(now.toISOString(), timeZone)) ?? 1;
   if (n > wearDays) return 'end';
   return seen('wear', n) ? null : { stage: 'wear', day: n };
 }

@@ -5,9 +5,9 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { mainResult } from '@sabor/core/compare/main-result';
 import { dayNumber } from '@sabor/core/outcomes/day-number';
+import { wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { stageLabel } from '@sabor/core/outcomes/stages';
-import { localDate } from '@sabor/core/time/zones';
 import { dayName } from '@sabor/words/day-name';
 import { useRef, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -290,9 +290,9 @@ function CheckInSheet({
             <h2 id="acts" className="text-xl">
               What it needed and what happened
             </h2>
-            <Acts day={washDay} wearer={wearer} products={products} on={localDate(at, wearer.timeZone)} />
+            <Acts day={washDay} wearer={wearer} products={products} on={wearDate(at, wearer.timeZone)} />
             <ul>
-              <DayInAir washDay={washDay} on={localDate(at, wearer.timeZone)} open />
+              <DayInAir washDay={washDay} on={wearDate(at, wearer.timeZone)} open />
             </ul>
           </section>
         )}

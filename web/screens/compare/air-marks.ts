@@ -1,7 +1,6 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
-import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
-import { localDate } from '@sabor/core/time/zones';
+import { dayOfWear, wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { armsOfDay } from '../../drawings/arms-of-day.ts';
 import type { AirMark } from '../../drawings/wear-curve.tsx';
 
@@ -13,7 +12,7 @@ export function airMarks(trial: TrialDetail, wearer: Wearer): AirMark[] {
   const met = new Map<string, { day: number; arm: number; dews: number[]; winds: number[] }>();
   for (const washDay of trial.washDayRecords) {
     if (washDay.status === 'abandoned' || washDay.revealAt === null) continue;
-    const revealed = localDate(washDay.revealAt, wearer.timeZone);
+    const revealed = wearDate(washDay.revealAt, wearer.timeZone);
     const arms = armsOfDay(trial, washDay);
     for (const [{ on, air }, arm] of washDay.days.flatMap((one) => arms.map((arm) => [one, arm] as const))) {
       const day = dayOfWear(revealed, on);

@@ -1,8 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
-import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
+import { dayOfWear, wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { eventOf } from '@sabor/core/outcomes/events';
-import { localDate } from '@sabor/core/time/zones';
 import { happened } from '@sabor/reading/looks-of';
 import { sidesOf } from '@sabor/reading/side-of';
 import { armsOfDay } from '../../drawings/arms-of-day.ts';
@@ -24,7 +23,7 @@ export function nightMarks(trial: TrialDetail, wearer: Wearer): NightMark[] {
       );
     const told = happened(day).filter(({ kind }) => eventOf(kind).group !== 'none');
     for (const [event, arm] of told.flatMap((one) => at(one.zoneIds).map((arm) => [one, arm] as const))) {
-      const n = dayOfWear(localDate(day.revealAt, wearer.timeZone), event.on);
+      const n = dayOfWear(wearDate(day.revealAt, wearer.timeZone), event.on);
       if (n === null) continue;
       const key = `${n} ${arm} ${event.kind}`;
       const old = marks.get(key);

@@ -21,6 +21,7 @@ export interface Parts {
   day: WashDay;
   /** Days since the hair was last detangled; null where that is not known. */
   daysSince: number | null;
+  tonight: string;
   products: readonly Product[];
   tell: Tell;
 }
@@ -106,10 +107,10 @@ export function Asides(parts: Parts) {
 }
 
 /** Five words for each thing the hand, nose and basin tell. */
-function Hand({ step, day, daysSince, tell }: Parts) {
+function Hand({ step, day, daysSince, tonight, tell }: Parts) {
   return (
     <div className="space-y-3">
-      {NIGHTLY.includes(step.slot) && <Tonight day={day} tell={tell} />}
+      {NIGHTLY.includes(step.slot) && <Tonight day={day} on={tonight} tell={tell} />}
       {DRIED.includes(step.slot) && <HowDry step={step} day={day} tell={tell} />}
       {feltAtStep(step.slot).map((quality) => {
         const { label, words } = FELT[quality];

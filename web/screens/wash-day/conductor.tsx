@@ -5,6 +5,7 @@ import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { routineMinutes } from '@sabor/core/basin/lay-out';
 import { photoMoment } from '@sabor/core/basin/photo-moment';
+import { wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { dayName } from '@sabor/words/day-name';
 import { spokenStep } from '@sabor/words/spoken';
@@ -172,6 +173,7 @@ export function Conductor({ day, trial, wearer, products }: Parts) {
             step={step}
             day={day}
             daysSince={daysSinceDetangle(day, trial)}
+            tonight={wearDate(new Date().toISOString(), wearer.timeZone)}
             n={place + 1}
             of={steps.length}
             next={

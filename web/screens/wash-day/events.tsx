@@ -1,7 +1,7 @@
 import type { Product } from '@sabor/contract/shelf';
 import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
-import { localDate } from '@sabor/core/time/zones';
+import { wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { eventInWords } from '@sabor/words/event';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -24,7 +24,7 @@ export function Events({
 }) {
   const voice = useVoice();
   const [search] = useSearchParams();
-  const [on, setOn] = useState(search.get('on') ?? localDate(new Date().toISOString(), wearer.timeZone));
+  const [on, setOn] = useState(search.get('on') ?? wearDate(new Date().toISOString(), wearer.timeZone));
   const dates = [...new Set(day.events.map((event) => event.on))].sort();
   return (
     <section aria-labelledby="events">

@@ -3,7 +3,6 @@ import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { DRY_STOPS } from '@sabor/core/basin/take-down';
 import { SHED_A_DAY, SHED_VERDICTS, shedSinceDetangle } from '@sabor/core/hair/measured/shed';
 import { EVENTS, eventsOf } from '@sabor/core/outcomes/events';
-import { localToday } from '@sabor/core/time/today';
 import { counted } from '@sabor/words/numbers';
 import { v7 } from 'uuid';
 import type { Tell } from './asides.tsx';
@@ -110,8 +109,7 @@ export function Shed({ day, daysSince, tell }: { day: WashDay; daysSince: number
 const NIGHTS = eventsOf('night');
 
 /** What protects the hair this night; each night of a set that dries for days is asked for by itself. */
-export function Tonight({ day, tell }: { day: WashDay; tell: Tell }) {
-  const on = localToday();
+export function Tonight({ day, on, tell }: { day: WashDay; on: string; tell: Tell }) {
   return (
     <fieldset>
       <legend className="text-lg">Tonight</legend>

@@ -3,9 +3,8 @@ import type { WashDay } from '@sabor/contract/wash-day';
 import type { Wearer } from '@sabor/contract/wearer';
 import { mainResult, ratedBy } from '@sabor/core/compare/main-result';
 import { dayNumber } from '@sabor/core/outcomes/day-number';
-import { dayOfWear } from '@sabor/core/outcomes/day-of-wear';
+import { dayOfWear, wearDate } from '@sabor/core/outcomes/day-of-wear';
 import { PARTS_OF_DAY, stageLabel } from '@sabor/core/outcomes/stages';
-import { localDate } from '@sabor/core/time/zones';
 import { keysOf } from '@sabor/core/vocabulary';
 import { withNearness } from '@sabor/reading/main-of';
 import { counted } from '@sabor/words/numbers';
@@ -30,9 +29,9 @@ export function Looks({
   open: boolean;
 }) {
   const settings = useSettings();
-  const today = localDate(new Date().toISOString(), wearer.timeZone);
+  const today = wearDate(new Date().toISOString(), wearer.timeZone);
   const reached =
-    day.revealAt === null ? 0 : (dayOfWear(localDate(day.revealAt, wearer.timeZone), today) ?? 0);
+    day.revealAt === null ? 0 : (dayOfWear(wearDate(day.revealAt, wearer.timeZone), today) ?? 0);
   const last = Math.max(trial.wearDays, ...day.checkIns.map((checkIn) => checkIn.day ?? 0));
   const looks: Look[] = [
     ...(['before', 'wet', 'cast'] as const).map((stage): Look => ({ stage, day: null, part: 'first' })),

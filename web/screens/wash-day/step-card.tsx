@@ -33,6 +33,7 @@ export function StepCard({
   step,
   day,
   daysSince,
+  tonight,
   n,
   of,
   next,
@@ -52,6 +53,8 @@ export function StepCard({
   step: WashStep;
   day: WashDay;
   daysSince: number | null;
+  /** The date of the night that comes, or is under way, where the wearer lives. */
+  tonight: string;
   n: number;
   of: number;
   /** What comes after it, in words; null for the last. */
@@ -155,7 +158,14 @@ export function StepCard({
         )}
         {over === 'notes' ? (
           <>
-            <Asides step={step} day={day} daysSince={daysSince} products={products} tell={tell} />
+            <Asides
+              step={step}
+              day={day}
+              daysSince={daysSince}
+              tonight={tonight}
+              products={products}
+              tell={tell}
+            />
             <div className="mt-6 flex flex-wrap items-center gap-x-6 gap-y-2 border-t border-paper/30 pt-4">
               {aboutDay}
             </div>

@@ -6,6 +6,7 @@ import type { Wearer } from '@sabor/contract/wearer';
 import { MEASURES, type Measure } from '@sabor/core/doses/measures';
 import { DISLIKES } from '@sabor/core/hair/wishes';
 import { asBefore } from '@sabor/core/outcomes/as-before';
+import { wearDate } from '@sabor/core/outcomes/day-of-wear';
 import {
   EVENT_CAME,
   EVENT_GROUPS,
@@ -18,7 +19,6 @@ import {
 } from '@sabor/core/outcomes/events';
 import { TOOLS, type Tool } from '@sabor/core/step/choices';
 import { SLOTS } from '@sabor/core/step/slots';
-import { localDate } from '@sabor/core/time/zones';
 import { keysOf } from '@sabor/core/vocabulary';
 import { PLAIN_EVENT } from '@sabor/reading/nothing-told';
 import { v7 } from 'uuid';
@@ -116,7 +116,7 @@ export function Acts({
       ({ stage, at, ratings }) =>
         stage === 'wear' &&
         ratings.length > 0 &&
-        localDate(at, wearer.timeZone) === on &&
+        wearDate(at, wearer.timeZone) === on &&
         Date.parse(at) < Date.parse(spoiledAt),
     );
   const change = (event: WearEvent, to: Details) => void makeTap(day.id, tap(event, to));
