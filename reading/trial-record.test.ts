@@ -56,7 +56,7 @@ function washDay(position: number, arm: 'a' | 'b', to: Partial<WashDay> = {}): W
     position,
     armId: arm,
     status: 'finished',
-    wearEnd: { kind: 'washed-looks', at: '2026-01-01T00:00:00Z' },
+    wearEnd: { kind: 'washed-looks', at: '2026-01-01T10:00:00Z' },
     steps: [step('s1', 'soap'), step('s2', `gel-${arm}`)],
     checkIns: [
       {
@@ -64,7 +64,7 @@ function washDay(position: number, arm: 'a' | 'b', to: Partial<WashDay> = {}): W
         washDayId: `d${position}`,
         stage: 'wear',
         day: 1,
-        at: '2026-01-01T00:00:00Z',
+        at: '2026-01-01T10:00:00Z',
         note: '',
         ratings: [{ outcome: 'definition', zoneId: 'z1', value: arm === 'a' ? 4 : 8 }],
         curls: [],
