@@ -1,4 +1,4 @@
-import { expect, test } from './bench.ts';
+import { expect, PHONE, test } from './bench.ts';
 
 test('two options’ pictures lie on the light table at one scale, moved together, and over each other', async ({
   page,
@@ -50,4 +50,18 @@ test('two options’ pictures lie on the light table at one scale, moved togethe
   await page.getByRole('button', { name: /^Wash day 8: 4 days$/ }).click();
   await expect(table.getByRole('img')).toHaveCount(4);
   await expect(table).toContainText('Wash day 8, Day 7, back · halo 1.00 mm');
+
+  // The demo’s clips of one wash day of each option: both are seen while they play, on a phone too.
+  await page.setViewportSize(PHONE);
+  const clips = page.getByRole('region', { name: 'Clips in step' });
+  await clips.getByLabel('What hair does').selectOption('scrunch');
+  const films = ['Wash day 7, Finished hair, day 1', 'Wash day 8, Finished hair, day 1'].map((name) =>
+    clips.getByLabel(name, { exact: true }),
+  );
+  await clips.getByRole('button', { name: 'Play both' }).click();
+  const time = (of: (typeof films)[number]) => of.evaluate((film) => (film as HTMLVideoElement).currentTime);
+  await expect.poll(async () => Math.min(...(await Promise.all(films.map(time))))).toBeGreaterThan(0.5);
+  const [first, second] = await Promise.all(films.map(async (film) => (await film.boundingBox())!));
+  expect(first!.y).toBe(second!.y);
+  expect(first!.x + first!.width).toBeLessThanOrEqual(second!.x);
 });

@@ -1,5 +1,6 @@
 import { mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import { clipId, clipTables, type Filmed } from '../../demo/clips.ts';
 import { type Drawn, photographId, photographTables } from '../../demo/photographs.ts';
 import { demoBackup } from '../../demo/scenario.ts';
 import { type Db, transaction } from '../../server/db/pool.ts';
@@ -13,18 +14,27 @@ import { root } from '../install.mjs';
 
 /** Where the demo's photographs lie, as `scripts/draw-demo.ts` drew and read them. */
 const DRAWN = path.join(root, 'demo', 'photographs');
+/** Where its clips lie, as `scripts/film-demo.ts` filmed them. */
+const FILMED = path.join(root, 'demo', 'clips');
+const listed = <T>(folder: string): T[] => JSON.parse(readFileSync(path.join(folder, 'index.json'), 'utf8'));
 
-/** The demo scenario with its photographs, dated up to `now`; tables it says nothing of stay empty. */
+/** The demo scenario with its photographs and clips, dated up to `now`; tables it says nothing of stay empty. */
 export function demoSource(now: Date): BackupSource {
   const backup = demoBackup(now);
-  const drawn = JSON.parse(readFileSync(path.join(DRAWN, 'index.json'), 'utf8')) as Drawn[];
+  const drawn = listed<Drawn>(DRAWN);
+  const filmed = listed<Filmed>(FILMED);
   return {
-    ...jsonSource({ ...backup, tables: { ...backup.tables, ...photographTables(drawn, now) } }),
+    ...jsonSource({
+      ...backup,
+      tables: { ...backup.tables, ...photographTables(drawn, now), ...clipTables(filmed, now) },
+    }),
     tables: new Set(TABLE_NAMES),
     async *pictures(table) {
-      if (table !== 'photograph') return;
-      for (const one of drawn)
-        yield { id: photographId(one), bytes: readFileSync(path.join(DRAWN, one.file)) };
+      if (table === 'photograph')
+        for (const one of drawn)
+          yield { id: photographId(one), bytes: readFileSync(path.join(DRAWN, one.file)) };
+      if (table === 'clip')
+        for (const one of filmed) yield { id: clipId(one), bytes: readFileSync(path.join(FILMED, one.file)) };
     },
   };
 }

@@ -81,7 +81,7 @@ function Player({
   }, [playing, speed, longest, clips]);
   return (
     <div className="mt-3">
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid grid-cols-2 gap-2 sm:gap-3">
         {clips.map((clip, i) => (
           <figure key={clip.id}>
             <video
