@@ -68,6 +68,35 @@ test('what stands on a page stays there when the server answers no more, and say
   }).toPass();
 });
 
+test.describe(() => {
+  test.use({ breaks: true });
+  test('what the server fails to read again stays on the page, and says how old it is', async ({ page }) => {
+    const again = () => page.evaluate(() => window.dispatchEvent(new Event('visibilitychange')));
+    const failed = page.getByText(/failed as it read this again. This stands here as it was: /);
+    const fail = (what: string) =>
+      page.route(what, (route) => route.fulfill({ status: 500, json: { status: 500, detail: 'It broke.' } }));
+    for (const [at, stands, path] of [
+      ['/shelf', page.getByRole('link', { name: 'Kelp Fold Gel' }).first(), '**/api/shelf'],
+      ['/board', page.getByRole('columnheader').first(), '**/api/wearers/*/file'],
+    ] as const) {
+      await page.goto(at);
+      await expect(stands).toBeVisible();
+      await fail(path);
+      await expect(async () => {
+        await again();
+        await expect(failed).toBeVisible({ timeout: 8000 });
+      }).toPass();
+      await expect(stands).toBeVisible();
+      await expect(page.getByRole('alert')).toHaveCount(0);
+      await page.unroute(path);
+      await expect(async () => {
+        await again();
+        await expect(failed).toHaveCount(0, { timeout: 2000 });
+      }).toPass();
+    }
+  });
+});
+
 test('what was typed survives a server that does not answer', async ({ page }) => {
   await page.goto('/shelf/new');
   await page.getByLabel('Name').fill('Heath Foam');

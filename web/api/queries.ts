@@ -59,6 +59,26 @@ export const queryClient = new QueryClient({
   },
 });
 
+/** Since when the oldest of what is on show is old because the server failed as it read it again; null where nothing is. */
+export const failedAnew = {
+  hear: (tell: () => void) => queryClient.getQueryCache().subscribe(tell),
+  now: (): string | null => {
+    const old = queryClient
+      .getQueryCache()
+      .findAll({ type: 'active' })
+      .flatMap(({ state: { data, error, dataUpdatedAt } }) =>
+        data !== undefined && error instanceof Refused && error.status >= 500 && !AWAY.includes(error.status)
+          ? dataUpdatedAt
+          : [],
+      );
+    return old.length ? new Date(Math.min(...old)).toISOString() : null;
+  },
+};
+
+/** What went wrong with a question that nothing is known of; one asked anew leaves what was known. */
+export const brokenOf = ({ data, error }: { data: unknown; error: Error | null }): Error | null =>
+  data === undefined ? error : null;
+
 /** What the server answers to a path, kept under the path's own words: `/wearers/1/file` is ['wearers', '1', 'file']. */
 export const resource = <T>(path: string) => ({
   queryKey: path.split('/').filter(Boolean),
@@ -144,7 +164,7 @@ export const useTrialsWhole = (ids: readonly string[]) =>
   useQueries({
     queries: ids.map((id) => resource<TrialDetail>(`/trials/${id}`)),
     combine: (all) => ({
-      error: all.find(({ error }) => error)?.error ?? null,
+      error: all.map(brokenOf).find((error) => error) ?? null,
       data: all.every(({ data }) => data) ? all.map(({ data }) => data!) : undefined,
       refetch: () => void Promise.all(all.map(({ refetch }) => refetch())),
     }),

@@ -12,7 +12,7 @@ import { useMemo } from 'react';
 import { evidenceInWorker } from '../workers/board.ts';
 import { compareInWorker } from '../workers/comparison.ts';
 import { useBoardTrials } from './board.ts';
-import { resource, useHairFile, useShelf, useTrialsWhole, useWearer } from './queries.ts';
+import { brokenOf, resource, useHairFile, useShelf, useTrialsWhole, useWearer } from './queries.ts';
 import { useWorked } from './worked.ts';
 
 /** All verdicts, those said last first. */
@@ -62,7 +62,7 @@ export function useHeadAsk(
         : null,
     [trials, wishes, role],
   );
-  return { ask, error: own.error ?? file.error };
+  return { ask, error: brokenOf(own) ?? brokenOf(file) };
 }
 
 /** What a product's own trials decided by their promised main results; undefined until they were reckoned. */

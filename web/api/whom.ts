@@ -4,7 +4,7 @@ import type { School } from '@sabor/core/hair/wishes';
 import type { ScreenFor } from '@sabor/core/ingredients/judge/screen';
 import { screenFor } from '@sabor/reading/screen-for';
 import { useMemo } from 'react';
-import { useHairFile, useSettings } from './queries.ts';
+import { brokenOf, useHairFile, useSettings } from './queries.ts';
 
 /** What is asked of the screening beside the profile. */
 export interface Asked {
@@ -25,5 +25,5 @@ export function useWhom(
     () => (file.data ? screenFor(wearer, file.data, { ...asked, market }) : null),
     [wearer, file.data, asked, market],
   );
-  return { whom, error: file.error };
+  return { whom, error: brokenOf(file) };
 }

@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from 'react';
+import { failedAnew } from '../api/queries.ts';
 import { keptAnswer, signedOut } from '../http/http.ts';
 import { showMoment } from './show.ts';
 
@@ -17,14 +18,17 @@ export function SignedOutLine() {
   );
 }
 
-/** Says since when what stands on the page is old, where the server does not answer and this device had kept it. */
+/** Says since when what stands on the page is old: the server does not answer and this device had kept it, or it failed. */
 export function KeptLine() {
-  const since = useSyncExternalStore(keptAnswer.hear, keptAnswer.now);
+  const kept = useSyncExternalStore(keptAnswer.hear, keptAnswer.now);
+  const failed = useSyncExternalStore(failedAnew.hear, failedAnew.now);
+  const since = kept ?? failed;
   if (since === null) return null;
   const at = Number.isNaN(Date.parse(since)) ? 'earlier' : showMoment(new Date(since).toISOString());
   return (
     <p role="status" className="page mt-3 text-sm font-semibold text-mango-deep">
-      Sabor’s server does not answer. This stands here as it was: {at}.
+      {kept ? 'Sabor’s server does not answer.' : 'Sabor’s server failed as it read this again.'} This stands
+      here as it was: {at}.
     </p>
   );
 }

@@ -48,7 +48,7 @@ function HeadRow({
         <span className="block text-sm font-normal text-soft">{traitsOf(wearer)}</span>
       </th>
       <td>
-        {own.error
+        {own.isLoadingError
           ? own.error.message
           : !ways.data
             ? 'Reading …'

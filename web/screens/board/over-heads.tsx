@@ -35,8 +35,8 @@ function ReadHead({
   const own = useBoardTrials(wearerId);
   const line = useHairFile(wearerId).data?.wishes.line ?? 6;
   useEffect(() => {
-    if (own.error) found(wearerId, own.error);
-    else if (own.data) found(wearerId, { ...own.data, line });
+    if (own.data) found(wearerId, { ...own.data, line });
+    else if (own.error) found(wearerId, own.error);
   }, [own.data, own.error, line, found, wearerId]);
   return null;
 }

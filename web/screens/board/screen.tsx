@@ -79,7 +79,7 @@ export function BoardScreen() {
       )}
       {!wearer ? (
         <OverHeadsPage wearers={wearers.data} search={search} set={set} />
-      ) : own.error ? (
+      ) : own.isLoadingError ? (
         <Failed error={own.error} retry={own.refetch} />
       ) : own.data ? (
         <OwnBoardPage key={wearerId} own={own.data} wearer={wearer} search={search} set={set} />

@@ -58,7 +58,7 @@ export function CalendarScreen() {
           onChange={(key) => key && go(() => ({ span: key }))}
         />
       </div>
-      {entries.isError ? (
+      {entries.isLoadingError ? (
         <Failed part error={entries.error} retry={entries.refetch} />
       ) : entries.isPending ? (
         <Loading what="the calendar" />

@@ -127,7 +127,7 @@ export function BuildUp({ wearer, file }: { wearer: Wearer; file: HairFile }) {
       </p>
       {recorded.data.length === 0 ? (
         <Nothing title="No wash day recorded yet">Once one is run, its products stand here.</Nothing>
-      ) : ledger.isError ? (
+      ) : ledger.isLoadingError ? (
         <Failed part error={ledger.error} retry={ledger.refetch} />
       ) : !ledger.data ? (
         <Loading what="the ledger" />

@@ -34,7 +34,7 @@ export function VerdictReportScreen() {
       today: localToday(),
     });
   }, [verdict, products, lines, names]);
-  const failed = [verdicts, shelf].find(({ error }) => error);
+  const failed = [verdicts, shelf].find(({ isLoadingError }) => isLoadingError);
   if (failed?.error) return <Failed error={failed.error} retry={failed.refetch} />;
   if (verdicts.isPending || shelf.isPending) return <Loading what="the verdict" />;
   if (!verdict || !report)

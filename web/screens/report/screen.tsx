@@ -43,7 +43,7 @@ export function ReportScreen() {
   const comparison = useWorked('comparison', record && shown ? [record] : null, () =>
     compareInWorker(record!),
   );
-  const failed = [trial, shelf, wearer, verdicts].find(({ error }) => error);
+  const failed = [trial, shelf, wearer, verdicts].find(({ isLoadingError }) => isLoadingError);
   if (failed?.error) return <Failed error={failed.error} retry={failed.refetch} />;
   if (!trial.data || !shelf.data || !wearer.data || !verdicts.data) return <Loading what="the trial" />;
   if (!shown)

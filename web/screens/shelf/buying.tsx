@@ -6,7 +6,7 @@ import { localToday } from '@sabor/core/time/today';
 import { counted, rounded } from '@sabor/words/numbers';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useBuying, useShelf, useWearers } from '../../api/queries.ts';
+import { brokenOf, useBuying, useShelf, useWearers } from '../../api/queries.ts';
 import { ButtonLink } from '../../ui/button.tsx';
 import { ChoiceField } from '../../ui/inputs.tsx';
 import { showDate, showMoney } from '../../ui/show.ts';
@@ -21,7 +21,7 @@ export function BuyingScreen() {
   const shelf = useShelf();
   const wearers = useWearers();
   if (buying.isPending || shelf.isPending || wearers.isPending) return <Loading what="the buying list" />;
-  const failed = buying.error ?? shelf.error ?? wearers.error;
+  const failed = brokenOf(buying) ?? brokenOf(shelf) ?? brokenOf(wearers);
   if (failed) return <Failed error={failed} retry={() => buying.refetch()} />;
   const { runsOut, spent, untold, since } = buying.data!;
   const product = new Map(shelf.data!.products.map((one) => [one.id, one]));

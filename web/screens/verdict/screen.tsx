@@ -7,7 +7,14 @@ import { JUDGED_WAYS, type JudgedWay, keyOfWay } from '@sabor/core/verdict/ways'
 import { VERDICT_STEPS, type VerdictStep } from '@sabor/core/verdict/words-of-verdict';
 import { useRef, useState } from 'react';
 import { Navigate, useParams, useSearchParams } from 'react-router';
-import { useHairFile, useOwnIngredients, useSettings, useShelf, useWearers } from '../../api/queries.ts';
+import {
+  brokenOf,
+  useHairFile,
+  useOwnIngredients,
+  useSettings,
+  useShelf,
+  useWearers,
+} from '../../api/queries.ts';
 import { useEvidence, useVerdicts } from '../../api/verdicts.ts';
 import { useWorked } from '../../api/worked.ts';
 import { Button, ButtonLink } from '../../ui/button.tsx';
@@ -277,7 +284,7 @@ function Writing({
   const list = useWorked('claims of a list', own.data && product ? [product, market, own.data] : null, () =>
     screeningWorker().claims(product!, market, own.data!),
   );
-  const error = evidence.error ?? file.error ?? own.error;
+  const error = evidence.error ?? brokenOf(file) ?? brokenOf(own);
   return (
     <>
       <Heading kicker={`Verdict · ${stepLabel(step)} on ${wearer.name}`} title={judged.name}>

@@ -60,7 +60,7 @@ function PlacePage({ place }: { place: Place }) {
       </Heading>
       {weather.isPending ? (
         <Loading what="the readings" />
-      ) : weather.isError ? (
+      ) : weather.isLoadingError ? (
         <Failed part error={weather.error} retry={weather.refetch} />
       ) : (
         <>
