@@ -16,3 +16,7 @@ export function temperature(celsius: number, unit: TemperatureUnit): string {
 /** The first letter as a capital. */
 export const capital = (text: string): string =>
   text === '' ? text : text[0]!.toUpperCase() + text.slice(1);
+
+/** A figure with a comma between its thousands: "12,345.6". */
+export const withThousands = (figure: string): string =>
+  figure.replace(/^[−-]?\d+/, (whole) => whole.replace(/\B(?=(\d{3})+$)/g, ','));

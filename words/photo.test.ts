@@ -105,6 +105,9 @@ describe('numbers and reasons', () => {
     expect(readingInWords('halo', 0.4213)).toBe('0.42 mm');
     expect(readingInWords('silhouette', 621.4)).toBe('621 cm²');
     expect(readingInWords('strays', 8.44)).toBe('8.4 per 100 mm');
+    expect(readingInWords('volume', 12_345.4)).toBe('12,345 cm³');
+    expect(readingInWords('volume', 999.6)).toBe('1,000 cm³');
+    expect(readingInWords('volume', 1_234_567)).toBe('1,234,567 cm³');
   });
 
   it('are sentences', () => {
