@@ -49,13 +49,13 @@ test('two options’ pictures lie on the light table at one scale, moved togethe
   await expect(table).toContainText('2 of 2');
   await page.getByRole('button', { name: /^Wash day 8: 4 days$/ }).click();
   await expect(table.getByRole('img')).toHaveCount(4);
-  await expect(table).toContainText('Wash day 8, Day 7, back · halo 1.00 mm');
+  await expect(table).toContainText('Wash day 8, day 7, back · halo 1.00 mm');
 
   // The demo’s clips of one wash day of each option: both are seen while they play, on a phone too.
   await page.setViewportSize(PHONE);
   const clips = page.getByRole('region', { name: 'Clips in step' });
   await clips.getByLabel('What hair does').selectOption('scrunch');
-  const films = ['Wash day 7, Finished hair, day 1', 'Wash day 8, Finished hair, day 1'].map((name) =>
+  const films = ['Wash day 7, finished hair, day 1', 'Wash day 8, finished hair, day 1'].map((name) =>
     clips.getByLabel(name, { exact: true }),
   );
   await clips.getByRole('button', { name: 'Play both' }).click();

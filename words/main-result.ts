@@ -57,15 +57,16 @@ export function promisedInWords(key: MainResult, value: number): string {
 /** What a wash day's one number is made of. */
 export function oneNumberInWords(key: MainResult, zones: number): string {
   const { label, measured, lasting } = mainResult(key);
-  if (lasting) return `good days are counted over each wear, from ${zones} zones averaged`;
-  if (!measured) return `${zones} zones averaged`;
+  const averaged = zones === 1 ? 'one zone' : `${zones} zones averaged`;
+  if (lasting) return `good days are counted over each wear, from ${averaged}`;
+  if (!measured) return averaged;
   const from = {
     photographs: 'is read in pictures',
     curls: 'is the mean of the tagged curls',
     clock: 'go by the steps’ clocks',
     wear: '',
   }[measured.from];
-  return `${label.toLowerCase()} ${from}, ratings are ${zones} zones averaged`;
+  return `${label.toLowerCase()} ${from}, ratings are ${averaged}`;
 }
 
 export function mainInWords(key: MainResult): MainWords {

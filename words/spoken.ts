@@ -2,7 +2,7 @@ import { TECHNIQUES, WETNESS } from '@sabor/core/step/choices';
 import type { StepSettings } from '@sabor/core/step/settings';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { doseInWords } from './dose.ts';
-import { capital } from './numbers.ts';
+import { capital, counted } from './numbers.ts';
 
 type Half = 'left' | 'right' | null;
 
@@ -22,7 +22,7 @@ export function spokenStep(
     step.dose && step.dose.kind !== 'unknown' && doseInWords(step.dose),
     step.wetness && `on ${WETNESS[step.wetness].label} hair`,
     step.technique && TECHNIQUES[step.technique].label,
-    step.minutes !== null && `${step.minutes} minutes`,
+    step.minutes !== null && counted(step.minutes, 'minute'),
   ];
   return `${capital(parts.filter(Boolean).join(', '))}.`;
 }

@@ -127,7 +127,7 @@ describe('a verdict in words', () => {
       'It was seen to day 3, not to day 7.',
     );
     expect(besideInWords({ kind: 'not so long', said: 5, good: 2.6, by: 'definition' })).toBe(
-      'Definition stayed good 2.6 days on the mean, not 5.',
+      'Definition stayed good 2.6 days on average, not 5.',
     );
     expect(besideInWords({ kind: 'claim', claim: 'No flakes', said: 'kept', found: 'not-kept' })).toBe(
       '“No flakes”: said to be kept; what was read comes to “not kept”.',
@@ -144,7 +144,7 @@ describe('a verdict in words', () => {
         { kind: 'days', days: 3, good: { value: 1.5, to: 5, by: 'hold' }, seenTo: 5 },
         degrees,
       ),
-    ).toBe('Hold stayed good 1.5 days on the mean, counted to day 5; 3 are claimed.');
+    ).toBe('Hold stayed good 1.5 days on average, counted to day 5; 3 are claimed.');
     expect(claimFactInWords({ kind: 'felt', quality: 'flakes', middle: 0, worst: 1, days: 8 }, degrees)).toBe(
       'Flakes: “none” on the middle of 8 wash days, “a few” at most.',
     );

@@ -78,7 +78,7 @@ export function besideInWords(one: Objection): string {
     case 'not seen so long':
       return `It was seen to day ${one.seen}, not to day ${one.said}.`;
     case 'not so long':
-      return `${OUTCOMES[one.by].label} stayed good ${rounded(one.good)} days on the mean, not ${one.said}.`;
+      return `${OUTCOMES[one.by].label} stayed good ${rounded(one.good)} days on average, not ${one.said}.`;
     case 'claim':
       return `“${one.claim}”: said to be ${CLAIM_STATES[one.said].label}; what was read comes to “${CLAIM_STATES[one.found].label}”.`;
     case 'not tested on':
@@ -145,11 +145,11 @@ export function claimFactInWords(fact: ClaimFact, degrees: (celsius: number) => 
     case 'days':
       return fact.good === null
         ? `No days were counted; seen to day ${fact.seenTo}.`
-        : `${OUTCOMES[fact.good.by].label} stayed good ${rounded(fact.good.value)} days on the mean, counted to day ${fact.good.to}; ${fact.days} are claimed.`;
+        : `${OUTCOMES[fact.good.by].label} stayed good ${rounded(fact.good.value)} days on average, counted to day ${fact.good.to}; ${fact.days} are claimed.`;
     case 'other days':
       return `It speaks of ${OUTCOMES[fact.asks].label.toLowerCase()}; days were counted by ${OUTCOMES[fact.by].label.toLowerCase()}.`;
     case 'hold':
-      return `Hold was rated ${rounded(fact.value)} of 10 on the mean of ${counted(fact.days, 'number')}.`;
+      return `Hold was rated ${rounded(fact.value)} of 10 on average, from ${counted(fact.days, 'number')}.`;
     case 'felt': {
       const { label, words } = FELT[fact.quality];
       return `${label}: “${words[fact.middle]}” on the middle of ${counted(fact.days, 'wash day')}, “${words[fact.worst]}” at most.`;

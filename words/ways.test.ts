@@ -16,7 +16,7 @@ describe('how a wash day was done, in words', () => {
   it('in the air they lay in', () => {
     const show = (celsius: number) => `${celsius} °C`;
     expect(airRangeInWords({ low: 2, mean: 7, high: 14 }, show)).toBe(
-      'dew point 2 °C to 14 °C, 7 °C on the mean',
+      'dew point 2 °C to 14 °C, 7 °C on average',
     );
     expect(airRangeInWords({ low: 7, mean: 7, high: 7 }, show)).toBe('dew point 7 °C');
     expect(airRangeInWords(null, show)).toBe('air not known');

@@ -15,11 +15,11 @@ export function wayInWords(kind: WayKind, way: string): string {
   return `${capital(TOOLS[tool as Tool]?.label ?? tool)}${warm}`;
 }
 
-/** In which air the wash days of a row lay, `show` putting °C as the user prefers it: "dew point 2 °C to 14 °C, 7 °C on the mean". */
+/** In which air the wash days of a row lay, `show` putting °C as the user prefers it: "dew point 2 °C to 14 °C, 7 °C on average". */
 export function airRangeInWords(air: ByWay['air'], show: (celsius: number) => string): string {
   if (air === null) return 'air not known';
   const [low, high] = [show(air.low), show(air.high)];
-  return low === high ? `dew point ${low}` : `dew point ${low} to ${high}, ${show(air.mean)} on the mean`;
+  return low === high ? `dew point ${low}` : `dew point ${low} to ${high}, ${show(air.mean)} on average`;
 }
 
 /** A way as it is called in a sentence: "shingling"; one in the tester's own words as it was told. */

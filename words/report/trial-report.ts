@@ -141,7 +141,7 @@ export function trialReport(input: ReportInput): Report {
           {
             kind: 'drawing' as const,
             drawing: { what: 'strip' as const, arms, values, means: main.means, ends },
-            says: `${mainResult(trial.primary).label}, wash day by wash day: ${record.promise.arms.map((name, arm) => `${name} ${main.means[arm] == null ? 'without a number' : `at ${say.amount(main.means[arm]!)} on the mean`}`).join('; ')}.`,
+            says: `${mainResult(trial.primary).label}, wash day by wash day: ${record.promise.arms.map((name, arm) => `${name} ${main.means[arm] == null ? 'without a number' : `at ${say.amount(main.means[arm]!)} on average`}`).join('; ')}.`,
           },
         ]
       : []),

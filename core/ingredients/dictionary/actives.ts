@@ -5,7 +5,7 @@ export const actives = table(
   {
     group: 'other',
     origin:
-      'Cosmetic chemistry: what keeps a formula stable, sour or alive; effects on hair only where they are clear.',
+      'Cosmetic chemistry: what keeps a formula stable, acidic or preserved; effects on hair only where they are clear.',
     base: 'other',
   },
   `

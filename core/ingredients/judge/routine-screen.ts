@@ -103,7 +103,7 @@ const ROUTINE_RULES: readonly {
       const humectants = across(left, { humectant: 2 }, 0.5);
       if (dewPointC === null || dewPointC >= 2 || humectants.expected < 6) return null;
       return {
-        says: `About ${humectants.expected.toFixed(0)} % humectants stay on over ${humectants.steps.length} steps, in dry air.`,
+        says: `About ${humectants.expected.toFixed(0)} % humectants stay on over ${humectants.steps.length === 1 ? 'one step' : `${humectants.steps.length} steps`}, in dry air.`,
         change: `Change ${list(humectants.steps.slice(-1))} for one with less, or seal over it.`,
         products: names(humectants.steps),
         items: humectants.items,

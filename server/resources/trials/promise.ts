@@ -12,6 +12,7 @@ import { type ArmStep, settingsInArm } from '@sabor/core/step/in-arm';
 import { SETTING_KEYS, type StepSettings, settingValue } from '@sabor/core/step/settings';
 import type { Slot } from '@sabor/core/step/slots';
 import { DESIGNS, type Design } from '@sabor/core/trial/designs';
+import { counted } from '@sabor/words/numbers';
 import type * as v from 'valibot';
 import { type Client, type Db, transaction } from '../../db/pool.ts';
 import { atField, notFound, Refusal } from '../../http/problems.ts';
@@ -90,7 +91,7 @@ export async function amendTrial(
     if (next.onDay > next.wearDays)
       throw atField(
         'becomes',
-        `The hair is worn ${next.wearDays} days; it cannot be judged on day ${next.onDay}.`,
+        `The hair is worn ${counted(next.wearDays, 'day')}; it cannot be judged on day ${next.onDay}.`,
       );
     await record(client, trial, { id, reason, slot: null, changes: [{ setting: field, was, becomes }] });
     await client.query(`update trial set ${COLUMNS[field]} = $2 where id = $1`, [trialId, becomes]);

@@ -1,5 +1,6 @@
 import type { Board } from '@sabor/core/board/board';
 import { COLUMNS, type ColumnKey } from '@sabor/core/board/columns';
+import { counted } from '@sabor/words/numbers';
 import { useState } from 'react';
 import { useSettings } from '../../api/queries.ts';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
@@ -59,7 +60,7 @@ export function InAir({
         viewBox={`0 0 ${BOX.width} ${BOX.height}`}
         className="w-full max-w-2xl overflow-visible"
         role="img"
-        aria-label={`${nameOf(node.node)}: ${days.length} wash days between ${showTemperature(Math.min(...days.map(({ dewPointC }) => dewPointC)), settings)} and ${showTemperature(Math.max(...days.map(({ dewPointC }) => dewPointC)), settings)}`}
+        aria-label={`${nameOf(node.node)}: ${counted(days.length, 'wash day')} between ${showTemperature(Math.min(...days.map(({ dewPointC }) => dewPointC)), settings)} and ${showTemperature(Math.max(...days.map(({ dewPointC }) => dewPointC)), settings)}`}
       >
         <line
           x1={BOX.left}

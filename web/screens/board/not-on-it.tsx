@@ -21,7 +21,7 @@ export function Waiting({ own }: { own: OwnBoard }) {
         {own.waiting.map(({ id, question, why }) => (
           <li key={id}>
             <Link className="underline underline-offset-4" to={`/trials/${id}`}>
-              {question}
+              “{question}”
             </Link>
             : {WAITING[why]}
           </li>
@@ -43,7 +43,7 @@ export function LeftOut({ board }: { board: Board }) {
         {board.out.map(({ id, question, why }) => (
           <li key={id}>
             <Link className="underline underline-offset-4" to={`/trials/${id}/compare`}>
-              {question}
+              “{question}”
             </Link>
             : {why === 'broken' ? 'its fairness check found it broken for this column' : 'weakened'}
           </li>

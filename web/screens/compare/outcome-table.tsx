@@ -5,6 +5,7 @@ import { type MainResult, mainResult } from '@sabor/core/compare/main-result';
 import type { TrialRecord } from '@sabor/core/compare/trial-record';
 import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { numbersOf } from '@sabor/words/main-result';
+import { counted } from '@sabor/words/numbers';
 import { armStyle } from '../../drawings/arm-style.ts';
 import { signed } from '../../ui/show.ts';
 
@@ -224,7 +225,7 @@ function Strip({
       viewBox={`0 0 160 ${arms * 14 + 4}`}
       width="160"
       role="img"
-      aria-label={`${values.length} wash days from ${Math.min(...values).toFixed(1)} to ${Math.max(...values).toFixed(1)}`}
+      aria-label={`${counted(values.length, 'wash day')} from ${Math.min(...values).toFixed(1)} to ${Math.max(...values).toFixed(1)}`}
     >
       <line
         x1="6"

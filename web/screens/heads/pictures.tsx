@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { usePhotographs } from '../../api/queries.ts';
 import { PictureStrip } from '../../drawings/picture-strip.tsx';
 
-/** So many of the latest stand on the profile; all of them lie beside the light table. */
+/** So many of the latest stand on the profile; all of them can be put on the light table. */
 const SHOWN = 6;
 
 /** The latest photographs of a head; nothing where there are none. */
@@ -27,7 +27,7 @@ export function HeadPictures({ wearerId }: { wearerId: string }) {
         }))}
       />
       <Link className="underline underline-offset-4" to={`/light-table?head=${wearerId}`}>
-        All {all.length} beside the light table
+        All {all.length}, for the light table
       </Link>
     </div>
   );

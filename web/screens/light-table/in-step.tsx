@@ -1,18 +1,10 @@
 import type { ListedClip } from '@sabor/contract/clip';
 import { broughtInStep, CLIPS, type ClipKind } from '@sabor/core/basin/clip';
-import { stageLabel } from '@sabor/core/outcomes/stages';
 import { keysOf } from '@sabor/core/vocabulary';
-import { dayName } from '@sabor/words/day-name';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
-
-/** "Wash day 3, day 1": with its trial's question where clips of several are shown. */
-const namesOf = (all: readonly ListedClip[]) => {
-  const isOfOne = new Set(all.map(({ question }) => question)).size === 1;
-  return (one: ListedClip) =>
-    `${dayName(one, one.position)}, ${stageLabel(one.stage, one.day)}${isOfOne || one.logged ? '' : ` · ${one.question}`}`;
-};
+import { namesOf } from './names.ts';
 
 const SPEEDS = [
   ['1', 'as filmed'],
@@ -134,7 +126,7 @@ export function InStep({ all }: { all: readonly ListedClip[] }) {
     kinds.find((key) => all.filter((one) => one.kind === key).length > 1) ?? kinds[0]!,
   );
   const shown = all.filter((one) => one.kind === kind);
-  const nameOf = namesOf(shown);
+  const { of: nameOf } = namesOf(shown, () => null);
   const options = shown.map((one) => [one.id, nameOf(one)] as const);
   const [ids, setIds] = useState<readonly [string, string]>(['', '']);
   const found = (id: string, other: number) => shown.find((one) => one.id === id) ?? shown[other];

@@ -1,7 +1,5 @@
 import type { ListedPhotograph } from '@sabor/contract/photograph';
 import { ANGLES, type Angle } from '@sabor/core/basin/angles';
-import { stageLabel } from '@sabor/core/outcomes/stages';
-import { dayName } from '@sabor/words/day-name';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useClips, usePhotographs, useWearers } from '../../api/queries.ts';
@@ -9,11 +7,8 @@ import { ButtonLink } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { InStep } from './in-step.tsx';
+import { namesOf } from './names.ts';
 import { Table } from './table.tsx';
-
-/** "Wash day 3, day 1, back": with its trial's question where the head has several. */
-const nameOf = (one: ListedPhotograph) =>
-  [dayName(one, one.position), stageLabel(one.stage, one.day), ANGLES[one.angle].label].join(', ');
 
 /** Most pictures that lie on the table at once; days of a wear and turns about a head may be more. */
 const MOST = 4;
@@ -31,6 +26,7 @@ export function LightTableScreen() {
   const all = photographs.data ?? [];
   const ids = search.getAll('photograph');
   const chosen = ids.flatMap((id) => all.find((one) => one.id === id) ?? []);
+  const names = namesOf(all, ({ angle }) => ANGLES[angle].label);
   const put = (to: readonly string[]) => {
     const next = new URLSearchParams({ head });
     for (const id of to) next.append('photograph', id);
@@ -60,9 +56,9 @@ export function LightTableScreen() {
       ) : (
         <>
           {chosen.length > 0 && (
-            <Table key={chosen.map(({ id }) => id).join(' ')} pictures={chosen} nameOf={nameOf} />
+            <Table key={chosen.map(({ id }) => id).join(' ')} pictures={chosen} nameOf={names.of} />
           )}
-          <Choose all={all} chosen={ids} put={put} />
+          <Choose all={all} names={names} chosen={ids} put={put} />
         </>
       )}
       {clips.isLoadingError && <Failed error={clips.error} retry={clips.refetch} part />}
@@ -74,10 +70,12 @@ export function LightTableScreen() {
 /** The photographs of a head, to be put on the table one by one, or as the days of one wear, or around one look. */
 function Choose({
   all,
+  names,
   chosen,
   put,
 }: {
   all: readonly ListedPhotograph[];
+  names: ReturnType<typeof namesOf<ListedPhotograph>>;
   chosen: readonly string[];
   put: (ids: readonly string[]) => void;
 }) {
@@ -109,13 +107,12 @@ function Choose({
         <div className="my-2 flex max-h-32 flex-wrap gap-2 overflow-y-auto">
           {wears.map((days) => (
             <Put key={days[0]!.washDayId} of={days} put={put}>
-              {dayName(days[0]!, days[0]!.position)}: {days.length} days
+              {names.wear(days[0]!)}: {days.length} days
             </Put>
           ))}
           {turns.map((around) => (
             <Put key={lookOf(around[0]!)} of={around} put={put}>
-              Around {dayName(around[0]!, around[0]!.position).toLowerCase()},{' '}
-              {stageLabel(around[0]!.stage, around[0]!.day).toLowerCase()}
+              Around: {names.look(around[0]!)}
             </Put>
           ))}
         </div>
@@ -138,7 +135,7 @@ function Choose({
                   className="aspect-[6/7] w-full rounded-tag object-cover"
                   loading="lazy"
                 />
-                {nameOf(one)}
+                {names.of(one)}
               </button>
             </li>
           );

@@ -5,6 +5,7 @@ import { pricePer100Ml } from '@sabor/core/shelf/price';
 import { ROLES, type Role } from '@sabor/core/shelf/products';
 import { DAY_MS } from '@sabor/core/time/day';
 import { localToday } from '@sabor/core/time/today';
+import { counted } from '@sabor/words/numbers';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useOwnIngredients, usePlaceWeather, useShelf, useWearers, useWeather } from '../../api/queries.ts';
@@ -288,7 +289,7 @@ function AllReasons({
       <summary className="min-h-8 cursor-pointer py-1 text-sm font-semibold">
         All {reasons.length} reasons
         <span className="sr-only"> on {name}</span>
-        {unknown > 0 && `, ${unknown} names unknown`}
+        {unknown > 0 && `, ${counted(unknown, 'name')} unknown`}
       </summary>
       {open && (
         <div className="mt-2">

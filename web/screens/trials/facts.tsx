@@ -4,6 +4,7 @@ import type { Reach } from '@sabor/core/inference/reach';
 import { DESIGNS, isTested } from '@sabor/core/trial/designs';
 import { hourInWords } from '@sabor/words/dates';
 import { goodEnoughInWords, promisedInWords } from '@sabor/words/main-result';
+import { counted } from '@sabor/words/numbers';
 
 export const smallP = (p: number) => (p < 0.001 ? '< .001' : p.toFixed(3).replace(/^0/, ''));
 
@@ -47,7 +48,7 @@ export function Facts({ trial }: { trial: TrialDetail }) {
     ['Design', DESIGNS[trial.design].label],
     ['Tested', trial.looks === 2 ? 'half-way and at the end' : 'once, at the end'],
     ['Rating', trial.blind ? 'blind' : 'not blind'],
-    ...(trial.cadenceDays === null ? [] : [['Wash to wash', `${trial.cadenceDays} days`]]),
+    ...(trial.cadenceDays === null ? [] : [['Wash to wash', counted(trial.cadenceDays, 'day')]]),
   ];
   return (
     <section aria-label="The plan">

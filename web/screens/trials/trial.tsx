@@ -1,5 +1,5 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
-import { isOutcome, mainResult } from '@sabor/core/compare/main-result';
+import { isOutcome } from '@sabor/core/compare/main-result';
 import { type Weighed, weighedBy } from '@sabor/core/step/weighed';
 import { DESIGNS, isCompared } from '@sabor/core/trial/designs';
 import { TRIAL_STATUSES } from '@sabor/core/trial/statuses';
@@ -118,8 +118,7 @@ function TrialPage({ trial, weighed }: { trial: TrialDetail; weighed: Weighed })
           The wash days, step by step
         </h2>
         <p className="mb-3 text-soft">
-          The green band is what stays the same. {mainResult(trial.primary).label} is judged on what stands
-          out in the option’s colour.
+          The green band is what stays the same; what is under test stands out in the option’s colour.
         </p>
         <RibbonStack caption="Planned and actual wash days" columns={columns} rows={rows} />
       </section>

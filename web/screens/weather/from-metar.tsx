@@ -1,4 +1,5 @@
 import type { MetarReport, Place } from '@sabor/contract/weather';
+import { counted } from '@sabor/words/numbers';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { useChange, useSettings } from '../../api/queries.ts';
@@ -29,7 +30,7 @@ export function FromMetar({ place }: { place: Place }) {
     send.mutateAsync(id).then(
       (done) => {
         setAnswer(done);
-        if (done.stored > 0) say(`${done.stored} readings are stored.`, () => undo.mutate(id));
+        if (done.stored > 0) say(`${counted(done.stored, 'reading')} stored.`, () => undo.mutate(id));
         if (done.reports.every(({ reading }) => reading)) setText('');
       },
       (problem: Error) => setError(problem.message),

@@ -194,7 +194,7 @@ export const strengthRules: readonly Rule[] = [
   },
   {
     id: 'colour-acid',
-    says: '{what} keep the formula sour, which closes a lifted cuticle.',
+    says: '{what} keep the formula acidic, which closes a lifted cuticle.',
     when: {
       has: { mark: ['acid'] },
       history: ['colour', 'lifted'],
