@@ -10,7 +10,7 @@ test('a tester writes a verdict, is stopped from saying more than the figures, a
   await expect(page.getByRole('heading', { name: 'Kelp Fold Gel', level: 1 })).toBeVisible();
   // What travels with it is there before a word is written.
   const rests = page.getByRole('region', { name: 'What it rests on' });
-  await expect(rests).toContainText('The tester’s product was: gift.');
+  await expect(rests).toContainText('To declare: gift.');
   await expect(rests).toContainText('Not rated blind.');
   await expect(rests).toContainText('Decided by a trial: ahead of Anvil Gel in definition.');
   await expect(page.getByRole('textbox', { name: 'How much' })).toHaveValue('12');
@@ -103,7 +103,7 @@ test('a whole line is judged by the trials that held all of it', async ({ page }
     .click();
   await expect(page.getByRole('heading', { name: 'Tidewrack', level: 1 })).toBeVisible();
   const rests = page.getByRole('region', { name: 'What it rests on' });
-  await expect(rests).toContainText('The tester’s product was: gift.');
+  await expect(rests).toContainText('To declare: gift.');
   await expect(rests).toContainText('1 trial, 4 wash days with it, on one head; seen to day 2.');
   await page.getByLabel('Score out of ten').fill('8');
   await page.getByLabel('Why', { exact: true }).fill('It lasts five days.');

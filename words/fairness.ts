@@ -43,7 +43,7 @@ const since = (days: number | null) =>
 const stakes = (of: Run['stakes'], { product }: Voice) =>
   of.length
     ? of.map(({ productId, stake }) => `${product(productId)}, ${STAKES[stake].label}`).join('; ')
-    : 'bought';
+    : 'all bought';
 
 /** What differs between two sides, in a sentence. What was so on both halves alike is told of both. */
 export function differenceInWords(difference: Difference, voice: Voice): string {

@@ -74,7 +74,7 @@ describe('a verdict in words', () => {
 
   it('never leaves out stake, blinding, fairness and amount', () => {
     expect(restsInWords(FIGURES, 'paid')).toEqual([
-      'The tester’s product was: paid partnership.',
+      'To declare: paid partnership.',
       '1 trial, 4 wash days with it, on one head; seen to day 3.',
       'Rated blind.',
       'The fairness check found nothing that counts against it.',
@@ -85,10 +85,7 @@ describe('a verdict in words', () => {
     expect(said).toContain('Rated blind in 1 of 2 trials.');
     expect(said).toContain('The fairness check weakens 1 of 2 trials.');
     expect(said).toContain('Tested at an amount that was not recorded.');
-    expect(restsInWords(null, 'gift')).toEqual([
-      'The tester’s product was: gift.',
-      'No trial stands behind this.',
-    ]);
+    expect(restsInWords(null, 'gift')).toEqual(['To declare: gift.', 'No trial stands behind this.']);
   });
 
   it('names who is clearly ahead, with its interval, and who cannot be told apart', () => {

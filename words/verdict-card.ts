@@ -94,7 +94,10 @@ export function besideInWords(one: Objection): string {
 
 /** What always travels with a verdict: how the tester stands to the product, what it rests on, how far it was seen. */
 export function restsInWords(figures: Figures | null, stake: Stake | null): string[] {
-  const told = stake === null ? [] : [`The tester’s product was: ${STAKES[stake].label}.`];
+  const told =
+    stake === null
+      ? []
+      : [STAKES[stake].discloses ? `To declare: ${STAKES[stake].label}.` : 'The tester bought the product.'];
   if (figures === null) return [...told, 'No trial stands behind this.'];
   const { trials, washDays, seenTo, dose } = figures;
   const blind = trials.filter((one) => one.blind).length;
@@ -134,7 +137,9 @@ export function versusInWords(
     ...of('ahead').map((one) => clear(one, 'Clearly ahead of')),
     ...of('behind').map((one) => clear(one, 'Clearly behind')),
     ...(of('cannot tell').length > 0
-      ? [`No clear difference ${where} from ${names(of('cannot tell'))}.`]
+      ? [
+          `${column === 'wish' ? 'As wished, no clear difference' : `No clear difference ${where}`} from ${names(of('cannot tell'))}.`,
+        ]
       : []),
   ];
 }

@@ -170,7 +170,7 @@ describe('what differs on the ground', () => {
     expect(between({}, { blind: false })[0]![2]).toBe('Rated blind on wash day 1, not on wash day 2.');
     expect(between({ blind: false }, {})[0]![2]).toBe('Rated blind on wash day 2, not on wash day 1.');
     expect(between({}, { arm: 'b', stakes: [gift('foam')] })[0]![2]).toBe(
-      'Wash day 1: bought; wash day 2: FOAM, gift.',
+      'Wash day 1: all bought; wash day 2: FOAM, gift.',
     );
     expect(between({ stakes: [{ productId: 'gel', stake: 'paid' }] }, { arm: 'b' })[0]![2]).toBe(
       'Wash day 1: GEL, paid partnership; wash day 2: bought.',

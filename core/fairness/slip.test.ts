@@ -200,9 +200,9 @@ describe('half-heads', () => {
         .filter(({ washDayId }) => washDayId === null)
         .map(({ difference }) => `${difference.key}: ${inWords(difference)}`),
     ).toEqual([
-      'stake a b: Gel: GEL, gift; Foam: bought.',
+      'stake a b: Gel: GEL, gift; Foam: all bought.',
       'stake a c: Gel: GEL, gift; Wax: WAX, paid partnership.',
-      'stake b c: Foam: bought; Wax: WAX, paid partnership.',
+      'stake b c: Foam: all bought; Wax: WAX, paid partnership.',
     ]);
     const two = [half('left', { stakes: [gift('gel')] }), half('right', {})];
     expect(slip(two).map(({ washDayId, difference }) => `${washDayId} ${difference.key}`)).toContain(

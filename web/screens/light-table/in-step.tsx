@@ -1,10 +1,10 @@
 import type { ListedClip } from '@sabor/contract/clip';
 import { broughtInStep, CLIPS, type ClipKind } from '@sabor/core/basin/clip';
 import { keysOf } from '@sabor/core/vocabulary';
+import { namesOf } from '@sabor/words/taken';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
-import { namesOf } from './names.ts';
 
 const SPEEDS = [
   ['1', 'as filmed'],

@@ -1,5 +1,6 @@
 import type { ListedPhotograph } from '@sabor/contract/photograph';
 import { ANGLES, type Angle } from '@sabor/core/basin/angles';
+import { namesOf } from '@sabor/words/taken';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useClips, usePhotographs, useWearers } from '../../api/queries.ts';
@@ -7,7 +8,6 @@ import { ButtonLink } from '../../ui/button.tsx';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
 import { Failed, Heading, Loading, Nothing } from '../../ui/states.tsx';
 import { InStep } from './in-step.tsx';
-import { namesOf } from './names.ts';
 import { Table } from './table.tsx';
 
 /** Most pictures that lie on the table at once; days of a wear and turns about a head may be more. */

@@ -2,6 +2,7 @@ import type { PublishConsent, PublishConsentInput } from '@sabor/contract/report
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { ANGLES } from '@sabor/core/basin/angles';
+import { namesOf } from '@sabor/words/taken';
 import { useState } from 'react';
 import { useChange } from '../../api/queries.ts';
 import { useConsents, usePublishConsent } from '../../api/verdicts.ts';
@@ -27,8 +28,11 @@ export function PicturesPart({
   const said = useConsents(wearer.id);
   const say = useSay();
   const answer = useConsent(wearer.id);
+  const { question, logged } = trial;
   const photographs = trial.washDayRecords.flatMap(({ position, photographs: own }) =>
-    own.map(({ id, day, angle }) => ({ id, position, day, angle })),
+    own
+      .filter(({ received, size }) => received >= size)
+      .map((one) => ({ ...one, position, question, logged })),
   );
   if (photographs.length === 0) return <p className="text-sm text-soft">This trial has no photograph.</p>;
   if (said.data?.publishing?.yes === false)
@@ -40,6 +44,7 @@ export function PicturesPart({
     );
   if (wearer.underAge && !consent.data?.given)
     return <SecondYes wearer={wearer} known={consent.data !== undefined} />;
+  const { of: nameOf } = namesOf(photographs, ({ angle }) => ANGLES[angle].label);
   return (
     <fieldset>
       <legend className="text-sm font-semibold">Pictures ({chosen.length} in it)</legend>
@@ -63,8 +68,8 @@ export function PicturesPart({
         </p>
       )}
       <ul className="mt-1 grid max-h-80 grid-cols-3 gap-2 overflow-y-auto">
-        {photographs.map(({ id, position, day, angle }) => {
-          const label = `Wash day ${position + 1}${day ? `, day ${day}` : ''}, ${ANGLES[angle].label.toLowerCase()}`;
+        {photographs.map((one) => {
+          const { id } = one;
           return (
             <li key={id}>
               <label className="block text-xs">
@@ -83,7 +88,7 @@ export function PicturesPart({
                       choose(event.target.checked ? [...chosen, id] : chosen.filter((one) => one !== id))
                     }
                   />
-                  {label}
+                  {nameOf(one)}
                 </span>
               </label>
             </li>

@@ -1,5 +1,5 @@
 import { type Stage, stageLabel } from '@sabor/core/outcomes/stages';
-import { dayName } from '@sabor/words/day-name';
+import { dayName } from './day-name.ts';
 
 interface Taken {
   id: string;

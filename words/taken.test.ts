@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { namesOf } from './names.ts';
+import { namesOf } from './taken.ts';
 
 const taken = (id: string, to: object = {}) => ({
   id,
