@@ -173,7 +173,7 @@ describe('what differs on the ground', () => {
       'Wash day 1: all bought; wash day 2: FOAM, gift.',
     );
     expect(between({ stakes: [{ productId: 'gel', stake: 'paid' }] }, { arm: 'b' })[0]![2]).toBe(
-      'Wash day 1: GEL, paid partnership; wash day 2: bought.',
+      'Wash day 1: GEL, paid partnership; wash day 2: all bought.',
     );
     expect(between({ stakes: [{ productId: 'gel', stake: 'paid' }] }, {})).toEqual([]);
   });
