@@ -47,8 +47,8 @@ describe('a backup is a data package that other programs read', () => {
     expect(loaded.valid).toBe(true);
     let [rows, files] = [0, 0];
     for (const resource of loaded.resources as Resource[]) {
-      // Tables, and the photographs, each a file.
-      expect(resource.tabular).toBe(!resource.name.startsWith('photograph-'));
+      // Tables, and the photographs and clips, each a file.
+      expect(resource.tabular).toBe(!/^(photograph|clip)-/.test(resource.name));
       if (resource.tabular) rows += (await resource.read({ relations: true })).length;
       else files++;
     }
@@ -57,7 +57,7 @@ describe('a backup is a data package that other programs read', () => {
       [KEPT_APART],
     );
     expect(rows).toBe(counted[0].n);
-    expect(files).toBe((await bench.db.query('select from photograph')).rowCount);
+    expect(files).toBe((await bench.db.query('select from photograph union all select from clip')).rowCount);
     expect(files).toBeGreaterThan(0);
   });
 
@@ -132,9 +132,10 @@ describe('a part of it', () => {
     for (const [name, content] of files)
       for (const other of names.filter((one) => !one.name.startsWith('Ines')))
         expect(`${name} ${content.toString('latin1')}`).not.toContain(other.name.split(' ').at(-1));
-    expect([...files.keys()].some((name) => name.startsWith('photographs/'))).toBe(true);
+    for (const of of ['photographs/', 'clips/'])
+      expect([...files.keys()].some((name) => name.startsWith(of))).toBe(true);
     const bare = await part(`head=${head}&pictures=no`);
-    expect([...bare.files.keys()].some((name) => name.startsWith('photographs/'))).toBe(false);
+    expect([...bare.files.keys()].some((name) => /^(photographs|clips)\//.test(name))).toBe(false);
     expect(bare.rows('photograph').length).toBe(rows('photograph').length);
   });
 
