@@ -61,11 +61,25 @@ test('a blind half-head shows its side and its bottle’s code, and nothing of w
   await page.goto(`/trials/${id}`);
   // Sealed as it begins, the trial has other ids for its options; the page still has the old ones for a while.
   await page.getByRole('button', { name: 'Start wash day 1' }).waitFor();
+  const before = await (await page.request.get(`/api/trials/${id}`)).text();
+  // A device without the network has nothing else: it says so, and waits for the server.
+  let away = true;
   await page.route(`**/api/trials/${id}`, async (route) => {
+    if (away)
+      return route.fulfill({
+        body: before,
+        contentType: 'application/json',
+        headers: { 'Sabor-Kept': new Date().toUTCString() },
+      });
     await new Promise((later) => setTimeout(later, 1500));
     await route.continue();
   });
   await page.getByRole('button', { name: 'Start wash day 1' }).click();
+  await expect(
+    page.getByRole('heading', { name: /^This blind trial was sealed since this device last heard of it/ }),
+  ).toBeVisible();
+  away = false;
+  await page.getByRole('button', { name: 'Try again' }).click();
   await page.getByRole('button', { name: 'Later' }).click();
   const steps = page.getByRole('navigation', { name: 'Steps' });
   await steps.getByRole('button', { name: /: Hold left,/ }).click();

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { useShelf, useTrial, useWashDay, useWearer } from '../../api/queries.ts';
 import { Failed, InSlices, Loading } from '../../ui/states.tsx';
@@ -23,10 +23,23 @@ export function WashDayScreen() {
   // knows none of them.
   const sealedSince = armId !== undefined && trial.data?.arms.every(({ id }) => id !== armId) === true;
   const { refetch } = trial;
+  /** The option for which the trial was asked anew; where it is as old as before, this device had kept it. */
+  const [askedFor, setAskedFor] = useState<string>();
   useEffect(() => {
-    if (sealedSince) void refetch();
-  }, [sealedSince, refetch]);
+    if (sealedSince) void refetch().then(() => setAskedFor(armId));
+  }, [sealedSince, refetch, armId]);
   if (sealedSince && trial.error) return <Failed error={trial.error} retry={refetch} />;
+  if (sealedSince && askedFor === armId && !trial.isFetching)
+    return (
+      <Failed
+        error={
+          new Error(
+            'This blind trial was sealed since this device last heard of it, and Sabor’s server does not answer. The wash day shows here once it does; what was told on this device is still here.',
+          )
+        }
+        retry={refetch}
+      />
+    );
   if (day.error && day.isError) return <Failed error={day.error} retry={day.refetch} />;
   if (shelf.isLoadingError) return <Failed error={shelf.error} retry={shelf.refetch} />;
   if (!day.data || !trial.data || sealedSince || !wearer.data || !shelf.data)
