@@ -143,7 +143,7 @@ describe('a verdict in words', () => {
       ),
     ).toBe('Hold stayed good 1.5 days on average, counted to day 5; 3 are claimed.');
     expect(claimFactInWords({ kind: 'felt', quality: 'flakes', middle: 0, worst: 1, days: 8 }, degrees)).toBe(
-      'Flakes: “none” on the middle of 8 wash days, “a few” at most.',
+      'Flakes: “none” as the middle word of 8 wash days, “a few” at most.',
     );
     expect(claimFactInWords({ kind: 'air', high: 9 }, degrees)).toContain('9 °C');
     expect(claimFactInWords({ kind: 'laboratory' }, degrees)).toContain('Keep to the label');

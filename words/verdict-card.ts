@@ -144,7 +144,7 @@ export function versusInWords(
   ];
 }
 
-/** What a claim was set against: "flakes: none on the middle of 8 wash days, a few at most". */
+/** What a claim was set against: "flakes: none as the middle word of 8 wash days, a few at most". */
 export function claimFactInWords(fact: ClaimFact, degrees: (celsius: number) => string): string {
   switch (fact.kind) {
     case 'days':
@@ -157,7 +157,7 @@ export function claimFactInWords(fact: ClaimFact, degrees: (celsius: number) => 
       return `Hold was rated ${rounded(fact.value)} of 10 on average, from ${counted(fact.days, 'number')}.`;
     case 'felt': {
       const { label, words } = FELT[fact.quality];
-      return `${label}: “${words[fact.middle]}” on the middle of ${counted(fact.days, 'wash day')}, “${words[fact.worst]}” at most.`;
+      return `${label}: “${words[fact.middle]}” as the middle word of ${counted(fact.days, 'wash day')}, “${words[fact.worst]}” at most.`;
     }
     case 'colour':
       return `Colour in the rinse: “${FELT.colour.words[fact.worst]}” at most on ${counted(fact.days, 'wash day')}${fact.since === null ? ', with no colouring on record' : `, ${counted(fact.since, 'day')} after colouring`}. Soon after colouring that proves little.`;

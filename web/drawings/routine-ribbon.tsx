@@ -170,13 +170,13 @@ function Tested({
     half === 'left' ? 'rounded-l-tag' : half === 'right' ? 'rounded-r-tag border-dashed' : 'rounded-tag';
   return (
     <span
-      className={`flex min-h-11 items-center border-2 px-2 py-1 text-[0.82rem] font-semibold leading-tight ${shape}`}
+      className={`flex min-h-11 items-center gap-1 border-2 px-2 py-1 text-[0.82rem] font-semibold leading-tight ${shape}`}
       style={
         arm === undefined ? {} : { borderColor: armStyle(arm).hue, background: tint(armStyle(arm).hue, 0.16) }
       }
     >
       {half && (
-        <span className="mr-1 font-normal text-soft" aria-hidden="true">
+        <span className="font-normal text-soft" aria-hidden="true">
           {half === 'left' ? 'L' : 'R'}
         </span>
       )}
