@@ -108,7 +108,7 @@ const COMPARED: Readonly<Record<PhotoMeasure, readonly [larger: string, smaller:
   strays: ['More flyaways', 'Fewer flyaways'],
   'clump-contrast': ['Clumps stand out more', 'Clumps stand out less'],
   coherence: ['Runs more smoothly', 'Runs less smoothly'],
-  'clump-width': ['Wider clumps', 'Narrower clumps'],
+  'clump-width': ['Clumps read wider', 'Clumps read narrower'],
   'curl-radius': ['Wider curls', 'Tighter curls'],
   'curl-index': ['More curled', 'Less curled'],
 };
