@@ -93,7 +93,7 @@ export function readMeasure(result: MeasureResult): MeasureReading {
       const maybe = others.map((key) => `${STRETCH_CALLS[key].label} ${showPercent(chances[key])}`);
       return {
         says: STRETCH_CALLS[call].label,
-        because: `Extension ${showPercent(extension(result))}, recovery ${showPercent(recovery(result))}. Measured again it would read the same ${showPercent(chances[call])} of the time${maybe.length ? `, ${maybe.join(', ')}` : ''}. Trade belief.`,
+        because: `Extension ${showPercent(extension(result))}, recovery ${showPercent(recovery(result))}. Measured again it would read the same ${chances[call] >= 0.995 ? 'nearly always' : `${showPercent(chances[call])} of the time`}${maybe.length ? `, ${maybe.join(', ')}` : ''}. Trade belief.`,
         caution: null,
       };
     }

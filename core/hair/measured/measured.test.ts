@@ -124,6 +124,11 @@ describe('a measurement in words', () => {
     const stretch = readMeasure({ kind: 'stretch', wetMm: 200, stretchedMm: 280, releasedMm: 230 });
     expect(stretch.says).toBe('needs protein');
     expect(stretch.because).toMatch(/^Extension 40 %, recovery 63 %\. .*Trade belief\.$/);
+    // A share of rounds is never told as certainty.
+    const again = (releasedMm: number) =>
+      readMeasure({ kind: 'stretch', wetMm: 200, stretchedMm: 280, releasedMm }).because;
+    expect(again(238)).toContain('it would read the same nearly always');
+    expect(again(215)).toMatch(/it would read the same \d\d % of the time/);
   });
 
   it('points to a dermatologist only when the count is far above', () => {
