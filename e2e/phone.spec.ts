@@ -5,6 +5,7 @@ import { chromium } from '../playwright.config.ts';
 import { expect, PHONE, test } from './bench.ts';
 import { earlierToday } from './earlier.ts';
 import { makeTrial } from './make-trial.ts';
+import { wire } from './wire.ts';
 
 /** A browser of its own, as a phone that trusts Sabor's certificate. */
 let phones: Browser;
@@ -13,8 +14,8 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => phones.close());
 
-const newPhone = (): Promise<BrowserContext> =>
-  phones.newContext({ viewport: PHONE, locale: 'en-GB', serviceWorkers: 'allow', hasTouch: true });
+const newPhone = (by: { proxy?: { server: string; bypass: string } } = {}): Promise<BrowserContext> =>
+  phones.newContext({ viewport: PHONE, locale: 'en-GB', serviceWorkers: 'allow', hasTouch: true, ...by });
 
 /** What a camera reads on the laptop's screen. */
 async function scanned(laptop: Page): Promise<string> {
@@ -240,18 +241,6 @@ test('a rater looks without knowing, the network gone or not; a wearer has their
   await Promise.all([raters.close(), wearers.close()]);
 });
 
-/** No network; what is sent is stopped by itself too, so that a page that just opens cannot slip it through. */
-async function cutOff(phone: BrowserContext): Promise<void> {
-  await phone.route('**/api/**', (route) =>
-    route.request().method() === 'GET' ? route.fallback() : route.abort('internetdisconnected'),
-  );
-  await phone.setOffline(true);
-}
-async function reach(phone: BrowserContext): Promise<void> {
-  await phone.setOffline(false);
-  await phone.unrouteAll({ behavior: 'wait' });
-}
-
 test('a wash day is prepared on the phone, begun where there is no network, and arrives whole', async ({
   page: laptop,
 }) => {
@@ -276,7 +265,8 @@ test('a wash day is prepared on the phone, begun where there is no network, and 
   if (await laptop.getByRole('button', { name: 'Open the door' }).isVisible())
     await laptop.getByRole('button', { name: 'Open the door' }).click();
   await laptop.getByRole('button', { name: 'Let a device in for Runa Vester' }).click();
-  const phone = await newPhone();
+  const { proxy, cut, mend, close } = await wire();
+  const phone = await newPhone({ proxy });
   const page = await phone.newPage();
   await page.goto(await scanned(laptop));
   await expect(page.getByText('Opening without the laptop works')).toBeVisible({ timeout: 180_000 });
@@ -294,7 +284,7 @@ test('a wash day is prepared on the phone, begun where there is no network, and 
     /^Wash day 2 was prepared on .* \(Runa Vester\) and waits there/,
   );
 
-  await cutOff(phone);
+  await cut(phone);
   await page.goto(`${origin}/trials/${trial}`);
   // What stands there is old, and says so.
   await expect(page.getByText(/does not answer. This stands here as it was: \w{3} \d+ \w{3}/)).toBeVisible();
@@ -313,7 +303,7 @@ test('a wash day is prepared on the phone, begun where there is no network, and 
   await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
   const [day] = /(?<=wash-days\/)[^/?]+/.exec(page.url())!;
   expect((await laptop.request.get(`/api/wash-days/${day}`)).status()).toBe(404);
-  await reach(phone);
+  await mend(phone);
   await expect(page.getByText('All of it is on the server.')).toBeVisible();
   const arrived = await (await laptop.request.get(`/api/wash-days/${day}`)).json();
   expect(arrived.steps.map(({ status }: { status: string }) => status).slice(0, 3)).toEqual([
@@ -330,4 +320,5 @@ test('a wash day is prepared on the phone, begun where there is no network, and 
     'Runa Vester',
   );
   await phone.close();
+  close();
 });
