@@ -3,8 +3,8 @@ import net, { type AddressInfo, type Socket } from 'node:net';
 import type { BrowserContext } from '@playwright/test';
 
 /**
- * The way from a browser to its server, to be cut: what Chromium's own pretence of no network lets slip, a request that
- * outlives its page, does not come through here either. Source: RFC 9110, 9.3.6 (CONNECT).
+ * The way from a browser to its server, to be cut: what Chromium's own pretence of no network lets slip now and then does
+ * not come through here. Source: RFC 9110, 9.3.6 (CONNECT).
  */
 export async function wire(): Promise<{
   /** For a new context of a browser. */
