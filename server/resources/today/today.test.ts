@@ -82,7 +82,14 @@ describe('Today', () => {
     });
     expect((await said(1, '2026-05-11T00:20:00Z')).status).toBe(200);
     expect(await at('2026-05-11T00:30:00Z')).toBeUndefined();
-    // A device that still counts from midnight loses nothing.
+    // Day 2 by the calendar alone is not day 2; a look stored while days were counted so can still be added to.
+    expect((await said(2, '2026-05-11T03:00:00Z')).body).toMatchObject({
+      fields: [{ path: 'at', message: 'That moment is day 1, not day 2.' }],
+    });
+    await bench.db.query(
+      "insert into check_in (id, wash_day_id, stage, day, at) values ($1, $2, 'wear', 2, '2026-05-11T03:00:00Z')",
+      [v7(), id],
+    );
     expect((await said(2, '2026-05-11T03:00:00Z')).status).toBe(200);
   });
 

@@ -12,8 +12,20 @@ import { readWashDay } from './read.ts';
 import { holdWashDay, mustTakeReadings, type Standing } from './standing.ts';
 import { recordAsTap } from './tap-record.ts';
 
-/** Refuses a look at the hair that cannot have been: before the wash day, or on another day of wear than it says. */
-function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: Standing): void {
+/** Whether a look of this stage and day is stored already. */
+async function isKnown(client: Client, { washDayId, stage, day }: v.InferOutput<typeof CheckInInput>) {
+  const { rowCount } = await client.query(
+    'select from check_in where wash_day_id = $1 and stage = $2 and day is not distinct from $3',
+    [washDayId, stage, day],
+  );
+  return rowCount !== 0;
+}
+
+/**
+ * Refuses a look at the hair that cannot have been: before the wash day, or on another day of wear than it says. One that is
+ * known may have been counted from midnight, as days once were.
+ */
+function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: Standing, known: boolean): void {
   const { timeZone } = day;
   const at = Date.parse(input.at);
   if (input.stage === 'before') {
@@ -31,8 +43,7 @@ function refuseImpossible(input: v.InferOutput<typeof CheckInInput>, day: Standi
   const by = (date: typeof wearDate) => dayOfWear(date(revealAt, timeZone), date(input.at, timeZone));
   const counted = at < Date.parse(revealAt) ? null : by(wearDate);
   if (counted === null) throw atField('at', 'This check-in is before the hair was finished.');
-  // By the calendar it may be told too: a device that is not up to date counts from midnight.
-  if (counted !== input.day && by(localDate) !== input.day)
+  if (counted !== input.day && !(known && by(localDate) === input.day))
     throw atField('at', `That moment is day ${counted}, not day ${input.day}.`);
 }
 
@@ -67,7 +78,7 @@ export async function checkInInto(
   overtaken: { look: boolean; note: boolean; rater: boolean } = { look: false, note: false, rater: false },
 ): Promise<void> {
   mustTakeReadings(day);
-  refuseImpossible(input, day);
+  refuseImpossible(input, day, await isKnown(client, input));
   const { rows } = await client.query<{ id: string }>(
     `insert into check_in (id, wash_day_id, stage, day, at, note, rater, part)
        values ($1, $2, $3, $4, $5, coalesce($6, ''), coalesce($7, $12), $11)
