@@ -28,8 +28,8 @@ export function DryBy({
     return (
       <p className="mt-2">
         When it will be dry is not known: {forecast.runs === 0 ? 'no day' : counted(forecast.runs, 'day')}{' '}
-        worked and dried like this {forecast.runs > 1 ? 'were' : 'was'} timed to fully dry, and it takes{' '}
-        {FEWEST.told}.
+        worked and dried like this {forecast.runs > 1 ? 'were' : 'was'} timed to fully dry; {FEWEST.told} are
+        needed.
       </p>
     );
   return (
