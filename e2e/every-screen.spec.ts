@@ -349,6 +349,19 @@ async function sentFor(page: Page, path: string, heading: string | RegExp, last?
   return (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
 }
 
+test('what the first screen is made of is compiled as it comes in', async ({ page }) => {
+  const large: string[] = [];
+  page.on('response', async (response) => {
+    if (!/\/assets\/.*\.js$/.test(response.url())) return;
+    const text = await response.text();
+    if (text.length > 50_000) large.push(text.slice(0, 40));
+  });
+  await page.goto('/');
+  await page.getByRole('heading', { name: 'Today' }).first().waitFor();
+  await expect.poll(() => large.length).toBeGreaterThan(1);
+  for (const begins of large) expect(begins).toMatch(/^\/\/# allFunctionsCalledOnLoad\n/);
+});
+
 test('the first screen takes under 165 kB as sent', async ({ page }) => {
   expect(await sentFor(page, '/', 'Today')).toBeLessThan(165_000);
 });
