@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync } from 'node:fs';
+import { rm } from 'node:fs/promises';
 import os from 'node:os';
 import path from 'node:path';
 import type { Readable, Writable } from 'node:stream';
@@ -69,11 +70,13 @@ export async function bareBrowser({ width, height }: { width: number; height: nu
       return (answer?.result as { value?: unknown } | undefined)?.value;
     },
     close: async () => {
-      chrome.kill('SIGTERM');
-      await new Promise((done) => chrome.once('exit', done));
+      const over = new Promise((done) => chrome.once('exit', done));
+      // Asked, not killed: what it started ends before it, and writes no more.
+      await tell('Browser.close', {});
+      await over;
       // What it started may hold the other ends a while longer.
       for (const end of [to, from]) end.destroy();
-      rmSync(profile, { recursive: true, force: true });
+      await rm(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
     },
   };
 }

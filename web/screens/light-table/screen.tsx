@@ -112,7 +112,7 @@ function Choose({
           ))}
           {turns.map((around) => (
             <Put key={lookOf(around[0]!)} of={around} put={put}>
-              Around: {names.look(around[0]!)}
+              {names.look(around[0]!)}: {around.length} angles
             </Put>
           ))}
         </div>

@@ -52,7 +52,9 @@ export function TrialsScreen() {
           </ButtonLink>
         }
       >
-        One question each: a routine kept the same, one step under test, options in random order.
+        {archived
+          ? 'Put away, not deleted: what was found in them still counts on the board.'
+          : 'One question each: a routine kept the same, one step under test, options in random order.'}
       </Heading>
       {(away > 0 || archived) && (
         <Button look="quiet" className="mb-4" onClick={() => setArchived(!archived)}>
