@@ -10,17 +10,14 @@ if (!/^\/(own|sign-in)(\/|$)/.test(location.pathname))
 void heardEarly(page?.asks[0] ?? '').then((answer) => {
   if (answer) for (const path of page?.follows(answer) ?? []) askEarly(path);
 });
-const screen = page?.load().catch(() => {});
+// React begins in a task of its own: with all the rest it would keep a slow phone from what is tapped meanwhile.
+const react = import('react-dom/client');
+const screen = react.then(() => page?.load()).catch(() => {});
 // A wash day at a step is conducted: what conducts it is fetched beside its screen, not after.
-if (new URLSearchParams(location.search).has('step')) void import('./screens/wash-day/conductor.tsx');
+if (new URLSearchParams(location.search).has('step'))
+  void react.then(() => import('./screens/wash-day/conductor.tsx'));
 
-// React makes errors as it loads, which nobody reads; for the place of each, V8 reads all of React a second time.
-const { stackTraceLimit } = Error;
-Error.stackTraceLimit = 0;
-const app = import('./app.tsx').finally(() => {
-  Error.stackTraceLimit = stackTraceLimit;
-});
-void Promise.all([app, screen]).then(([{ start }]) => {
+void Promise.all([react.then(() => import('./app.tsx')), screen]).then(([{ start }]) => {
   // In a task of its own: what was tapped while the application loaded is heard first.
   setTimeout(() => start(new URL(import.meta.url).pathname));
 });
