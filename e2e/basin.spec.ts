@@ -103,8 +103,23 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
     expect(box.y + box.height).toBeLessThanOrEqual(PHONE.height);
   }
   await expect(page.getByText('Every clump separate and whole from root to end.')).toBeVisible();
+  const tops = async () => [
+    (await page.getByRole('button', { name: 'Rate 0' }).boundingBox())!.y,
+    (await page.getByRole('button', { name: 'Rate 10' }).boundingBox())!.y,
+  ];
+  const before = await tops();
   await page.getByRole('button', { name: 'Rate 7', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Crown, right: 7' })).toBeVisible();
+  // What was said of it hides nothing that the next number is told by, and the numbers stay where they were.
+  const said = (await page.getByRole('listitem').filter({ hasText: 'Undo' }).boundingBox())!;
+  for (const told of [
+    page.getByText('Every clump separate and whole'),
+    page.getByRole('button', { name: 'Rate 0' }),
+  ]) {
+    const box = (await told.boundingBox())!;
+    expect(box.y + box.height <= said.y || box.y >= said.y + said.height).toBe(true);
+  }
+  expect(await tops()).toEqual(before);
   await page.getByRole('button', { name: /^Crown, left/ }).focus();
   await page.keyboard.press('Enter');
   await page.keyboard.press('4');

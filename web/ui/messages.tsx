@@ -1,4 +1,5 @@
 import { Toast } from 'radix-ui';
+import { createPortal } from 'react-dom';
 
 export interface Said {
   key: number;
@@ -6,8 +7,16 @@ export interface Said {
   undo?: (() => unknown) | undefined;
 }
 
-/** What was said of late, each until its time is over. */
-export const Messages = ({ said, over }: { said: readonly Said[]; over: (key: number) => void }) => (
+/** What was said of late, each until its time is over: where the page keeps room for it, or at the foot of the screen. */
+export const Messages = ({
+  said,
+  place,
+  over,
+}: {
+  said: readonly Said[];
+  place: HTMLElement | null;
+  over: (key: number) => void;
+}) => (
   <Toast.Provider duration={8000} swipeDirection="down" label="Message">
     {said.map(({ key, text, undo }) => (
       <Toast.Root
@@ -29,6 +38,10 @@ export const Messages = ({ said, over }: { said: readonly Said[]; over: (key: nu
         )}
       </Toast.Root>
     ))}
-    <Toast.Viewport className="messages fixed left-1/2 z-50 flex w-max max-w-[92vw] -translate-x-1/2 flex-col gap-2" />
+    {place ? (
+      createPortal(<Toast.Viewport />, place)
+    ) : (
+      <Toast.Viewport className="messages fixed left-1/2 z-50 flex w-max max-w-[92vw] -translate-x-1/2 flex-col gap-2" />
+    )}
   </Toast.Provider>
 );

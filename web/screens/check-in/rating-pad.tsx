@@ -3,6 +3,7 @@ import { type ReactNode, useState } from 'react';
 import { valueTint } from '../../drawings/tint.ts';
 import { FootBar } from '../../ui/foot-bar.tsx';
 import { Caution } from '../../ui/states.tsx';
+import { useMessagePlace } from '../../ui/undo.tsx';
 
 /** One side of a head that is rated for itself. */
 export interface PadSide {
@@ -18,7 +19,7 @@ export interface PadSide {
 const NUMBERS = Array.from({ length: 11 }, (_, i) => i);
 const HALVES = NUMBERS.slice(0, -1).map((i) => i + 0.5);
 const toggle = (on: boolean) =>
-  `min-h-11 whitespace-nowrap rounded-tag border px-2.5 text-[0.95rem] font-semibold ${on ? 'border-ink bg-ink text-paper' : 'border-ink/30 bg-sheet'}`;
+  `min-h-11 whitespace-nowrap rounded-tag border px-2 text-[0.95rem] font-semibold ${on ? 'border-ink bg-ink text-paper' : 'border-ink/30 bg-sheet'}`;
 
 /** What 0, 5 and 10 look like, and the numbers to tap, in wholes or halves; side by side where two options lie. */
 export function RatingPad({
@@ -41,11 +42,34 @@ export function RatingPad({
   goesOn: boolean;
   setGoesOn: (to: boolean) => void;
 }) {
+  const messagePlace = useMessagePlace();
   const [half, setHalf] = useState(false);
   const [same, setSame] = useState(false);
   const { label, says, anchors } = OUTCOMES[outcome];
   const apart = sides !== null && !same ? sides : null;
   const numbers = half ? HALVES : NUMBERS;
+  const forZones = zones === 1 ? 'For one zone:' : `For ${zones} zones:`;
+  const aboutWhat = apart ? 'Each side by itself:' : zones === 0 ? 'Choose a zone on the head.' : forZones;
+  const toggles = (
+    <>
+      <button type="button" aria-pressed={half} onClick={() => setHalf(!half)} className={toggle(half)}>
+        {half ? 'whole points' : '½ points'}
+      </button>
+      {sides && (
+        <button type="button" aria-pressed={same} onClick={() => setSame(!same)} className={toggle(same)}>
+          same both sides
+        </button>
+      )}
+      <button
+        type="button"
+        aria-pressed={goesOn}
+        onClick={() => setGoesOn(!goesOn)}
+        className={toggle(goesOn)}
+      >
+        go on by itself
+      </button>
+    </>
+  );
   const pad = (press: (value: number) => void, prefix: string, chosen: number | null, tall: boolean) => (
     <div className={`grid gap-1.5 ${tall ? 'grid-cols-5 sm:grid-cols-6' : 'grid-cols-6'}`}>
       {numbers.map((value) => (
@@ -62,6 +86,14 @@ export function RatingPad({
           {value}
         </button>
       ))}
+      {tall && (
+        // Beside the last number, where it stands alone.
+        <div
+          className={`flex flex-wrap items-center gap-1.5 sm:col-span-6 ${half ? 'col-span-5' : 'col-span-4'}`}
+        >
+          {toggles}
+        </div>
+      )}
     </div>
   );
   return (
@@ -83,12 +115,14 @@ export function RatingPad({
           the label, and ask a doctor; for anything severe call for help at once.
         </Caution>
       )}
-      {apart === null && (
-        <p className="mb-1 font-semibold sm:mb-2" aria-live="polite">
-          {zones === 0 ? 'Choose a zone on the head.' : `For ${zones === 1 ? 'one zone' : `${zones} zones`}:`}
-        </p>
-      )}
-      <FootBar className="gap-2 bg-paper py-1">
+      <FootBar className="gap-1 bg-paper pb-1">
+        {/* What was just rated, with its way back, takes the place of this line: it hides nothing, and no number moves. */}
+        <div className="flex min-h-15 items-center">
+          <div ref={messagePlace} className="message-place" />
+          <p className="font-semibold" aria-live="polite">
+            {aboutWhat}
+          </p>
+        </div>
         {apart
           ? apart.map(({ key, name, value, before }) => (
               <fieldset key={key}>
@@ -103,24 +137,7 @@ export function RatingPad({
               </fieldset>
             ))
           : pad(rate, 'Rate', null, true)}
-        <div className="flex flex-wrap gap-1.5">
-          <button type="button" aria-pressed={half} onClick={() => setHalf(!half)} className={toggle(half)}>
-            {half ? 'whole points' : '½ points'}
-          </button>
-          {sides && (
-            <button type="button" aria-pressed={same} onClick={() => setSame(!same)} className={toggle(same)}>
-              same both sides
-            </button>
-          )}
-          <button
-            type="button"
-            aria-pressed={goesOn}
-            onClick={() => setGoesOn(!goesOn)}
-            className={toggle(goesOn)}
-          >
-            go on by itself
-          </button>
-        </div>
+        {apart && <div className="flex flex-wrap gap-1.5">{toggles}</div>}
       </FootBar>
     </>
   );
