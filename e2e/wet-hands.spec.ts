@@ -50,8 +50,16 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
 
   await openNotes(page, 'How it applies');
   await page.getByRole('button', { name: 'glides' }).click();
-  await page.getByRole('button', { name: 'about 20 more' }).click();
-  await page.getByRole('button', { name: 'about 20 more' }).click();
+  const twenty = page.getByRole('button', { name: 'about 20 more' });
+  await twenty.click();
+  // What is said of it lies over nothing that is tapped next.
+  const said = (await page.getByRole('listitem').filter({ hasText: 'About 20 hairs.' }).boundingBox())!;
+  for (const next of [twenty, page.getByText(/ordinary for|how long ago it was/)]) {
+    await next.scrollIntoViewIfNeeded();
+    const box = (await next.boundingBox())!;
+    expect(box.y + box.height <= said.y || box.y >= said.y + said.height).toBe(true);
+  }
+  await twenty.click();
   await expect(page.getByText(/50–100 a day are ordinary/)).toBeVisible();
   await openNotes(page, 'Changed something');
   await page.getByRole('button', { name: 'interrupted', exact: true }).click();

@@ -238,7 +238,11 @@ const PICTURES: readonly Picture[] = [
     size: PHONE,
     go: async (page, base) => {
       await pastFirstStep(page, base);
-      await page.getByRole('button', { name: 'Next step meanwhile' }).click();
+      const start = page.getByRole('button', { name: 'Start 3 min' });
+      const meanwhile = page.getByRole('button', { name: 'Next step meanwhile' });
+      await start.or(meanwhile).first().waitFor();
+      if (await start.isVisible()) await start.click();
+      await meanwhile.click();
       await page.getByText('Step 3 of').waitFor();
       await page.getByRole('button', { name: /^Notes/ }).click();
       await page.getByRole('button', { name: 'glides' }).click();

@@ -65,13 +65,11 @@ export function Shed({ day, daysSince, tell }: { day: WashDay; daysSince: number
             key={n}
             type="button"
             className={chip}
-            onClick={() =>
-              tell(
-                set((hairs ?? 0) + n, n === 1 && (hairs === null || day.shedCounted)),
-                `${counted((hairs ?? 0) + n, 'hair')}.`,
-                back,
-              )
-            }
+            onClick={() => {
+              const inAll = (hairs ?? 0) + n;
+              const isCounted = n === 1 && (hairs === null || day.shedCounted);
+              tell(set(inAll, isCounted), `${isCounted ? '' : 'about '}${counted(inAll, 'hair')}.`, back);
+            }}
           >
             {n === 1 ? 'one more' : `about ${n} more`}
           </button>

@@ -13,6 +13,7 @@ import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from 'rea
 import { v7 } from 'uuid';
 import { useVoice } from '../../api/voice.ts';
 import { FootBar } from '../../ui/foot-bar.tsx';
+import { useMessagePlace } from '../../ui/undo.tsx';
 import { Asides, toldOf } from './asides.tsx';
 import { big, chip } from './big.ts';
 import { clockMinutes, type RunningStep } from './clock.ts';
@@ -76,6 +77,7 @@ export function StepCard({
   aboutDay: ReactNode;
 }) {
   /** What lies over the step. */
+  const messagePlace = useMessagePlace();
   const [over, setOver] = useState<'change' | 'notes' | null>(null);
   const [skipping, setSkipping] = useState(false);
   const skip = (skipReason: SkipReason) =>
@@ -279,9 +281,16 @@ export function StepCard({
               If done now: {wouldDepart.join(' ')}
             </p>
           )}
+          {over === 'notes' && (
+            // Who taps one note after the other finds no message where the next one was.
+            <div className="col-span-4 flex min-h-15 items-center">
+              <div ref={messagePlace} className="message-place" />
+              <p className="text-paper/75">Each tap is kept at once.</p>
+            </div>
+          )}
           <button
             type="button"
-            className={`${big} col-span-4 bg-hibiscus text-paper`}
+            className={`${big} ${over === 'notes' ? 'col-span-2 px-2 text-lg!' : 'col-span-4'} bg-hibiscus text-paper`}
             aria-describedby={wouldDepart.length > 0 ? 'would-depart' : undefined}
             onClick={accept}
           >
@@ -290,7 +299,7 @@ export function StepCard({
           {over === 'notes' ? (
             <button
               type="button"
-              className={`${big} col-span-4 border-2 border-paper/60`}
+              className={`${big} col-span-2 border-2 border-paper/60 px-2 text-lg!`}
               onClick={() => setOver(null)}
             >
               Back to the step
