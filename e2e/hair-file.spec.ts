@@ -134,10 +134,11 @@ test('care due follows the wearer’s own cadence', async ({ page }) => {
   await page.getByRole('button', { name: 'Switch on Co-wash' }).click();
   await page.getByRole('checkbox', { name: 'in turns with co-wash' }).check();
   await expect(page.getByRole('row', { name: /^Co-wash/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Switch off Shampoo' }).click();
-  await page.getByRole('button', { name: 'Switch off Co-wash' }).click();
-  await page.getByRole('button', { name: 'Switch off Intense protein' }).click();
-  await expect(page.getByRole('row', { name: /^Intense protein/ })).toHaveCount(0);
+  for (const care of ['Shampoo', 'Co-wash', 'Intense protein']) {
+    await page.getByRole('button', { name: `Switch off ${care}` }).click();
+    // The rows below move up as it goes: whoever taps meanwhile taps beside them.
+    await expect(page.getByRole('row', { name: new RegExp(`^${care}`) })).toHaveCount(0);
+  }
   await page.getByRole('button', { name: 'Switch on Intense protein' }).click();
   await expect(page.getByRole('row', { name: /^Intense protein/ }).getByText('never noted')).toBeVisible();
   await page.goto('/');

@@ -59,7 +59,9 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
     const box = (await next.boundingBox())!;
     expect(box.y + box.height <= said.y || box.y >= said.y + said.height).toBe(true);
   }
+  await expect(page.getByText('Shed hairs: about 20')).toBeVisible();
   await twenty.click();
+  await expect(page.getByText('Shed hairs: about 40')).toBeVisible();
   await expect(page.getByText(/50–100 a day are ordinary/)).toBeVisible();
   await openNotes(page, 'Changed something');
   await page.getByRole('button', { name: 'interrupted', exact: true }).click();
