@@ -72,7 +72,7 @@ export async function bareBrowser({ width, height }: { width: number; height: nu
     close: async () => {
       const over = new Promise((done) => chrome.once('exit', done));
       // Asked, not killed: what it started ends before it, and writes no more.
-      await tell('Browser.close', {});
+      void tell('Browser.close', {}).catch(() => {});
       await over;
       // What it started may hold the other ends a while longer.
       for (const end of [to, from]) end.destroy();

@@ -135,7 +135,7 @@ const comparison = madeOf('screens/compare/screen.tsx');
 
 /**
  * What the pages that are met first are made of is nearly all used as they load: a browser that knows the hint (V8's
- * explicit compile hints, Chromium from 136) compiles it whole while it comes in, beside the page, instead of each
+ * explicit compile hints; from Chromium 136, from memory) compiles it whole while it comes in, beside the page, instead of each
  * function as it is first called, in the page's way. Others read a comment.
  */
 const MET_FIRST = /^(react|everywhere|basin|bench)/;

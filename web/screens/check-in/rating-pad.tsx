@@ -2,8 +2,8 @@ import { OUTCOMES, type Outcome } from '@sabor/core/outcomes/outcomes';
 import { type ReactNode, useState } from 'react';
 import { valueTint } from '../../drawings/tint.ts';
 import { FootBar } from '../../ui/foot-bar.tsx';
+import { MessageRoom } from '../../ui/message-room.tsx';
 import { Caution } from '../../ui/states.tsx';
-import { useMessagePlace } from '../../ui/undo.tsx';
 
 /** One side of a head that is rated for itself. */
 export interface PadSide {
@@ -42,7 +42,6 @@ export function RatingPad({
   goesOn: boolean;
   setGoesOn: (to: boolean) => void;
 }) {
-  const messagePlace = useMessagePlace();
   const [half, setHalf] = useState(false);
   const [same, setSame] = useState(false);
   const { label, says, anchors } = OUTCOMES[outcome];
@@ -117,12 +116,11 @@ export function RatingPad({
       )}
       <FootBar className="gap-1 bg-paper pb-1">
         {/* What was just rated, with its way back, takes the place of this line: it hides nothing, and no number moves. */}
-        <div className="flex min-h-15 items-center">
-          <div ref={messagePlace} className="message-place" />
+        <MessageRoom>
           <p className="font-semibold" aria-live="polite">
             {aboutWhat}
           </p>
-        </div>
+        </MessageRoom>
         {apart
           ? apart.map(({ key, name, value, before }) => (
               <fieldset key={key}>

@@ -13,7 +13,7 @@ import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from 'rea
 import { v7 } from 'uuid';
 import { useVoice } from '../../api/voice.ts';
 import { FootBar } from '../../ui/foot-bar.tsx';
-import { useMessagePlace } from '../../ui/undo.tsx';
+import { MessageRoom } from '../../ui/message-room.tsx';
 import { Asides, toldOf } from './asides.tsx';
 import { big, chip } from './big.ts';
 import { clockMinutes, type RunningStep } from './clock.ts';
@@ -77,7 +77,6 @@ export function StepCard({
   aboutDay: ReactNode;
 }) {
   /** What lies over the step. */
-  const messagePlace = useMessagePlace();
   const [over, setOver] = useState<'change' | 'notes' | null>(null);
   const [skipping, setSkipping] = useState(false);
   const skip = (skipReason: SkipReason) =>
@@ -283,10 +282,9 @@ export function StepCard({
           )}
           {over === 'notes' && (
             // Who taps one note after the other finds no message where the next one was.
-            <div className="col-span-4 flex min-h-15 items-center">
-              <div ref={messagePlace} className="message-place" />
+            <MessageRoom className="col-span-4">
               <p className="text-paper/75">Each tap is kept at once.</p>
-            </div>
+            </MessageRoom>
           )}
           <button
             type="button"
