@@ -1,7 +1,10 @@
 /** What the tests use of jStat, which brings no types. */
 declare module 'jstat' {
-  export const jStat: {
-    studentt: { inv(p: number, df: number): number };
-    noncentralt: { cdf(x: number, df: number, shift: number): number };
+  const jstat: {
+    jStat: {
+      studentt: { inv(p: number, df: number): number };
+      noncentralt: { cdf(x: number, df: number, shift: number): number };
+    };
   };
+  export default jstat;
 }

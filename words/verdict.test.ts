@@ -5,12 +5,10 @@ import type { TrialPromise, TrialRecord } from '@sabor/core/compare/trial-record
 import { outcomeByDay, ratingsOn, shrinkageByDay, unratedZones } from '@sabor/core/compare/wash-day-record';
 import { lastingOf, moneyOf } from '@sabor/core/compare/wear';
 import type { CostGap } from '@sabor/core/shelf/wash-cost';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { costGapInWords } from './cost.ts';
 import { panelHeadline } from './panel.ts';
 import { readPrimary } from './verdict.ts';
-
-vi.setConfig({ testTimeout: 60_000 });
 
 const ORDER = [0, 1, 1, 0, 1, 0, 0, 1];
 const APART = [5.0, 8.0, 8.4, 5.6, 8.2, 5.2, 5.4, 8.8];

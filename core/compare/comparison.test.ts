@@ -1,5 +1,5 @@
 import { pLabel, readPrimary } from '@sabor/words/verdict';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { OUTCOMES, type Outcome } from '../outcomes/outcomes.ts';
 import { seededRandom, standardNormal } from '../random.ts';
 import { armsOfCode, schemeOf } from '../trial/designs.ts';
@@ -8,9 +8,6 @@ import { madeUpTrial, wornDay } from './made-up.fixture.ts';
 import { pooledSd } from './noise.ts';
 import type { TrialRecord } from './trial-record.ts';
 import { shrinkageByDay } from './wash-day-record.ts';
-
-// Simulations take their time on a busy machine.
-vi.setConfig({ testTimeout: 60_000 });
 
 const order = [0, 1, 1, 0, 1, 0, 0, 1];
 const apart = [5.0, 8.0, 8.4, 5.6, 8.2, 5.2, 5.4, 8.8];

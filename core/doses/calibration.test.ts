@@ -1,9 +1,11 @@
 import fc from 'fast-check';
-import { jStat } from 'jstat';
+import jstat from 'jstat';
 import { mean, sampleStandardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { calibrate } from './calibration.ts';
 import { ballVolumeMl, GOLF_BALL_MM } from './measures.ts';
+
+const { jStat } = jstat;
 
 const TEN = [1.52, 1.47, 1.55, 1.61, 1.44, 1.5, 1.49, 1.58, 1.53, 1.46];
 

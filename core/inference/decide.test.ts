@@ -1,4 +1,4 @@
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { seededRandom, standardNormal } from '../random.ts';
 import { schemeOf } from '../trial/designs.ts';
 import { type DayNumbers, daysOf, deciderOf, dueBy } from './decide.ts';
@@ -7,7 +7,6 @@ import { jointIntervals } from './joint-intervals.ts';
 import { referenceOf, shareOf } from './reference-set.ts';
 
 // Joint intervals take their time on a busy machine.
-vi.setConfig({ testTimeout: 60_000 });
 
 const gaps = (values: readonly (number | null)[]) => Float64Array.from(values, (x) => x ?? Number.NaN);
 const CODES = [0, 1, 1, 0, 1, 0, 0, 1];

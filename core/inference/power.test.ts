@@ -1,11 +1,10 @@
-import { jStat } from 'jstat';
-import { describe, expect, it, vi } from 'vitest';
+import jstat from 'jstat';
+import { describe, expect, it } from 'vitest';
 import type { Design } from '../trial/designs.ts';
 import { daysNeeded } from './days-needed.ts';
 import { detectable, differenceFound, NOISE_ALONE, type PowerPlan, simulatePower, wilson } from './power.ts';
 
-// Simulations take their time on a busy machine.
-vi.setConfig({ testTimeout: 60_000 });
+const { jStat } = jstat;
 
 const plan = (to: Partial<PowerPlan> = {}): PowerPlan => ({
   ...NOISE_ALONE,

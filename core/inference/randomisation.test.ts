@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { permutationTest } from 'simple-statistics';
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { seededRandom, standardNormal } from '../random.ts';
 import { armsOfCode, type Design, schemeOf } from '../trial/designs.ts';
 import { deciderOf } from './decide.ts';
@@ -16,8 +16,6 @@ import {
 import { inversionInterval, pairInterval } from './inversion-interval.ts';
 import { jointIntervals } from './joint-intervals.ts';
 import { extremes, mostAt, referenceOf, shareOf } from './reference-set.ts';
-
-vi.setConfig({ testTimeout: 60_000 });
 
 /** The p of a design's own test, as every verdict takes it. */
 function pOf(

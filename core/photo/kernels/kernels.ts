@@ -16,7 +16,19 @@ interface Engine {
 const PAGE = 65_536;
 /** A memory never shrinks: one that has grown beyond this is left behind for a new one. */
 const KEPT = 64 * 2 ** 20;
-let made: { module: object; kernels: Kernels } | null | undefined;
+/** What an engine made of them; null where it could not. */
+let made: { engine: Engine | undefined; of: { module: object; kernels: Kernels } | null } | undefined;
+
+function madeBy(engine: Engine | undefined): { module: object; kernels: Kernels } | null {
+  try {
+    const module = new engine!.Module(
+      Uint8Array.from(KERNELS.match(/../g)!, (byte) => Number.parseInt(byte, 16)),
+    );
+    return { module, kernels: new engine!.Instance(module).exports };
+  } catch {
+    return null;
+  }
+}
 
 /**
  * The kernels with room for so many bytes; null where this machine has no WebAssembly with SIMD or no such room, or the page's
@@ -24,23 +36,16 @@ let made: { module: object; kernels: Kernels } | null | undefined;
  */
 export function kernelsWith(bytes: number): Kernels | null {
   const engine = (globalThis as { WebAssembly?: unknown }).WebAssembly as Engine | undefined;
-  if (made === undefined)
-    try {
-      const module = new engine!.Module(
-        Uint8Array.from(KERNELS.match(/../g)!, (byte) => Number.parseInt(byte, 16)),
-      );
-      made = { module, kernels: new engine!.Instance(module).exports };
-    } catch {
-      made = null;
-    }
-  if (!made) return null;
+  if (!made || made.engine !== engine) made = { engine, of: madeBy(engine) };
+  const { of } = made;
+  if (!of) return null;
   try {
-    if (made.kernels.memory.buffer.byteLength > KEPT && bytes <= KEPT)
-      made = { ...made, kernels: new engine!.Instance(made.module).exports };
-    const { memory } = made.kernels;
+    if (of.kernels.memory.buffer.byteLength > KEPT && bytes <= KEPT)
+      of.kernels = new engine!.Instance(of.module).exports;
+    const { memory } = of.kernels;
     const more = bytes - memory.buffer.byteLength;
     if (more > 0) memory.grow(Math.ceil(more / PAGE));
-    return made.kernels;
+    return of.kernels;
   } catch {
     return null;
   }
