@@ -5,3 +5,6 @@ export function installPython(): string;
 export function installPdfTools(): string;
 export const CHROMIUMS: readonly string[];
 export function installChromium(): string;
+export const POSTGRES: string;
+export function postgresVersions(): string[];
+export function installPostgres(): string;

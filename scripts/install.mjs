@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { Stop } from './stages.mjs';
 
@@ -28,6 +29,9 @@ export function installDependencies() {
   return 'installed';
 }
 
+/** Debian's lists of packages are fetched once, however many are installed. */
+let listed = false;
+
 /** Installs a Debian package when `present` says it is missing. As root, or through sudo without a password. */
 export function installDebian(packageName, present) {
   if (present()) return 'there already';
@@ -41,14 +45,27 @@ export function installDebian(packageName, present) {
       stdio: 'pipe',
       env,
     });
-  let done = run(`apt-get update && ${command}`);
+  let done = run(listed ? command : `apt-get update && ${command}`);
   if (done.status !== 0) done = run(command);
+  listed = true;
   if (done.status !== 0 || !present()) {
     process.stderr.write(done.stderr ?? '');
     throw new Stop(`${packageName} is missing and could not be installed.`, remedy);
   }
   return 'installed';
 }
+
+export const POSTGRES = '/usr/lib/postgresql';
+
+/** Major versions of PostgreSQL on this machine, newest first. */
+export function postgresVersions() {
+  if (!existsSync(POSTGRES)) return [];
+  return readdirSync(POSTGRES)
+    .filter((version) => existsSync(path.join(POSTGRES, version, 'bin', 'initdb')))
+    .sort((a, b) => Number(b) - Number(a));
+}
+
+export const installPostgres = () => installDebian('postgresql', () => postgresVersions().length > 0);
 
 /** Python, with which a trial's package is computed again in the tests. */
 export const installPython = () =>

@@ -3,7 +3,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { installChromium, installDependencies, installPdfTools, installPython, root } from './install.mjs';
+import { installDependencies, root } from './install.mjs';
 import { stage } from './stages.mjs';
 
 const totals = { passed: 0, failed: 0 };
@@ -88,18 +88,25 @@ async function gates() {
   await gate('arrows between rooms', process.execPath, ['--import', 'tsx', 'scripts/arrows.ts']);
 }
 
+/** Ends well when a script beside this one does. */
+const script = (name) =>
+  new Promise((resolve, reject) => {
+    const told = () => reject(new Error(`${name} failed.`));
+    spawn(process.execPath, [`scripts/${name}`], { cwd: root, stdio: 'inherit' })
+      .on('error', told)
+      .on('exit', (code) => (code === 0 ? resolve() : told()));
+  });
+
 try {
+  // What Debian brings is waited for by the tests alone. Whichever fails first ends the run.
+  const programs = script('programs.mjs');
+  programs.catch(() => {});
   await stage('Dependencies', installDependencies);
   const { register } = await import('tsx/esm/api');
   register();
-  const { ensurePostgres } = await import('./postgres/binaries.ts');
-  await stage('PostgreSQL', ensurePostgres);
-  await stage('Chromium', installChromium);
-  await stage('Python', installPython);
-  await stage('PDF tools', installPdfTools);
   const { buildWeb } = await import('./start/build.ts');
   // Either leaves half of two processors idle: side by side they take little longer than one.
-  await Promise.all([stage('Web application', buildWeb), gates()]);
+  await Promise.all([programs, stage('Web application', buildWeb), gates()]);
 } catch {
   console.log('\n0 passed, 1 failed');
   process.exit(1);

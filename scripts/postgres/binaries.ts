@@ -1,33 +1,22 @@
 import { execFileSync } from 'node:child_process';
-import { existsSync, readdirSync } from 'node:fs';
 import path from 'node:path';
-import { installDebian } from '../install.mjs';
+import { installPostgres, POSTGRES, postgresVersions } from '../install.mjs';
 import { Stop } from '../stages.mjs';
-
-const BASE = '/usr/lib/postgresql';
-
-/** Major versions of PostgreSQL on this machine, newest first. */
-export function installedVersions(): string[] {
-  if (!existsSync(BASE)) return [];
-  return readdirSync(BASE)
-    .filter((version) => existsSync(path.join(BASE, version, 'bin', 'initdb')))
-    .sort((a, b) => Number(b) - Number(a));
-}
 
 /** Installs Debian's PostgreSQL when it is missing; says which it found. */
 export function ensurePostgres(): string {
-  const said = installDebian('postgresql', () => installedVersions().length > 0);
+  const said = installPostgres();
   return `${said}, ${binaries()}`;
 }
 
 /** The folder of PostgreSQL's programs, of the newest version or the one asked for. Throws a Stop without it. */
-export function binaries(version = installedVersions()[0]): string {
-  if (!version || !installedVersions().includes(version))
+export function binaries(version = postgresVersions()[0]): string {
+  if (!version || !postgresVersions().includes(version))
     throw new Stop(
       version ? `PostgreSQL ${version} is missing.` : 'PostgreSQL is missing.',
       `Install it:  sudo apt-get install -y postgresql${version ? `-${version}` : ''}`,
     );
-  return path.join(BASE, version, 'bin');
+  return path.join(POSTGRES, version, 'bin');
 }
 
 /** The user PostgreSQL runs as: `postgres` when we are root, since it refuses to run as root; else ourselves. */

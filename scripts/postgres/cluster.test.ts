@@ -15,8 +15,9 @@ import os from 'node:os';
 import path from 'node:path';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { openPool } from '../../server/db/pool.ts';
+import { postgresVersions } from '../install.mjs';
 import { upgradePostgres } from '../start/upgrade.ts';
-import { installedVersions, owner } from './binaries.ts';
+import { owner } from './binaries.ts';
 import { type Cluster, clusterPaths, startCluster } from './cluster.ts';
 import { run } from './postmaster.ts';
 
@@ -132,7 +133,7 @@ describe('a cluster', () => {
   it('half made in place by an earlier Sabor is moved aside, not removed', async () => {
     const { home, data } = clusterPaths(folder);
     mkdirSync(data, { recursive: true });
-    writeFileSync(path.join(data, 'PG_VERSION'), `${installedVersions()[0]}\n`);
+    writeFileSync(path.join(data, 'PG_VERSION'), `${postgresVersions()[0]}\n`);
     writeFileSync(path.join(folder, 'new-password'), 'x');
     await begin();
     expect(readdirSync(home).some((name) => name.startsWith('data.unfinished-'))).toBe(true);
@@ -181,7 +182,7 @@ describe('a cluster', () => {
 });
 
 describe('another PostgreSQL', () => {
-  const [version] = installedVersions();
+  const [version] = postgresVersions();
 
   it('is refused with the way out where the old one’s programs are gone', async () => {
     madeBefore();

@@ -12,7 +12,8 @@ import {
 } from 'node:fs';
 import { createServer } from 'node:net';
 import path from 'node:path';
-import { installedVersions, owner } from './binaries.ts';
+import { postgresVersions } from '../install.mjs';
+import { owner } from './binaries.ts';
 import { pause, run, runningIn, startPostmaster, stopPostmaster } from './postmaster.ts';
 import { troubleIn } from './troubles.ts';
 
@@ -221,6 +222,6 @@ async function start(
 /** Whether the cluster in `folder` is of an older PostgreSQL than the newest one here; then the two versions. */
 export function olderPostgres(folder: string): { from: string; to: string } | null {
   const from = versionOf(clusterPaths(folder).data);
-  const [to] = installedVersions();
+  const [to] = postgresVersions();
   return from !== null && to !== undefined && from !== to ? { from, to } : null;
 }

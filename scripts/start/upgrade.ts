@@ -3,7 +3,7 @@ import path from 'node:path';
 import { migrate, SchemaError } from '../../server/db/migrate.ts';
 import { type Db, openPool } from '../../server/db/pool.ts';
 import { readBackup, writeBackup } from '../../server/resources/backup/file.ts';
-import { installedVersions } from '../postgres/binaries.ts';
+import { postgresVersions } from '../install.mjs';
 import { clusterPaths, olderPostgres, startCluster } from '../postgres/cluster.ts';
 import { Stop } from '../stages.mjs';
 import { stamp } from './demo.ts';
@@ -55,9 +55,9 @@ export async function upgradePostgres(folder: string, move = olderPostgres(folde
   }
   if (!move) return null;
   const { from, to } = move;
-  if (!installedVersions().includes(from))
+  if (!postgresVersions().includes(from))
     throw new Stop(
-      `The data in ${folder} were written by PostgreSQL ${from}; this machine has ${installedVersions().join(', ')}.`,
+      `The data in ${folder} were written by PostgreSQL ${from}; this machine has ${postgresVersions().join(', ')}.`,
       `Install the old one beside it, and Sabor moves the data by itself:  sudo apt-get install -y postgresql-${from}`,
     );
   const old = await startCluster(folder, false, { version: from });
