@@ -1,7 +1,10 @@
 import type { RequestListener } from 'node:http';
 import { inject } from 'vitest';
+import { demoSource } from '../../scripts/start/demo.ts';
+import { type Db, openPool } from '../db/pool.ts';
 import type { Door } from '../network/door.ts';
-import { openBenchOn, type TestBench } from './open-bench.ts';
+import { loadBackup } from '../resources/backup/load.ts';
+import { freshDatabase, openBenchOn, type TestBench } from './open-bench.ts';
 
 export type { Answer, TestBench } from './open-bench.ts';
 
@@ -10,3 +13,30 @@ export const openBench = (
   webRoot: string | null = null,
   doorFor?: (answer: RequestListener) => Door,
 ): Promise<TestBench> => openBenchOn(inject('databaseUrl'), webRoot, inject('template'), doorFor);
+
+/** The demo's database in a cluster, to be copied from. */
+const DEMO = 'demo_template';
+
+async function makeDemo(admin: Db): Promise<void> {
+  const db = await freshDatabase(inject('databaseUrl'), inject('template'));
+  await loadBackup(db, demoSource(new Date()));
+  const { rows } = await db.query<{ name: string }>('select current_database() as name');
+  await db.end();
+  await admin.query(`alter database ${rows[0]!.name} rename to ${DEMO}`);
+}
+
+/** A Sabor of its own with the demo in it: loaded once in a run, by whoever comes first, and copied. */
+export async function openDemoBench(): Promise<TestBench> {
+  const admin = openPool(inject('databaseUrl'));
+  const client = await admin.connect();
+  try {
+    await client.query("select pg_advisory_lock(hashtext('demo template'))");
+    const { rowCount } = await client.query('select from pg_database where datname = $1', [DEMO]);
+    if (rowCount === 0) await makeDemo(admin);
+    return await openBenchOn(inject('databaseUrl'), null, DEMO);
+  } finally {
+    // The lock goes with its connection.
+    client.release(true);
+    await admin.end();
+  }
+}

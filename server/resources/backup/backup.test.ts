@@ -8,19 +8,19 @@ import type { Trial } from '@sabor/contract/trial-record';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { demoBackup } from '../../../demo/scenario.ts';
 import { TRIALS } from '../../../demo/trials.ts';
-import { demoSource } from '../../../scripts/start/demo.ts';
 import { SCHEMA } from '../../db/migrate.ts';
 import { KEPT_APART, TABLE_NAMES } from '../../db/tables.ts';
-import { openBench, type TestBench } from '../../testing/bench.ts';
+import { openBench, openDemoBench, type TestBench } from '../../testing/bench.ts';
 import { unzipped, zipped } from '../../testing/zips.ts';
 import { readBackup, restores, writeBackup } from './file.ts';
 import { loadBackup } from './load.ts';
 import { jsonSource } from './read-json.ts';
 import type { BackupSource } from './source.ts';
 
-/** Three of the demo's trials: enough where what counts is a table and a line of it. */
+/** So many of the demo's trials are enough where what counts is a table and a line of it. */
+const LIGHT = 3;
 const lightSource = (): BackupSource => ({
-  ...jsonSource(demoBackup(new Date(), TRIALS.slice(0, 3))),
+  ...jsonSource(demoBackup(new Date(), TRIALS.slice(0, LIGHT))),
   tables: new Set(TABLE_NAMES),
 });
 
@@ -30,8 +30,7 @@ const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-backups-'));
 const demoFile = path.join(folder, 'demo.zip');
 const lightFile = path.join(folder, 'light.zip');
 beforeAll(async () => {
-  full = await openBench();
-  await loadBackup(full.db, demoSource(new Date()));
+  full = await openDemoBench();
   await writeBackup(full.db, demoFile);
   light = await openBench();
   await loadBackup(light.db, lightSource());
@@ -43,9 +42,9 @@ afterAll(async () => {
   rmSync(folder, { recursive: true });
 });
 
-/** The demo as a Sabor before the zips wrote it: all its tables, in JSON. */
+/** The same as a Sabor before the zips wrote it: all its tables, in JSON. */
 const olderFile = (): Backup => {
-  const backup = demoBackup(new Date());
+  const backup = demoBackup(new Date(), TRIALS.slice(0, LIGHT));
   for (const table of TABLE_NAMES) backup.tables[table] ??= [];
   return backup;
 };
@@ -103,7 +102,7 @@ describe('a backup', () => {
     const empty = await openBench();
     expect(await send(empty, JSON.stringify(olderFile()))).toEqual({ status: 204, detail: '' });
     const { body } = await empty.ask<Trial[]>('GET', '/api/trials');
-    expect(body).toHaveLength(17);
+    expect(body).toHaveLength(LIGHT);
     await empty.close();
   });
 

@@ -8,18 +8,15 @@ import { Package } from 'datapackage';
 import Papa from 'papaparse';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { demoSource } from '../../../scripts/start/demo.ts';
 import { KEPT_APART } from '../../db/tables.ts';
-import { openBench, type TestBench } from '../../testing/bench.ts';
+import { openDemoBench, type TestBench } from '../../testing/bench.ts';
 import { unzipped } from '../../testing/zips.ts';
 import { writeBackup } from './file.ts';
-import { loadBackup } from './load.ts';
 
 let bench: TestBench;
 const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-package-'));
 beforeAll(async () => {
-  bench = await openBench();
-  await loadBackup(bench.db, demoSource(new Date()));
+  bench = await openDemoBench();
   const file = path.join(folder, 'backup.zip');
   await writeBackup(bench.db, file);
   for (const [name, content] of await unzipped(await readFile(file))) {

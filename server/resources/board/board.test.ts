@@ -8,15 +8,12 @@ import { forBoard } from '@sabor/reading/board-of';
 import { Formulas } from '@sabor/reading/formulas';
 import { groundOfDays } from '@sabor/reading/ground';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { demoSource } from '../../../scripts/start/demo.ts';
-import { openBench, type TestBench } from '../../testing/bench.ts';
-import { loadBackup } from '../backup/load.ts';
+import { openDemoBench, type TestBench } from '../../testing/bench.ts';
 
 let bench: TestBench;
 let ines: Wearer;
 beforeAll(async () => {
-  bench = await openBench();
-  await loadBackup(bench.db, demoSource(new Date()));
+  bench = await openDemoBench();
   ines = (await get<Wearer[]>('/wearers')).find(({ name }) => name.startsWith('Ines'))!;
 });
 afterAll(() => bench.close());

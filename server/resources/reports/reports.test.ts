@@ -7,15 +7,12 @@ import type { PublishConsent, ReportInput } from '@sabor/contract/report';
 import type { Wearer } from '@sabor/contract/wearer';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { demoSource } from '../../../scripts/start/demo.ts';
-import { openBench, type TestBench } from '../../testing/bench.ts';
-import { loadBackup } from '../backup/load.ts';
+import { openDemoBench, type TestBench } from '../../testing/bench.ts';
 
 let bench: TestBench;
 const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-report-'));
 beforeAll(async () => {
-  bench = await openBench();
-  await loadBackup(bench.db, demoSource(new Date()));
+  bench = await openDemoBench();
 });
 afterAll(async () => {
   await bench.close();

@@ -12,10 +12,8 @@ import { plainVoice } from '@sabor/words/voice';
 // @ts-expect-error The reference implementation of the standard comes without types.
 import { Package } from 'datapackage';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { demoSource } from '../../../scripts/start/demo.ts';
-import { openBench, type TestBench } from '../../testing/bench.ts';
+import { openDemoBench, type TestBench } from '../../testing/bench.ts';
 import { unzipped } from '../../testing/zips.ts';
-import { loadBackup } from '../backup/load.ts';
 import { csvOf, type PackedFile, scripts } from './package.ts';
 import { tablesOf } from './tables.ts';
 
@@ -154,8 +152,7 @@ describe('a trial as a package, from the server', () => {
   let bench: TestBench;
   let trials: Trial[];
   beforeAll(async () => {
-    bench = await openBench();
-    await loadBackup(bench.db, demoSource(new Date()));
+    bench = await openDemoBench();
     trials = (await bench.ask<Trial[]>('GET', '/api/trials')).body;
   });
   afterAll(() => bench.close());

@@ -4,15 +4,12 @@ import type { UsualDay, UsualOfZone } from '@sabor/contract/usual';
 import type { Wearer } from '@sabor/contract/wearer';
 import type { WornDay } from '@sabor/contract/worn';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { demoSource } from '../../../scripts/start/demo.ts';
-import { openBench, type TestBench } from '../../testing/bench.ts';
-import { loadBackup } from '../backup/load.ts';
+import { openDemoBench, type TestBench } from '../../testing/bench.ts';
 
 let bench: TestBench;
 let ines: Wearer;
 beforeAll(async () => {
-  bench = await openBench();
-  await loadBackup(bench.db, demoSource(new Date()));
+  bench = await openDemoBench();
   ines = (await bench.ask<Wearer[]>('GET', '/api/wearers')).body.find(({ name }) => name.startsWith('Ines'))!;
 });
 afterAll(() => bench.close());

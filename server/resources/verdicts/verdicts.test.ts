@@ -6,17 +6,14 @@ import type { Hearsay, ProductUsed, Verdict, VerdictInput } from '@sabor/contrac
 import type { Wearer } from '@sabor/contract/wearer';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { demoSource } from '../../../scripts/start/demo.ts';
-import { openBench, type TestBench } from '../../testing/bench.ts';
-import { loadBackup } from '../backup/load.ts';
+import { openDemoBench, type TestBench } from '../../testing/bench.ts';
 
 let bench: TestBench;
 let ines: Wearer;
 let trial: TrialDetail;
 let product: Product;
 beforeAll(async () => {
-  bench = await openBench();
-  await loadBackup(bench.db, demoSource(new Date()));
+  bench = await openDemoBench();
   ines = (await bench.ask<Wearer[]>('GET', '/api/wearers')).body.find(({ name }) => name.startsWith('Ines'))!;
   const trials = (await bench.ask<TrialDetail[]>('GET', '/api/trials')).body;
   trial = trials.find(({ question }) => question.includes('stage doors'))!;
