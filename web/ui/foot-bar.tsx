@@ -9,7 +9,9 @@ function place(bar: Element | null): void {
   const { top, bottom } = bar.getBoundingClientRect();
   // Where it stands high enough within the page, messages have the foot of the screen to themselves.
   const lifted = innerHeight - bottom < MESSAGES ? Math.max(0, innerHeight - top) : 0;
-  document.documentElement.style.setProperty('--foot', `${lifted}px`);
+  const { style } = document.documentElement;
+  // Told anew, it has all of the page's styles reckoned anew.
+  if (style.getPropertyValue('--foot') !== `${lifted}px`) style.setProperty('--foot', `${lifted}px`);
 }
 
 /** Buttons that stay at the foot of the screen. Messages lie above it, whatever its height is just then. */
