@@ -127,7 +127,7 @@ describe('a backup', () => {
 
   it('that was cut short, packed again or is something else changes nothing and says so', async () => {
     const empty = await openBench();
-    const bytes = readFileSync(demoFile);
+    const bytes = readFileSync(lightFile);
     expect((await send(empty, bytes.subarray(0, bytes.length - 900))).detail).toContain('its end is missing');
     expect((await send(empty, 'a letter')).detail).toContain('neither a backup as Sabor writes it');
     expect((await send(empty, bytes, { 'Content-Encoding': 'gzip' })).status).toBe(415);
@@ -294,7 +294,7 @@ describe('an edited backup is refused with the line that is wrong', () => {
     const without = new Map(files);
     without.delete('data/reading.csv');
     expect((await send(empty, await zipped(without))).detail).toContain('“data/reading.csv” is missing');
-    const whole = await unzipped(readFileSync(demoFile));
+    const whole = await unzipped(readFileSync(lightFile));
     const text = whole.get('data/line.csv')!.toString();
     const changed = new Map(whole).set('data/line.csv', Buffer.from(text.replace(/[a-z] [a-z]/, 'x y')));
     expect((await send(empty, await zipped(changed))).detail).toContain('its checksum differs');
@@ -349,7 +349,7 @@ describe('photographs in a backup', () => {
     );
     const file = path.join(folder, 'pictures.zip');
     await writeBackup(bench.db, file);
-    expect(readFileSync(file).length).toBeLessThan(3_000_000 + readFileSync(demoFile).length + 20_000);
+    expect(readFileSync(file).length).toBeLessThan(3_000_000 + readFileSync(lightFile).length + 20_000);
     const other = await openBench();
     await readBackup(other.db, file);
     const back = await other.db.query('select bytes, size from photograph order by id');
