@@ -6,9 +6,9 @@ import { defineConfig, type TestProjectInlineConfiguration } from 'vitest/config
 const STUCK = 600_000;
 
 /**
- * Modules are Node.js's own, read by tsx as `npm start` reads them, and not a runner's, which looks up every import in a table
- * at each use: what goes through a photograph's pixels takes half as long again there. Files share what they import: read once
- * a worker, not once a file.
+ * Modules are Node.js's own, read by tsx, and not a runner's, which looks up every import in a table at each use: what goes
+ * through a photograph's pixels takes an eighth to a quarter longer there. Files share what they import: read once a worker,
+ * not once a file.
  */
 const project: TestProjectInlineConfiguration['test'] = {
   isolate: false,

@@ -13,7 +13,7 @@ interface Violation {
 
 test.describe.configure({ mode: 'parallel' });
 
-/** All of axe-core's rules but the one that takes half of its time: a phone's page has the colours of the bench. */
+/** All of axe-core's rules but the one that takes half of its time, where the same page's colours were looked at already. */
 const NO_COLOURS = { rules: { 'color-contrast': { enabled: false } } };
 
 /** What axe-core finds wrong, of all its rules or as its options say; what it calls minor is let be. */
@@ -319,12 +319,13 @@ test('axe finds nothing on an empty Sabor', async ({ page }) => {
     '/board',
     '/data',
   ].entries()) {
-    const look = looks(nth);
-    await page.setViewportSize(look.bench ? BENCH : PHONE);
+    const { bench, phone } = looks(nth);
+    await page.setViewportSize(bench ? BENCH : PHONE);
     await visit(page, path, /./);
-    if (look.bench) expect.soft(await violations(page), `${path} empty at the bench`).toEqual([]);
+    if (bench) expect.soft(await violations(page), `${path} empty at the bench`).toEqual([]);
+    if (!phone) continue;
     await page.setViewportSize(PHONE);
-    if (look.phone) expect.soft(await violations(page, NO_COLOURS), `${path} empty at a phone`).toEqual([]);
+    expect.soft(await violations(page, bench ? NO_COLOURS : {}), `${path} empty at a phone`).toEqual([]);
   }
 });
 

@@ -6,8 +6,6 @@ import { layOut, reckoningOf } from './effects.ts';
 import { jointIntervals } from './joint-intervals.ts';
 import { referenceOf, shareOf } from './reference-set.ts';
 
-// Joint intervals take their time on a busy machine.
-
 const gaps = (values: readonly (number | null)[]) => Float64Array.from(values, (x) => x ?? Number.NaN);
 const CODES = [0, 1, 1, 0, 1, 0, 0, 1];
 

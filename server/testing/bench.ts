@@ -4,7 +4,7 @@ import { demoSource } from '../../scripts/start/demo.ts';
 import { type Db, openPool } from '../db/pool.ts';
 import type { Door } from '../network/door.ts';
 import { loadBackup } from '../resources/backup/load.ts';
-import { freshDatabase, openBenchOn, type TestBench } from './open-bench.ts';
+import { freshDatabase, leave, openBenchOn, type TestBench } from './open-bench.ts';
 
 export type { Answer, TestBench } from './open-bench.ts';
 
@@ -20,12 +20,11 @@ const DEMO = 'demo_template';
 async function makeDemo(admin: Db): Promise<void> {
   const db = await freshDatabase(inject('databaseUrl'), inject('template'));
   await loadBackup(db, demoSource(new Date()));
-  const { rows } = await db.query<{ name: string }>('select current_database() as name');
-  await db.end();
-  await admin.query(`alter database ${rows[0]!.name} rename to ${DEMO}`);
+  // Under this name it is whole: whoever is stopped half-way leaves none.
+  await admin.query(`alter database ${await leave(db)} rename to ${DEMO}`);
 }
 
-/** A Sabor of its own with the demo in it: loaded once in a run, by whoever comes first, and copied. */
+/** A Sabor of its own with the demo in it: loaded once in a run, by whoever comes first, and copied by one after the other. */
 export async function openDemoBench(): Promise<TestBench> {
   const admin = openPool(inject('databaseUrl'));
   const client = await admin.connect();

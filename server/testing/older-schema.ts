@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { STATES } from '../db/migrate.ts';
 import type { Db } from '../db/pool.ts';
-import { freshDatabase } from './open-bench.ts';
+import { freshDatabase, leave } from './open-bench.ts';
 
 const files = Object.keys(STATES);
 export const md5 = (text: string) => createHash('md5').update(text, 'utf8').digest('hex');
@@ -45,9 +45,7 @@ async function templateOf(databaseUrl: string, version: number): Promise<string>
     const db = await freshDatabase(databaseUrl, chain[next - 1]);
     if (next === 0) await beginRecord(db);
     else await takeOn(db, next, MIGRATIONS[next - 1]!);
-    const { rows } = await db.query<{ name: string }>('select current_database() as name');
-    await db.end();
-    chain.push(rows[0]!.name);
+    chain.push(await leave(db));
   }
   return chain[version]!;
 }

@@ -48,14 +48,19 @@ export async function freshDatabase(databaseUrl: string, template?: string): Pro
   return openPool(server.href);
 }
 
+/** Leaves a database, so that it can be copied from; gives its name. */
+export async function leave(db: Db): Promise<string> {
+  const { rows } = await db.query<{ name: string }>('select current_database() as name');
+  await db.end();
+  return rows[0]!.name;
+}
+
 /** Makes a database with the newest schema in the cluster at `databaseUrl`, to be copied from; gives its name. */
 export async function makeTemplate(databaseUrl: string): Promise<string> {
   const db = await freshDatabase(databaseUrl);
   await migrate(db);
   await makeServerRole(db, SERVER_PASSWORD);
-  const { rows } = await db.query<{ name: string }>('select current_database() as name');
-  await db.end();
-  return rows[0]!.name;
+  return leave(db);
 }
 
 /**
