@@ -1,13 +1,7 @@
-import type { Locator } from '@playwright/test';
-import { expect, PHONE, test } from './bench.ts';
+import { expect, expectApart, PHONE, test } from './bench.ts';
 import { makeTrial } from './make-trial.ts';
 
 test.use({ viewport: PHONE });
-
-const lowerEdge = async (what: Locator) => {
-  const { y, height } = (await what.boundingBox())!;
-  return y + height;
-};
 
 /** On the demo's planned trial, so that the other tests find theirs as they left it. */
 test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async ({ page }) => {
@@ -36,13 +30,12 @@ test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async (
   }
   await page.getByRole('button', { name: 'Start 5 min' }).click();
   await expect(page.getByRole('timer')).toHaveText(/^4:5\d$/);
-  // What is said of it covers neither the buttons nor the line above them.
+  // What is said of it covers neither the buttons nor the line among them.
   const differs = page.getByText(/^If done now: 0\.\d min instead of 5\.$/);
   await expect(differs).toBeVisible();
   const said = page.getByRole('listitem').filter({ hasText: 'Detangle: 5 min begun.' });
-  await expect
-    .poll(async () => (await differs.boundingBox())!.y - (await lowerEdge(said)))
-    .toBeGreaterThanOrEqual(0);
+  for (const shown of [differs, page.getByRole('button', { name: /^Done ·/ }), page.getByRole('timer')])
+    await expectApart(said, shown);
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Detangle' })).toBeVisible();
   await expect(page.getByRole('timer')).toHaveText(/^4:\d\d$/);
@@ -50,6 +43,14 @@ test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async (
   await page.getByRole('button', { name: /^Done( ·|$)/ }).click();
 
   await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeFocused();
+  // What can hurt is read without a finger on the page, also while what was just done is told.
+  const done = page.getByRole('listitem').filter({ hasText: 'Detangle: done.' });
+  const undo = (await done.getByRole('button', { name: 'Undo' }).boundingBox())!;
+  expect(Math.min(undo.width, undo.height)).toBeGreaterThanOrEqual(64);
+  const caution = page.getByRole('list', { name: 'Cautions' });
+  await expect(caution).toBeInViewport({ ratio: 1 });
+  for (const below of [done, page.getByRole('button', { name: /^Done ·/ })])
+    await expectApart(caution, below);
   await page.getByRole('button', { name: 'Change', exact: true }).click();
   await page.getByLabel('How much').fill('abc');
   await page.getByRole('button', { name: 'Done like this' }).click();
@@ -111,14 +112,12 @@ test('a check-in by thumb: zones, numbers, undo, keys', async ({ page }) => {
   await page.getByRole('button', { name: 'Rate 7', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Crown, right: 7' })).toBeVisible();
   // What was said of it hides nothing that the next number is told by, and the numbers stay where they were.
-  const said = (await page.getByRole('listitem').filter({ hasText: 'Undo' }).boundingBox())!;
+  const rated = page.getByRole('listitem').filter({ hasText: 'Undo' });
   for (const told of [
     page.getByText('Every clump separate and whole'),
     page.getByRole('button', { name: 'Rate 0' }),
-  ]) {
-    const box = (await told.boundingBox())!;
-    expect(box.y + box.height <= said.y || box.y >= said.y + said.height).toBe(true);
-  }
+  ])
+    await expectApart(told, rated);
   expect(await tops()).toEqual(before);
   await page.getByRole('button', { name: /^Crown, left/ }).focus();
   await page.keyboard.press('Enter');

@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type Locator, type Page } from '@playwright/test';
 import { E2E_PORT } from '../playwright.config.ts';
 
 /** Asks the server of the tests for something fresh: the address of a bench of its own, full or empty, or of a bare database. */
@@ -46,6 +46,12 @@ export const WHOLE = process.env.SABOR_WHOLE === 'yes';
 
 export const PHONE = { width: 390, height: 844 };
 export const BENCH = { width: 1280, height: 800 };
+
+/** One lies above the other. */
+export async function expectApart(one: Locator, other: Locator): Promise<void> {
+  const [a, b] = [(await one.boundingBox())!, (await other.boundingBox())!];
+  expect(a.y + a.height <= b.y || b.y + b.height <= a.y).toBe(true);
+}
 
 /** Runs a wash day from its start button to the end of the routine, every step as planned. */
 export async function runWashDay(

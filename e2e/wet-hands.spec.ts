@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, openNotes, PHONE, test } from './bench.ts';
+import { expect, expectApart, openNotes, PHONE, test } from './bench.ts';
 import { copyHead, makeTrial } from './make-trial.ts';
 
 test.use({ viewport: PHONE });
@@ -53,11 +53,10 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   const twenty = page.getByRole('button', { name: 'about 20 more' });
   await twenty.click();
   // What is said of it lies over nothing that is tapped next.
-  const said = (await page.getByRole('listitem').filter({ hasText: 'About 20 hairs.' }).boundingBox())!;
+  const said = page.getByRole('listitem').filter({ hasText: 'About 20 hairs.' });
   for (const next of [twenty, page.getByText(/ordinary for|how long ago it was/)]) {
     await next.scrollIntoViewIfNeeded();
-    const box = (await next.boundingBox())!;
-    expect(box.y + box.height <= said.y || box.y >= said.y + said.height).toBe(true);
+    await expectApart(next, said);
   }
   await expect(page.getByText('Shed hairs: about 20')).toBeVisible();
   await twenty.click();

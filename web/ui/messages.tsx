@@ -22,14 +22,14 @@ export const Messages = ({
       <Toast.Root
         key={key}
         onOpenChange={(open) => !open && over(key)}
-        className="flex items-center gap-4 rounded-tag border-2 border-paper bg-ink px-4 py-2 text-paper shadow-lg"
+        className="flex items-center gap-4 rounded-tag border-2 border-paper bg-ink px-4 text-paper shadow-lg"
       >
-        <Toast.Title className="text-[0.95rem]">{text}</Toast.Title>
+        <Toast.Title className="py-2 text-[0.95rem]">{text}</Toast.Title>
         {undo && (
           <Toast.Action altText="Undo what was just done" asChild>
             <button
               type="button"
-              className="min-h-10 px-2 font-semibold underline underline-offset-4"
+              className="my-2 min-h-10 px-2 font-semibold underline underline-offset-4"
               onClick={() => void undo()}
             >
               Undo

@@ -199,10 +199,13 @@ export function StepCard({
             {product && <p className="mt-3 text-3xl font-semibold leading-tight">{product.name}</p>}
             {step.dose && <p className="figure mt-1 text-4xl text-amber">{doseInWords(step.dose)}</p>}
             {how && <p className="mt-2 text-2xl">{how}</p>}
-            <p className="mt-3 text-lg text-paper/80">{slot.says}</p>
-            {step.note && <p className="mt-2 text-lg">“{step.note}”</p>}
-            {product?.labelDirections && (
-              <p className="mt-2 text-paper/80">The label says: {product.labelDirections}</p>
+            {/* What can hurt stands above the fold of a phone. */}
+            {cautions.length > 0 && (
+              <ul aria-label="Cautions" className="mt-4 space-y-1 rounded-tag bg-amber px-3 py-2 text-ink">
+                {cautions.map(({ id, says }) => (
+                  <li key={id}>{says}</li>
+                ))}
+              </ul>
             )}
             {minutes !== null && step.status === 'waiting' && (
               <div className="mt-5">
@@ -222,6 +225,11 @@ export function StepCard({
                 />
               </div>
             )}
+            <p className="mt-3 text-lg text-paper/80">{slot.says}</p>
+            {step.note && <p className="mt-2 text-lg">“{step.note}”</p>}
+            {product?.labelDirections && (
+              <p className="mt-2 text-paper/80">The label says: {product.labelDirections}</p>
+            )}
             {departed.length > 0 && (
               <ul className="mt-4 border-l-4 border-amber pl-3 text-lg" aria-label="Changes from plan">
                 {departed.map((says) => (
@@ -229,19 +237,7 @@ export function StepCard({
                 ))}
               </ul>
             )}
-            {cautions.length > 0 && (
-              <ul aria-label="Cautions" className="mt-4 space-y-1 rounded-tag bg-amber px-3 py-2 text-ink">
-                {cautions.map(({ id, says }) => (
-                  <li key={id}>{says}</li>
-                ))}
-              </ul>
-            )}
             {photo}
-            <p className="mt-4 text-lg text-paper/80">
-              {next && `Next: ${next}`}
-              {next && toGo >= 1 && ' · '}
-              {toGo >= 1 && `about ${Math.round(toGo)} min to go`}
-            </p>
           </>
         )}
       </div>
@@ -280,12 +276,12 @@ export function StepCard({
               If done now: {wouldDepart.join(' ')}
             </p>
           )}
-          {over === 'notes' && (
-            // Who taps one note after the other finds no message where the next one was.
-            <MessageRoom className="col-span-4">
-              <p className="text-paper/75">Each tap is kept at once.</p>
-            </MessageRoom>
-          )}
+          {/* Who taps one step or one note after the other finds no message over the next. */}
+          <MessageRoom className="col-span-4">
+            <p className="text-lg leading-snug text-paper/80">
+              {over === 'notes' ? 'Each tap is kept at once.' : whatComes(next, toGo)}
+            </p>
+          </MessageRoom>
           <button
             type="button"
             className={`${big} ${over === 'notes' ? 'col-span-2 px-2 text-lg!' : 'col-span-4'} bg-hibiscus text-paper`}
@@ -328,6 +324,9 @@ export function StepCard({
     </section>
   );
 }
+
+const whatComes = (next: string | null, toGo: number): string =>
+  [next && `Next: ${next}`, toGo >= 1 && `about ${Math.round(toGo)} min to go`].filter(Boolean).join(' · ');
 
 /** What Done will store of the minutes: what its clock ran, beside what was planned. */
 function doneLabel(step: WashStep, ran: number | undefined): string {
