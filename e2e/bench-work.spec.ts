@@ -1,7 +1,7 @@
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { expect, test } from './bench.ts';
+import { expect, fresh, test } from './bench.ts';
 
 test('what was typed survives a refusal and a reload', async ({ page }) => {
   await page.goto('/shelf/new');
@@ -215,7 +215,7 @@ test('what two tabs change of one record is put together, or chosen side by side
 
 test('a nightly backup goes to a folder that is chosen, and is tried out', async ({ page }) => {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-nights-'));
-  await page.goto('/data');
+  await page.goto(`${await fresh('?empty')}/data`);
   await page.getByLabel('Folder for backups').fill('nights');
   await page.getByRole('button', { name: 'Save folder' }).click();
   await expect(page.getByText('Give the whole path of the folder, from / on.')).toBeVisible();

@@ -64,7 +64,7 @@ describe('a made-up head', () => {
 
   it('has no halo without strands that stand off, and twice the strands give about twice of it', () => {
     const at = (flyaways: number) =>
-      truthOf(madeUpHead({ ...usualHead('wave', 'dark', 8), flyaways }), 180, 30_000).halo;
+      truthOf(madeUpHead({ ...usualHead('wave', 'dark', 8), flyaways }), 180, 10_000).halo;
     expect(at(0)).toBe(0);
     const times = at(1600) / at(800);
     expect(times).toBeGreaterThan(1.6);

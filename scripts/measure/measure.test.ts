@@ -41,6 +41,8 @@ const scene: Scene = {
 /** What is so of the head by its geometry. */
 const truth = truthOf(scene.head!, scene.turn, 60_000);
 let picture: Picture;
+/** What the file says where its mask is told. */
+let plain: { code: number; rows: Row[] };
 beforeAll(async () => {
   picture = photographed(drawn(scene, FRAME, { supersampling: 2 }));
   await raw(picture).jpeg({ quality: 92 }).toFile(at('hair.jpg'));
@@ -51,7 +53,8 @@ beforeAll(async () => {
   )
     .png()
     .toFile(at('mask.png'));
-}, 120_000);
+  plain = await rows(at('hair.jpg'), '--mask', at('mask.png'));
+});
 afterAll(() => rmSync(folder, { recursive: true }));
 
 describe('npm run measure', () => {
@@ -72,11 +75,10 @@ describe('npm run measure', () => {
     expect(read[0]!.silhouette).toBeCloseTo(said.get('silhouette')!, 0);
   });
 
-  it('reads halo, silhouette and flyaways of a JPEG, one row a picture', async () => {
-    const { code, rows: read } = await rows(at('hair.jpg'), at('hair.jpg'), '--mask', at('mask.png'));
+  it('reads halo, silhouette and flyaways of a JPEG', () => {
+    const { code, rows: read } = plain;
     expect(code).toBe(0);
-    expect(read).toHaveLength(2);
-    expect(read[0]).toEqual(read[1]);
+    expect(read).toHaveLength(1);
     expect(read[0]!.pxPerMm! / PX).toBeCloseTo(1, 2);
     expect(Math.abs(read[0]!.halo! - truth.halo)).toBeLessThan(0.2);
     expect(Math.abs((100 * read[0]!.silhouette!) / truth.silhouette - 1)).toBeLessThan(0.02);
@@ -100,7 +102,6 @@ describe('npm run measure', () => {
   });
 
   it('reads the same turned by its camera, and in grey of sixteen bits', async () => {
-    const plain = (await rows(at('hair.jpg'), '--mask', at('mask.png'))).rows[0]!;
     // Kept lying on its side, with a note to turn it.
     await raw(picture)
       .rotate(-90)
@@ -110,9 +111,11 @@ describe('npm run measure', () => {
     await raw(picture).toColourspace('grey16').png().toFile(at('grey.png'));
     const { code, rows: read } = await rows(at('turned.jpg'), at('grey.png'), '--mask', at('mask.png'));
     expect(code).toBe(0);
+    expect(read).toHaveLength(2);
+    const [before] = plain.rows;
     for (const row of read) {
-      expect(row.halo! - plain.halo!).toBeLessThan(0.05);
-      expect(row.silhouette! / plain.silhouette!).toBeCloseTo(1, 2);
+      expect(Math.abs(row.halo! - before!.halo!)).toBeLessThan(0.05);
+      expect(row.silhouette! / before!.silhouette!).toBeCloseTo(1, 2);
     }
   });
 

@@ -1,9 +1,10 @@
 import { COPY_SIDE, type Orientation, PHOTOGRAPH_PIXELS, UPRIGHT } from '@sabor/core/basin/photograph-size';
-import sharp from 'sharp';
 
 /** A picture made upright and small, as a JPEG in sRGB with nothing else in it; null where it cannot be decoded. */
 export async function uprightCopy(bytes: Buffer, orientation: Orientation): Promise<Buffer | null> {
   const { mirrored, turn } = UPRIGHT[orientation];
+  // A twentieth of a start is spent on it, and few starts need it.
+  const { default: sharp } = await import('sharp');
   try {
     // Mirrored and turned one after the other: sharp would turn first.
     const small = await sharp(bytes, { limitInputPixels: PHOTOGRAPH_PIXELS, failOn: 'none' })

@@ -3,8 +3,7 @@ import { createRequire } from 'node:module';
 import type { ReportInput } from '@sabor/contract/report';
 import { type Block, figureColumns } from '@sabor/words/report/blocks';
 import { drawingSvg } from '@sabor/words/report/drawings';
-import PDFDocument from 'pdfkit';
-import svgToPdf from 'svg-to-pdfkit';
+import type SvgToPdf from 'svg-to-pdfkit';
 import type * as v from 'valibot';
 
 const { resolve } = createRequire(import.meta.url);
@@ -24,6 +23,7 @@ const FOOT = 40;
 
 type Report = v.InferOutput<typeof ReportInput>['report'];
 type Doc = PDFKit.PDFDocument;
+type DrawSvg = typeof SvgToPdf;
 
 /** Whether the narrow font has every sign of a text. */
 function covers(doc: Doc, text: string): boolean {
@@ -103,7 +103,12 @@ function table(doc: Doc, parent: Structure, block: Extract<Block, { kind: 'table
   doc.moveDown(0.8);
 }
 
-function drawing(doc: Doc, parent: Structure, block: Extract<Block, { kind: 'drawing' }>): void {
+function drawing(
+  doc: Doc,
+  parent: Structure,
+  block: Extract<Block, { kind: 'drawing' }>,
+  drawSvg: DrawSvg,
+): void {
   const svg = drawingSvg(block.drawing);
   const width = Math.min(480, doc.page.width - 2 * MARGIN);
   if (svg) {
@@ -116,7 +121,7 @@ function drawing(doc: Doc, parent: Structure, block: Extract<Block, { kind: 'dra
       parent,
       'Figure',
       () => {
-        svgToPdf(doc, svg, MARGIN, y, {
+        drawSvg(doc, svg, MARGIN, y, {
           width,
           height,
           // Only Sabor's own fonts, and nothing fetched or read.
@@ -192,7 +197,13 @@ function pair(
   doc.moveDown(0.6);
 }
 
-function write(doc: Doc, parent: Structure, block: Exclude<Block, Picture>, next: Block | undefined): void {
+function write(
+  doc: Doc,
+  parent: Structure,
+  block: Exclude<Block, Picture>,
+  next: Block | undefined,
+  drawSvg: DrawSvg,
+): void {
   switch (block.kind) {
     case 'heading': {
       const size = block.level === 2 ? 15 : 11;
@@ -238,7 +249,7 @@ function write(doc: Doc, parent: Structure, block: Exclude<Block, Picture>, next
       table(doc, parent, block);
       return;
     case 'drawing':
-      drawing(doc, parent, block);
+      drawing(doc, parent, block, drawSvg);
       return;
   }
 }
@@ -269,11 +280,16 @@ function feet(doc: Doc, disclosure: string): void {
  * A report as PDF: text with its fonts inside, tagged headings, lists, tables and figures, drawings as vectors, a numbered foot
  * with the disclosure on every page. `pictures`: JPEG or PNG by photograph id; one that is missing is said so.
  */
-export function asPdf(
+export async function asPdf(
   { title, about, blocks, disclosure }: Report,
   paper: 'A4' | 'LETTER',
   pictures: ReadonlyMap<string, Buffer>,
 ): Promise<Buffer> {
+  // A seventh of a start is spent on these two, and few days need them.
+  const [{ default: PDFDocument }, { default: drawSvg }] = await Promise.all([
+    import('pdfkit'),
+    import('svg-to-pdfkit'),
+  ]);
   const doc = new PDFDocument({
     size: paper,
     margins: { top: MARGIN, left: MARGIN, right: MARGIN, bottom: MARGIN + FOOT },
@@ -303,7 +319,7 @@ export function asPdf(
   for (let i = 0; i < blocks.length; i++) {
     const block = blocks[i]! as Block;
     if (block.kind !== 'picture') {
-      write(doc, root, block, blocks[i + 1] as Block | undefined);
+      write(doc, root, block, blocks[i + 1] as Block | undefined, drawSvg);
       continue;
     }
     const beside = blocks[i + 1];
@@ -321,5 +337,5 @@ export function asPdf(
   root.end();
   feet(doc, disclosure);
   doc.end();
-  return done;
+  return await done;
 }
