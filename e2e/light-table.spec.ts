@@ -64,4 +64,10 @@ test('two options’ pictures lie on the light table at one scale, moved togethe
   const [first, second] = await Promise.all(films.map(async (film) => (await film.boundingBox())!));
   expect(first!.y).toBe(second!.y);
   expect(first!.x + first!.width).toBeLessThanOrEqual(second!.x);
+  // One is heard at a time.
+  const muted = () =>
+    clips.locator('video').evaluateAll((all) => all.map((film) => (film as HTMLVideoElement).muted));
+  expect(await muted()).toEqual([false, true]);
+  await clips.getByLabel('Sound').selectOption('none');
+  expect(await muted()).toEqual([true, true]);
 });
