@@ -6,6 +6,7 @@ import { SLOTS } from '@sabor/core/step/slots';
 import { isForLater } from '@sabor/core/step/step';
 import type { ReactNode } from 'react';
 import { FootBar } from '../../ui/foot-bar.tsx';
+import { MessageRoom } from '../../ui/message-room.tsx';
 import { big, chip } from './big.ts';
 import { DayFigures } from './day-figures.tsx';
 
@@ -95,13 +96,16 @@ export function TheEnd({
         {scale('strain')}
         {scale('patience')}
         <DayFigures day={day} daysSince={daysSince} products={products} dark />
-        <p className="mt-4 text-lg text-paper/80">
-          Next: check in while it is wet, in the cast, and once it is finished. Days are counted from the
-          finished hair.
-        </p>
+        <p className="mt-4 text-lg text-paper/80">Days are counted from the finished hair.</p>
         {photo}
       </div>
       <FootBar className="grid-cols-3 gap-3 bg-ink pt-4 pb-2">
+        {/* Who tells the effort finds no message over the patience. */}
+        <MessageRoom className="col-span-3">
+          <p className="text-lg leading-snug text-paper/80">
+            Next: check in while it is wet, in the cast, and once it is finished.
+          </p>
+        </MessageRoom>
         <button type="button" className={`${big} col-span-2 bg-hibiscus text-paper`} onClick={finish}>
           Finish the routine
         </button>
