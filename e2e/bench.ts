@@ -47,10 +47,13 @@ export const WHOLE = process.env.SABOR_WHOLE === 'yes';
 export const PHONE = { width: 390, height: 844 };
 export const BENCH = { width: 1280, height: 800 };
 
-/** One lies above the other. */
-export async function expectApart(one: Locator, other: Locator): Promise<void> {
-  const [a, b] = [(await one.boundingBox())!, (await other.boundingBox())!];
-  expect(a.y + a.height <= b.y || b.y + b.height <= a.y).toBe(true);
+/** The first, a message that may be gone a moment later, say, lies above or below each of the others. */
+export async function expectApart(first: Locator, ...others: Locator[]): Promise<void> {
+  const a = (await first.boundingBox())!;
+  for (const other of others) {
+    const b = (await other.boundingBox())!;
+    expect(a.y + a.height <= b.y || b.y + b.height <= a.y, String(other)).toBe(true);
+  }
 }
 
 /** Runs a wash day from its start button to the end of the routine, every step as planned. */

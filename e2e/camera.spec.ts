@@ -1,7 +1,7 @@
 import { expect, PHONE, test, WHOLE } from './bench.ts';
 import { beginDay, makeTrial } from './make-trial.ts';
 
-test('a newcomer photographs two wash days with the simulated camera, and reads how far they are apart', async ({
+test('a newcomer photographs with the simulated camera, is led back to the same distance, and reads how far days are apart', async ({
   page,
 }) => {
   test.setTimeout(900_000);

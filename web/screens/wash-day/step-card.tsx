@@ -225,11 +225,11 @@ export function StepCard({
                 />
               </div>
             )}
-            <p className="mt-3 text-lg text-paper/80">{slot.says}</p>
-            {step.note && <p className="mt-2 text-lg">“{step.note}”</p>}
+            {step.note && <p className="mt-3 text-lg">“{step.note}”</p>}
             {product?.labelDirections && (
-              <p className="mt-2 text-paper/80">The label says: {product.labelDirections}</p>
+              <p className="mt-3 text-paper/80">The label says: {product.labelDirections}</p>
             )}
+            <p className="mt-2 text-lg text-paper/80">{slot.says}</p>
             {departed.length > 0 && (
               <ul className="mt-4 border-l-4 border-amber pl-3 text-lg" aria-label="Changes from plan">
                 {departed.map((says) => (
