@@ -1,7 +1,7 @@
 import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { expect, fresh, test } from './bench.ts';
+import { expect, fresh, test, WHOLE } from './bench.ts';
 
 test('what was typed survives a refusal and a reload', async ({ page }) => {
   await page.goto('/shelf/new');
@@ -20,7 +20,9 @@ test('what was typed survives a refusal and a reload', async ({ page }) => {
   await expect(page.getByLabel('Note')).toHaveValue('');
 });
 
-test('ingredients of over a megabyte get a sentence and stay where they are', async ({ page }) => {
+test('ingredients of over a megabyte get a sentence and stay where they are', { tag: '@soak' }, async ({
+  page,
+}) => {
   await page.goto('/shelf/new');
   await page.getByLabel('Name').fill('Endless Gel');
   await page.getByLabel('Gel or jelly').check();
@@ -36,9 +38,9 @@ test('ingredients of over a megabyte get a sentence and stay where they are', as
   await page.getByRole('button', { name: 'Discard what I typed' }).click();
 });
 
-test('what stands on a page stays there when the server answers no more, and says how old it is', async ({
-  page,
-}) => {
+test('what stands on a page stays there when the server answers no more, and says how old it is', {
+  tag: '@soak',
+}, async ({ page }) => {
   await page.goto('/shelf');
   const product = page.getByRole('link', { name: 'Kelp Fold Gel' }).first();
   await expect(product).toBeVisible();
@@ -75,10 +77,11 @@ test.describe(() => {
     const failed = page.getByText(/failed as it read this again. This stands here as it was: /);
     const fail = (what: string) =>
       page.route(what, (route) => route.fulfill({ status: 500, json: { status: 500, detail: 'It broke.' } }));
+    const board = ['/board', page.getByRole('columnheader').first(), '**/api/wearers/*/file'] as const;
     for (const [at, stands, path] of [
-      ['/shelf', page.getByRole('link', { name: 'Kelp Fold Gel' }).first(), '**/api/shelf'],
-      ['/board', page.getByRole('columnheader').first(), '**/api/wearers/*/file'],
-    ] as const) {
+      ['/shelf', page.getByRole('link', { name: 'Kelp Fold Gel' }).first(), '**/api/shelf'] as const,
+      ...(WHOLE ? [board] : []),
+    ]) {
       await page.goto(at);
       await expect(stands).toBeVisible();
       await fail(path);

@@ -58,7 +58,9 @@ test('a tester reads which hold is first, opens a pair that never met, and turns
   await expect(standings).not.toContainText('Not tried on this head');
 });
 
-test('what is in view orders anew among itself, and the address keeps it', async ({ page }) => {
+test('what is in view orders anew among itself, and the address keeps it', { tag: '@soak' }, async ({
+  page,
+}) => {
   await page.goto('/board');
   const rows = page.getByRole('region', { name: 'Who is first' }).getByRole('listitem');
   await expect(rows.filter({ hasText: 'Kelp Fold Gel' })).not.toHaveCount(0);

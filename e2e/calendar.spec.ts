@@ -85,10 +85,9 @@ test('a planned trial is put on a day, moved, and taken back', async ({ page }) 
   await expect(row('Today')).toBeVisible();
 });
 
-test('reminds on this device of what comes due while the page lies in the background, once', async ({
-  browser,
-  baseURL,
-}) => {
+test('reminds on this device of what comes due while the page lies in the background, once', {
+  tag: '@soak',
+}, async ({ browser, baseURL }) => {
   const own = await browser.newContext({
     permissions: ['notifications'],
     serviceWorkers: 'block',

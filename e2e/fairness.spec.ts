@@ -5,7 +5,7 @@ const GELS = ['Anvil Gel', 'Kelp Fold Gel'];
 /** On a head whose drying history no other test reads. */
 const TOMASZ = 'Tomasz Adeyinka-Holm';
 
-test('a three-arm half-head is planned blind, told how many wash days it needs, and its codes are printed', async ({
+test('a three-arm half-head is planned blind, told what it can reach, and its codes are printed', async ({
   page,
 }) => {
   await page.goto('/trials/new/plan');
@@ -28,14 +28,6 @@ test('a three-arm half-head is planned blind, told how many wash days it needs, 
   await expect(page.getByRole('region', { name: 'What this plan can show' })).toContainText(
     '6 wash days can only hint, however large the difference.',
   );
-  await page.getByRole('button', { name: 'Simulate this plan' }).click();
-  const power = page.getByRole('region', { name: 'How many wash days?' });
-  await expect(power.getByRole('img', { name: /^Power by true difference/ })).toBeVisible({
-    timeout: 180_000,
-  });
-  await expect(power.getByText(/A difference of 1 is found with \d+ %/)).toBeVisible();
-  await expect(power.getByText(/6 wash days are about \d+ weeks and EUR/)).toBeVisible();
-
   await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
   await page.getByRole('link', { name: 'Code labels' }).click();
   await expect(page.getByRole('region', { name: 'Labels' }).getByText(/^\d{3}/)).toHaveCount(3);
@@ -119,7 +111,7 @@ test('the slip is judged before the outcomes are shown, and closed after', async
   await expect(page.getByRole('button', { name: 'Judge differently' })).toHaveCount(0);
 });
 
-test('the demo holds a clean, a weakened and a broken trial', async ({ page }) => {
+test('the demo holds a clean, a weakened and a broken trial', { tag: '@soak' }, async ({ page }) => {
   const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; question: string }[];
   const standing = async (question: RegExp) => {
     const trial = trials.find((one) => question.test(one.question))!;

@@ -168,7 +168,10 @@ test('kills, cut stretches and reloads lose nothing and double nothing', async (
   expect(cuts).toBeGreaterThan(2);
 });
 
-test('a first visit during the wash opens again without the server', async ({ page, browser }) => {
+test('a first visit during the wash opens again without the server', { tag: '@soak' }, async ({
+  page,
+  browser,
+}) => {
   if (!server) await startServer();
   await page.goto(`/trials/${await makeTrial(page, 'Seen before?')}`);
   await page.getByRole('button', { name: 'Start wash day 1' }).click();
@@ -202,9 +205,9 @@ test('a first visit during the wash opens again without the server', async ({ pa
   await phone.close();
 });
 
-test('taps wait for their own Sabor: another’s data on the same address neither takes nor loses them', async ({
-  page,
-}) => {
+test('taps wait for their own Sabor: another’s data on the same address neither takes nor loses them', {
+  tag: '@soak',
+}, async ({ page }) => {
   const another = await fresh('?bare');
   if (!server) await startServer();
   await page.goto('/');

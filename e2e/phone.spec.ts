@@ -241,9 +241,9 @@ test('a rater looks without knowing, the network gone or not; a wearer has their
   await Promise.all([raters.close(), wearers.close()]);
 });
 
-test('a wash day is prepared on the phone, begun where there is no network, and arrives whole', async ({
-  page: laptop,
-}) => {
+test('a wash day is prepared on the phone, begun where there is no network, and arrives whole', {
+  tag: '@soak',
+}, async ({ page: laptop }) => {
   const ago = (hours: number) => new Date(Date.now() - hours * 3_600_000).toISOString();
   const trial = await makeTrial(laptop, 'Washed in the hills?');
   const first = crypto.randomUUID();

@@ -53,9 +53,9 @@ test('a plan can be changed until it begins: dose against dose, zones, outcome',
   await expect(page.getByText(/What was planned before the first wash day is locked/)).toBeVisible();
 });
 
-test('a plan judged by what is measured speaks in its unit, and ratings keep to their scale', async ({
-  page,
-}) => {
+test('a plan judged by what is measured speaks in its unit, and ratings keep to their scale', {
+  tag: '@soak',
+}, async ({ page }) => {
   const trial = await makeTrial(page, 'Less of a halo?');
   await page.goto(`/trials/${trial}`);
   await page.getByRole('link', { name: 'Change the plan' }).click();
@@ -136,7 +136,9 @@ test('a resting length over the stretched one is refused beside its field', asyn
   await page.getByRole('button', { name: 'Discard what I typed' }).click();
 });
 
-test('a plan begins with a question: seven choices, filled in, undone, saved', async ({ page }) => {
+test('a plan begins with a question: seven choices, filled in, undone, simulated, saved', async ({
+  page,
+}) => {
   await page.goto('/trials/new/plan');
   const begin = page.getByRole('region', { name: 'Begin with a question' });
   await begin.getByRole('button', { name: 'Which of two …' }).click();
@@ -163,6 +165,13 @@ test('a plan begins with a question: seven choices, filled in, undone, saved', a
   await begin.getByLabel('At which step').selectOption({ index: 1 });
   await begin.getByRole('button', { name: 'Fill in the plan' }).click();
   await page.getByLabel('Whose hair').selectOption('Ines Falkenrath');
+  await page.getByRole('button', { name: 'Simulate this plan' }).click();
+  const power = page.getByRole('region', { name: 'How many wash days?' });
+  await expect(power.getByRole('img', { name: /^Power by true difference/ })).toBeVisible({
+    timeout: 180_000,
+  });
+  await expect(power.getByText(/A difference of 1 is found with \d+ %/)).toBeVisible();
+  await expect(power.getByText(/\d+ wash days are about \d+ weeks and EUR/)).toBeVisible();
   await page.getByRole('button', { name: 'Save the plan and randomise' }).click();
   await expect(page.getByRole('heading', { name: /^Is .* enough, or does it take .*\?$/ })).toBeVisible();
 });

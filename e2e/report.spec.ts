@@ -74,7 +74,7 @@ test('a finished trial leaves as a PDF, one web page that asks for nothing, and 
   expect(found).toEqual([]);
 });
 
-test('a verdict and a board leave as reports too', async ({ page }) => {
+test('a verdict and a board leave as reports too', { tag: '@soak' }, async ({ page }) => {
   const verdicts = (await (await page.request.get('/api/verdicts')).json()) as { id: string; name: string }[];
   await page.goto(`/verdicts/${verdicts.find(({ name }) => name === 'Sedge Jelly')!.id}`);
   await page.getByRole('link', { name: 'Report' }).click();

@@ -1,11 +1,10 @@
-import { expect, lookAndEnd, runWashDay, test, WHOLE } from './bench.ts';
+import { expect, lookAndEnd, runWashDay, test } from './bench.ts';
 
 /**
  * The whole road on screens alone: shelf, head, routine, trial, wash days, wear, comparison. In the soak; among the tests of every
  * change the whole job (`whole-job.spec.ts`) goes the same way.
  */
-test.skip(!WHOLE, 'in the soak');
-test('a tester takes an own two-arm trial from shelf to comparison', async ({ page }) => {
+test('a tester takes an own two-arm trial from shelf to comparison', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/shelf');
   for (const [name, price] of [
     ['Marsh Gel', '12,50'],

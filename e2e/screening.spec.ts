@@ -126,7 +126,7 @@ test('a rule is switched off for a wearer, and brought back', async ({ page }) =
   await expect(page.getByText(/^Every rule, 122 of them$/)).toBeVisible();
 });
 
-test('build-up and the whole routine are read from the lists', async ({ page }) => {
+test('build-up and the whole routine are read from the lists', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/heads');
   await page.getByRole('link', { name: 'Ines Falkenrath' }).click();
   await page.getByRole('tab', { name: 'Build-up' }).click();

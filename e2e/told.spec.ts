@@ -106,9 +106,9 @@ test('what day 2 told in nine taps stands by option in the comparison, in the fa
     expect(csv).toMatch(row);
 });
 
-test('a side that was spoiled before its rating is left out, with its count; marked after, it counts', async ({
-  page,
-}) => {
+test('a side that was spoiled before its rating is left out, with its count; marked after, it counts', {
+  tag: '@soak',
+}, async ({ page }) => {
   const trial = await makeTrial(
     page,
     'Spoiled?',
@@ -173,9 +173,9 @@ test('what was done and happened on the day before is said again in one tap, and
   await expect(again).toBeVisible();
 });
 
-test('a set on mixed rods with its own way at the nape is planned, conducted and compared without a note', async ({
-  page,
-}) => {
+test('a set on mixed rods with its own way at the nape is planned, conducted and compared without a note', {
+  tag: '@soak',
+}, async ({ page }) => {
   await page.goto('/routines');
   await page.getByRole('link', { name: 'Write a routine' }).click();
   await page.getByLabel('Name').fill('Rod set');
@@ -223,9 +223,9 @@ test('a set on mixed rods with its own way at the nape is planned, conducted and
   await expect(page.getByText('Set', { exact: true }).first()).toBeVisible();
 });
 
-test('a trial judged by a reading in words names the option that came nearer to the word wanted', async ({
-  page,
-}) => {
+test('a trial judged by a reading in words names the option that came nearer to the word wanted', {
+  tag: '@soak',
+}, async ({ page }) => {
   const clumps: Record<string, readonly number[]> = {
     'Anvil Gel': [2, 2, 2, 2],
     'Kelp Fold Gel': [4, 0, 4, 0],
@@ -342,9 +342,9 @@ test('a check-in of a half-head takes sixteen taps for all seven outcomes, a lat
   await heard(page, day, 32);
 });
 
-test('a check-in of a whole head takes twelve taps at most for all seven outcomes and its curls', async ({
-  page,
-}) => {
+test('a check-in of a whole head takes twelve taps at most for all seven outcomes and its curls', {
+  tag: '@soak',
+}, async ({ page }) => {
   const trial = await makeTrial(page, 'In twelve taps?');
   const day = await wornSinceYesterday(page, trial);
   await page.setViewportSize(PHONE);

@@ -88,7 +88,7 @@ test('without a trial a verdict is an impression, hearsay enters no figure, and 
   await expect(heard).not.toContainText('Too heavy');
 });
 
-test('a whole line is judged by the trials that held all of it', async ({ page }) => {
+test('a whole line is judged by the trials that held all of it', { tag: '@soak' }, async ({ page }) => {
   const wearers = (await (await page.request.get('/api/wearers')).json()) as { id: string; name: string }[];
   const maren = wearers.find(({ name }) => name.startsWith('Maren'))!.id;
   await page.goto(`/board?head=${maren}&role=line&by=definition`);
@@ -116,9 +116,9 @@ test('a whole line is judged by the trials that held all of it', async ({ page }
   await expect(page.getByText('Verdict · Whole line on Maren Castell-Yoon')).toBeVisible();
 });
 
-test('a technique gets a verdict of its own: an impression that says so, found again on its head', async ({
-  page,
-}) => {
+test('a technique gets a verdict of its own: an impression that says so, found again on its head', {
+  tag: '@soak',
+}, async ({ page }) => {
   const wearers = (await (await page.request.get('/api/wearers')).json()) as { id: string; name: string }[];
   const tomasz = wearers.find(({ name }) => name.startsWith('Tomasz'))!.id;
   await page.goto(`/heads/${tomasz}?part=verdicts`);

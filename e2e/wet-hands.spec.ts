@@ -238,7 +238,7 @@ test('two devices on one wash day come to the same, and say so', async ({ page, 
   await other.context().close();
 });
 
-test('ten pumps weighed once show that a dose was held', async ({ page }) => {
+test('ten pumps weighed once show that a dose was held', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/shelf');
   await page.getByRole('link', { name: 'Kelp Fold Gel' }).click();
   await page.getByLabel('Weigh a measure').selectOption('pump');

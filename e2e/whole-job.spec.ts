@@ -209,7 +209,7 @@ async function tabTo(page: Page, what: Locator): Promise<void> {
   throw new Error(`The Tab key does not come to ${what}.`);
 }
 
-test('a trial is planned, washed, rated and closed by keyboard alone', async ({ page }) => {
+test('a trial is planned, washed, rated and closed by keyboard alone', { tag: '@soak' }, async ({ page }) => {
   const keys = page.keyboard;
   const press = async (what: Locator) => {
     await tabTo(page, what);

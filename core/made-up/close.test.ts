@@ -38,7 +38,9 @@ describe('what is true of made-up hair from near', () => {
     expect(truth({ radius: 6, pitch: 30 }).run).toBeLessThan(little.run);
   });
 
-  it('is a deeper relief between clumps than between strands, the deeper the better they are bound', () => {
+  it('is a deeper relief between clumps than between strands, the deeper the better they are bound', {
+    tags: 'soak',
+  }, () => {
     const [bound, loose] = [truth({ loose: 0.9 }), truth({ loose: 2.6 })];
     expect(bound.relief).toBeGreaterThan(loose.relief);
     expect(loose.relief).toBeGreaterThan(0);
@@ -73,7 +75,9 @@ describe('made-up hair from near', () => {
     expect(curl!.pitch / USUAL_CLOSE.pitch).toBeCloseTo(1, 2);
   });
 
-  it('reads hardly another number one EV darker and warmer; without its card, or soft, none', () => {
+  it('reads hardly another number one EV darker and warmer; without its card, or soft, none', {
+    tags: 'soak',
+  }, () => {
     const frame: CloseFrame = {
       width: Math.round(100 * PX),
       height: Math.round(116 * PX),

@@ -62,7 +62,9 @@ describe('a made-up head', () => {
     expect(areaOf(outlineFrom(body, 0)) / areaOf(from(0))).toBeGreaterThan(1.001);
   });
 
-  it('has no halo without strands that stand off, and twice the strands give about twice of it', () => {
+  it('has no halo without strands that stand off, and twice the strands give about twice of it', {
+    tags: 'soak',
+  }, () => {
     const at = (flyaways: number) =>
       truthOf(madeUpHead({ ...usualHead('wave', 'dark', 8), flyaways }), 180, 10_000).halo;
     expect(at(0)).toBe(0);
@@ -103,7 +105,9 @@ describe('measured in its picture', () => {
     }
   });
 
-  it('reads the same in a mirror, and hardly another number one EV darker and warmer', () => {
+  it('reads the same in a mirror, and hardly another number one EV darker and warmer', {
+    tags: 'soak',
+  }, () => {
     const before = read({ picture: plain, scene });
     const flipped = { ...plain, data: new Uint8ClampedArray(plain.data.length) };
     const mask = maskOf(scene, FRAME);
@@ -126,7 +130,9 @@ describe('measured in its picture', () => {
     }
   });
 
-  it('lit from the front before a blue sheet, its colour tells light hair that its light alone does not', () => {
+  it('lit from the front before a blue sheet, its colour tells light hair that its light alone does not', {
+    tags: 'soak',
+  }, () => {
     const lit: Scene = {
       ...scene,
       head: madeUpHead({ ...usualHead('curl', 'light', 42), flyaways: 2400 }),
@@ -157,7 +163,7 @@ describe('measured in its picture', () => {
     expect(troubleOf({ width: FRAME.width, height: FRAME.height, data }, bare)).not.toBeNull();
   });
 
-  it('is refused where the hair is lit, the wall is uneven, or the picture noisy', () => {
+  it('is refused where the hair is lit, the wall is uneven, or the picture noisy', { tags: 'soak' }, () => {
     const lit: Scene = {
       ...scene,
       head: madeUpHead({ ...usualHead('curl', 'light', 9), flyaways: 0 }),

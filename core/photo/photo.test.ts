@@ -201,7 +201,9 @@ describe('a shape of known coverage', () => {
     expect(haloOf(outlineOf(light)).value).toBeCloseTo(1, 1);
   });
 
-  it('is told from a wall of its own lightness by its colour, and from one of its own colour not at all', () => {
+  it('is told from a wall of its own lightness by its colour, and from one of its own colour not at all', {
+    tags: 'soak',
+  }, () => {
     // Light of a red beside a green that are as bright to the eye, and as different as two pigments are.
     const [wall, hair] = [
       [0.2, 0.6, 0.25],
@@ -243,7 +245,7 @@ describe('a shape of known coverage', () => {
     expect(same.trouble).not.toBeNull();
   });
 
-  it('by colour of one light alone is what it is by its silhouette', () => {
+  it('by colour of one light alone is what it is by its silhouette', { tags: 'soak' }, () => {
     const grey = shadow((d) => (d < 10 ? 0.1 : 0));
     const [one, three] = [[grey], [grey, grey, grey]].map((lights) => findOutline({ lights, pxPerMm: PX }));
     if (one!.trouble || three!.trouble) throw new Error('no outline');

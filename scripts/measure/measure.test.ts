@@ -101,7 +101,7 @@ describe('npm run measure', () => {
     expect(row!.notes).toBe(REFUSALS['no card']);
   });
 
-  it('reads the same turned by its camera, and in grey of sixteen bits', async () => {
+  it('reads the same turned by its camera, and in grey of sixteen bits', { tags: 'soak' }, async () => {
     // Kept lying on its side, with a note to turn it.
     await raw(picture)
       .rotate(-90)
@@ -119,7 +119,9 @@ describe('npm run measure', () => {
     }
   });
 
-  it('tells hair from the wall by its colour, and beside an empty frame, where that is asked', async () => {
+  it('tells hair from the wall by its colour, and beside an empty frame, where that is asked', {
+    tags: 'soak',
+  }, async () => {
     await raw(photographed(drawn({ ...scene, head: null }, FRAME, { supersampling: 1 })))
       .jpeg({ quality: 92 })
       .toFile(at('empty.jpg'));

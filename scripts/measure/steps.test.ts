@@ -24,7 +24,9 @@ const photograph = (name: string) =>
   decode(fileURLToPath(new URL(`../../demo/photographs/${name}.jpg`, import.meta.url)));
 
 describe('a picture that is asked anew', () => {
-  it('gives a whole head’s numbers as if nothing were remembered, and takes only the steps that rest on what changed', async () => {
+  it('gives a whole head’s numbers as if nothing were remembered, and takes only the steps that rest on what changed', {
+    tags: 'soak',
+  }, async () => {
     const picture = await photograph('gels 5 day 1 back');
     const { width, height } = picture;
     const below = (share: number) =>

@@ -28,7 +28,7 @@ beforeEach(() => {
 const made = mkdtempSync(path.join(os.tmpdir(), 'sabor-cluster-made-'));
 beforeAll(async () => {
   await (await startCluster(made)).stop();
-}, 60_000);
+});
 afterAll(() => rmSync(made, { recursive: true, force: true }));
 /** The folder as an earlier start of Sabor left it, stopped: a copy, owners and rights as they were. */
 const madeBefore = () => spawnSync('cp', ['-a', `${made}/.`, folder]);
@@ -69,9 +69,10 @@ describe('a cluster', () => {
     await isKept(again);
   });
 
-  it.each(['gone', 'empty'])(
-    'is never removed: a password file that is %s is set anew, running or not',
-    async (how) => {
+  for (const how of ['gone', 'empty'])
+    it(`is never removed: a password file that is ${how} is set anew, running or not`, {
+      tags: how === 'empty' ? ['soak'] : [],
+    }, async () => {
       const lose = () =>
         how === 'gone'
           ? rmSync(path.join(folder, 'password'))
@@ -90,10 +91,11 @@ describe('a cluster', () => {
       const third = await begin();
       await isKept(third);
       expect(statSync(path.join(folder, 'password')).mode & 0o777).toBe(0o600);
-    },
-  );
+    });
 
-  it('starts behind a pid file that a power cut left: of another living process, empty, or garbage', async () => {
+  it('starts behind a pid file that a power cut left: of another living process, empty, or garbage', {
+    tags: 'soak',
+  }, async () => {
     madeBefore();
     const cluster = await begin();
     await write(cluster);
@@ -130,7 +132,7 @@ describe('a cluster', () => {
     expect(readdirSync(home)).not.toContain('data.making');
   });
 
-  it('half made in place by an earlier Sabor is moved aside, not removed', async () => {
+  it('half made in place by an earlier Sabor is moved aside, not removed', { tags: 'soak' }, async () => {
     const { home, data } = clusterPaths(folder);
     mkdirSync(data, { recursive: true });
     writeFileSync(path.join(data, 'PG_VERSION'), `${postgresVersions()[0]}\n`);
@@ -139,7 +141,9 @@ describe('a cluster', () => {
     expect(readdirSync(home).some((name) => name.startsWith('data.unfinished-'))).toBe(true);
   });
 
-  it('lives in a folder with quotes and blanks in its name, whose rights stay the user’s', async () => {
+  it('lives in a folder with quotes and blanks in its name, whose rights stay the user’s', {
+    tags: 'soak',
+  }, async () => {
     chmodSync(folder, 0o711);
     const odd = path.join(folder, `my "hair" it's`);
     mkdirSync(odd, { mode: 0o700 });
@@ -195,7 +199,7 @@ describe('another PostgreSQL', () => {
   });
 
   // This machine has one version; the way is the same: out by the old programs, in by the new.
-  it('takes the data over by way of a backup, the old ones kept', async () => {
+  it('takes the data over by way of a backup, the old ones kept', { tags: 'soak' }, async () => {
     madeBefore();
     const cluster = await begin();
     const db = openPool(cluster.url);

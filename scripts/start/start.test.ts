@@ -73,7 +73,9 @@ afterAll(() => {
 });
 
 describe('npm start', () => {
-  it('stops at once on Ctrl-C while it loads, says nothing of a failure, and leaves nothing half', async () => {
+  it('stops at once on Ctrl-C while it loads, says nothing of a failure, and leaves nothing half', {
+    tags: 'soak',
+  }, async () => {
     const run = start();
     for (let wait = 0; wait < 600 && !run.said().includes('✓ Schema'); wait++)
       await new Promise((resolve) => setTimeout(resolve, 100));
@@ -150,7 +152,9 @@ describe('npm start', () => {
     await first.exit;
   });
 
-  it('stops at once with a stream open, and takes over a lock that names a process of another time', async () => {
+  it('stops at once with a stream open, and takes over a lock that names a process of another time', {
+    tags: 'soak',
+  }, async () => {
     writeFileSync(path.join(folder, 'sabor.pid'), `${process.pid} 1`);
     const run = start();
     await ready(run);
@@ -166,7 +170,9 @@ describe('npm start', () => {
     await reader.cancel().catch(() => {});
   });
 
-  it('goes on when the database is killed under it: 503 in words, then as before', async () => {
+  it('goes on when the database is killed under it: 503 in words, then as before', {
+    tags: 'soak',
+  }, async () => {
     const run = start();
     await ready(run);
     const postmaster = () =>
@@ -215,7 +221,9 @@ describe('npm start', () => {
     }
   });
 
-  it('refuses a port that is none, an option it does not know, and a database that does not answer', async () => {
+  it('refuses a port that is none, an option it does not know, and a database that does not answer', {
+    tags: 'soak',
+  }, async () => {
     const port = start([], { PORT: 'eighty' });
     expect(await port.exit).toBe(1);
     expect(port.said()).toContain('PORT=eighty is not a port.');
@@ -231,7 +239,7 @@ describe('npm start', () => {
     expect(far.said()).toContain('The database does not answer');
   });
 
-  it('uses the database it is pointed at, and makes none of its own', async () => {
+  it('uses the database it is pointed at, and makes none of its own', { tags: 'soak' }, async () => {
     const unused = mkdtempSync(path.join(os.tmpdir(), 'sabor-unused-'));
     const run = start(['--empty'], { DATABASE_URL: inject('databaseUrl'), SABOR_DATA: unused });
     await ready(run);
@@ -244,7 +252,9 @@ describe('npm start', () => {
     rmSync(unused, { recursive: true });
   });
 
-  it('runs twice on one database behind a proxy: signed in at one it is at the other, which hears at once of what the first is told', async () => {
+  it('runs twice on one database behind a proxy: signed in at one it is at the other, which hears at once of what the first is told', {
+    tags: 'soak',
+  }, async () => {
     const url = inject('databaseUrl');
     const at = [await freePort(), await freePort()];
     const unused = mkdtempSync(path.join(os.tmpdir(), 'sabor-twice-'));
@@ -309,7 +319,9 @@ describe('npm start', () => {
     rmSync(unused, { recursive: true });
   });
 
-  it('begins empty when asked to, and stays so; the demo comes back on demand, what was there kept in a file', async () => {
+  it('begins empty when asked to, and stays so; the demo comes back on demand, what was there kept in a file', {
+    tags: 'soak',
+  }, async () => {
     const fresh = mkdtempSync(path.join(os.tmpdir(), 'sabor-empty-'));
     const env = { SABOR_DATA: fresh };
     try {

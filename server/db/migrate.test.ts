@@ -5,9 +5,6 @@ import { freshDatabase } from '../testing/open-bench.ts';
 import { migrate, SCHEMA, SchemaError, STATES, schemaOf } from './migrate.ts';
 import type { Db } from './pool.ts';
 
-/** In the soak (SABOR_WHOLE=yes) what is long is walked whole. */
-const WHOLE = process.env.SABOR_WHOLE === 'yes';
-
 const here = (folder: string) => new URL(`./${folder}/`, import.meta.url);
 const files = Object.keys(STATES);
 /** States of migration files that were committed once and edited later. */
@@ -104,29 +101,26 @@ describe('migration files', () => {
 });
 
 describe('an older folder', () => {
-  // The walk below stops at each; in the soak all that have former states begin here too.
+  // The walk below stops at each; in the soak all that have former states begin here too, and every tenth.
   const begunFrom = files
     .map((_, i) => i + 1)
-    .filter(
-      (version) =>
-        version === 1 ||
-        version % (WHOLE ? 10 : 30) === 0 ||
-        version >= SCHEMA - 1 ||
-        (WHOLE && version <= 12),
-    );
-  it.each(begunFrom)('of schema %i comes up to date, nothing lost', async (version) => {
-    const db = await older(version);
-    await fill(db);
-    const kept: number[] = [];
-    const done = await migrate(db, async (from) => {
-      kept.push(from);
-      return 'a file';
+    .filter((version) => version <= 12 || version % 10 === 0 || version >= SCHEMA - 1);
+  for (const version of begunFrom)
+    it(`of schema ${version} comes up to date, nothing lost`, {
+      tags: version === 1 || version >= SCHEMA - 1 ? [] : ['soak'],
+    }, async () => {
+      const db = await older(version);
+      await fill(db);
+      const kept: number[] = [];
+      const done = await migrate(db, async (from) => {
+        kept.push(from);
+        return 'a file';
+      });
+      expect(done).toEqual({ from: version, to: SCHEMA, kept: version === SCHEMA ? null : 'a file' });
+      expect(kept).toEqual(version === SCHEMA ? [] : [version]);
+      expect(await structure(db)).toEqual(await asNew());
+      expect(await rows(db)).toEqual(FILLED);
     });
-    expect(done).toEqual({ from: version, to: SCHEMA, kept: version === SCHEMA ? null : 'a file' });
-    expect(kept).toEqual(version === SCHEMA ? [] : [version]);
-    expect(await structure(db)).toEqual(await asNew());
-    expect(await rows(db)).toEqual(FILLED);
-  });
 
   it('keeps what was told under each schema on the way, and is the same as a new one at the end', async () => {
     const db = await older(1);
@@ -144,9 +138,10 @@ describe('an older folder', () => {
     expect(lines.map(({ name }) => name).sort()).toEqual([...told, 'Tidewrack'].sort());
   });
 
-  it.each(FORMER.filter((_, i) => WHOLE || i % 3 === 0))(
-    'made by a former state of migration $version comes up to date',
-    async ({ version, sql }) => {
+  for (const [i, { version, sql }] of FORMER.entries())
+    it(`made by a former state of migration ${version} comes up to date, ${i + 1} of ${FORMER.length}`, {
+      tags: i % 6 ? ['soak'] : [],
+    }, async () => {
       const db = await older(version, sql);
       await fill(db);
       const kept: number[] = [];
@@ -158,12 +153,12 @@ describe('an older folder', () => {
       expect(await structure(db)).toEqual(await asNew());
       expect(await rows(db)).toEqual(FILLED);
       expect((await migrate(db)).from).toBe(SCHEMA);
-    },
-  );
+    });
 
-  it.each(WHOLE ? files.slice(0, 11).map((_, i) => i + 1) : [1, 6, 11])(
-    'that a kill left between migration %i and its record is finished',
-    async (version) => {
+  for (let version = 1; version <= 11; version++)
+    it(`that a kill left between migration ${version} and its record is finished`, {
+      tags: version % 10 === 1 ? [] : ['soak'],
+    }, async () => {
       const db = await older(version, MIGRATIONS[version - 1], false);
       await fill(db);
       let kept = 0;
@@ -174,8 +169,7 @@ describe('an older folder', () => {
       expect(kept).toBe(1);
       expect(await structure(db)).toEqual(await asNew());
       expect(await rows(db)).toEqual(FILLED);
-    },
-  );
+    });
 
   it('stays as it is when a migration fails, and is not touched when the backup before it fails', async () => {
     const db = await older(8);

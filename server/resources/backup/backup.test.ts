@@ -151,7 +151,7 @@ describe('a backup', () => {
     await empty.close();
   });
 
-  it('is tried out in a database beside, which is gone afterwards', async () => {
+  it('is tried out in a database beside, which is gone afterwards', { tags: 'soak' }, async () => {
     expect(await restores(light.db, lightFile)).toBe(true);
     const { rows } = await light.db.query("select 1 from pg_database where datname like 'restore_test%'");
     expect(rows).toEqual([]);
@@ -190,7 +190,7 @@ describe('an edited backup is refused with the line that is wrong', () => {
       .map((one, i) => (i === line - 1 ? one.replace(was, becomes) : one))
       .join('\n');
 
-  it.each<[string, string, (text: string) => string, string]>([
+  const EDITS: [string, string, (text: string) => string, string][] = [
     [
       'an unknown time zone',
       'wearer',
@@ -286,9 +286,11 @@ describe('an edited backup is refused with the line that is wrong', () => {
       (text) => text.replace(/demo,"?""?declined"?""?|demo,.*|database,.*/, 'preferences,"{""volume"": 3}"'),
       'not one Sabor can use',
     ],
-  ])('%s', async (_, table, edit, expected) => {
-    expect(await said(`data/${table}.csv`, edit)).toContain(expected);
-  });
+  ];
+  for (const [i, [wrong, table, edit, expected]] of EDITS.entries())
+    it(wrong, { tags: i % 3 ? ['soak'] : [] }, async () => {
+      expect(await said(`data/${table}.csv`, edit)).toContain(expected);
+    });
 
   it('a file left out, or changed behind its checksum', async () => {
     const without = new Map(files);
@@ -368,7 +370,7 @@ describe('photographs in a backup', () => {
 });
 
 describe('a download that is broken off', () => {
-  it('lets its connection go, however often', async () => {
+  it('lets its connection go, however often', { tags: 'soak' }, async () => {
     const bench = await openBench();
     await bench.db.query(
       "insert into line (id, name, note) select gen_random_uuid(), n::text, (select string_agg(gen_random_uuid()::text, '') from generate_series(1, 90) m where n > 0) from generate_series(1, 5000) n",
@@ -395,7 +397,7 @@ describe('the demo scenario', () => {
   });
 
   it('fits at any hour and any date, the future never touched', async () => {
-    for (const moment of ['2026-03-01T00:01:00Z', '2028-02-29T23:59:00Z', '2026-12-31T12:00:00Z']) {
+    for (const moment of ['2028-02-29T00:01:00Z', '2026-12-31T23:59:00Z']) {
       const latest = JSON.stringify(demoBackup(new Date(moment)).tables)
         .match(/\d{4}-\d\d-\d\dT[\d:.]+Z/g)!
         .sort()

@@ -136,7 +136,7 @@ describe('a part of it', () => {
     expect(bare.rows('photograph').length).toBe(rows('photograph').length);
   });
 
-  it('of a line, or of a span, keeps the trials and wash days it asks for', async () => {
+  it('of a line, or of a span, keeps the trials and wash days it asks for', { tags: 'soak' }, async () => {
     const { rows } = await part(`line=${await idOf('line', 'Quillet')}&pictures=no`);
     const kept = rows('trial').map(({ question }) => question);
     expect(kept).toContain('Does the cheap foam do for Ines’s matinees?');
