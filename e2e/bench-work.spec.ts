@@ -216,7 +216,9 @@ test('what two tabs change of one record is put together, or chosen side by side
   await expect(other.getByLabel('Note')).toHaveValue('from the market');
 });
 
-test('a nightly backup goes to a folder that is chosen, and is tried out', async ({ page }) => {
+test('a nightly backup goes to a folder that is chosen, and is tried out', { tag: '@soak' }, async ({
+  page,
+}) => {
   const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-nights-'));
   await page.goto(`${await fresh('?empty')}/data`);
   await page.getByLabel('Folder for backups').fill('nights');

@@ -233,10 +233,9 @@ test('taps wait for their own Sabor: another’s data on the same address neithe
   expect(day.steps[0]).toMatchObject({ status: 'done', marks: [{ mark: 'interrupted' }] });
 });
 
-test('a whole half-head wash day from one hand, the server gone in the middle, is found complete after', async ({
-  page,
-  context,
-}) => {
+test('a whole half-head wash day from one hand, the server gone in the middle, is found complete after', {
+  tag: '@soak',
+}, async ({ page, context }) => {
   if (!server) await startServer();
   await page.goto('/');
   await keptForOffline(page);

@@ -230,10 +230,9 @@ test('wishes are weighed, checked and kept', async ({ page }) => {
   await expect(page.getByLabel('Line', { exact: true })).toHaveValue('5.5');
 });
 
-test('an allergy recorded in one tab is not erased by another that saves something else', async ({
-  page,
-  context,
-}) => {
+test('an allergy recorded in one tab is not erased by another that saves something else', {
+  tag: '@soak',
+}, async ({ page, context }) => {
   const other = await context.newPage();
   for (const tab of [page, other]) {
     await tab.goto('/heads');

@@ -71,7 +71,7 @@ test('whoever goes elsewhere while something is being saved stays there', async 
   await expect(page).toHaveURL(/\/trials$/);
 });
 
-test('a picture that the phone could not keep says so while it waits', async ({ page }) => {
+test('a picture that the phone could not keep says so while it waits', { tag: '@soak' }, async ({ page }) => {
   await page.addInitScript(() => {
     const put = IDBObjectStore.prototype.put;
     IDBObjectStore.prototype.put = function (...given) {

@@ -11,9 +11,9 @@ const read = (page: Page, name: string) =>
     timeout: 180_000,
   });
 
-test('frizz of two heads is measured, and told apart only once the same hair was shot again', {
-  tag: '@soak',
-}, async ({ page }) => {
+test('frizz of two heads is measured, and told apart only once the same hair was shot again', async ({
+  page,
+}) => {
   await page.goto('/photo-bench');
   // Under its built name too, this worker alone may compile WebAssembly.
   const worker = page.waitForResponse(/photo\.worker/);
@@ -175,7 +175,9 @@ test('a stored photograph that its camera turned is measured upright', { tag: '@
   expect(tall).toBeGreaterThan(wide!);
 });
 
-test('the page reads in a photograph what the command line read in it', async ({ page }) => {
+test('the page reads in a photograph what the command line read in it', { tag: '@soak' }, async ({
+  page,
+}) => {
   const ask = async (path: string) => (await page.request.get(`/api${path}`)).json();
   const trials = (await ask('/trials')) as { id: string; question: string; wearerId: string }[];
   const { wearerId } = trials.find(({ question }) => question.startsWith('Which gel keeps'))!;

@@ -1,7 +1,9 @@
 import { expect, test } from './bench.ts';
 import { makeTrial } from './make-trial.ts';
 
-test('three arms are planned, told what they can reach, and drawn as three ribbons', async ({ page }) => {
+test('three arms are planned, told what they can reach, and drawn as three ribbons', {
+  tag: '@soak',
+}, async ({ page }) => {
   await page.goto('/trials/new/plan');
   await page.getByLabel('In a sentence').fill('Three ways to hold?');
   await page.getByLabel('Whose hair').selectOption('Ines Falkenrath');

@@ -94,7 +94,9 @@ test('the next wash day waits for the wear of the last', async ({ page }) => {
   await expect(page.getByRole('button', { name: /^Start wash day/ })).toHaveCount(0);
 });
 
-test('a trial is ended early with its reason, and described without a p', async ({ page }) => {
+test('a trial is ended early with its reason, and described without a p', { tag: '@soak' }, async ({
+  page,
+}) => {
   const trial = await makeTrial(page, 'Cut short?');
   const day = await runByApi(page, trial);
   await page.goto(`/wash-days/${day}/look/day-1`);

@@ -216,7 +216,10 @@ test('photographs from fixed angles: sent, seen again as a ghost, taken away', a
   await expect(page.getByRole('img', { name: 'back, taken' })).toHaveCount(0);
 });
 
-test('two devices on one wash day come to the same, and say so', async ({ page, browser }) => {
+test('two devices on one wash day come to the same, and say so', { tag: '@soak' }, async ({
+  page,
+  browser,
+}) => {
   const trial = await ownTrial(page, 'Two phones?');
   await page.goto(`/trials/${trial}`);
   await page.getByRole('button', { name: 'Start wash day 1' }).click();

@@ -58,7 +58,9 @@ describe('made-up hair from near', () => {
     expect(usual - loose).toBeGreaterThan(matters('clump-contrast', 0));
   });
 
-  it('runs less smoothly the more its strands stray, and its clumps read wider the wider they are', () => {
+  it('runs less smoothly the more its strands stray, and its clumps read wider the wider they are', {
+    tags: 'soak',
+  }, () => {
     const wide = hairOf({ clump: 10, stray: 3 });
     const [smooth, rough] = [wide, hairOf({ clump: 10, stray: 20 })].map(
       (hair) => coherenceOf(hair, 12, NO_GRAIN).value!,

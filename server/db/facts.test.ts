@@ -1,8 +1,9 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { afterAll, afterEach, describe, expect, inject, it } from 'vitest';
+import { afterAll, afterEach, beforeAll, describe, expect, inject, it } from 'vitest';
 import { readBackup, writeBackup } from '../resources/backup/file.ts';
+import { openBench, type TestBench } from '../testing/bench.ts';
 import { olderDatabase } from '../testing/older-schema.ts';
 import { freshDatabase } from '../testing/open-bench.ts';
 import { migrate } from './migrate.ts';
@@ -99,6 +100,13 @@ describe('doses and changes of a promise as they were kept before', () => {
 });
 
 describe('a dose in the database', () => {
+  let bench: TestBench;
+  beforeAll(async () => {
+    bench = await openBench();
+    await bench.db.query('insert into routine (id, name) values ($1, $2)', [id(1), 'R']);
+  });
+  afterAll(() => bench.close());
+
   it.each([
     { kind: 'exact', amount: 0, measure: 'g', per: 'head' },
     { kind: 'exact', amount: 1, measure: 'bucket', per: 'head' },
@@ -109,15 +117,11 @@ describe('a dose in the database', () => {
     { kind: 'some' },
     {},
   ])('is never %j', async (dose) => {
-    const db = await emptyDatabase();
-    await migrate(db);
-    await db.query('insert into routine (id, name) values ($1, $2)', [id(1), 'R']);
     await expect(
-      db.query(`insert into step (id, routine_id, position, slot, dose) values ($1, $2, 0, 'hold', $3)`, [
-        id(2),
-        id(1),
-        JSON.stringify(dose),
-      ]),
+      bench.db.query(
+        `insert into step (id, routine_id, position, slot, dose) values ($1, $2, 0, 'hold', $3)`,
+        [id(2), id(1), JSON.stringify(dose)],
+      ),
     ).rejects.toMatchObject({ code: '23514' });
   });
 });
