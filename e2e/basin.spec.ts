@@ -60,6 +60,15 @@ test('a wash day by thumb: accept, change, skip, undo, reload, abandon', async (
   await page.getByRole('button', { name: 'Done like this' }).click();
 
   await expect(page.getByRole('heading', { name: 'Condition' })).toBeVisible();
+  // What was just done is told above what is being changed, too.
+  await page.getByRole('button', { name: 'Change', exact: true }).click();
+  await expectApart(
+    page.getByRole('listitem').filter({ hasText: 'Cleanse: done, with changes.' }),
+    page.getByRole('heading', { name: 'What was really done' }),
+    page.getByRole('heading', { name: 'Condition' }),
+    page.getByRole('button', { name: 'Done like this' }),
+  );
+  await page.getByRole('button', { name: 'Back to the step' }).click();
   await page.getByRole('button', { name: 'Skip …' }).click();
   await page.getByRole('button', { name: 'not needed' }).click();
   await expect(page.getByRole('heading', { name: 'Rinse' })).toBeVisible();

@@ -5,9 +5,9 @@ const GELS = ['Anvil Gel', 'Kelp Fold Gel'];
 /** On a head whose drying history no other test reads. */
 const TOMASZ = 'Tomasz Adeyinka-Holm';
 
-test('a three-arm half-head is planned blind, told what it can reach, and its codes are printed', async ({
-  page,
-}) => {
+test('a three-arm half-head is planned blind, told what it can reach, and its codes are printed', {
+  tag: '@soak',
+}, async ({ page }) => {
   await page.goto('/trials/new/plan');
   await page.getByLabel('In a sentence').fill('Which hold keeps Tomasz defined?');
   await page.getByLabel('Whose hair').selectOption('Tomasz Adeyinka-Holm');

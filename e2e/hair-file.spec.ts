@@ -111,7 +111,7 @@ test('strand, stretch and shed are measured and read in words', async ({ page })
   await expect(list.getByText(/a dermatologist can tell why/)).toBeVisible();
 });
 
-test('care due follows the wearer’s own cadence', async ({ page }) => {
+test('care due follows the wearer’s own cadence', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/heads');
   await page.getByRole('link', { name: 'Tomasz Adeyinka-Holm' }).click();
   await part(page, 'Care');

@@ -24,7 +24,9 @@ async function picture(page: Page, lines: readonly string[]): Promise<Buffer> {
   return Buffer.from(bytes);
 }
 
-test('a label’s list is read off its photograph, corrected item by item, and kept', async ({ page }) => {
+test('a label’s list is read off its photograph, corrected item by item, and kept', { tag: '@soak' }, async ({
+  page,
+}) => {
   await page.goto('/shelf');
   await page.getByRole('link', { name: 'Add a product' }).click();
   await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Gorse Cream');

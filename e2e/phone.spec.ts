@@ -169,9 +169,9 @@ test('a passphrase guards who is let in; a helper gets what the table of rights 
   await phone.close();
 });
 
-test('a rater looks without knowing, the network gone or not; a wearer has their own page, and their no holds', async ({
-  page: laptop,
-}) => {
+test('a rater looks without knowing, the network gone or not; a wearer has their own page, and their no holds', {
+  tag: '@soak',
+}, async ({ page: laptop }) => {
   // Hair that was finished twenty minutes ago, of an option nobody here is told.
   const trial = await makeTrial(laptop, 'Looked at by others?');
   const { wearerId } = await (await laptop.request.get(`/api/trials/${trial}`)).json();

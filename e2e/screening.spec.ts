@@ -109,7 +109,7 @@ test('two edits in one breath, before the list is read again, both stand', async
   await expect(page.getByLabel('Item 1', { exact: true })).toHaveValue('Panthenol');
 });
 
-test('a rule is switched off for a wearer, and brought back', async ({ page }) => {
+test('a rule is switched off for a wearer, and brought back', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/screen');
   const list = page.getByRole('list', { name: 'Products screened' });
   const product = list

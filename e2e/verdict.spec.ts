@@ -54,9 +54,9 @@ test('a tester writes a verdict, is stopped from saying more than the figures, a
   );
 });
 
-test('without a trial a verdict is an impression, hearsay enters no figure, and what was left open comes back', async ({
-  page,
-}) => {
+test('without a trial a verdict is an impression, hearsay enters no figure, and what was left open comes back', {
+  tag: '@soak',
+}, async ({ page }) => {
   await page.goto('/');
   await expect(page.getByText('Its verdict left this open: How it does in damp air.')).toBeVisible();
   await page.goto('/shelf');

@@ -120,7 +120,9 @@ test('a reading by hand is checked field by field and stored', async ({ page }) 
   await expect(page.getByRole('button', { name: /^Remove Read at/ })).toHaveCount(0);
 });
 
-test('dew-point bands take the tester’s own limits and words, in order', async ({ page }) => {
+test('dew-point bands take the tester’s own limits and words, in order', { tag: '@soak' }, async ({
+  page,
+}) => {
   await page.goto('/weather');
   await page.getByLabel('Band 2, under').fill('1');
   await page.getByRole('button', { name: 'Save the bands' }).click();

@@ -182,7 +182,9 @@ describe('the arm that is named', () => {
     expect(read(record).headline).toBe('Quay and Dune gave more definition than Anvil and Kelp.');
   });
 
-  it('and the p of two factors stay as they are in every order that means the same factors, and in no other', () => {
+  it('and the p of two factors stay as they are in every order that means the same factors, and in no other', {
+    tags: 'soak',
+  }, () => {
     const random = seededRandom(3);
     const codes = schemeOf('factorial', 4, 12).draw(5);
     const numbers = codes.map((code) => 5 + (code >= 2 ? 1.5 : 0) + standardNormal(random));

@@ -200,7 +200,7 @@ describe('npm start', () => {
     expect(clusterRuns()).toBe(false);
   });
 
-  it('brings a folder of an older schema up to date, a backup written first', async () => {
+  it('brings a folder of an older schema up to date, a backup written first', { tags: 'soak' }, async () => {
     const old = mkdtempSync(path.join(os.tmpdir(), 'sabor-older-'));
     try {
       const cluster = await startCluster(old);

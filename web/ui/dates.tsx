@@ -1,6 +1,6 @@
+import { CalendarIcon } from '@radix-ui/react-icons';
 import { localToday } from '@sabor/core/time/today';
 import { dateInField, momentInField, readDate, readMoment, readTime } from '@sabor/words/dates';
-import { CalendarDays } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import { Field, inputLook } from './field.tsx';
@@ -86,7 +86,7 @@ function TypedField({
               aria-label="Calendar"
               className="flex min-h-10 min-w-10 items-center justify-center rounded-r-md border border-l-0 border-ink/30 bg-sheet"
             >
-              <CalendarDays className="size-4" aria-hidden="true" />
+              <CalendarIcon className="size-4" aria-hidden="true" />
             </Popover.Trigger>
             <Popover.Portal>
               <Popover.Content

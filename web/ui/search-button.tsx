@@ -1,4 +1,4 @@
-import { Search } from 'lucide-react';
+import { MagnifyingGlassIcon } from '@radix-ui/react-icons';
 
 /** The way to the search in the frame. */
 export function SearchButton({ onClick }: { onClick: () => void }) {
@@ -10,7 +10,7 @@ export function SearchButton({ onClick }: { onClick: () => void }) {
       aria-keyshortcuts="/"
       onClick={onClick}
     >
-      <Search className="size-4" aria-hidden="true" />
+      <MagnifyingGlassIcon className="size-4" aria-hidden="true" />
       <kbd className="hidden font-sans text-sm font-normal text-soft sm:inline" aria-hidden="true">
         /
       </kbd>

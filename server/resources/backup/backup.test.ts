@@ -317,7 +317,7 @@ describe('an edited backup is refused with the line that is wrong', () => {
 });
 
 describe('photographs in a backup', () => {
-  it('are files of their own, and come back as they were', async () => {
+  it('are files of their own, and come back as they were', { tags: 'soak' }, async () => {
     const bench = await openBench();
     await loadBackup(bench.db, lightSource());
     const { rows } = await bench.db.query('select id from wash_day limit 1');

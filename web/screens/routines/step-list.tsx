@@ -15,11 +15,11 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
+import { DragHandleDots2Icon } from '@radix-ui/react-icons';
 import type { StepInput } from '@sabor/contract/routine';
 import type { Product } from '@sabor/contract/shelf';
 import { SLOTS } from '@sabor/core/step/slots';
 import { stepInWords } from '@sabor/words/step';
-import { GripVertical } from 'lucide-react';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { useVoice } from '../../api/voice.ts';
@@ -132,7 +132,7 @@ function StepRow({
           aria-label={`Move ${label}, step ${n}`}
           className="flex min-h-10 w-8 cursor-grab touch-none items-center justify-center text-soft"
         >
-          <GripVertical size={18} aria-hidden="true" />
+          <DragHandleDots2Icon className="size-4.5" aria-hidden="true" />
         </button>
         <span className="figure w-6 text-right text-soft">{n}</span>
         <button

@@ -1,3 +1,4 @@
+import { ArrowDownIcon, ArrowUpIcon } from '@radix-ui/react-icons';
 import type { LabelItem } from '@sabor/core/ingredients/label/parse-label';
 import { SECTIONS, type Section } from '@sabor/core/ingredients/label/sections';
 import {
@@ -6,7 +7,6 @@ import {
   writeLabel,
   writtenItems,
 } from '@sabor/core/ingredients/label/write-label';
-import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { inputLook } from '../../ui/field.tsx';
@@ -85,7 +85,7 @@ export function ItemEditor({
                 disabled={i === 0}
                 onClick={() => write(swapped(i, i - 1))}
               >
-                <ArrowUp size={16} aria-hidden="true" />
+                <ArrowUpIcon className="size-4" aria-hidden="true" />
               </Button>
               <Button
                 look="quiet"
@@ -93,7 +93,7 @@ export function ItemEditor({
                 disabled={i === written.length - 1}
                 onClick={() => write(swapped(i, i + 1))}
               >
-                <ArrowDown size={16} aria-hidden="true" />
+                <ArrowDownIcon className="size-4" aria-hidden="true" />
               </Button>
               <Button
                 look="quiet"

@@ -3,28 +3,23 @@ import type { NewTap, StepSet } from '@sabor/contract/taps';
 import type { WashDay, WashStep } from '@sabor/contract/wash-day';
 import { unpausedMs } from '@sabor/core/basin/minutes';
 import { departures } from '@sabor/core/step/departures';
-import { SKIP_REASONS, type SkipReason } from '@sabor/core/step/marks';
+import { SKIP_REASONS } from '@sabor/core/step/marks';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
 import { weighedBy } from '@sabor/core/step/weighed';
-import { keysOf } from '@sabor/core/vocabulary';
 import { doseInWords } from '@sabor/words/dose';
 import { departureInWords, stepInWords } from '@sabor/words/step';
 import { lazy, type ReactNode, Suspense, useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
 import { useVoice } from '../../api/voice.ts';
-import { FootBar } from '../../ui/foot-bar.tsx';
 import { MessageRoom } from '../../ui/message-room.tsx';
 import { Asides, toldOf } from './asides.tsx';
-import { big, chip } from './big.ts';
-import { clockMinutes, type RunningStep } from './clock.ts';
+import type { RunningStep } from './clock.ts';
+import { StepBar } from './step-bar.tsx';
+import { StepTold } from './step-told.tsx';
 import { TakeDownStop } from './take-down-stop.tsx';
-import { Timer } from './timer.tsx';
 
 const loadChange = () => import('./change-step.tsx');
 const ChangeStep = lazy(async () => ({ default: (await loadChange()).ChangeStep }));
-
-/** Four side by side on a phone. */
-const low = 'min-h-16 rounded-tag border-2 border-paper/60 px-1 text-lg font-semibold sm:text-xl';
 
 /** What answers the Enter key by itself. */
 const PRESSED_ITSELF = 'a, button, input, select, textarea, summary, [role="dialog"], [contenteditable]';
@@ -78,15 +73,8 @@ export function StepCard({
 }) {
   /** What lies over the step. */
   const [over, setOver] = useState<'change' | 'notes' | null>(null);
-  const [skipping, setSkipping] = useState(false);
-  const skip = (skipReason: SkipReason) =>
-    settle(
-      { status: 'skipped', doneAt: null, skipReason },
-      `${slot.label}: skipped, ${SKIP_REASONS[skipReason].label}.`,
-    );
   const slot = SLOTS[step.slot];
   const product = products.find(({ id }) => id === step.productId);
-  const minutes = clockMinutes(step);
   /** The minutes its clock has run, where it ran; they are stored with the step. */
   const timed = (): { minutes?: number } => {
     if (step.status !== 'waiting' || step.startedAt === null) return {};
@@ -111,7 +99,6 @@ export function StepCard({
     addEventListener('keydown', press);
     return () => removeEventListener('keydown', press);
   }, []);
-  const told = toldOf(step);
   const voice = useVoice();
   const how = stepInWords({ ...step, productId: null, dose: null, minutes: null }, voice, { between: ' · ' });
   const against = (as: WashStep) =>
@@ -128,6 +115,13 @@ export function StepCard({
     // Changing a step must not wait for the server.
     loadChange().catch(() => {});
   }, []);
+  const summary = (
+    <p className="text-lg">
+      {[step.code !== null && `bottle ${step.code}`, product?.name, step.dose && doseInWords(step.dose), how]
+        .filter(Boolean)
+        .join(' · ')}
+    </p>
+  );
   return (
     <section className="flex flex-1 flex-col" aria-labelledby="step">
       <div className="flex-1">
@@ -145,18 +139,9 @@ export function StepCard({
         >
           {slot.label}
         </h1>
-        {over && (
-          <p className="text-lg">
-            {[
-              step.code !== null && `bottle ${step.code}`,
-              product?.name,
-              step.dose && doseInWords(step.dose),
-              how,
-            ]
-              .filter(Boolean)
-              .join(' · ')}
-          </p>
-        )}
+        {over === 'notes' && summary}
+        {/* What was said of the step before lies over nothing here either. */}
+        {over === 'change' && <MessageRoom>{summary}</MessageRoom>}
         {over === 'notes' ? (
           <>
             <Asides
@@ -189,56 +174,17 @@ export function StepCard({
             />
           </Suspense>
         ) : (
-          <>
-            {step.code !== null && (
-              <p className="figure mt-3 text-6xl leading-none">
-                <span className="font-sans text-2xl">bottle </span>
-                {step.code}
-              </p>
-            )}
-            {product && <p className="mt-3 text-3xl font-semibold leading-tight">{product.name}</p>}
-            {step.dose && <p className="figure mt-1 text-4xl text-amber">{doseInWords(step.dose)}</p>}
-            {how && <p className="mt-2 text-2xl">{how}</p>}
-            {/* What can hurt stands above the fold of a phone. */}
-            {cautions.length > 0 && (
-              <ul aria-label="Cautions" className="mt-4 space-y-1 rounded-tag bg-amber px-3 py-2 text-ink">
-                {cautions.map(({ id, says }) => (
-                  <li key={id}>{says}</li>
-                ))}
-              </ul>
-            )}
-            {minutes !== null && step.status === 'waiting' && (
-              <div className="mt-5">
-                <Timer
-                  step={step}
-                  minutes={minutes}
-                  running={running}
-                  start={() =>
-                    tell(
-                      { kind: 'step', stepId: step.id, set: { startedAt: new Date().toISOString() } },
-                      `${slot.label}: ${minutes} min begun.`,
-                      { kind: 'step', stepId: step.id, set: { startedAt: step.startedAt } },
-                    )
-                  }
-                  pause={(said) => tell({ kind: 'pause', stepId: step.id, ...said }, '')}
-                  goOn={goOn}
-                />
-              </div>
-            )}
-            {step.note && <p className="mt-3 text-lg">“{step.note}”</p>}
-            {product?.labelDirections && (
-              <p className="mt-3 text-paper/80">The label says: {product.labelDirections}</p>
-            )}
-            <p className="mt-2 text-lg text-paper/80">{slot.says}</p>
-            {departed.length > 0 && (
-              <ul className="mt-4 border-l-4 border-amber pl-3 text-lg" aria-label="Changes from plan">
-                {departed.map((says) => (
-                  <li key={says}>{says}</li>
-                ))}
-              </ul>
-            )}
-            {photo}
-          </>
+          <StepTold
+            step={step}
+            product={product}
+            how={how}
+            departed={departed}
+            cautions={cautions}
+            running={running}
+            tell={tell}
+            goOn={goOn}
+            photo={photo}
+          />
         )}
       </div>
       {asking ? (
@@ -269,89 +215,28 @@ export function StepCard({
           }}
         />
       ) : over === 'change' ? null : (
-        <FootBar className="grid-cols-4 gap-2 bg-ink pt-4 pb-2 sm:gap-3">
-          {skipping && <SkipReasons skip={skip} />}
-          {wouldDepart.length > 0 && (
-            <p id="would-depart" className="col-span-4 text-lg leading-snug text-amber">
-              If done now: {wouldDepart.join(' ')}
-            </p>
-          )}
-          {/* Who taps one step or one note after the other finds no message over the next. */}
-          <MessageRoom className="col-span-4">
-            <p className="text-lg leading-snug text-paper/80">
-              {over === 'notes' ? 'Each tap is kept at once.' : whatComes(next, toGo)}
-            </p>
-          </MessageRoom>
-          <button
-            type="button"
-            className={`${big} ${over === 'notes' ? 'col-span-2 px-2 text-lg!' : 'col-span-4'} bg-hibiscus text-paper`}
-            aria-describedby={wouldDepart.length > 0 ? 'would-depart' : undefined}
-            onClick={accept}
-          >
-            {step.status === 'done' ? 'Keep it, go on' : doneLabel(step, timed().minutes)}
-          </button>
-          {over === 'notes' ? (
-            <button
-              type="button"
-              className={`${big} col-span-2 border-2 border-paper/60 px-2 text-lg!`}
-              onClick={() => setOver(null)}
-            >
-              Back to the step
-            </button>
-          ) : (
-            <>
-              <button type="button" className={low} onClick={back}>
-                Back
-              </button>
-              <button
-                type="button"
-                className={low}
-                aria-expanded={skipping}
-                onClick={() => setSkipping(!skipping)}
-              >
-                Skip …
-              </button>
-              <button type="button" className={low} onClick={() => setOver('change')}>
-                Change
-              </button>
-              <button type="button" className={low} onClick={() => setOver('notes')}>
-                Notes{told > 0 && <span className="figure"> {told}</span>}
-              </button>
-            </>
-          )}
-        </FootBar>
+        <StepBar
+          step={step}
+          ran={timed().minutes}
+          wouldDepart={wouldDepart}
+          next={next}
+          toGo={toGo}
+          told={toldOf(step)}
+          overNotes={over === 'notes'}
+          accept={accept}
+          skip={(skipReason) =>
+            settle(
+              { status: 'skipped', doneAt: null, skipReason },
+              `${slot.label}: skipped, ${SKIP_REASONS[skipReason].label}.`,
+            )
+          }
+          back={back}
+          open={setOver}
+        />
       )}
     </section>
   );
 }
-
-const whatComes = (next: string | null, toGo: number): string =>
-  [next && `Next: ${next}`, toGo >= 1 && `about ${Math.round(toGo)} min to go`].filter(Boolean).join(' · ');
-
-/** What Done will store of the minutes: what its clock ran, beside what was planned. */
-function doneLabel(step: WashStep, ran: number | undefined): string {
-  if (step.status !== 'waiting' || step.minutes === null) return 'Done';
-  const minutes = (x: number) => `${Number(x.toFixed(x < 10 ? 1 : 0))} min`;
-  // A clock that has only just begun has told nothing yet.
-  if (ran === undefined && step.startedAt !== null) return 'Done';
-  return ran === undefined
-    ? 'Done · minutes not timed'
-    : `Done · ${minutes(ran)} (plan ${Number(step.minutes.toFixed(1))})`;
-}
-
-/** Why a step is skipped: the tap that says why is the one that skips. */
-const SkipReasons = ({ skip }: { skip: (reason: SkipReason) => void }) => (
-  <fieldset className="col-span-4">
-    <legend className="mb-1 text-lg">Skip it, because:</legend>
-    <div className="flex flex-wrap gap-2">
-      {keysOf(SKIP_REASONS).map((reason) => (
-        <button key={reason} type="button" className={chip} onClick={() => skip(reason)}>
-          {SKIP_REASONS[reason].label}
-        </button>
-      ))}
-    </div>
-  </fieldset>
-);
 
 /** Which half, so large and so far to its side that it cannot be taken for the other. */
 function HalfBand({ half }: { half: 'left' | 'right' }) {
