@@ -73,7 +73,7 @@ export const ProductInput = v.pipe(
     monthsAfterOpening: v.nullable(whole('The period after opening', 1, 120)),
     note: v.optional(note, ''),
     heatLimitC: v.optional(
-      v.nullable(whole('The heat limit in °C', HEAT_LIMIT_C.lowest, HEAT_LIMIT_C.highest)),
+      v.nullable(number('The heat limit in °C', HEAT_LIMIT_C.lowest, HEAT_LIMIT_C.highest)),
       null,
     ),
     /** How many applications a pack holds, by its label. */

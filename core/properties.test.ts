@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { doseInWords } from '../words/dose.ts';
 import { departureInWords } from '../words/step.ts';
+import { plainVoice } from '../words/voice.ts';
 import { dewPoint } from './climate/dew-point.ts';
 import { type Dose, doseHeld, doseInMl } from './doses/dose.ts';
 import { MEASURES, type Measure } from './doses/measures.ts';
@@ -93,8 +94,7 @@ describe('departures, whatever the step', () => {
     fc.assert(
       fc.property(settings, settings, marks, (plan, done, happened) => {
         const found = departures({ ...done, status: 'done', planned: plan, marks: happened });
-        for (const one of found)
-          expect(departureInWords(one, { product: (id) => `product ${id}` })).toMatch(/^[\dA-Z].*\.$/);
+        for (const one of found) expect(departureInWords(one, plainVoice())).toMatch(/^[\dA-Z].*\.$/);
         const named = found.map((one) =>
           one.what === 'setting' ? one.fact.setting : one.what === 'mark' ? one.mark : one.what,
         );

@@ -48,7 +48,7 @@ test('a newcomer photographs with the simulated camera, is led back to the same 
     await expect(last).toContainText('laid by the card', { timeout: 180_000 });
     await expect(first).not.toContainText('Nothing is left out', { timeout: 180_000 });
   }
-  await expect(last).toContainText(/frizz halo\s*\d\.\d\d mm/, { timeout: 180_000 });
+  await expect(last).toContainText(/frizz halo\s*−?\d\.\d\d mm/, { timeout: 180_000 });
   await expect(last).toContainText('Kept with its wash day.', { timeout: 180_000 });
 
   await page.goto(`/wash-days/${days[1]}/photographs/wet`);

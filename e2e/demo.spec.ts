@@ -96,6 +96,21 @@ test('units follow the tester’s preference everywhere', async ({ page }) => {
   await page.getByLabel('Temperatures in').selectOption('degrees Fahrenheit');
   await page.goto('/shelf');
   await expect(page.getByText('8.45 fl oz').first()).toBeVisible();
+  // A heat limit is as the label has it: the protectant guards up to 180 °C.
+  await page.getByRole('link', { name: 'Spindrift Leave-in' }).click();
+  await expect(page.getByText('356 °F')).toBeVisible();
+  await page.getByRole('link', { name: 'Edit', exact: true }).click();
+  await page.getByLabel('Heat limit, by the label').fill('450');
+  await page.getByRole('button', { name: 'Save the product' }).click();
+  await expect(page.getByText('450 °F')).toBeVisible();
+  await page.goto('/side-by-side');
+  await page
+    .getByLabel('Left: trial')
+    .selectOption({ label: 'Which gel keeps Ines’s curls defined through a week of damp stage doors?' });
+  await page.getByLabel('Left: wash day').selectOption({ index: 0 });
+  await page.getByLabel('Right: wash day').selectOption({ index: 4 });
+  await expect(page.getByRole('row', { name: /^Dew point/ })).toContainText(/\d °F.*\d °F/);
+  await expect(page.getByText('°C')).toHaveCount(0);
   await page.goto('/data');
   await page.getByLabel('Volumes in').selectOption('millilitres');
   await page.getByLabel('Temperatures in').selectOption('degrees Celsius');

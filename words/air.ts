@@ -1,12 +1,13 @@
 import type { AirFacts } from '@sabor/core/climate/air-ahead';
 import { beaufort } from '@sabor/core/climate/beaufort';
 import { temperatureScale } from '@sabor/core/units/preferences';
+import { fixed } from './numbers.ts';
 import type { Voice } from './voice.ts';
 
 /** What the air at a place means for a wash day, in sentences with their numbers. */
 export function airInWords(air: AirFacts, place: string, { units }: Pick<Voice, 'units'>): string {
   const { show, sign } = temperatureScale(units.temperature);
-  const bare = (celsius: number) => show(celsius).toFixed(1).replace('-', '−');
+  const bare = (celsius: number) => fixed(show(celsius), 1);
   const degrees = (celsius: number) => `${bare(celsius)} ${sign}`;
   const { now, usual, dewPoint, next, met } = air;
   const meaning = dewPoint

@@ -10,12 +10,12 @@ import type { Turn } from '@sabor/core/board/turns';
 import type { Usual } from '@sabor/core/board/usual';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { SLOTS } from '@sabor/core/step/slots';
-import { counted } from './numbers.ts';
+import { counted, fixed } from './numbers.ts';
 
 /** A column's number as it is said: "6.4", "38 %", "42 min". */
 export function sizeInWords(key: ColumnKey, value: number): string {
   const { places, unit } = COLUMNS[key];
-  const size = (Math.round(value * 10 ** places) / 10 ** places).toFixed(places);
+  const size = fixed(Math.round(value * 10 ** places) / 10 ** places, places);
   return unit === 'points' ? size : `${size} ${unit}`;
 }
 

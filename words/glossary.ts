@@ -46,7 +46,7 @@ export const GLOSSARY = {
   },
   'dew-point': {
     term: 'dew point',
-    says: 'How much water is in the air, as a temperature. It says more than humidity in percent: indoors and out it is nearly the same. Under 2 °C hair dries out; over 16 °C it takes up water.',
+    says: 'How much water is in the air, as a temperature. It says more than humidity in percent: indoors and out it is nearly the same. Under 2 °C (36 °F) hair dries out; over 16 °C (61 °F) it takes up water.',
   },
   fairness: {
     term: 'fairness check',

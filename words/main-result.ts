@@ -1,6 +1,6 @@
 import { type MainResult, mainResult, ratedBy } from '@sabor/core/compare/main-result';
 import { FELT } from '@sabor/core/felt/felt';
-import { counted, withThousands } from './numbers.ts';
+import { counted, fixed, withThousands } from './numbers.ts';
 
 /** A main result in the turns of speech that sentences need. */
 export interface MainWords {
@@ -34,7 +34,7 @@ export interface NumberWords {
 export function numbersOf(key: MainResult): NumberWords {
   const { measured, lasting } = mainResult(key);
   const places = measured?.places ?? 1;
-  const size = (x: number) => withThousands((Math.round(x * 10 ** places) / 10 ** places).toFixed(places));
+  const size = (x: number) => withThousands(fixed(Math.round(x * 10 ** places) / 10 ** places, places));
   const unit = measured ? measured.unit : 'points';
   return {
     size,

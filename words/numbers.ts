@@ -3,6 +3,12 @@ import { type TemperatureUnit, temperatureScale } from '@sabor/core/units/prefer
 /** A number in a sentence, without trailing noughts. */
 export const rounded = (x: number, digits = 1): string => String(Number(x.toFixed(digits))).replace('-', '−');
 
+/** A number with so many places, trailing noughts kept: "−0.30"; what rounds to nothing has no sign. */
+export function fixed(x: number, places: number): string {
+  const figure = x.toFixed(places);
+  return figure.replace('-', Number(figure) === 0 ? '' : '−');
+}
+
 /** "1 wash day", "3 wash days". */
 export const counted = (n: number, one: string, more = `${one}s`): string =>
   `${rounded(n)} ${n === 1 ? one : more}`;

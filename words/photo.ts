@@ -7,7 +7,7 @@ import { isFromNear, PHOTO_MEASURES, type PhotoMeasure } from '@sabor/core/photo
 import type { Note, Refusal } from '@sabor/core/photo/refusals';
 import type { PictureError, Told } from '@sabor/core/photo/repeat';
 import { alsoMoved, hardlyTells } from './also-moved.ts';
-import { withThousands } from './numbers.ts';
+import { fixed, withThousands } from './numbers.ts';
 
 /** Why a measure is not given, and what helps. */
 export const REFUSALS: Readonly<Record<Refusal, string>> = {
@@ -57,7 +57,7 @@ export function readingInWords(measure: PhotoMeasure, value: number): string {
   const { unit } = PHOTO_MEASURES[measure];
   const size = Math.abs(value);
   const fine = unit === '' || measure === 'halo' || size < 1;
-  return `${withThousands(value.toFixed(fine ? 2 : size < 100 ? 1 : 0))} ${unit}`.trimEnd();
+  return `${withThousands(fixed(value, fine ? 2 : size < 100 ? 1 : 0))} ${unit}`.trimEnd();
 }
 
 /** The least that is told of an amount. */

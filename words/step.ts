@@ -16,11 +16,22 @@ import {
   type StepSettings,
   settingValue,
 } from '@sabor/core/step/settings';
+import { unitScale } from '@sabor/core/units/preferences';
 import { doseInWords } from './dose.ts';
 import { capital, rounded } from './numbers.ts';
 import type { Voice } from './voice.ts';
 
-type Names = Pick<Voice, 'product'>;
+/** A number as it is said, in the unit that is preferred: "180 °C", "2 parts"; without its unit where that was said before. */
+function numberInWords(
+  setting: Extract<Setting, { kind: 'number' }>,
+  n: number,
+  { units }: Voice,
+): [string, string] {
+  if (setting.scale === undefined)
+    return [rounded(n, 2), n === 1 ? setting.unit : (setting.units ?? setting.unit)];
+  const { show, sign, digits } = unitScale(setting.scale, units);
+  return [rounded(show(n), digits + 1), sign];
+}
 
 /** "2 Slack Water : 1 water". */
 export const mixInWords = (value: unknown): string => {
@@ -37,7 +48,8 @@ export const settingName = (key: SettingKey): string => {
 };
 
 /** A setting's value alone: "Kelp Gel", "12 g", "rake", "90 %". */
-function valueInWords(key: SettingKey, value: SettingValue, { product }: Names): string {
+function valueInWords(key: SettingKey, value: SettingValue, voice: Voice): string {
+  const { product } = voice;
   const setting: Setting = SETTINGS[key];
   const label = (one: string) =>
     (setting as { options: Record<string, { label: string }> }).options[one]?.label ?? one;
@@ -48,11 +60,8 @@ function valueInWords(key: SettingKey, value: SettingValue, { product }: Names):
       return doseInWords((value ?? null) as Dose | null);
     case 'mix':
       return mixInWords(value);
-    case 'number': {
-      const n = Number(value);
-      const unit = n === 1 ? setting.unit : (setting.units ?? setting.unit);
-      return unit ? `${rounded(n, 2)} ${unit}` : rounded(n, 2);
-    }
+    case 'number':
+      return numberInWords(setting, Number(value), voice).join(' ').trimEnd();
     case 'choice':
       return label(String(value));
     case 'several':
@@ -84,26 +93,26 @@ const isSet = (value: SettingValue) =>
   value !== null && value !== undefined && value !== false && value !== '';
 
 /** A setting as it stands in a list of them: "12 g", "on wet hair" is "wet", "stop when dry to 90 %", "under a cap". */
-export function settingInWords(key: SettingKey, value: SettingValue, names: Names): string {
+export function settingInWords(key: SettingKey, value: SettingValue, voice: Voice): string {
   const { kind } = SETTINGS[key];
   if (!isSet(value) && kind !== 'product' && kind !== 'dose') return `${settingName(key)}: not set`;
   if (isCommon(key)) {
     const setting: Setting = SETTINGS[key];
-    const words = valueInWords(key, value, names);
+    const words = valueInWords(key, value, voice);
     return setting.kind === 'choice' && setting.said ? setting.said.replace('%', words) : words;
   }
   if (kind === 'tick') return settingName(key);
-  const words = valueInWords(key, value, names);
+  const words = valueInWords(key, value, voice);
   if (kind === 'mix') return `${settingName(key)} of ${words}`;
   if (kind === 'text') return `${settingName(key)}: ${words}`;
-  // Names keep their capitals.
-  return `${settingName(key)} ${kind === 'several' || kind === 'beside' ? words : words.toLowerCase()}`;
+  // Names and units keep their capitals.
+  return `${settingName(key)} ${kind === 'choice' ? words.toLowerCase() : words}`;
 }
 
 /** Everything a step sets, in a few words: "Kelp Gel, 12 g, 4 sections, wet, rake"; empty for nothing. */
 export const stepInWords = (
   step: StepSettings,
-  names: Names,
+  voice: Voice,
   {
     between = ', ',
     brief = false,
@@ -113,23 +122,24 @@ export const stepInWords = (
   SETTING_KEYS.filter(
     (key) => isSet(settingValue(step, key)) && (!brief || (SETTINGS[key] as Setting).brief) && only(key),
   )
-    .map((key) => settingInWords(key, settingValue(step, key), names))
+    .map((key) => settingInWords(key, settingValue(step, key), voice))
     .join(between);
 
 /** One side of a fact, as it stands beside the other: "not under a cap", "minutes not recorded". */
-export function sideOfFact({ setting }: SettingFact, value: SettingValue, names: Names): string {
+export function sideOfFact({ setting }: SettingFact, value: SettingValue, voice: Voice): string {
   const { kind } = SETTINGS[setting];
-  if (isSet(value) || kind === 'product') return settingInWords(setting, value, names);
+  if (isSet(value) || kind === 'product') return settingInWords(setting, value, voice);
   if (kind === 'tick') return `not ${settingName(setting)}`;
   if (kind === 'dose') return doseInWords((value ?? null) as Dose | null);
   return isCommon(setting) ? `${settingName(setting)} not recorded` : 'not recorded';
 }
 
 /** A setting that is not as planned, `a` being what was done and `b` the plan. */
-function factInWords(fact: SettingFact, tolerance: number, names: Names): string {
+function factInWords(fact: SettingFact, tolerance: number, voice: Voice): string {
   const { setting, a, b, verdict } = fact;
-  const { kind }: Setting = SETTINGS[setting];
-  const [done, planned] = [settingInWords(setting, a, names), settingInWords(setting, b, names)];
+  const of: Setting = SETTINGS[setting];
+  const { kind } = of;
+  const [done, planned] = [settingInWords(setting, a, voice), settingInWords(setting, b, voice)];
   if (kind === 'dose' && verdict === 'cannot show')
     return a === null || (a as Dose).kind === 'unknown'
       ? `Amount not recorded; ${planned} planned.`
@@ -142,14 +152,14 @@ function factInWords(fact: SettingFact, tolerance: number, names: Names): string
     if (!isSet(b)) return `${capital(done)}, which was not planned.`;
     if (!isSet(a)) return `Not ${planned}.`;
   }
-  if (kind === 'number') return `${capital(done)} instead of ${rounded(Number(b), 2)}.`;
+  if (of.kind === 'number') return `${capital(done)} instead of ${numberInWords(of, Number(b), voice)[0]}.`;
   if (kind === 'choice' && isCommon(setting))
-    return `${capital(settingName(setting))} ${valueInWords(setting, a, names)} instead of ${valueInWords(setting, b, names)}.`;
+    return `${capital(settingName(setting))} ${valueInWords(setting, a, voice)} instead of ${valueInWords(setting, b, voice)}.`;
   return `${capital(done)} instead of ${planned}.`;
 }
 
 /** What was not as planned in a step, in a sentence. */
-export function departureInWords(departure: Departure, names: Names): string {
+export function departureInWords(departure: Departure, voice: Voice): string {
   switch (departure.what) {
     case 'added':
       return 'Added: not in the plan.';
@@ -163,6 +173,6 @@ export function departureInWords(departure: Departure, names: Names): string {
       return `${capital(MARKS[mark].label)}${why}.`;
     }
     case 'setting':
-      return factInWords(departure.fact, departure.tolerance, names);
+      return factInWords(departure.fact, departure.tolerance, voice);
   }
 }

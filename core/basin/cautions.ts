@@ -1,5 +1,6 @@
 import { HEAT_TOOLS, type Heat, type Tool } from '../step/choices.ts';
 import type { Slot } from '../step/slots.ts';
+import { celsiusToFahrenheit } from '../units/convert.ts';
 
 /** What a step is about to do, as far as a caution needs to know. */
 export interface CautionStep {
@@ -29,6 +30,10 @@ export interface CautionRule {
   when: (step: CautionStep) => boolean;
   says: (step: CautionStep) => string;
 }
+
+/** Tools are marked in either unit: "180 °C (356 °F)". */
+const degrees = (celsius: number) =>
+  `${Number(celsius.toFixed(1))} °C (${Number(celsiusToFahrenheit(celsius).toFixed(1))} °F)`;
 
 const hot = ({ heat }: CautionStep) => heat === 'medium' || heat === 'high';
 
@@ -66,7 +71,7 @@ export const BASIN_CAUTIONS: readonly CautionRule[] = [
     id: 'over-limit',
     when: ({ celsius, heatLimitC }) => celsius != null && heatLimitC != null && celsius > heatLimitC,
     says: ({ celsius, heatLimitC }) =>
-      `${celsius} °C is over the ${heatLimitC} °C that a label in this hair allows. Turn it down; the label comes first.`,
+      `${degrees(celsius!)} is over the ${degrees(heatLimitC!)} that a label in this hair allows. Turn it down; the label comes first.`,
   },
   {
     id: 'no-limit',

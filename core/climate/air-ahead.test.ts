@@ -15,7 +15,7 @@ const base: AirAhead = {
 
 const says = (given: AirAhead, temperature: 'c' | 'f' = 'c') => {
   const facts = airAhead(given);
-  return facts && airInWords(facts, 'Ostrel Harbour', { units: { temperature } });
+  return facts && airInWords(facts, 'Ostrel Harbour', { units: { volume: 'ml', length: 'mm', temperature } });
 };
 
 describe('the air ahead', () => {

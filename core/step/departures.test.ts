@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { departureInWords } from '../../words/step.ts';
+import { plainVoice } from '../../words/voice.ts';
 import { departures, type StepRecord } from './departures.ts';
 import type { StepSettings } from './settings.ts';
 import { EMPTY_SETTINGS } from './step.ts';
@@ -15,7 +16,7 @@ const plan: StepSettings = {
   heat: 'low',
   extra: {},
 };
-const voice = { product: (id: string) => ({ gel: 'Kelp Gel', foam: 'Foam' })[id] ?? id };
+const voice = plainVoice((id) => ({ gel: 'Kelp Gel', foam: 'Foam' })[id] ?? id);
 const done = (to: Partial<StepRecord> = {}): StepRecord => ({
   ...plan,
   status: 'done',

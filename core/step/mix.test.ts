@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { settingInWords } from '../../words/step.ts';
+import { plainVoice } from '../../words/voice.ts';
 import { type MixPart, mixShares, productsUsed, sameMix } from './mix.ts';
 import { extraProblem, sameExtra } from './settings.ts';
 import { EMPTY_SETTINGS } from './step.ts';
@@ -14,7 +15,7 @@ const MASK = [part('Slack Water', 2, 'slack'), part('aloe juice', 1), part('hone
 
 describe('a home mix', () => {
   it('is told by its parts', () => {
-    const words = (mix: readonly MixPart[] | string) => settingInWords('mix', mix, { product: String });
+    const words = (mix: readonly MixPart[] | string) => settingInWords('mix', mix, plainVoice());
     expect(words(MASK)).toBe('home mix of 2 Slack Water : 1 aloe juice : 1 honey');
     expect(words('flaxseed gel')).toBe('home mix of flaxseed gel');
   });

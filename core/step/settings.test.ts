@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { settingInWords } from '../../words/step.ts';
+import { plainVoice } from '../../words/voice.ts';
 import { ownPlace } from './places.ts';
 import {
   COMMON_KEYS,
@@ -59,8 +60,8 @@ describe('the settings of a step', () => {
   });
 
   it('say themselves in words', () => {
-    const words = (key: SettingKey, value: SettingValue) =>
-      settingInWords(key, value, { product: (id) => `product ${id}` });
+    const voice = plainVoice((id) => `product ${id}`);
+    const words = (key: SettingKey, value: SettingValue) => settingInWords(key, value, voice);
     expect(words('stopAt', 90)).toBe('stop when dry to 90 %');
     expect(words('places', ['nape', ownPlace('Cowlick, left')])).toBe('only at nape, Cowlick, left');
     expect(words('why', 'It dries slowest')).toBe('why so: It dries slowest');
@@ -71,6 +72,11 @@ describe('the settings of a step', () => {
     expect(words('posture', 'forward')).toBe('head forward');
     expect(words('sections', 1)).toBe('1 section');
     expect(words('rounds', 2)).toBe('rounds 2 times');
+    expect(words('celsius', 180)).toBe('temperature 180 °C');
+    const american = { ...voice, units: { volume: 'floz', length: 'in', temperature: 'f' } } as const;
+    expect(settingInWords('celsius', 176.666_666_7, american)).toBe('temperature 350 °F');
+    expect(settingInWords('rodMm', 9, american)).toBe('rod width 0.354 in');
+    expect(extraProblem('celsius', 350)).toBe('Temperature runs from 20 to 230 °C (68 to 446 °F).');
     for (const key of SETTING_KEYS) expect(words(key, undefined), key).not.toMatch(/undefined|null|NaN/);
   });
 

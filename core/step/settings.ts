@@ -1,5 +1,6 @@
 import type { Dose } from '../doses/dose.ts';
 import { PARTINGS } from '../hair/wishes.ts';
+import { type UnitPreferences, unitScale } from '../units/preferences.ts';
 import type { Vocabulary } from '../vocabulary.ts';
 import { type Beside, besideProblem, sameBeside } from './beside.ts';
 import {
@@ -38,7 +39,16 @@ export type Setting = {
 } & (
   | { kind: 'product' | 'dose' | 'tick' | 'mix' | 'beside' }
   | { kind: 'text'; longest: number }
-  | { kind: 'number'; unit: string; units?: string; least: number; most: number; whole?: boolean }
+  | {
+      kind: 'number';
+      unit: string;
+      units?: string;
+      /** It is shown in the unit the tester prefers; its own is the stored one. */
+      scale?: keyof UnitPreferences;
+      least: number;
+      most: number;
+      whole?: boolean;
+    }
   | {
       kind: 'choice' | 'several';
       options: Vocabulary;
@@ -186,6 +196,7 @@ export const SETTINGS = {
     stored: 'extra',
     held: 'share',
     unit: 'ml',
+    scale: 'volume',
     least: 1,
     most: 2000,
     slots: ['cleanse', 'condition', 'leave-in', 'refresh'],
@@ -303,6 +314,7 @@ export const SETTINGS = {
     stored: 'extra',
     held: { within: 1 },
     unit: 'mm',
+    scale: 'length',
     least: 2,
     most: 100,
     slots: SHAPED,
@@ -398,6 +410,7 @@ export const SETTINGS = {
     stored: 'extra',
     held: { within: 10 },
     unit: '°C',
+    scale: 'temperature',
     least: 20,
     most: 230,
     slots: ['technique', 'dry', 'set', 'refresh'],
@@ -552,6 +565,14 @@ export function isRare(key: SettingKey, slot: Slot): boolean {
   return rare === true || rare.includes(slot);
 }
 
+/** The limits of a number in the other unit it may be typed in: " (68 to 446 °F)". */
+function inOtherUnit({ scale, least, most }: Extract<Setting, { kind: 'number' }>): string {
+  if (scale === undefined) return '';
+  const { show, sign, digits } = unitScale(scale, { volume: 'floz', length: 'in', temperature: 'f' });
+  const shown = (x: number) => Number(show(x).toFixed(digits));
+  return ` (${shown(least)} to ${shown(most)} ${sign})`;
+}
+
 /** A sentence against an extra setting's value, or null when it can stand. */
 export function extraProblem(key: ExtraKey, value: unknown): string | null {
   const setting: Setting = SETTINGS[key];
@@ -559,7 +580,7 @@ export function extraProblem(key: ExtraKey, value: unknown): string | null {
     case 'number':
       return typeof value === 'number' && value >= setting.least && value <= setting.most
         ? null
-        : `${setting.label} runs from ${setting.least} to ${setting.most}${setting.unit ? ` ${setting.unit}` : ''}.`;
+        : `${setting.label} runs from ${setting.least} to ${setting.most}${setting.unit && ` ${setting.unit}`}${inOtherUnit(setting)}.`;
     case 'tick':
       return value === true ? null : `${setting.label} is ticked or left out.`;
     case 'mix':

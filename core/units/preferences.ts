@@ -51,6 +51,14 @@ export function volumeScale(unit: VolumeUnit): Scale {
     : { sign, digits, show: mlToFlOz, store: flOzToMl };
 }
 
+/** The scale of a volume, a length or a temperature, as it is preferred. */
+export const unitScale = (of: keyof UnitPreferences, units: UnitPreferences): Scale =>
+  of === 'volume'
+    ? volumeScale(units.volume)
+    : of === 'length'
+      ? lengthScale(units.length)
+      : temperatureScale(units.temperature);
+
 const TYPED_LENGTHS = {
   mm: same,
   cm: (x: number) => 10 * x,

@@ -8,9 +8,9 @@ const NONE: readonly Product[] = [];
 /** How Sabor speaks here: products by their names, quantities in the user's units. */
 export function useVoice(): Voice {
   const products = useShelf().data?.products ?? NONE;
-  const { temperature } = useSettings();
+  const { volume, length, temperature } = useSettings();
   return useMemo(() => {
     const names = new Map(products.map(({ id, name }) => [id, name]));
-    return { product: (id) => names.get(id) ?? 'a product', units: { temperature } };
-  }, [products, temperature]);
+    return { product: (id) => names.get(id) ?? 'a product', units: { volume, length, temperature } };
+  }, [products, volume, length, temperature]);
 }

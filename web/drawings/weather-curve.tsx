@@ -3,6 +3,7 @@ import type { DewPointBand } from '@sabor/core/climate/dew-point-bands';
 import type { Observation } from '@sabor/core/climate/observation';
 import { DAY_MS } from '@sabor/core/time/day';
 import { localDate, startOfDay } from '@sabor/core/time/zones';
+import { fixed } from '@sabor/words/numbers';
 import {
   Chart,
   type ChartData,
@@ -164,7 +165,7 @@ export function WeatherCurve({
       tooltip: {
         callbacks: {
           title: (items) => (items[0] ? hour.format(items[0].parsed.x ?? 0) : ''),
-          label: (item) => `${item.dataset.label}: ${(item.parsed.y ?? 0).toFixed(1)} ${sign}`,
+          label: (item) => `${item.dataset.label}: ${fixed(item.parsed.y ?? 0, 1)} ${sign}`,
         },
       },
     },

@@ -2,20 +2,19 @@ import type { Settings } from '@sabor/contract/settings';
 import { localToday } from '@sabor/core/time/today';
 import { lengthScale, temperatureScale, volumeScale } from '@sabor/core/units/preferences';
 import { dateInWords } from '@sabor/words/dates';
-
-const fixed = (x: number, digits: number) => String(Number(x.toFixed(digits)));
+import { fixed, rounded } from '@sabor/words/numbers';
 
 export const showVolume = (ml: number, { volume }: Settings) => {
   const scale = volumeScale(volume);
-  return `${fixed(scale.show(ml), scale.digits)} ${scale.sign}`;
+  return `${rounded(scale.show(ml), scale.digits)} ${scale.sign}`;
 };
 export const showLength = (mm: number, { length }: Settings) => {
   const scale = lengthScale(length);
-  return `${fixed(scale.show(mm), scale.digits)} ${scale.sign}`;
+  return `${rounded(scale.show(mm), scale.digits)} ${scale.sign}`;
 };
 export const showTemperature = (celsius: number, { temperature }: Settings) => {
   const scale = temperatureScale(temperature);
-  return `${scale.show(celsius).toFixed(1).replace('-', '−')} ${scale.sign}`;
+  return `${fixed(scale.show(celsius), 1)} ${scale.sign}`;
 };
 /** A date (yyyy-mm-dd), or that of a moment on this machine's clock, in words. */
 export const showDate = (date: string) =>

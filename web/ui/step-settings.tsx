@@ -17,9 +17,10 @@ import {
   withSetting,
 } from '@sabor/core/step/settings';
 import { SLOTS, type Slot } from '@sabor/core/step/slots';
+import { unitScale } from '@sabor/core/units/preferences';
 import type { Vocabulary } from '@sabor/core/vocabulary';
 import { useMemo, useState } from 'react';
-import { useWearers } from '../api/queries.ts';
+import { useSettings, useWearers } from '../api/queries.ts';
 import { BesideField } from './beside-field.tsx';
 import { DoseFields, type Problem } from './dose-fields.tsx';
 import { ChoiceField, NumberField, TextField, TicksField } from './inputs.tsx';
@@ -133,6 +134,7 @@ function SettingField({
 }) {
   const setting: Setting = SETTINGS[of];
   const { label } = setting;
+  const units = useSettings();
   const error = problem('');
   switch (setting.kind) {
     case 'product':
@@ -158,7 +160,9 @@ function SettingField({
       return (
         <NumberField
           label={label}
-          unit={setting.units ? '' : setting.unit}
+          {...(setting.scale
+            ? { scale: unitScale(setting.scale, units) }
+            : { unit: setting.units ? '' : setting.unit })}
           value={typeof value === 'number' ? value : null}
           onChange={onChange}
           error={error}

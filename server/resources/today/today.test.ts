@@ -288,7 +288,7 @@ describe('Today', () => {
     });
     const [told] = await air();
     const says = (temperature: 'c' | 'f') =>
-      airForWashDayInWords(told!, { product: String, units: { temperature } });
+      airForWashDayInWords(told!, { product: String, units: { volume: 'ml', length: 'mm', temperature } });
     expect(says('c')).toMatch(
       /^Now at Haverlock: 20\.0 °C and 60 % humidity.* dew point 12\.0 °C, easy on curls/,
     );

@@ -1,10 +1,11 @@
 import type { Board } from '@sabor/core/board/board';
 import { COLUMNS, type ColumnKey } from '@sabor/core/board/columns';
-import { counted } from '@sabor/words/numbers';
+import { temperatureScale } from '@sabor/core/units/preferences';
+import { counted, rounded } from '@sabor/words/numbers';
 import { useState } from 'react';
 import { useSettings } from '../../api/queries.ts';
 import { InlineChoice } from '../../ui/inline-choice.tsx';
-import { showTemperature } from '../../ui/show.ts';
+import { showTemperature, signed } from '../../ui/show.ts';
 
 const BOX = { width: 520, height: 220, left: 34, low: 30 };
 
@@ -24,6 +25,9 @@ export function InAir({
   const node = told.find((one) => one.node === picked) ?? told[0];
   if (!node) return null;
   const { days, slope } = node.air;
+  const { show, sign } = temperatureScale(settings.temperature);
+  /** One degree Celsius on the tester's scale. */
+  const step = show(1) - show(0);
   const all = told.flatMap(({ air }) => air.days);
   const [cold, warm] = [
     Math.floor(Math.min(...all.map(({ dewPointC }) => dewPointC)) - 1),
@@ -53,8 +57,8 @@ export function InAir({
       <p className="my-2 max-w-3xl text-soft">
         {COLUMNS[by].label} against the dew point, a dot a wash day.{' '}
         {slope
-          ? `Within its trials it changes by ${slope.perDegree > 0 ? '+' : '−'}${Math.abs(slope.perDegree).toFixed(2)} a degree, over ${slope.days} wash days. The air is not drawn at random: season and habits change with it.`
-          : 'No line: that takes eight wash days and dew points within a trial that differ by some 3 °C.'}
+          ? `Within its trials it changes by ${signed(slope.perDegree / step, 2)} a ${sign}, over ${slope.days} wash days. The air is not drawn at random: season and habits change with it.`
+          : `No line: that takes eight wash days and dew points within a trial that differ by some ${rounded(3 * step)} ${sign}.`}
       </p>
       <svg
         viewBox={`0 0 ${BOX.width} ${BOX.height}`}

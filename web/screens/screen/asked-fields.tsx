@@ -2,7 +2,6 @@ import type { Wearer } from '@sabor/contract/wearer';
 import { dewPointBand } from '@sabor/core/climate/dew-point-bands';
 import { POROSITIES, type Porosity } from '@sabor/core/hair/traits';
 import { SCHOOLS, type School } from '@sabor/core/hair/wishes';
-import { temperatureScale } from '@sabor/core/units/preferences';
 import { useId } from 'react';
 import { useSettings } from '../../api/queries.ts';
 import type { Asked } from '../../api/whom.ts';
@@ -26,7 +25,6 @@ export function AskedFields({
   setAsked: (to: Asked) => void;
 }) {
   const settings = useSettings();
-  const scale = temperatureScale(settings.temperature);
   const [dewId, porosityId] = [useId(), useId()];
   const dew = asked.dewPointC;
   const stop = asked.porosity === null ? 0 : STOPS.indexOf(asked.porosity);
@@ -71,7 +69,7 @@ export function AskedFields({
         <p className="text-sm text-soft">
           {dew === null
             ? 'not known: weather rules keep silent'
-            : `${scale.show(dew).toFixed(1).replace('-', '−')} ${scale.sign}, ${dewPointBand(dew, settings.dewPointBands).label}`}
+            : `${showTemperature(dew, settings)}, ${dewPointBand(dew, settings.dewPointBands).label}`}
         </p>
       </div>
       <div>

@@ -5,7 +5,7 @@ import { LABEL_HOLDS, PACKAGINGS, PRICE_KINDS, ROLES, STAKES } from '@sabor/core
 import { placeAmong } from '@sabor/core/verdict/place';
 import { VERDICT_STEPS, type VerdictStep } from '@sabor/core/verdict/words-of-verdict';
 import { doseInWords } from '@sabor/words/dose';
-import { counted } from '@sabor/words/numbers';
+import { counted, temperature } from '@sabor/words/numbers';
 import { placeInWords, versusInWords } from '@sabor/words/verdict-card';
 import { Link, useParams } from 'react-router';
 import { useSettings, useShelf } from '../../api/queries.ts';
@@ -278,7 +278,12 @@ function Facts({ product, shelf }: { product: Product; shelf: Shelf }) {
     ['Hold, by the label', LABEL_HOLDS[product.labelHold].label],
     ...(product.packaging ? [['Comes in', PACKAGINGS[product.packaging].label] as [string, string]] : []),
     ...(product.heatLimitC !== null
-      ? [['Heat limit, by the label', `${product.heatLimitC} °C`] as [string, string]]
+      ? [
+          ['Heat limit, by the label', temperature(product.heatLimitC, settings.temperature)] as [
+            string,
+            string,
+          ],
+        ]
       : []),
     ...(product.edition ? [['Edition', product.edition] as [string, string]] : []),
     ['Directions', product.labelDirections ?? 'the label is silent'],

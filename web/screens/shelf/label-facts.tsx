@@ -1,6 +1,8 @@
 import type { Line, ProductInput } from '@sabor/contract/shelf';
 import { PACKAGINGS, PRICE_KINDS } from '@sabor/core/shelf/products';
 import { localToday } from '@sabor/core/time/today';
+import { temperatureScale } from '@sabor/core/units/preferences';
+import { useSettings } from '../../api/queries.ts';
 import { Button } from '../../ui/button.tsx';
 import { DateField } from '../../ui/dates.tsx';
 import { ChoiceField, NumberField, TextField } from '../../ui/inputs.tsx';
@@ -19,6 +21,7 @@ export function LabelFacts({
   problem: (path: string) => string | undefined;
   line: Line | undefined;
 }) {
+  const { temperature } = useSettings();
   const ofLine = (line?.claims ?? []).filter(
     ({ collection }) =>
       collection === '' || collection.toLowerCase() === (value.collection ?? '').trim().toLowerCase(),
@@ -50,7 +53,7 @@ export function LabelFacts({
       <div className="grid gap-4 sm:grid-cols-2">
         <NumberField
           label="Heat limit, by the label"
-          unit="°C"
+          scale={temperatureScale(temperature)}
           value={value.heatLimitC ?? null}
           onChange={set('heatLimitC')}
           error={problem('heatLimitC')}

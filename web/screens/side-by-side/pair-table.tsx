@@ -2,12 +2,13 @@ import type { Run, RunStep } from '@sabor/core/fairness/run';
 import { alignSteps } from '@sabor/core/fairness/step-differences';
 import { SLOTS } from '@sabor/core/step/slots';
 import { sideInWords } from '@sabor/words/fairness';
-import { capital } from '@sabor/words/numbers';
+import { capital, temperature } from '@sabor/words/numbers';
 import { stepInWords } from '@sabor/words/step';
 import type { Voice } from '@sabor/words/voice';
 
 /** Two wash days' steps set beside each other, the same ones on one line. */
 export function PairTable({ a, b, voice }: { a: Run; b: Run; voice: Voice }) {
+  const degrees = (x: number | null) => (x === null ? unknown : temperature(x, voice.units.temperature));
   const told = ({ settings, code }: RunStep) => {
     const words = stepInWords(code === null ? settings : { ...settings, productId: null }, voice, {
       between: ' · ',
@@ -79,7 +80,6 @@ export function PairTable({ a, b, voice }: { a: Run; b: Run; voice: Voice }) {
 }
 
 const unknown = 'not known';
-const degrees = (x: number | null) => (x === null ? unknown : `${x.toFixed(1)} °C`);
 const metres = (x: number | null) => (x === null ? unknown : `${x.toFixed(1)} m/s`);
 const hours = (x: number | null) => (x === null ? unknown : `${x.toFixed(1)} h`);
 const grams = (x: number | null) => (x === null ? unknown : `${x.toFixed(2)} g`);

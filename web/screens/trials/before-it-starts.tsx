@@ -27,7 +27,7 @@ import {
   useWeather,
 } from '../../api/queries.ts';
 import { useWorked } from '../../api/worked.ts';
-import { showDate } from '../../ui/show.ts';
+import { showDate, showTemperature } from '../../ui/show.ts';
 import { screeningWorker } from '../../workers/screening.ts';
 import { PatchFirst } from '../patches/patch-tests.tsx';
 import { placeNow } from '../screen/start-asked.ts';
@@ -100,6 +100,7 @@ function useGroundAhead(value: TrialInput, products: readonly Product[]) {
 function useAirAhead(wearerId: string): Dated[] {
   const weather = useWeather();
   const now = useMemo(() => Date.now(), []);
+  const settings = useSettings();
   const air = usePlaceWeather(placeNow(weather.data, wearerId, localToday()) ?? '', now - DAY_MS, now);
   return useMemo(() => {
     const byDay = new Map<string, number[]>();
@@ -110,9 +111,12 @@ function useAirAhead(wearerId: string): Dated[] {
     }
     return [...byDay].map(([on, dews]) => {
       const mean = dews.reduce((sum, x) => sum + x, 0) / dews.length;
-      return { on, what: `dew point about ${Math.round(mean)} °C, ${dewPointBand(mean).label},` };
+      return {
+        on,
+        what: `dew point about ${showTemperature(mean, settings)}, ${dewPointBand(mean, settings.dewPointBands).label},`,
+      };
     });
-  }, [air.data]);
+  }, [air.data, settings]);
 }
 
 function calendarOthers(file: HairFile, today: string): Dated[] {
