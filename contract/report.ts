@@ -11,6 +11,7 @@ const arm = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(20));
 const drawn = {
   arms: v.pipe(v.array(short), v.maxLength(12)),
   ends: v.nullable(v.tuple([finite, finite])),
+  places: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(4)),
 };
 
 /** One part of a report, as it is laid out. */

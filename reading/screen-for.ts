@@ -5,7 +5,7 @@ import { readStretch } from '@sabor/core/hair/measured/stretch';
 import { type Porosity, resolveTraits, type Traits } from '@sabor/core/hair/traits';
 import type { School } from '@sabor/core/hair/wishes';
 import { wishShares } from '@sabor/core/hair/wishes';
-import { zoneLabel } from '@sabor/core/hair/zones';
+import { zoneWithin } from '@sabor/core/hair/zones';
 import type { Market } from '@sabor/core/ingredients/formula';
 import type { ScreenFor } from '@sabor/core/ingredients/judge/screen';
 import { localToday } from '@sabor/core/time/today';
@@ -22,7 +22,7 @@ function partsOf(wearer: Wearer, porosity: Porosity | null): ScreenFor['parts'] 
     if (own.length === 0) continue;
     const key = JSON.stringify(traits);
     const group = groups.get(key) ?? { names: [], traits };
-    group.names.push(zoneLabel(zone).toLowerCase());
+    group.names.push(zoneWithin(zone));
     groups.set(key, group);
   }
   return [

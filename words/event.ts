@@ -1,5 +1,5 @@
 import type { WearEvent } from '@sabor/contract/check-in';
-import { type ZoneName, zoneLabel } from '@sabor/core/hair/zones';
+import { type ZoneName, zoneWithin } from '@sabor/core/hair/zones';
 import { EVENT_CAME, EVENTS, eventOf } from '@sabor/core/outcomes/events';
 import { TOOLS } from '@sabor/core/step/choices';
 import { doseInWords } from './dose.ts';
@@ -14,7 +14,7 @@ export function whereInWords(zoneIds: readonly string[], zones: readonly Zone[])
   for (const side of ['left', 'right'] as const)
     if (of.length > 1 && of.length === zones.filter((zone) => zone.side === side).length)
       if (of.every((zone) => zone.side === side)) return `${side} half`;
-  return of.length === 1 ? zoneLabel(of[0]!).toLowerCase() : `${of.length} zones`;
+  return of.length === 1 ? zoneWithin(of[0]!) : `${of.length} zones`;
 }
 
 /** What happened to hair or was done to it, in a phrase: "edges redone, Marsh Gel, 1 pea, fingers, left half". */

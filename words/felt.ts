@@ -3,7 +3,7 @@ import type { Comparison } from '@sabor/core/compare/comparison';
 import type { FeltOfArm, FeltRow } from '@sabor/core/compare/felt-by-arm';
 import type { UpkeepRow } from '@sabor/core/compare/upkeep';
 import { FELT } from '@sabor/core/felt/felt';
-import { type ZoneName, zoneLabel } from '@sabor/core/hair/zones';
+import { type ZoneName, zoneWithin } from '@sabor/core/hair/zones';
 import { EVENTS } from '@sabor/core/outcomes/events';
 import { OUTCOMES } from '@sabor/core/outcomes/outcomes';
 import { stageLabel } from '@sabor/core/outcomes/stages';
@@ -56,7 +56,7 @@ export function holdTooLowInWords(
   zones: readonly (ZoneName & { id: string })[],
 ): string {
   const zone = zones.find(({ id }) => id === zoneId);
-  const where = zone ? `, ${zoneLabel(zone).toLowerCase()}` : '';
+  const where = zone ? `, ${zoneWithin(zone)}` : '';
   const then = when === 'cast broken' ? 'once the cast was broken' : 'by evening';
   return `Wash day ${position + 1}, ${arms[arm]}${where}: ${OUTCOMES[outcome].label.toLowerCase()} ${rounded(before)} → ${rounded(after)} ${then}.`;
 }

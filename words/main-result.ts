@@ -20,6 +20,10 @@ export interface NumberWords {
   size: (x: number) => string;
   /** A size with its unit: "1.2", "0.42 mm". */
   amount: (x: number) => string;
+  /** A difference with its sign; what is told as nothing has none: "+1.2", "−0.42", "0.00". */
+  signed: (x: number) => string;
+  /** Decimal places a size is told with. */
+  places: number;
   /** Less than this is nothing. */
   nothing: number;
   /** What is counted: "points", "mm"; of a number without a unit nothing. */
@@ -34,11 +38,14 @@ export interface NumberWords {
 export function numbersOf(key: MainResult): NumberWords {
   const { measured, lasting } = mainResult(key);
   const places = measured?.places ?? 1;
-  const size = (x: number) => withThousands(fixed(Math.round(x * 10 ** places) / 10 ** places, places));
+  const told = (x: number) => Math.round(x * 10 ** places) / 10 ** places;
+  const size = (x: number) => withThousands(fixed(told(x), places));
   const unit = measured ? measured.unit : 'points';
   return {
     size,
     amount: (x) => (measured ? `${size(x)} ${unit}`.trimEnd() : size(x)),
+    signed: (x) => `${told(Math.abs(x)) === 0 ? '' : x > 0 ? '+' : '−'}${size(Math.abs(x))}`,
+    places,
     nothing: 0.5 / 10 ** places,
     unit,
     did: lasting ? 'stayed good' : measured ? 'read' : 'scored',

@@ -19,8 +19,6 @@ export interface Reading {
 /** Share of an arm's ratings at one end of the scale from which the interval may miss the true difference. Model assumption. */
 const SCALE_RUNS_OUT = 0.1;
 
-const signed = (x: number, { size, nothing }: NumberWords) =>
-  `${x > nothing ? '+' : x < -nothing ? '−' : ''}${size(Math.abs(x))}`;
 const percent = (share: number) => `${Math.round(share * 100)} %`;
 const days = (n: number) => `${n} wash ${n === 1 ? 'day' : 'days'}`;
 const list = (names: readonly string[]) =>
@@ -89,7 +87,7 @@ function noiseSentences({ promise }: TrialRecord, { primary }: Comparison): Read
       ...(noise.bias === null
         ? []
         : [
-            `On average the left is ${say.did === 'scored' ? 'rated' : 'read'} ${signed(noise.bias, say)} against the right: the side’s own bias.`,
+            `On average the left is ${say.did === 'scored' ? 'rated' : 'read'} ${say.signed(noise.bias)} against the right: the side’s own bias.`,
           ]),
       'Plans for this wearer take this noise over; it tests no product.',
     ],
@@ -125,7 +123,7 @@ function differences(record: TrialRecord, comparison: Comparison): string[] {
     };
     return comparison.primary.factors.map(({ which, effect, interval }) =>
       which === 'interaction'
-        ? `How much the one setting hangs on the other: ${signed(effect, say)}${say.unit && ` ${say.unit}`}${interval ? ` (${Math.floor(interval.level * 1000 + 1e-6) / 10} % interval ${signed(interval.low, say)} to ${signed(interval.high, say)})` : ''}; this was not tested.`
+        ? `How much the one setting hangs on the other: ${say.signed(effect)}${say.unit && ` ${say.unit}`}${interval ? ` (${Math.floor(interval.level * 1000 + 1e-6) / 10} % interval ${say.signed(interval.low)} to ${say.signed(interval.high)})` : ''}; this was not tested.`
         : scored(...sides[which], effect, interval, where, true, say),
     );
   }
@@ -325,7 +323,7 @@ export function readPrimary(
     because.push(
       say.did === 'stayed good'
         ? `Left stayed good ${say.amount(Math.abs(primary.noise.bias))} ${primary.noise.bias > 0 ? say.more : say.less} than right whatever stood there; sides were balanced.`
-        : `Left was ${say.did === 'read' ? 'read' : 'rated'} ${signed(primary.noise.bias, say)} against right whatever stood there; sides were balanced.`,
+        : `Left was ${say.did === 'read' ? 'read' : 'rated'} ${say.signed(primary.noise.bias)} against right whatever stood there; sides were balanced.`,
     );
   if (primary.test)
     because.push(

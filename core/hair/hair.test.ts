@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { curlIndex, shrinkage } from './shrinkage.ts';
 import { resolveTraits } from './traits.ts';
-import { STANDARD_ZONES, zoneLabel } from './zones.ts';
+import { STANDARD_ZONES, zoneLabel, zoneWithin } from './zones.ts';
 
 describe('shrinkage', () => {
   it('by hand: a curl of 300 mm that rests at 180 mm shrinks by 40 %', () => {
@@ -35,6 +35,8 @@ describe('zones', () => {
   it('are named in words', () => {
     expect(zoneLabel({ place: 'crown', side: 'left', ownName: null })).toBe('Crown, left');
     expect(zoneLabel({ place: 'own', side: 'both', ownName: 'Undercut' })).toBe('Undercut');
+    expect(zoneWithin({ place: 'crown', side: 'left', ownName: null })).toBe('crown, left');
+    expect(zoneWithin({ place: 'own', side: 'left', ownName: 'McKay’s curl' })).toBe('McKay’s curl, left');
   });
 
   it('take from the whole head what they do not set', () => {

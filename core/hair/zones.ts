@@ -34,7 +34,12 @@ export const STANDARD_ZONES: readonly ZoneName[] = (Object.keys(PLACES) as Place
   .flatMap((place) => (['left', 'right'] as const).map((side) => ({ place, side, ownName: null })));
 
 /** A zone in words: "Crown, left"; an own zone goes by its name. */
-export function zoneLabel(zone: ZoneName): string {
-  const name = zone.ownName ?? PLACES[zone.place].label;
-  return zone.side === 'both' ? name : `${name}, ${SIDES[zone.side].label}`;
-}
+export const zoneLabel = (zone: ZoneName): string =>
+  sided(zone.ownName ?? PLACES[zone.place].label, zone.side);
+
+/** A zone within a sentence: "crown, left"; what the tester named keeps its capitals. */
+export const zoneWithin = (zone: ZoneName): string =>
+  sided(zone.ownName ?? PLACES[zone.place].label.toLowerCase(), zone.side);
+
+const sided = (name: string, side: ZoneName['side']) =>
+  side === 'both' ? name : `${name}, ${SIDES[side].label}`;

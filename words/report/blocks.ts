@@ -3,6 +3,8 @@ export type Drawing = {
   arms: readonly string[];
   /** The scale's own ends; null for those of the numbers. */
   ends: readonly [number, number] | null;
+  /** Decimal places its numbers are told with. */
+  places: number;
 } & (
   | {
       what: 'strip';

@@ -1,3 +1,4 @@
+import { fixed, rounded, withThousands } from '../numbers.ts';
 import type { Drawing } from './blocks.ts';
 
 /** Hues of the options, as the application draws them; each with its own mark, so that grey print tells them apart. */
@@ -14,7 +15,7 @@ const SOFT = '#5E5264';
 const RULE = '#D9CFC0';
 
 const lookOf = (arm: number) => LOOK[arm % LOOK.length]!;
-const fixed = (x: number) => Number(x.toFixed(2));
+const at = (x: number) => Number(x.toFixed(2));
 
 /** A text for SVG: nothing in it is read as markup. */
 export const escaped = (text: string): string =>
@@ -23,10 +24,10 @@ export const escaped = (text: string): string =>
 function mark(arm: number, x: number, y: number, size = 4): string {
   const { hue, mark: shape } = lookOf(arm);
   const fill = `fill="${hue}" fill-opacity="0.85"`;
-  const [cx, cy] = [fixed(x), fixed(y)];
+  const [cx, cy] = [at(x), at(y)];
   if (shape === 'circle') return `<circle cx="${cx}" cy="${cy}" r="${size}" ${fill}/>`;
   if (shape === 'square')
-    return `<rect x="${fixed(x - size)}" y="${fixed(y - size)}" width="${2 * size}" height="${2 * size}" ${fill}/>`;
+    return `<rect x="${at(x - size)}" y="${at(y - size)}" width="${2 * size}" height="${2 * size}" ${fill}/>`;
   const points =
     shape === 'triangle'
       ? [
@@ -40,11 +41,11 @@ function mark(arm: number, x: number, y: number, size = 4): string {
           [x, y + size],
           [x - size, y],
         ];
-  return `<polygon points="${points.map((point) => point.map((p) => fixed(p!)).join(',')).join(' ')}" ${fill}/>`;
+  return `<polygon points="${points.map((point) => point.map((p) => at(p!)).join(',')).join(' ')}" ${fill}/>`;
 }
 
 const words = (x: number, y: number, text: string, more = '') =>
-  `<text x="${fixed(x)}" y="${fixed(y)}" font-family="Public Sans, Helvetica, Arial, sans-serif" font-size="12" fill="${INK}" ${more}>${escaped(text)}</text>`;
+  `<text x="${at(x)}" y="${at(y)}" font-family="Public Sans, Helvetica, Arial, sans-serif" font-size="12" fill="${INK}" ${more}>${escaped(text)}</text>`;
 
 /** Ends of a scale that hold all values, whole where they are far apart. */
 function endsOf(values: readonly number[], ends: readonly [number, number] | null): [number, number] {
@@ -63,6 +64,7 @@ function stripSvg(
   values: readonly { arm: number; value: number }[],
   means: readonly (number | null)[],
   ends: readonly [number, number] | null,
+  places: number,
 ): string | null {
   if (values.length === 0) return null;
   const [width, left, row] = [560, 150, 30];
@@ -76,7 +78,7 @@ function stripSvg(
   const parts = [
     `<line x1="${left}" x2="${width - 16}" y1="${base}" y2="${base}" stroke="${SOFT}" stroke-width="1"/>`,
     ...[low, (low + high) / 2, high].map((value) =>
-      words(x(value), height - 8, String(fixed(Number(value.toFixed(1)))), 'text-anchor="middle"'),
+      words(x(value), height - 8, withThousands(rounded(value, places)), 'text-anchor="middle"'),
     ),
     ...arms.flatMap((name, arm) => {
       const y = 18 + row * arm;
@@ -87,7 +89,7 @@ function stripSvg(
         ...(mean == null
           ? []
           : [
-              `<line x1="${fixed(x(mean))}" x2="${fixed(x(mean))}" y1="${y - 11}" y2="${y + 11}" stroke="${lookOf(arm).hue}" stroke-width="2"/>`,
+              `<line x1="${at(x(mean))}" x2="${at(x(mean))}" y1="${y - 11}" y2="${y + 11}" stroke="${lookOf(arm).hue}" stroke-width="2"/>`,
             ]),
         ...values.filter((one) => one.arm === arm).map(({ value }) => mark(arm, x(value), y)),
       ];
@@ -102,20 +104,20 @@ const CARD_ROW = 150;
 /** A strip for a card, large enough to be read on a phone: names above their rows; null for any other drawing. */
 export function cardStripSvg(drawing: Drawing, width: number): { svg: string; height: number } | null {
   if (drawing.what !== 'strip' || drawing.values.length === 0) return null;
-  const { arms, values, means } = drawing;
+  const { arms, values, means, places } = drawing;
   const [low, high] = endsOf(
     values.map(({ value }) => value),
     drawing.ends,
   );
   const [pad, height] = [24, CARD_ROW * arms.length + 64];
   const x = (value: number) => pad + ((value - low) / (high - low)) * (width - 2 * pad);
-  const large = (at: number, y: number, text: string, more = '') =>
-    `<text x="${fixed(at)}" y="${fixed(y)}" font-family="Public Sans, Helvetica, Arial, sans-serif" font-size="30" fill="${INK}" ${more}>${escaped(text)}</text>`;
+  const large = (x: number, y: number, text: string, more = '') =>
+    `<text x="${at(x)}" y="${at(y)}" font-family="Public Sans, Helvetica, Arial, sans-serif" font-size="30" fill="${INK}" ${more}>${escaped(text)}</text>`;
   const base = height - 50;
   const parts = [
     `<line x1="${pad}" x2="${width - pad}" y1="${base}" y2="${base}" stroke="${SOFT}" stroke-width="2"/>`,
     ...[low, (low + high) / 2, high].map((value) =>
-      large(x(value), height - 12, String(fixed(Number(value.toFixed(1)))), 'text-anchor="middle"'),
+      large(x(value), height - 12, withThousands(rounded(value, places)), 'text-anchor="middle"'),
     ),
     ...arms.flatMap((name, arm) => {
       const y = CARD_ROW * arm + 96;
@@ -125,8 +127,8 @@ export function cardStripSvg(drawing: Drawing, width: number): { svg: string; he
         ...(mean == null
           ? []
           : [
-              large(width - pad, y - 52, `mean ${mean.toFixed(1)}`, 'text-anchor="end"'),
-              `<line x1="${fixed(x(mean))}" x2="${fixed(x(mean))}" y1="${y - 34}" y2="${y + 34}" stroke="${lookOf(arm).hue}" stroke-width="5"/>`,
+              large(width - pad, y - 52, `mean ${withThousands(fixed(mean, places))}`, 'text-anchor="end"'),
+              `<line x1="${at(x(mean))}" x2="${at(x(mean))}" y1="${y - 34}" y2="${y + 34}" stroke="${lookOf(arm).hue}" stroke-width="5"/>`,
             ]),
         `<line x1="${pad}" x2="${width - pad}" y1="${y}" y2="${y}" stroke="${RULE}" stroke-width="2"/>`,
         ...values.filter((one) => one.arm === arm).map(({ value }) => mark(arm, x(value), y, 13)),
@@ -144,6 +146,7 @@ function curveSvg(
   arms: readonly string[],
   curves: readonly { arm: number; mean: readonly { day: number; value: number }[] }[],
   ends: readonly [number, number] | null,
+  places: number,
 ): string | null {
   const all = curves.flatMap(({ mean }) => mean);
   const last = Math.max(0, ...all.map(({ day }) => day));
@@ -159,14 +162,14 @@ function curveSvg(
   const parts = [
     `<line x1="${left}" x2="${width - 16}" y1="${base}" y2="${base}" stroke="${SOFT}" stroke-width="1"/>`,
     ...[low, (low + high) / 2, high].map((value) =>
-      words(left - 6, y(value) + 4, String(fixed(Number(value.toFixed(1)))), 'text-anchor="end"'),
+      words(left - 6, y(value) + 4, withThousands(rounded(value, places)), 'text-anchor="end"'),
     ),
     ...Array.from({ length: last }, (_, i) =>
       words(x(i + 1), base + 16, `day ${i + 1}`, 'text-anchor="middle"'),
     ),
     ...curves.flatMap(({ arm, mean }) => {
       const path = mean
-        .map(({ day, value }, i) => `${i === 0 ? 'M' : 'L'}${fixed(x(day))} ${fixed(y(value))}`)
+        .map(({ day, value }, i) => `${i === 0 ? 'M' : 'L'}${at(x(day))} ${at(y(value))}`)
         .join(' ');
       return [
         `<path d="${path}" fill="none" stroke="${lookOf(arm).hue}" stroke-width="2"/>`,
@@ -187,5 +190,5 @@ function curveSvg(
 /** A drawing as SVG; null where there is nothing to draw. */
 export const drawingSvg = (drawing: Drawing): string | null =>
   drawing.what === 'strip'
-    ? stripSvg(drawing.arms, drawing.values, drawing.means, drawing.ends)
-    : curveSvg(drawing.arms, drawing.curves, drawing.ends);
+    ? stripSvg(drawing.arms, drawing.values, drawing.means, drawing.ends, drawing.places)
+    : curveSvg(drawing.arms, drawing.curves, drawing.ends, drawing.places);

@@ -116,7 +116,7 @@ describe('a verdict’s report', () => {
 describe('a card', () => {
   it('draws its strip large, with every name, value and mean, and nothing of what it cannot draw', () => {
     const drawing = {
-      ...{ what: 'strip' as const, arms: ['Anvil <1>', 'Kelp'], ends: [0, 10] as const },
+      ...{ what: 'strip' as const, arms: ['Anvil <1>', 'Kelp'], ends: [0, 10] as const, places: 1 },
       values: [
         { arm: 0, value: 4 },
         { arm: 1, value: 8 },
@@ -128,7 +128,12 @@ describe('a card', () => {
     expect(svg).toContain('Anvil &lt;1&gt;');
     expect(svg).toContain('mean 8.0');
     expect(cardStripSvg({ ...drawing, values: [] }, 936)).toBeNull();
-    expect(cardStripSvg({ what: 'curve', arms: [], ends: null, curves: [] }, 936)).toBeNull();
+    // Hundredths of a millimetre are told as such, and sizes with their thousands.
+    const halo = { ...drawing, ends: null, places: 2, means: [0.424, -0.004] };
+    expect(cardStripSvg(halo, 936)!.svg).toMatch(/mean 0\.42.*mean 0\.00/);
+    const volume = { ...drawing, ends: null, places: 0, means: [12_345.4, 9876] };
+    expect(cardStripSvg(volume, 936)!.svg).toMatch(/mean 12,345.*mean 9,876/);
+    expect(cardStripSvg({ what: 'curve', arms: [], ends: null, places: 1, curves: [] }, 936)).toBeNull();
   });
 
   it('sets figures flush right and texts flush left', () => {

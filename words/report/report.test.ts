@@ -122,7 +122,13 @@ describe('a report', () => {
   });
 
   it('draws every number, and nothing where there is none', () => {
-    const strip = { what: 'strip' as const, arms: ['A', 'B'], ends: [0, 10] as const, means: [5, null] };
+    const strip = {
+      what: 'strip' as const,
+      arms: ['A', 'B'],
+      ends: [0, 10] as const,
+      places: 1,
+      means: [5, null],
+    };
     const svg = drawingSvg({
       ...strip,
       values: [
@@ -135,9 +141,11 @@ describe('a report', () => {
     expect(svg.match(/<polygon/g)).toHaveLength(1);
     expect(drawingSvg({ ...strip, values: [] })).toBeNull();
     const one = { arm: 0, mean: [{ day: 1, value: 5 }] };
-    expect(drawingSvg({ what: 'curve', arms: ['A'], ends: null, curves: [one] })).toBeNull();
+    expect(drawingSvg({ what: 'curve', arms: ['A'], ends: null, places: 1, curves: [one] })).toBeNull();
     const two = { arm: 0, mean: [...one.mean, { day: 2, value: 5 }] };
     // Numbers that never differ still have a scale.
-    expect(drawingSvg({ what: 'curve', arms: ['A'], ends: null, curves: [two] })).not.toContain('NaN');
+    expect(drawingSvg({ what: 'curve', arms: ['A'], ends: null, places: 1, curves: [two] })).not.toContain(
+      'NaN',
+    );
   });
 });

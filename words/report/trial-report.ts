@@ -80,13 +80,13 @@ function standingInWords({ trial, items }: Pick<ReportInput, 'trial' | 'items'>)
 /** The main result where it is no rated outcome, in its own unit. */
 function mainRow({ promise }: TrialRecord, { main }: Comparison): string[] {
   const { label, better } = mainResult(promise.primary);
-  const { amount } = numbersOf(promise.primary);
+  const { amount, signed, unit } = numbersOf(promise.primary);
   const apart = main.differences[0]?.difference ?? null;
   return [
     `${label} (main result), ${better === 'higher' ? 'more' : 'less'} is wanted`,
     ...main.means.map((mean) => (mean === null ? '–' : amount(mean))),
     ...(promise.arms.length === 2
-      ? [apart === null ? '–' : `${apart > 0 ? '+' : apart < 0 ? '−' : ''}${amount(Math.abs(apart))}`]
+      ? [apart === null ? '–' : `${signed(apart)} ${unit}`.trimEnd()]
       : []),
   ];
 }
@@ -140,7 +140,7 @@ export function trialReport(input: ReportInput): Report {
       ? [
           {
             kind: 'drawing' as const,
-            drawing: { what: 'strip' as const, arms, values, means: main.means, ends },
+            drawing: { what: 'strip' as const, arms, values, means: main.means, ends, places: say.places },
             says: `${mainResult(trial.primary).label}, wash day by wash day: ${record.promise.arms.map((name, arm) => `${name} ${main.means[arm] == null ? 'without a number' : `at ${say.amount(main.means[arm]!)} on average`}`).join('; ')}.`,
           },
         ]
@@ -162,7 +162,7 @@ export function trialReport(input: ReportInput): Report {
         ? [
             {
               kind: 'drawing' as const,
-              drawing: { what: 'curve' as const, arms, curves, ends },
+              drawing: { what: 'curve' as const, arms, curves, ends, places: say.places },
               says: `${mainResult(trial.primary).label} over the days worn: ${comparison.mainCurves.map(({ arm, mean }) => `${record.promise.arms[arm]} from ${mean[0] ? say.amount(mean[0].value) : 'nothing'} on day ${mean[0]?.day ?? 1} to ${mean.at(-1) ? say.amount(mean.at(-1)!.value) : 'nothing'} on day ${mean.at(-1)?.day ?? 1}`).join('; ')}.`,
             },
           ]

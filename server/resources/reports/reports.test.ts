@@ -73,6 +73,7 @@ describe('a report as PDF', () => {
               what: 'strip',
               arms: ['Anvil Gel', 'Kelp Fold Gel'],
               ends: [0, 10],
+              places: 1,
               values: [
                 { arm: 0, value: 6 },
                 { arm: 1, value: 8 },
@@ -111,7 +112,7 @@ describe('a report as PDF', () => {
           { kind: 'heading', level: 3, text: 'Ελένη' },
           {
             kind: 'drawing',
-            drawing: { what: 'curve', arms: ['A <b>', 'B'], ends: null, curves: [] },
+            drawing: { what: 'curve', arms: ['A <b>', 'B'], ends: null, places: 1, curves: [] },
             says: 'Nothing was read.',
           },
           { kind: 'text', text: '=cmd|calc <script>alert(1)</script>' },

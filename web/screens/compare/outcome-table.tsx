@@ -27,14 +27,14 @@ const points = {
 };
 /** The scale of what is measured: from nothing, or the least that was read, to the most. */
 function measuredScale(primary: MainResult, { byWashDay }: Contrast): Row['scale'] {
-  const { size, amount } = numbersOf(primary);
+  const { signed, amount } = numbersOf(primary);
   const values = byWashDay.flatMap(({ value }) => value ?? []);
   const [low, high] = [Math.min(0, ...values), Math.max(0, ...values)];
   return {
     lowest: low,
     highest: high > low ? high : low + 1,
     show: amount,
-    difference: (x) => `${x > 0 ? '+' : x < 0 ? '−' : ''}${size(Math.abs(x))}`,
+    difference: signed,
   };
 }
 /** Hairs, from none to the most that were shed on a wash day. */

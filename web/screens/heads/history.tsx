@@ -1,7 +1,7 @@
 import type { HairEvent, HairEventInput, HairFile } from '@sabor/contract/hair-file';
 import type { Wearer, Zone } from '@sabor/contract/wearer';
 import { HAIR_EVENTS, type HairEventKind } from '@sabor/core/hair/history';
-import { zoneLabel } from '@sabor/core/hair/zones';
+import { zoneWithin } from '@sabor/core/hair/zones';
 import { localToday } from '@sabor/core/time/today';
 import { useState } from 'react';
 import { v7 } from 'uuid';
@@ -22,9 +22,9 @@ export function History({ wearer, file, zone }: { wearer: Wearer; file: HairFile
   const [refused, setRefused] = useState<string | undefined>();
   const save = useChange((event: HairEventInput) => put(`/hair-events/${event.id}`, event));
   const out = useChange((id: string) => remove(`/hair-events/${id}`));
-  const zones = new Map(wearer.zones.map((known) => [known.id, zoneLabel(known)]));
+  const zones = new Map(wearer.zones.map((known) => [known.id, zoneWithin(known)]));
   const where = ({ zoneIds }: HairEvent) =>
-    zoneIds.length === 0 ? 'whole head' : zoneIds.map((id) => zones.get(id)?.toLowerCase()).join('; ');
+    zoneIds.length === 0 ? 'whole head' : zoneIds.map((id) => zones.get(id)).join('; ');
   const add = (kind: HairEventKind) => {
     const event = { id: v7(), wearerId: wearer.id, kind, on, zoneIds: zone ? [zone.id] : [], note };
     save.mutateAsync(event).then(
@@ -50,8 +50,8 @@ export function History({ wearer, file, zone }: { wearer: Wearer; file: HairFile
       <div className="space-y-6">
         <div>
           <p className="mb-2 text-soft">
-            Tap what happened to {zone ? zoneLabel(zone).toLowerCase() : 'the whole head'} on that day, or
-            what is booked for a day ahead. A zone chosen on the map narrows it.
+            Tap what happened to {zone ? zoneWithin(zone) : 'the whole head'} on that day, or what is booked
+            for a day ahead. A zone chosen on the map narrows it.
           </p>
           <div className="mb-3 grid gap-3 sm:grid-cols-2">
             <DateField label="On" value={on} onChange={setOn} error={refused} />

@@ -9,7 +9,7 @@ import {
   readMeasure,
 } from '@sabor/core/hair/measured/kinds';
 import { WORN_MEANWHILE, type WornMeanwhile } from '@sabor/core/hair/measured/shed';
-import { zoneLabel } from '@sabor/core/hair/zones';
+import { zoneLabel, zoneWithin } from '@sabor/core/hair/zones';
 import { localToday } from '@sabor/core/time/today';
 import { lengthScale } from '@sabor/core/units/preferences';
 import { useState } from 'react';
@@ -142,9 +142,7 @@ function MeasureForm({ wearer, zone }: { wearer: Wearer; zone: Zone | null }) {
       }}
     >
       <p className="text-soft">
-        {zone
-          ? `On ${zoneLabel(zone).toLowerCase()}.`
-          : 'On the whole head; choose a zone on the map to narrow it.'}
+        {zone ? `On ${zoneWithin(zone)}.` : 'On the whole head; choose a zone on the map to narrow it.'}
       </p>
       <ChoiceField<MeasureKind>
         label="What was measured"

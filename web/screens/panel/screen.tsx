@@ -1,6 +1,7 @@
 import type { TrialDetail } from '@sabor/contract/trial-record';
 import type { Wearer } from '@sabor/contract/wearer';
 import { mainResult } from '@sabor/core/compare/main-result';
+import { numbersOf } from '@sabor/words/main-result';
 import { panelHeadline } from '@sabor/words/panel';
 import { pLabel } from '@sabor/words/verdict';
 import { useMemo } from 'react';
@@ -41,6 +42,7 @@ function Panel({ trials, wearers }: { trials: readonly TrialDetail[]; wearers: r
   );
   const means = result.data?.means.map((mean) => mean ?? Number.NaN);
   const p = result.data?.p ?? null;
+  const say = numbersOf(first.primary);
   return (
     <>
       <Heading kicker={`A panel over ${sorted.length} heads`} title={first.question}>
@@ -110,7 +112,7 @@ function Panel({ trials, wearers }: { trials: readonly TrialDetail[]; wearers: r
                   const value = shown && day >= 0 ? record.values[w]![day] : null;
                   return (
                     <td key={id} className="figure text-right">
-                      {value == null ? '–' : value.toFixed(1)}
+                      {value == null ? '–' : say.amount(value)}
                     </td>
                   );
                 })}
@@ -124,7 +126,7 @@ function Panel({ trials, wearers }: { trials: readonly TrialDetail[]; wearers: r
                 <td />
                 {means.map((mean, arm) => (
                   <td key={first.arms[arm]!.id} className="figure text-right">
-                    {Number.isNaN(mean) ? '–' : mean.toFixed(1)}
+                    {Number.isNaN(mean) ? '–' : say.amount(mean)}
                   </td>
                 ))}
               </tr>

@@ -1,6 +1,6 @@
 import type { WearEvent } from '@sabor/contract/check-in';
 import type { Wearer } from '@sabor/contract/wearer';
-import { zoneLabel } from '@sabor/core/hair/zones';
+import { zoneWithin } from '@sabor/core/hair/zones';
 import { EVENTS } from '@sabor/core/outcomes/events';
 import { benchChip } from '../../ui/five-words.tsx';
 
@@ -56,7 +56,7 @@ export function EventZones({
         </option>
         {wearer.zones.map((zone) => (
           <option key={zone.id} value={zone.id}>
-            {zoneLabel(zone).toLowerCase()}
+            {zoneWithin(zone)}
           </option>
         ))}
       </select>
