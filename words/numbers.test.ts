@@ -23,9 +23,13 @@ describe('a number that is said', () => {
     expect(readingInWords('halo', -0.031)).toBe('−0.03 mm');
     expect(numbersOf('halo:less').amount(-0.004)).toBe('0.00 mm');
     expect(numbersOf('halo:less').amount(-0.031)).toBe('−0.03 mm');
-    expect([-0.031, -0.004, 0, 0.004, 0.006].map(numbersOf('halo:less').signed)).toEqual(
-      ['−0.03', '0.00', '0.00', '0.00', '+0.01'],
-    );
+    expect([-0.031, -0.004, 0, 0.004, 0.006].map(numbersOf('halo:less').signed)).toEqual([
+      '−0.03',
+      '0.00',
+      '0.00',
+      '0.00',
+      '+0.01',
+    ]);
     expect([-0.05, 0.05, 0.04].map(numbersOf('frizz').signed)).toEqual(['−0.1', '+0.1', '0.0']);
     expect(sizeInWords('shrinkage', -2.4)).toBe('−2 %');
     const air = { dewPoint: null, now: null, usual: null, met: null };

@@ -21,7 +21,7 @@ import { doseInWords } from './dose.ts';
 import { capital, rounded } from './numbers.ts';
 import type { Voice } from './voice.ts';
 
-/** A number as it is said, in the unit that is preferred: "180 °C", "2 parts"; without its unit where that was said before. */
+/** A number and its unit as they are said, in the unit that is preferred: ["180", "°C"], ["2", "parts"]. */
 function numberInWords(
   setting: Extract<Setting, { kind: 'number' }>,
   n: number,

@@ -85,9 +85,7 @@ function mainRow({ promise }: TrialRecord, { main }: Comparison): string[] {
   return [
     `${label} (main result), ${better === 'higher' ? 'more' : 'less'} is wanted`,
     ...main.means.map((mean) => (mean === null ? '–' : amount(mean))),
-    ...(promise.arms.length === 2
-      ? [apart === null ? '–' : `${signed(apart)} ${unit}`.trimEnd()]
-      : []),
+    ...(promise.arms.length === 2 ? [apart === null ? '–' : `${signed(apart)} ${unit}`.trimEnd()] : []),
   ];
 }
 
