@@ -18,7 +18,10 @@ beforeAll(async () => {
     writeFileSync(path.join(webRoot, 'assets', name), 'export {}');
   bench = await openBench(webRoot);
 });
-afterAll(() => bench.close());
+afterAll(async () => {
+  await bench.close();
+  rmSync(webRoot, { recursive: true, force: true });
+});
 
 /** Status of a request with headers of its own, which fetch does not allow. */
 function statusWith(headers: Record<string, string>, path = '/api/shelf'): Promise<number> {
