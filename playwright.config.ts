@@ -5,6 +5,9 @@ import { CHROMIUMS } from './scripts/install.mjs';
 /** Where the server of the browser tests listens, the one that gives each file its own. */
 export const E2E_PORT = Number(process.env.SABOR_E2E_PORT ?? 4879);
 
+/** In the soak (SABOR_WHOLE=yes) what is long is walked whole (docs/decisions/015). */
+export const WHOLE = process.env.SABOR_WHOLE === 'yes';
+
 /** Debian's Chromium, and nothing it would reach for outside this machine. */
 export const chromium = {
   executablePath: CHROMIUMS.find((path) => existsSync(path)) ?? CHROMIUMS[0]!,
@@ -30,8 +33,7 @@ export default defineConfig({
     { name: 'longest', testMatch: LONGEST },
     { name: 'others', testIgnore: LONGEST },
   ],
-  // What is long and seldom breaks is walked in the soak alone (docs/decisions/015).
-  ...(process.env.SABOR_WHOLE === 'yes' ? {} : { grepInvert: /@soak/ }),
+  ...(WHOLE ? {} : { grepInvert: /@soak/ }),
   outputDir: 'e2e/results',
   timeout: 600_000,
   // Nothing here judges speed: a slow machine is waited for.

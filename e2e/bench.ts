@@ -1,5 +1,5 @@
 import { test as base, expect, type Locator, type Page } from '@playwright/test';
-import { E2E_PORT } from '../playwright.config.ts';
+import { E2E_PORT, WHOLE } from '../playwright.config.ts';
 
 /** Asks the server of the tests for something fresh: the address of a bench of its own, full or empty, or of a bare database. */
 export async function fresh(what: '' | '?bare' | '?empty' = ''): Promise<string> {
@@ -39,10 +39,7 @@ export const test = base.extend<{ quiet: undefined; breaks: boolean }>({
     { auto: true },
   ],
 });
-export { expect };
-
-/** In the soak (SABOR_WHOLE=yes) what is long is walked whole. */
-export const WHOLE = process.env.SABOR_WHOLE === 'yes';
+export { expect, WHOLE };
 
 export const PHONE = { width: 390, height: 844 };
 export const BENCH = { width: 1280, height: 800 };

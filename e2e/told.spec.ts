@@ -196,7 +196,7 @@ test('a set on mixed rods with its own way at the nape is planned, conducted and
   await page.getByText(/^More settings/).click();
   await page.getByLabel('Rod width').fill('2000');
   await page.getByRole('button', { name: 'Save the routine' }).click();
-  await expect(page.getByText('Rod width runs from 2 to 100 mm (0.08 to 3.94 in).').first()).toBeVisible();
+  await expect(page.getByText('Rod width runs from 2 to 100 mm (0.08 to 3.93 in).').first()).toBeVisible();
   await page.getByLabel('Rod width').fill('9');
   await page.getByRole('button', { name: 'Save the routine' }).click();
   await expect(page.getByRole('link', { name: 'Rod set', exact: true })).toBeVisible();

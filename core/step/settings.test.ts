@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { settingInWords } from '../../words/step.ts';
 import { plainVoice } from '../../words/voice.ts';
+import { unitScale } from '../units/preferences.ts';
 import { ownPlace } from './places.ts';
 import {
   COMMON_KEYS,
@@ -77,7 +78,22 @@ describe('the settings of a step', () => {
     expect(settingInWords('celsius', 176.666_666_7, american)).toBe('temperature 350 °F');
     expect(settingInWords('rodMm', 9, american)).toBe('rod width 0.354 in');
     expect(extraProblem('celsius', 350)).toBe('Temperature runs from 20 to 230 °C (68 to 446 °F).');
-    for (const key of SETTING_KEYS) expect(words(key, undefined), key).not.toMatch(/undefined|null|NaN/);
+  });
+
+  it('take what they name as their limits, in either unit', () => {
+    const american = { volume: 'floz', length: 'in', temperature: 'f' } as const;
+    for (const key of ['celsius', 'rodMm', 'water'] as const) {
+      const { scale } = SETTINGS[key];
+      const [least, most] = /\(([\d.]+) to ([\d.]+) /.exec(extraProblem(key, -1)!)!.slice(1).map(Number);
+      const { store } = unitScale(scale, american);
+      expect([extraProblem(key, store(least!)), extraProblem(key, store(most!))], key).toEqual([null, null]);
+      expect(store(most!) / SETTINGS[key].most, key).toBeGreaterThan(0.99);
+    }
+  });
+
+  it('have words without a value too', () => {
+    for (const key of SETTING_KEYS)
+      expect(settingInWords(key, undefined, plainVoice()), key).not.toMatch(/undefined|null|NaN/);
   });
 
   it('are each read, changed and taken back wherever they are kept', () => {

@@ -565,12 +565,13 @@ export function isRare(key: SettingKey, slot: Slot): boolean {
   return rare === true || rare.includes(slot);
 }
 
-/** The limits of a number in the other unit it may be typed in: " (68 to 446 °F)". */
+/** The limits of a number in the other unit it may be typed in, neither beyond its own: " (68 to 446 °F)". */
 function inOtherUnit({ scale, least, most }: Extract<Setting, { kind: 'number' }>): string {
   if (scale === undefined) return '';
   const { show, sign, digits } = unitScale(scale, { volume: 'floz', length: 'in', temperature: 'f' });
-  const shown = (x: number) => Number(show(x).toFixed(digits));
-  return ` (${shown(least)} to ${shown(most)} ${sign})`;
+  const parts = 10 ** digits;
+  const within = (x: number, to: (x: number) => number) => to(Number((show(x) * parts).toFixed(6))) / parts;
+  return ` (${within(least, Math.ceil)} to ${within(most, Math.floor)} ${sign})`;
 }
 
 /** A sentence against an extra setting's value, or null when it can stand. */

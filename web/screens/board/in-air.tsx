@@ -57,7 +57,7 @@ export function InAir({
       <p className="my-2 max-w-3xl text-soft">
         {COLUMNS[by].label} against the dew point, a dot a wash day.{' '}
         {slope
-          ? `Within its trials it changes by ${signed(slope.perDegree / step, 2)} a ${sign}, over ${slope.days} wash days. The air is not drawn at random: season and habits change with it.`
+          ? `Within its trials it changes by ${signed(slope.perDegree / step, 2)} for each ${sign}, over ${slope.days} wash days. The air is not drawn at random: season and habits change with it.`
           : `No line: that takes eight wash days and dew points within a trial that differ by some ${rounded(3 * step)} ${sign}.`}
       </p>
       <svg
