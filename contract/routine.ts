@@ -1,11 +1,11 @@
 import { DOSE_SCOPES } from '@sabor/core/doses/dose';
 import { MEASURES } from '@sabor/core/doses/measures';
+import { extraProblem } from '@sabor/core/step/extra';
 import {
   COMMON_KEYS,
   type CommonKey,
   type Extra,
   type ExtraKey,
-  extraProblem,
   isCommon,
   SETTINGS,
   type Setting,

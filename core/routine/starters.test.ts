@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { departures } from '../step/departures.ts';
-import { type ExtraKey, extraProblem, settingsFor } from '../step/settings.ts';
+import { extraProblem } from '../step/extra.ts';
+import { type ExtraKey, settingsFor } from '../step/settings.ts';
 import type { Slot } from '../step/slots.ts';
 import { STARTERS } from './starters.ts';
 

@@ -1,4 +1,5 @@
 import { type Dosed, doseHeld, doseInMl, type Spread } from '../doses/dose.ts';
+import { sameExtra } from './extra.ts';
 import {
   COMMON_KEYS,
   type ExtraKey,
@@ -7,7 +8,6 @@ import {
   type SettingKey,
   type SettingValue,
   type StepSettings,
-  sameExtra,
 } from './settings.ts';
 
 /** A step's settings; `calibrated` is one of its dose's measure in ml, where its product was weighed. */

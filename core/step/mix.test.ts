@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { settingInWords } from '../../words/step.ts';
 import { plainVoice } from '../../words/voice.ts';
+import { extraProblem, sameExtra } from './extra.ts';
 import { type MixPart, mixShares, productsUsed, sameMix } from './mix.ts';
-import { extraProblem, sameExtra } from './settings.ts';
 import { EMPTY_SETTINGS } from './step.ts';
 
 const part = (name: string, parts: number, productId: string | null = null): MixPart => ({

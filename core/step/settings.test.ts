@@ -2,17 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { settingInWords } from '../../words/step.ts';
 import { plainVoice } from '../../words/voice.ts';
 import { unitScale } from '../units/preferences.ts';
+import { extraProblem, sameExtra } from './extra.ts';
 import { ownPlace } from './places.ts';
 import {
   COMMON_KEYS,
   EXTRA_KEYS,
-  extraProblem,
   SETTING_KEYS,
   SETTINGS,
   type Setting,
   type SettingKey,
   type SettingValue,
-  sameExtra,
   settingsFor,
   settingValue,
   withSetting,
