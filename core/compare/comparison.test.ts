@@ -131,7 +131,9 @@ describe('the arm that is named', () => {
     expect(means[0]! - means[1]!).toBeCloseTo(0.5, 9);
   });
 
-  it('of three on two halves is the one with the largest effect, whatever days it fell on', () => {
+  it('of three on two halves is the one with the largest effect, whatever days it fell on', {
+    tags: 'soak',
+  }, () => {
     // Quay > Kelp > Anvil by one each; the days that Kelp was on were better days for both halves.
     const codes = [0, 1, 2, 3, 4, 5, 0, 1, 2, 3, 4, 5];
     const effect = [0, 1, 2];

@@ -29,7 +29,7 @@ const contrast = (plan: Partial<ClosePlan>) => contrastOf(hairOf(plan), 0.21, NO
 describe('what is true of made-up hair from near', () => {
   const truth = (plan: Partial<ClosePlan>) => nearTruth({ ...USUAL_CLOSE, ...plan }, BARE, 12, 800);
 
-  it('is one way where strands hang straight, less the more they stray and turn', () => {
+  it('is one way where strands hang straight, less the more they stray and turn', { tags: 'soak' }, () => {
     const straight = truth({ radius: 0, stray: 0.1 });
     expect(straight.run).toBeGreaterThan(0.97);
     const [little, much] = [truth({ radius: 0, stray: 4 }), truth({ radius: 0, stray: 20 })];
@@ -48,7 +48,7 @@ describe('what is true of made-up hair from near', () => {
 });
 
 describe('made-up hair from near', () => {
-  it('reads less contrast the looser its clumps are, by more than what matters', () => {
+  it('reads less contrast the looser its clumps are, by more than what matters', { tags: 'soak' }, () => {
     const [bound, usual, loose] = [0.9, 1.5, 2.4].map((of) => contrast({ loose: of })) as [
       number,
       number,

@@ -45,7 +45,7 @@ function read({ picture, scene }: { picture: Picture; scene: Scene }) {
 }
 
 describe('a made-up head', () => {
-  it('is the same for the same plan, and another for another seed', () => {
+  it('is the same for the same plan, and another for another seed', { tags: 'soak' }, () => {
     const plan = { ...usualHead('curl', 'dark', 3), flyaways: 20 };
     const [a, b, c] = [madeUpHead(plan), madeUpHead(plan), madeUpHead({ ...plan, seed: 4 })];
     expect(a.off).toEqual(b.off);
@@ -53,7 +53,7 @@ describe('a made-up head', () => {
     expect(outlineFrom(a.body, 180)).toEqual(outlineFrom(b.body, 180));
   });
 
-  it('seen from the other side is its mirror image', () => {
+  it('seen from the other side is its mirror image', { tags: 'soak' }, () => {
     const { body } = madeUpHead({ ...usualHead('curl', 'dark', 3), flyaways: 0 });
     // From very far; from near, what faces the camera seems larger.
     const from = (turn: number) => outlineFrom(body, turn, 1e9);

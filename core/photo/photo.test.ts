@@ -134,7 +134,7 @@ const outlineOf = (light: Plane) => {
 };
 
 describe('a shape of known coverage', () => {
-  it('has the halo it was given, in a wall that is not even', () => {
+  it('has the halo it was given, in a wall that is not even', { tags: 'soak' }, () => {
     // A tenth over ten millimetres, and nothing beyond: one millimetre.
     const outline = outlineOf(shadow((d) => (d < 10 ? 0.1 : 0)));
     expect(haloOf(outline).value).toBeCloseTo(1, 1);

@@ -137,7 +137,7 @@ describe('the same as OpenCV', () => {
     out.delete();
   });
 
-  it('smoothness of run by the structure tensor, gathered without any shortcut', () => {
+  it('smoothness of run by the structure tensor, gathered without any shortcut', { tags: 'soak' }, () => {
     const random = seededRandom(12);
     const [width, height, pxPerMm] = [620, 600, 10];
     const strand = () => {

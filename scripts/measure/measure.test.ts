@@ -86,7 +86,7 @@ describe('npm run measure', () => {
     expect(read[0]!.notes).toEqual([NOTES.coarse]);
   });
 
-  it('says that nothing is masked, and writes a table and CSV', async () => {
+  it('says that nothing is masked, and writes a table and CSV', { tags: 'soak' }, async () => {
     const { out } = await measureFiles([at('hair.jpg')]);
     expect(out).toMatch(
       /^file +px\/mm +frizz halo, mm +silhouette, cm² +flyaways, per 100 mm\nhair\.jpg +2\.50 /,

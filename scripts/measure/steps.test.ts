@@ -63,7 +63,9 @@ describe('a picture that is asked anew', () => {
     expect(new Set(steps.sinceLast())).toEqual(new Set(['card', 'outline', 'whole', 'beside']));
   });
 
-  it('does so of hair from near: a curl that is tagged reads nothing else anew', async () => {
+  it('does so of hair from near: a curl that is tagged reads nothing else anew', {
+    tags: 'soak',
+  }, async () => {
     const picture = await photograph('gels 5 day 1 close-up');
     const tagged = [[0, 1, 2, 3, 4].map((k) => ({ x: 300 + (k % 2) * 200, y: 700 + 120 * k }))];
     const steps = new Counted();

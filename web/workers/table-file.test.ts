@@ -57,7 +57,7 @@ describe('a workbook of another program', () => {
     expect(sheets).toHaveLength(2);
   });
 
-  it('of a hundred thousand rows is told to be split', async () => {
+  it('of a hundred thousand rows is told to be split', { tags: 'soak' }, async () => {
     const parts = unzipSync(fixture('openpyxl.xlsx'));
     const rows = Array.from(
       { length: 100_000 },

@@ -110,11 +110,11 @@ describe('against a linear-programming solver', () => {
     return sense === 'Maximize' ? Math.max(...values) : Math.min(...values);
   };
 
-  it('agrees to 1e-6 on 2,000 random lists with caps, floors and off-chain items', () => {
+  const agreesOn = (lists: number) => {
     const random = seededRandom(42);
     let widest = 0;
     let empty = 0;
-    for (let round = 0; round < 2000; round++) {
+    for (let round = 0; round < lists; round++) {
       const n = 1 + random.below(6);
       const bounds = (): Bounds => {
         const kind = random.below(6);
@@ -145,9 +145,11 @@ describe('against a linear-programming solver', () => {
       widest = Math.max(widest, Math.abs((sense === 'Maximize' ? mine.high : mine.low) - theirs));
     }
     expect(widest).toBeLessThan(1e-6);
-    expect(empty).toBeGreaterThan(100);
-    expect(empty).toBeLessThan(1500);
-  });
+    expect(empty).toBeGreaterThan(lists / 20);
+    expect(empty).toBeLessThan(0.75 * lists);
+  };
+  it('agrees to 1e-6 on 400 random lists with caps, floors and off-chain items', () => agreesOn(400));
+  it('agrees on 2,000 of them', { tags: 'soak' }, () => agreesOn(2000));
 });
 
 describe('intervals', () => {
