@@ -3,6 +3,7 @@ import path from 'node:path';
 import { clipId, clipTables, type Filmed } from '../../demo/clips.ts';
 import { type Drawn, photographId, photographTables } from '../../demo/photographs.ts';
 import { demoBackup } from '../../demo/scenario.ts';
+import { type DemoTrial, TRIALS } from '../../demo/trials.ts';
 import { type Db, transaction } from '../../server/db/pool.ts';
 import { TABLE_NAMES } from '../../server/db/tables.ts';
 import { writeBackup } from '../../server/resources/backup/file.ts';
@@ -18,11 +19,15 @@ const DRAWN = path.join(root, 'demo', 'photographs');
 const FILMED = path.join(root, 'demo', 'clips');
 const listed = <T>(folder: string): T[] => JSON.parse(readFileSync(path.join(folder, 'index.json'), 'utf8'));
 
-/** The demo scenario with its photographs and clips, dated up to `now`; tables it says nothing of stay empty. */
-export function demoSource(now: Date): BackupSource {
-  const backup = demoBackup(now);
-  const drawn = listed<Drawn>(DRAWN);
-  const filmed = listed<Filmed>(FILMED);
+/**
+ * The demo scenario with its photographs and clips, dated up to `now`; tables it says nothing of stay empty. `trials` where
+ * fewer of them will do.
+ */
+export function demoSource(now: Date, trials: readonly DemoTrial[] = TRIALS): BackupSource {
+  const backup = demoBackup(now, trials);
+  const isOf = ({ trial }: { trial: string }) => trials.some(({ key }) => key === trial);
+  const drawn = listed<Drawn>(DRAWN).filter(isOf);
+  const filmed = listed<Filmed>(FILMED).filter(isOf);
   return {
     ...jsonSource({
       ...backup,

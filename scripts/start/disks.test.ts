@@ -90,7 +90,7 @@ describe.skipIf(!mayMount)('a disk that cannot take the data', () => {
     expect(said).toMatch(/^The data folder is on a disk that cannot be written to\.\n/);
   });
 
-  it('has no room for a database to start: it is told', async () => {
+  it('has no room for a database to start: it is told', { tags: 'soak' }, async () => {
     const at = disk('200m')!;
     const cluster = await startCluster(at, true);
     await cluster.stop();

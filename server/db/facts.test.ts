@@ -82,7 +82,7 @@ describe('doses and changes of a promise as they were kept before', () => {
     await holdsFacts(db);
   });
 
-  it('become facts where the folder has to be built anew', async () => {
+  it('become facts where the folder has to be built anew', { tags: 'soak' }, async () => {
     const former = new URL('../testing/former/011.cd2a2a036c800f802030c1cb4720ffa6.sql', import.meta.url);
     const db = await asBefore(11, readFileSync(former, 'utf8'));
     await migrate(db);

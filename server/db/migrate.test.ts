@@ -140,7 +140,7 @@ describe('an older folder', () => {
 
   for (const [i, { version, sql }] of FORMER.entries())
     it(`made by a former state of migration ${version} comes up to date, ${i + 1} of ${FORMER.length}`, {
-      tags: i % 6 ? ['soak'] : [],
+      tags: i === FORMER.length - 2 ? [] : ['soak'],
     }, async () => {
       const db = await older(version, sql);
       await fill(db);
@@ -157,7 +157,7 @@ describe('an older folder', () => {
 
   for (let version = 1; version <= 11; version++)
     it(`that a kill left between migration ${version} and its record is finished`, {
-      tags: version % 10 === 1 ? [] : ['soak'],
+      tags: version === 11 ? [] : ['soak'],
     }, async () => {
       const db = await older(version, MIGRATIONS[version - 1], false);
       await fill(db);

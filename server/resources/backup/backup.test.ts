@@ -10,15 +10,14 @@ import { demoBackup } from '../../../demo/scenario.ts';
 import { TRIALS } from '../../../demo/trials.ts';
 import { SCHEMA } from '../../db/migrate.ts';
 import { KEPT_APART, TABLE_NAMES } from '../../db/tables.ts';
-import { openBench, openDemoBench, type TestBench } from '../../testing/bench.ts';
+import { LIGHT, openBench, openDemoBench, openLightBench, type TestBench } from '../../testing/bench.ts';
 import { unzipped, zipped } from '../../testing/zips.ts';
 import { readBackup, restores, writeBackup } from './file.ts';
 import { loadBackup } from './load.ts';
 import { jsonSource } from './read-json.ts';
 import type { BackupSource } from './source.ts';
 
-/** So many of the demo's trials are enough where what counts is a table and a line of it. */
-const LIGHT = 3;
+/** Without pictures, which no edit is about. */
 const lightSource = (): BackupSource => ({
   ...jsonSource(demoBackup(new Date(), TRIALS.slice(0, LIGHT))),
   tables: new Set(TABLE_NAMES),
@@ -30,7 +29,7 @@ const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-backups-'));
 const demoFile = path.join(folder, 'demo.zip');
 const lightFile = path.join(folder, 'light.zip');
 beforeAll(async () => {
-  full = await openDemoBench();
+  full = await openLightBench();
   await writeBackup(full.db, demoFile);
   light = await openBench();
   await loadBackup(light.db, lightSource());
@@ -407,7 +406,7 @@ describe('a download that is broken off', () => {
 });
 
 describe('the demo scenario', () => {
-  it('is the same for the same moment', () => {
+  it('is the same for the same moment', { tags: 'soak' }, () => {
     const now = new Date();
     expect(demoBackup(now)).toEqual(demoBackup(now));
   });
@@ -423,17 +422,19 @@ describe('the demo scenario', () => {
   });
 
   it('has a finished, a running and a planned trial, and one abandoned wash day', async () => {
-    const trials = (await full.ask<Trial[]>('GET', '/api/trials')).body;
+    const demo = await openDemoBench();
+    const trials = (await demo.ask<Trial[]>('GET', '/api/trials')).body;
     expect(trials.map(({ status }) => status).sort()).toEqual([
       ...Array<string>(15).fill('finished'),
       'planned',
       'running',
     ]);
-    const { due } = (await full.ask<Today>('GET', '/api/today')).body;
+    const { due } = (await demo.ask<Today>('GET', '/api/today')).body;
     expect(due.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['start wash day', 'read']));
-    const { rows } = await full.db.query(
+    const { rows } = await demo.db.query(
       'select abandon_reason from wash_day where abandoned_at is not null',
     );
     expect(rows).toHaveLength(1);
+    await demo.close();
   });
 });

@@ -9,14 +9,14 @@ import Papa from 'papaparse';
 import { v7 } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { KEPT_APART } from '../../db/tables.ts';
-import { openDemoBench, type TestBench } from '../../testing/bench.ts';
+import { openDemoBench, openLightBench, type TestBench } from '../../testing/bench.ts';
 import { unzipped } from '../../testing/zips.ts';
 import { writeBackup } from './file.ts';
 
 let bench: TestBench;
 const folder = mkdtempSync(path.join(os.tmpdir(), 'sabor-package-'));
 beforeAll(async () => {
-  bench = await openDemoBench();
+  bench = await openLightBench();
   const file = path.join(folder, 'backup.zip');
   await writeBackup(bench.db, file);
   for (const [name, content] of await unzipped(await readFile(file))) {
@@ -72,8 +72,8 @@ describe('a backup is a data package that other programs read', () => {
 
 describe('a part of it', () => {
   let made = 0;
-  async function part(asked: string) {
-    const answer = await fetch(`${bench.url}/api/part.zip?${asked}`);
+  async function part(asked: string, of = bench) {
+    const answer = await fetch(`${of.url}/api/part.zip?${asked}`);
     expect(answer.status).toBe(200);
     const files = await unzipped(Buffer.from(await answer.arrayBuffer()));
     const into = path.join(folder, `part ${made++}`);
@@ -137,16 +137,18 @@ describe('a part of it', () => {
   });
 
   it('of a line, or of a span, keeps the trials and wash days it asks for', { tags: 'soak' }, async () => {
-    const { rows } = await part(`line=${await idOf('line', 'Quillet')}&pictures=no`);
+    const demo = await openDemoBench();
+    const { rows } = await part(`line=${await idOf('line', 'Quillet')}&pictures=no`, demo);
     const kept = rows('trial').map(({ question }) => question);
     expect(kept).toContain('Does the cheap foam do for Ines’s matinees?');
     expect(kept).not.toContain('Does Oluchi need the stronger gel?');
     const day = rows('wash_day')
       .map(({ started_at }) => started_at!.slice(0, 10))
       .sort()[1]!;
-    const span = await part(`from=${day}&to=${day}&pictures=no`);
+    const span = await part(`from=${day}&to=${day}&pictures=no`, demo);
     expect(span.rows('wash_day').length).toBeGreaterThan(0);
     for (const { started_at } of span.rows('wash_day')) expect(started_at).toContain(day);
+    await demo.close();
   });
 
   it('is refused in words where it is asked for wrongly, and by a Sabor that would bring it in', async () => {

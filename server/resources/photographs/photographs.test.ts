@@ -105,8 +105,8 @@ describe('a photograph', () => {
 
   for (const orientation of [1, 2, 3, 4, 5, 6, 7, 8] as const)
     it(`turned as ${orientation} is kept to the byte, its turning beside it; pages show it upright and small`, {
-      // A usual one, one that only is turned, one that only is mirrored, one that is both.
-      tags: [1, 3, 4, 6].includes(orientation) ? [] : ['soak'],
+      // A usual one, and one that lies on its side and is mirrored.
+      tags: [1, 5].includes(orientation) ? [] : ['soak'],
     }, async () => {
       // Left half black, right half white, below it a grey band: every turning and mirroring looks different.
       const upright = await sharp({ create: { width: 2000, height: 1200, channels: 3, background: '#fff' } })
