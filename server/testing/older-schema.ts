@@ -35,19 +35,21 @@ export async function makeOlder(db: Db, version: number): Promise<void> {
   for (let i = 1; i <= version; i++) await takeOn(db, i, MIGRATIONS[i - 1]!);
 }
 
-/** Databases of every schema so far in a cluster, each made from the one before: copied from, never opened again. */
-const chains = new Map<string, string[]>();
+/** Databases of schemas asked for so far in a cluster, by version: copied from, never opened again. */
+const made = new Map<string, Map<number, string>>();
 async function templateOf(databaseUrl: string, version: number): Promise<string> {
-  const chain = chains.get(databaseUrl) ?? [];
-  chains.set(databaseUrl, chain);
-  while (chain.length <= version) {
-    const next = chain.length;
-    const db = await freshDatabase(databaseUrl, chain[next - 1]);
-    if (next === 0) await beginRecord(db);
-    else await takeOn(db, next, MIGRATIONS[next - 1]!);
-    chain.push(await leave(db));
-  }
-  return chain[version]!;
+  const known = made.get(databaseUrl) ?? new Map<number, string>();
+  made.set(databaseUrl, known);
+  const found = known.get(version);
+  if (found) return found;
+  // From the newest of those before it.
+  const from = Math.max(-1, ...[...known.keys()].filter((one) => one < version));
+  const db = await freshDatabase(databaseUrl, known.get(from));
+  if (from < 0) await beginRecord(db);
+  for (let i = Math.max(0, from) + 1; i <= version; i++) await takeOn(db, i, MIGRATIONS[i - 1]!);
+  const name = await leave(db);
+  known.set(version, name);
+  return name;
 }
 
 /**
