@@ -51,6 +51,8 @@ export default defineConfig({
     serviceWorkers: 'block',
     launchOptions: chromium,
     trace: 'off',
+    // A file's tests hand their page on, its storage emptied: a page of its own would read and compile all scripts anew each time.
+    reuseContext: true,
     actionTimeout: 60_000,
   },
   webServer: {
