@@ -59,7 +59,7 @@ test('yesterday’s wash is logged from the sofa, counts in the care due, and is
   await expect(page.getByRole('textbox', { name: 'It began' })).toHaveValue(/13:00/);
 });
 
-test('a wash day by itself is conducted step by step from a routine', async ({ page }) => {
+test('a wash day by itself is conducted step by step from a routine', { tag: '@soak' }, async ({ page }) => {
   await copyHead(page, 'Tomasz Adeyinka-Holm', 'Nils Now');
   await page.goto('/routines');
   await page.getByRole('link', { name: 'Log a wash day by Coast wash-and-go' }).click();

@@ -89,7 +89,7 @@ test('what is in view orders anew among itself, and the address keeps it', { tag
   await expect(page.getByRole('region', { name: 'Brine Foam against Anvil Gel' })).toContainText(/disagree/);
 });
 
-test('over several heads each answers for itself, beside its traits', async ({ page }) => {
+test('over several heads each answers for itself, beside its traits', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/board');
   await page.getByLabel('Head').selectOption({ label: 'Several heads' });
   await expect(page.getByRole('heading', { name: 'Kelp Fold Gel against Anvil Gel' })).toBeVisible();
@@ -103,9 +103,9 @@ test('over several heads each answers for itself, beside its traits', async ({ p
   await expect(page.getByRole('region', { name: 'Kelp Fold Gel against Anvil Gel' })).toBeVisible();
 });
 
-test('a head without finished trials is told what to do, and one trial alone is an island', async ({
-  page,
-}) => {
+test('a head without finished trials is told what to do, and one trial alone is an island', {
+  tag: '@soak',
+}, async ({ page }) => {
   await page.goto('/board');
   await page.getByLabel('Head').selectOption({ label: 'Pip Marlowe-Okoro' });
   await expect(page.getByRole('heading', { name: 'No finished trial yet' })).toBeVisible();

@@ -48,7 +48,7 @@ test('the running trial keeps its lot sealed and its test shut', async ({ page }
   await expect(page.getByText(/p [=<]/)).toHaveCount(0);
 });
 
-test('a plan that can only describe is called that', async ({ page }) => {
+test('a plan that can only describe is called that', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/trials');
   const trial = page.getByRole('listitem').filter({ hasText: 'Heron Mist weigh Pip' });
   await expect(trial.getByText('can only hint')).toBeVisible();
@@ -82,7 +82,7 @@ test('readings leave as CSV, everything as one zip', async ({ page }) => {
   expect((await zip).suggestedFilename()).toMatch(/^sabor backup .*\.zip$/);
 });
 
-test('a product is archived and brought back, with undo', async ({ page }) => {
+test('a product is archived and brought back, with undo', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/shelf');
   await page.getByRole('button', { name: 'Archive Plum Stone Oil' }).click();
   await expect(page.getByRole('link', { name: 'Plum Stone Oil' })).toHaveCount(0);
@@ -113,7 +113,9 @@ test('units follow the tester’s preference everywhere', async ({ page }) => {
   await expect(page.getByLabel('Volumes in')).toHaveValue('ml');
 });
 
-test('a line is added, renamed, and put away once nothing of it stands on the shelf', async ({ page }) => {
+test('a line is added, renamed, and put away once nothing of it stands on the shelf', {
+  tag: '@soak',
+}, async ({ page }) => {
   await page.goto('/shelf');
   await expect(page.getByRole('button', { name: 'Archive Tidewrack' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Add a line' }).click();

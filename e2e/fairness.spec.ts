@@ -125,7 +125,9 @@ test('the demo holds a clean, a weakened and a broken trial', { tag: '@soak' }, 
   await expect(page.getByRole('heading', { name: 'Without what is broken' })).toBeVisible();
 });
 
-test('any two wash days are laid side by side, step by step, with a slip', async ({ page }) => {
+test('any two wash days are laid side by side, step by step, with a slip', { tag: '@soak' }, async ({
+  page,
+}) => {
   await page.goto('/side-by-side');
   await page
     .getByLabel('Left: trial')

@@ -40,7 +40,9 @@ test('a mixed head is described by evidence, from nothing to a stated porosity',
   await expect(page.getByRole('button', { name: 'Crown, left: low, 61 %' })).toBeVisible();
 });
 
-test('a weak test hardly moves it and says so; evidence can be taken out and put back', async ({ page }) => {
+test('a weak test hardly moves it and says so; evidence can be taken out and put back', {
+  tag: '@soak',
+}, async ({ page }) => {
   await page.goto('/heads');
   await page.getByRole('link', { name: 'Tomasz Adeyinka-Holm' }).click();
   const panel = page.getByRole('region', { name: 'Whole head' });
@@ -84,7 +86,7 @@ test('history is entered in two taps, counts as evidence, and refuses what exclu
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width);
 });
 
-test('strand, stretch and shed are measured and read in words', async ({ page }) => {
+test('strand, stretch and shed are measured and read in words', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/heads');
   await page.getByRole('link', { name: 'Ines Falkenrath' }).click();
   await part(page, 'Measured');
@@ -166,7 +168,7 @@ test('a curl is measured into index and type, and a length in inches is asked ab
   await expect(list.getByText(/^Curl shape: 20 mm across, index 1\.6, type III or IV/)).toBeVisible();
 });
 
-test('an appointment ahead is set against the trials ahead', async ({ page }) => {
+test('an appointment ahead is set against the trials ahead', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/heads');
   await page.getByRole('link', { name: 'Pip Marlowe-Okoro' }).click();
   await part(page, 'Care');
@@ -183,7 +185,7 @@ test('an appointment ahead is set against the trials ahead', async ({ page }) =>
   await page.getByRole('button', { name: /^Remove Blow-out/ }).click();
 });
 
-test('the drying history says when to begin, and when it cannot', async ({ page }) => {
+test('the drying history says when to begin, and when it cannot', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/heads');
   await page.getByRole('link', { name: 'Ines Falkenrath' }).click();
   await part(page, 'Drying');

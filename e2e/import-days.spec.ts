@@ -98,7 +98,7 @@ test('a workbook of another program comes in by its sheet; what is none gets a s
   ).toBeVisible();
 });
 
-test('a calendar’s file comes in by the word its entries share', async ({ page }) => {
+test('a calendar’s file comes in by the word its entries share', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/wash-days/import');
   await page.getByLabel('Spreadsheet or calendar file').setInputFiles({
     name: 'calendar.ics',

@@ -50,7 +50,9 @@ test('taps stay on the phone whatever is answered, and go in halves where they a
   expect(day.steps[0].marks).toHaveLength(1);
 });
 
-test('whoever goes elsewhere while something is being saved stays there', async ({ page }) => {
+test('whoever goes elsewhere while something is being saved stays there', { tag: '@soak' }, async ({
+  page,
+}) => {
   let answer = () => {};
   const held = new Promise<void>((resolve) => {
     answer = resolve;

@@ -70,7 +70,9 @@ test('a note is told from anywhere, in words or by voice, waits on Today, and is
   await expect(page.getByRole('heading', { name: 'Cleanse' })).toBeVisible();
 });
 
-test('a voice memo of an hour stops after ten minutes, says so, and is there', async ({ page }) => {
+test('a voice memo of an hour stops after ten minutes, says so, and is there', { tag: '@soak' }, async ({
+  page,
+}) => {
   await page.clock.install();
   await page.goto('/');
   await page.getByRole('button', { name: 'Note', exact: true }).click();

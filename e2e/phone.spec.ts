@@ -127,9 +127,9 @@ test('a phone is let in by the code on the screen, conducts, is signed out and i
   await Promise.all([phone.close(), strangers.close()]);
 });
 
-test('a passphrase guards who is let in; a helper gets what the table of rights says', async ({
-  page: laptop,
-}) => {
+test('a passphrase guards who is let in; a helper gets what the table of rights says', {
+  tag: '@soak',
+}, async ({ page: laptop }) => {
   await laptop.goto('/phone');
   await laptop.getByLabel(/^(Your name|Somebody else)$/).fill('Ines Oyelaran');
   await laptop.getByLabel('What they may do').selectOption('helper');

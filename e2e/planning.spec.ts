@@ -78,7 +78,7 @@ test('a plan judged by what is measured speaks in its unit, and ratings keep to 
   await expect(page.getByText('The good-enough value cannot be over 10.').first()).toBeVisible();
 });
 
-test('an arm taken out comes back with undo', async ({ page }) => {
+test('an arm taken out comes back with undo', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/trials/new/plan');
   await page.getByLabel('Routine', { exact: true }).selectOption('Coast wash-and-go');
   await page.getByRole('checkbox', { name: /^Hold/ }).check();
@@ -122,7 +122,9 @@ test('a head is drawn, edited by keyboard, and keeps what trials rest on', async
   await page.getByRole('button', { name: 'Discard what I typed' }).click();
 });
 
-test('a resting length over the stretched one is refused beside its field', async ({ page }) => {
+test('a resting length over the stretched one is refused beside its field', { tag: '@soak' }, async ({
+  page,
+}) => {
   await page.goto('/heads/new');
   await page.getByLabel('Name', { exact: true }).fill('Long Rest');
   await page.getByRole('button', { name: 'Tag a curl' }).click();

@@ -92,7 +92,9 @@ test('a list is edited item by item, with undo', async ({ page }) => {
   await expect(list).toHaveValue(/Glycerin 5%, Panthenol\nMay contain: CI 19140/);
 });
 
-test('two edits in one breath, before the list is read again, both stand', async ({ page }) => {
+test('two edits in one breath, before the list is read again, both stand', { tag: '@soak' }, async ({
+  page,
+}) => {
   await page.goto('/screen/label');
   const list = page.getByLabel('Ingredient list');
   await list.fill('Aqua, Glycerin, Panthenol');

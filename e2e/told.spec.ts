@@ -292,9 +292,9 @@ test('a trial judged by a reading in words names the option that came nearer to 
   await expect(table.getByRole('row', { name: /^Clump size: medium main · more is wanted/ })).toBeVisible();
 });
 
-test('a check-in of a half-head takes sixteen taps for all seven outcomes, a later day eight', async ({
-  page,
-}) => {
+test('a check-in of a half-head takes sixteen taps for all seven outcomes, a later day eight', {
+  tag: '@soak',
+}, async ({ page }) => {
   const trial = await makeTrial(page, 'In sixteen taps?', ['Anvil Gel', 'Kelp Fold Gel'], 8, {
     design: 'half',
     onDay: 2,

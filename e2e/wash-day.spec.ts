@@ -72,7 +72,7 @@ test('events are set and taken back with a tap; clocks refuse the wrong order', 
   await expect(page.getByText(/Dew point 30\.\d °C, humid/)).toBeVisible();
 });
 
-test('the end of wear can be undone at once', async ({ page }) => {
+test('the end of wear can be undone at once', { tag: '@soak' }, async ({ page }) => {
   const trial = await makeTrial(page, 'Ended too soon?');
   const day = await runByApi(page, trial);
   await page.goto(`/wash-days/${day}`);
@@ -83,7 +83,7 @@ test('the end of wear can be undone at once', async ({ page }) => {
   await expect(page.getByRole('link', { name: 'Wash day 1' })).toBeVisible();
 });
 
-test('the next wash day waits for the wear of the last', async ({ page }) => {
+test('the next wash day waits for the wear of the last', { tag: '@soak' }, async ({ page }) => {
   const trial = await makeTrial(page, 'One at a time?');
   await runByApi(page, trial);
   const answer = await page.request.put(`/api/wash-days/${crypto.randomUUID()}`, {

@@ -74,7 +74,7 @@ test('a weather file is named column by column, told row by row, stored once and
   await expect(page.getByText('No readings in these days')).toBeVisible();
 });
 
-test('METAR reports are pasted, each answered for, and can be undone', async ({ page }) => {
+test('METAR reports are pasted, each answered for, and can be undone', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/weather');
   await page.getByRole('link', { name: 'Brackwell Downs' }).click();
   await page.getByRole('tab', { name: 'METAR reports' }).click();
@@ -96,7 +96,7 @@ test('METAR reports are pasted, each answered for, and can be undone', async ({ 
   await expect(page.getByRole('button', { name: 'Remove 1 pasted report' })).toHaveCount(0);
 });
 
-test('a reading by hand is checked field by field and stored', async ({ page }) => {
+test('a reading by hand is checked field by field and stored', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/weather');
   await page.getByRole('link', { name: 'Brackwell Downs' }).click();
   // The station's own readings stand on the full hour.

@@ -143,9 +143,9 @@ test('a step by knuckle: meanwhile, pause, in the hand, went otherwise, next tim
   );
 });
 
-test('a set that is not dry is stopped at take-down, and may wait, go early or be said dry', async ({
-  page,
-}) => {
+test('a set that is not dry is stopped at take-down, and may wait, go early or be said dry', {
+  tag: '@soak',
+}, async ({ page }) => {
   const id = await ownTrial(page, 'Twists overnight?');
   await page.goto(`/trials/${id}`);
   await page.getByRole('button', { name: 'Start wash day 1' }).click();
