@@ -94,7 +94,7 @@ test('units follow the tester’s preference everywhere', async ({ page }) => {
   await page.goto('/data');
   await page.getByLabel('Volumes in').selectOption('US fluid ounces');
   await page.getByLabel('Temperatures in').selectOption('degrees Fahrenheit');
-  await page.goto('/shelf');
+  await page.getByRole('navigation').getByRole('link', { name: 'Shelf' }).click();
   await expect(page.getByText('8.45 fl oz').first()).toBeVisible();
   // A heat limit is as the label has it: the protectant guards up to 180 °C.
   await page.getByRole('link', { name: 'Spindrift Leave-in' }).click();

@@ -1,4 +1,5 @@
 export const root: string;
+export function withArchives(text: string, registry: string): string;
 export function installDependencies(): string;
 export function installDebian(packageName: string, present: () => boolean): string;
 export function installPython(): string;
