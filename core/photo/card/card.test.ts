@@ -96,7 +96,7 @@ describe('the card in a picture', () => {
     });
   });
 
-  it('is found where it is small', () => {
+  it('is found where it is small', { tags: 'soak' }, () => {
     const close = { pxPerMm: 10, distance: 600, width: 1000, height: 700 };
     const card = found(shot(close, { card: { kind: 'small', x: -42, y: -27 } }), 'small');
     expect(card.pxPerMm / 10).toBeCloseTo(1, 2);
@@ -120,7 +120,7 @@ describe('a card that cannot be used is refused with the reason', () => {
     expect(trouble(grey)).toBe('no card');
   });
 
-  it('the other card', () => {
+  it('the other card', { tags: 'soak' }, () => {
     const close = { pxPerMm: 10, distance: 600, width: 1000, height: 700 };
     expect(trouble(shot(close, { card: { kind: 'small', x: -42, y: -27 } }))).toBe('no card');
   });
