@@ -22,17 +22,8 @@ export const chromium = {
   ],
 };
 
-/** What takes longest begins first, so that none of it runs on alone when all else is through. */
-const LONGEST = ['camera', 'photo-bench', 'whole-job', 'light-table', 'every-screen', 'bench-work'].map(
-  (name) => `${name}.spec.ts`,
-);
-
 export default defineConfig({
   testDir: 'e2e',
-  projects: [
-    { name: 'longest', testMatch: LONGEST },
-    { name: 'others', testIgnore: LONGEST },
-  ],
   ...(WHOLE ? {} : { grepInvert: /@soak/ }),
   outputDir: 'e2e/results',
   timeout: 600_000,

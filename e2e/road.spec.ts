@@ -2,7 +2,7 @@ import { expect, lookAndEnd, runWashDay, test } from './bench.ts';
 
 /**
  * The whole road on screens alone: shelf, head, routine, trial, wash days, wear, comparison. In the soak; among the tests of every
- * change the whole job (`whole-job.spec.ts`) goes the same way.
+ * change the whole job (`entire-job.spec.ts`) goes the same way.
  */
 test('a tester takes an own two-arm trial from shelf to comparison', { tag: '@soak' }, async ({ page }) => {
   await page.goto('/shelf');
