@@ -13,6 +13,7 @@ const stamp = `${root}node_modules/.sabor-lock`;
 const shrinkwrap = `${root}npm-shrinkwrap.json`;
 
 const npm = (...args) => spawnSync('npm', args, { cwd: root, encoding: 'utf8', stdio: 'pipe' });
+const ci = () => npm('ci', '--no-fund', '--no-audit');
 
 /**
  * A lock file's text with the address of each package's archive, where npm's own registry keeps it, and nearly every other:
@@ -37,11 +38,11 @@ function install() {
   const registry = npm('config', 'get', 'registry').stdout?.trim();
   if (/^https?:/.test(registry ?? '')) {
     writeFileSync(shrinkwrap, withArchives(readFileSync(lock, 'utf8'), registry));
-    const done = npm('ci', '--no-fund', '--no-audit');
+    const done = ci();
     rmSync(shrinkwrap, { force: true });
     if (done.status === 0 || !/\bE(4\d\d|INTEGRITY|INVALID\w*)\b/.test(done.stderr ?? '')) return done;
   }
-  return npm('ci', '--no-fund', '--no-audit');
+  return ci();
 }
 
 /** Installs npm packages when the lock file is not the one last installed. */

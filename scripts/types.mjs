@@ -4,7 +4,7 @@ import { root } from './install.mjs';
 /**
  * Type-checks the rooms under their rules: those that only compute without DOM or Node, web with the DOM, server with Node.
  * Each is read once: whoever stands on it reads what it declares (`node_modules/.types`), and what has not changed since is not
- * read again. One checker: several take half as much work again, each learning the same types.
+ * read again. One checker: TypeScript's four take twice the work, each learning the same types.
  */
 const done = spawnSync(
   process.execPath,

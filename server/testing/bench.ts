@@ -24,7 +24,7 @@ const TEMPLATES = {
 };
 type Template = keyof typeof TEMPLATES;
 
-async function makeTemplate(admin: Db, name: Template): Promise<void> {
+async function fillTemplate(admin: Db, name: Template): Promise<void> {
   const db = await freshDatabase(inject('databaseUrl'), inject('template'));
   await loadBackup(db, demoSource(new Date(), TEMPLATES[name]));
   // Under this name it is whole: whoever is stopped half-way leaves none.
@@ -38,7 +38,7 @@ async function openCopyOf(name: Template): Promise<TestBench> {
   try {
     await client.query("select pg_advisory_lock(hashtext('demo template'))");
     const { rowCount } = await client.query('select from pg_database where datname = $1', [name]);
-    if (rowCount === 0) await makeTemplate(admin, name);
+    if (rowCount === 0) await fillTemplate(admin, name);
     return await openBenchOn(inject('databaseUrl'), null, name);
   } finally {
     // The lock goes with its connection.
