@@ -1,5 +1,22 @@
-import { test as base, expect, type Locator, type Page } from '@playwright/test';
+import { test as base, type Locator, type Page, expect as playwrights } from '@playwright/test';
 import { E2E_PORT, WHOLE } from '../playwright.config.ts';
+
+/**
+ * Playwright's own, but for the commonest of its checks: where that finds nothing yet, it writes out the whole page at each look,
+ * to tell it should the test fail. What is waited for is looked for alone; what does not come is told as ever.
+ */
+export const expect = playwrights.extend({
+  async toBeVisible(locator: Locator, options?: { timeout?: number }) {
+    const state = this.isNot ? 'hidden' : 'visible';
+    try {
+      await locator.waitFor({ state, timeout: options?.timeout ?? this.timeout });
+    } catch {
+      const told = playwrights(locator);
+      await (this.isNot ? told.not : told).toBeVisible({ timeout: 1 });
+    }
+    return { pass: !this.isNot, message: () => '' };
+  },
+});
 
 /** Asks the server of the tests for something fresh: the address of a bench of its own, full or empty, or of a bare database. */
 export async function fresh(what: '' | '?bare' | '?empty' = ''): Promise<string> {
@@ -39,7 +56,7 @@ export const test = base.extend<{ quiet: undefined; breaks: boolean }>({
     { auto: true },
   ],
 });
-export { expect, WHOLE };
+export { WHOLE };
 
 export const PHONE = { width: 390, height: 844 };
 export const BENCH = { width: 1280, height: 800 };

@@ -1,10 +1,10 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { expect, type Page, test } from '@playwright/test';
+import { type Page, test } from '@playwright/test';
 import { seededRandom } from '@sabor/core/random';
 import { E2E_PORT } from '../playwright.config.ts';
 import { bundled } from '../scripts/bundle.mjs';
 import { openPool } from '../server/db/pool.ts';
-import { fresh, openNotes, PHONE } from './bench.ts';
+import { expect, fresh, openNotes, PHONE } from './bench.ts';
 import { makeTrial } from './make-trial.ts';
 
 /**

@@ -13,6 +13,7 @@ import { migrate } from '../server/db/migrate.ts';
 import { type Db, openPool } from '../server/db/pool.ts';
 import { asServer, makeServerRole } from '../server/db/server-role.ts';
 import { type Door, networkDoor } from '../server/network/door.ts';
+import { copyDatabase } from '../server/testing/open-bench.ts';
 
 /**
  * The real server with the demo in it, for browser tests and pictures, on a throwaway database. Asked for `/fresh`, it
@@ -47,7 +48,7 @@ let copying: Promise<unknown> = Promise.resolve();
 
 async function freshDatabase(template = 'demo'): Promise<string> {
   const name = `bench_${++databases}`;
-  const made = copying.then(() => admin.query(`create database ${name} template ${template}`));
+  const made = copying.then(() => copyDatabase(admin, name, template));
   copying = made.catch(() => {});
   await made;
   const url = cluster.url.replace(/postgres$/, name);

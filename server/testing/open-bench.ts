@@ -37,12 +37,24 @@ export interface TestBench {
   close: () => Promise<void>;
 }
 
+/**
+ * Copies a database nobody is connected to, file by file where PostgreSQL can be asked to (from 15 on; before it did nothing
+ * else): half the work of putting every page on record first, which only matters where a crash must lose nothing.
+ */
+export async function copyDatabase(admin: Db, name: string, template: string): Promise<void> {
+  const { rows } = await admin.query<{ version: number }>(
+    `select current_setting('server_version_num')::int as version`,
+  );
+  const byFile = rows[0]!.version >= 150_000 ? ' strategy file_copy' : '';
+  await admin.query(`create database ${name} template ${template}${byFile}`);
+}
+
 /** A pool on a new database of the cluster at `databaseUrl`: empty, or a copy of `template`, where nobody is connected. */
 export async function freshDatabase(databaseUrl: string, template?: string): Promise<Db> {
   const server = new URL(databaseUrl);
   const name = `test_${v7().replaceAll('-', '')}`;
   const admin = openPool(server.href);
-  await admin.query(`create database ${name}${template ? ` template ${template}` : ''}`);
+  await (template ? copyDatabase(admin, name, template) : admin.query(`create database ${name}`));
   await admin.end();
   server.pathname = `/${name}`;
   return openPool(server.href);

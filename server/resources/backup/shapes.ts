@@ -73,9 +73,11 @@ export async function readShapes(db: Client): Promise<Shape[]> {
     words: string | null;
   }>(
     `select c.relname as "table", a.attname as name, coalesce(b.typname, t.typname) as type, a.attnotnull as required,
-       (select pg_get_constraintdef(k.oid) from pg_constraint k where k.contypid = t.oid limit 1) as words
+       k.words
      from pg_class c join pg_attribute a on a.attrelid = c.oid join pg_type t on t.oid = a.atttypid
        left join pg_type b on b.oid = nullif(t.typbasetype, 0)
+       left join (select contypid, min(pg_get_constraintdef(oid)) as words from pg_constraint where contypid <> 0
+         group by contypid) k on k.contypid = t.oid
      where c.relnamespace = 'public'::regnamespace and c.relkind = 'r' and a.attnum > 0 and not a.attisdropped
      order by c.relname, a.attnum`,
   );
