@@ -61,12 +61,16 @@ export { WHOLE };
 export const PHONE = { width: 390, height: 844 };
 export const BENCH = { width: 1280, height: 800 };
 
-/** The first, a message that may be gone a moment later, say, lies above or below each of the others. */
+/** The first, a message that may be gone a moment later, say, lies over none of the others. */
 export async function expectApart(first: Locator, ...others: Locator[]): Promise<void> {
   const a = (await first.boundingBox())!;
   for (const other of others) {
     const b = (await other.boundingBox())!;
-    expect(a.y + a.height <= b.y || b.y + b.height <= a.y, String(other)).toBe(true);
+    const [across, down] = [
+      a.x < b.x + b.width && b.x < a.x + a.width,
+      a.y < b.y + b.height && b.y < a.y + a.height,
+    ];
+    expect(across && down, String(other)).toBe(false);
   }
 }
 

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, PHONE, test } from './bench.ts';
+import { expect, expectApart, PHONE, test } from './bench.ts';
 
 const part = (page: Page, name: string) => page.getByRole('tab', { name, exact: true }).click();
 
@@ -29,6 +29,12 @@ test('a mixed head is described by evidence, from nothing to a stated porosity',
   await zone.getByLabel('Result').fill('8');
   await zone.getByRole('button', { name: 'Record it' }).click();
   await expect(zone.getByText('not clear yet: high 58 %, medium 33 %')).toBeVisible();
+  // The next test is recorded right where the message of the last would lie.
+  const said = (where: string) =>
+    page.getByRole('listitem').filter({ hasText: `Sprayed bead is recorded for ${where}.` });
+  await expect(async () => {
+    await expectApart(zone.getByLabel('Test'), said('the whole head'), said('front hairline, left'));
+  }).toPass({ timeout: 5000 });
   await zone.getByLabel('Test').selectOption('Product sits or sinks');
   await zone.getByLabel('What you saw').selectOption('sinks in');
   await zone.getByRole('button', { name: 'Record it' }).click();

@@ -1,5 +1,5 @@
 // `npm test`: every check there is, on a machine with nothing but Node.js 20. Ends with one line of true totals.
-import { spawn, spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -18,16 +18,12 @@ if (!process.env.TMPDIR && existsSync(MEMORY)) {
 }
 const reports = mkdtempSync(path.join(os.tmpdir(), 'sabor-reports-'));
 
-function run(name, command, args, env = {}) {
-  console.log(`\n── ${name}`);
-  return (
-    spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }).status === 0
-  );
-}
-
-/** A check that is whole or not: counts as one. What it says is told once it is through, so that two can run side by side. */
-async function gate(name, command, args) {
-  const check = spawn(command, args, { cwd: root, env: process.env });
+/**
+ * Runs one of the checks to its end: whether it went well. What it says is told once it is through, so that several can run side
+ * by side.
+ */
+async function run(name, command, args, env = {}) {
+  const check = spawn(command, args, { cwd: root, env: { ...process.env, ...env } });
   const said = [];
   for (const stream of [check.stdout, check.stderr]) stream.on('data', (chunk) => said.push(chunk));
   const fine = await new Promise((resolve) => {
@@ -35,7 +31,12 @@ async function gate(name, command, args) {
     check.on('close', (code) => resolve(code === 0));
   });
   console.log(`\n── ${name}\n${Buffer.concat(said)}`);
-  totals[fine ? 'passed' : 'failed']++;
+  return fine;
+}
+
+/** A check that is whole or not: counts as one. */
+async function gate(name, command, args) {
+  totals[(await run(name, command, args)) ? 'passed' : 'failed']++;
 }
 
 /** So many of a run's slowest tests are told: where its time goes. */
@@ -68,8 +69,8 @@ const browserTests = (suites) =>
   ]);
 
 /** Test runners count their own tests; a runner that fails without a failed test counts as one failure. */
-function suite(name, command, args, report, count, testsOf, env) {
-  const fine = run(name, command, args, env);
+async function suite(name, command, args, report, count, testsOf, env) {
+  const fine = await run(name, command, args, env);
   const told = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : null;
   const { passed, failed } = told ? count(told) : { passed: 0, failed: 0 };
   if (told) {
@@ -115,7 +116,7 @@ try {
 }
 
 const vitest = path.join(reports, 'vitest.json');
-suite(
+const vitests = suite(
   'unit and server tests',
   bin('vitest'),
   ['run', '--reporter=dot', '--reporter=json', `--outputFile.json=${vitest}`],
@@ -138,7 +139,7 @@ suite(
     })),
 );
 const playwright = path.join(reports, 'playwright.json');
-suite(
+const playwrights = suite(
   'browser tests',
   bin('playwright'),
   ['test'],
@@ -149,6 +150,8 @@ suite(
     SABOR_E2E_REPORT: playwright,
   },
 );
+// Each begins and ends with one process at work: side by side they keep two processors at it.
+await Promise.all([vitests, playwrights]);
 rmSync(reports, { recursive: true, force: true });
 
 console.log(`\n${totals.passed} passed, ${totals.failed} failed`);

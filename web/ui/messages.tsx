@@ -1,5 +1,7 @@
 import { Toast } from 'radix-ui';
+import { useRef } from 'react';
 import { createPortal } from 'react-dom';
+import { useSpot } from './message-spot.ts';
 
 export interface Said {
   key: number;
@@ -7,7 +9,14 @@ export interface Said {
   undo?: (() => unknown) | undefined;
 }
 
-/** What was said of late, each until its time is over: where the page keeps room for it, or at the foot of the screen. */
+/** Messages at the edge of the screen, where nothing that is tapped lies. */
+function AtTheEdge() {
+  const list = useRef<HTMLOListElement>(null);
+  useSpot(list);
+  return <Toast.Viewport ref={list} className="messages fixed z-50 flex w-max max-w-[92vw] flex-col gap-2" />;
+}
+
+/** What was said of late, each until its time is over: where the page keeps room for it, or at an edge of the screen. */
 export const Messages = ({
   said,
   place,
@@ -38,10 +47,6 @@ export const Messages = ({
         )}
       </Toast.Root>
     ))}
-    {place ? (
-      createPortal(<Toast.Viewport />, place)
-    ) : (
-      <Toast.Viewport className="messages fixed left-1/2 z-50 flex w-max max-w-[92vw] -translate-x-1/2 flex-col gap-2" />
-    )}
+    {place ? createPortal(<Toast.Viewport />, place) : <AtTheEdge />}
   </Toast.Provider>
 );

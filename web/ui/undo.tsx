@@ -18,8 +18,8 @@ export const useSay = () => useContext(Say);
 const Place = createContext<(element: HTMLElement | null) => void>(() => {});
 
 /**
- * Where a page that keeps room for a message has it shown, as the `ref` of that room; elsewhere messages lie at the foot of
- * the screen. There the last one alone is seen.
+ * Where a page that keeps room for a message has it shown, as the `ref` of that room; elsewhere messages lie at an edge of
+ * the screen, clear of what is tapped. There the last one alone is seen.
  */
 export const useMessagePlace = () => useContext(Place);
 
