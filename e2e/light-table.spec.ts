@@ -1,8 +1,10 @@
+import type { Page } from '@playwright/test';
 import { expect, PHONE, test } from './bench.ts';
 
-test('two options’ pictures lie on the light table at one scale, moved together, and over each other', async ({
-  page,
-}) => {
+const tableOf = (page: Page) => page.getByRole('region', { name: 'On the light table' });
+
+/** From a finished trial's comparison its pictures are laid on the table. */
+async function layThem(page: Page): Promise<void> {
   const trials = (await (await page.request.get('/api/trials')).json()) as { id: string; question: string }[];
   const { id } = trials.find(({ question }) => question.startsWith('Which gel keeps'))!;
   await page.goto(`/trials/${id}/compare`);
@@ -15,9 +17,15 @@ test('two options’ pictures lie on the light table at one scale, moved togethe
   );
   await expect(pictures).toContainText('Wash day 7 left out, beside the others: One was taken 9 % closer');
   await pictures.getByRole('link', { name: 'Lay them on the light table' }).click();
-  const table = page.getByRole('region', { name: 'On the light table' });
+  await expect(tableOf(page).getByRole('img').nth(1)).toBeVisible();
+}
+
+test('two options’ pictures lie on the light table at one scale, moved together, and over each other', async ({
+  page,
+}) => {
+  await layThem(page);
+  const table = tableOf(page);
   const [left, right] = [table.getByRole('img').first(), table.getByRole('img').nth(1)];
-  await expect(right).toBeVisible();
   await expect(table).toContainText('Laid by the card');
   await expect(table).toContainText('Brightness matched');
   const where = async () => Promise.all([left, right].map(async (one) => (await one.boundingBox())!));
@@ -31,12 +39,6 @@ test('two options’ pictures lie on the light table at one scale, moved togethe
     expect(after[i]!.x - before[i]!.x).toBeCloseTo(60, 0);
     expect(after[i]!.y - before[i]!.y).toBeCloseTo(-30, 0);
   }
-  await table.getByRole('button', { name: 'Draw what was read' }).click();
-  await expect(table.getByText(/frizz halo \d\.\d\d mm · silhouette \d+ cm²/)).toHaveCount(2, {
-    timeout: 180_000,
-  });
-  await table.getByRole('button', { name: 'Pictures alone' }).click();
-  await expect(table.getByText(/silhouette/)).toHaveCount(0);
   await table.getByRole('group', { name: /^Pictures/ }).press('+');
   await expect.poll(async () => (await where())[1]!.height / before[1]!.height).toBeCloseTo(1.25, 2);
   await table.getByRole('button', { name: 'Wipe' }).click();
@@ -70,4 +72,17 @@ test('two options’ pictures lie on the light table at one scale, moved togethe
   expect(await muted()).toEqual([false, true]);
   await clips.getByLabel('Sound').selectOption('none');
   expect(await muted()).toEqual([true, true]);
+});
+
+test('on the light table what was read is drawn over the pictures, with its numbers', {
+  tag: '@soak',
+}, async ({ page }) => {
+  await layThem(page);
+  const table = tableOf(page);
+  await table.getByRole('button', { name: 'Draw what was read' }).click();
+  await expect(table.getByText(/frizz halo \d\.\d\d mm · silhouette \d+ cm²/)).toHaveCount(2, {
+    timeout: 180_000,
+  });
+  await table.getByRole('button', { name: 'Pictures alone' }).click();
+  await expect(table.getByText(/silhouette/)).toHaveCount(0);
 });

@@ -139,11 +139,11 @@ describe('all rules over the whole shelf and 500 made lists', () => {
   });
 
   it('never say two things that cannot both be true', () => {
-    for (const { ingredients, reasons } of all) {
+    const both = all.flatMap(({ ingredients, reasons }) => {
       const ids = new Set(reasons.map(({ ruleId }) => ruleId));
-      for (const [a, b] of APART)
-        expect(ids.has(a) && ids.has(b), `${a} and ${b}: ${ingredients}`).toBe(false);
-    }
+      return APART.filter(([a, b]) => ids.has(a) && ids.has(b)).map((pair) => [...pair, ingredients]);
+    });
+    expect(both).toEqual([]);
   });
 
   it('never praise and blame one ingredient for the same thing', () => {
@@ -165,12 +165,14 @@ describe('all rules over the whole shelf and 500 made lists', () => {
   });
 
   it('have no wording that says its noun twice', () => {
-    for (const { reasons } of all)
-      for (const { says } of reasons) {
-        expect(says).not.toMatch(/\b(\w{4,} \w{4,})\b.*\band \1\b/i);
-        expect(says).not.toMatch(/\b(against flakes).*\1/i);
-        expect(says).not.toMatch(/\bgo in go\b/i);
-        expect(says).toMatch(/[.]$/);
-      }
+    // Said of many lists, a sentence is read once.
+    const told = new Set(all.flatMap(({ reasons }) => reasons.map(({ says }) => says)));
+    expect(told.size).toBeGreaterThan(60);
+    for (const says of told) {
+      expect(says).not.toMatch(/\b(\w{4,} \w{4,})\b.*\band \1\b/i);
+      expect(says).not.toMatch(/\b(against flakes).*\1/i);
+      expect(says).not.toMatch(/\bgo in go\b/i);
+      expect(says).toMatch(/[.]$/);
+    }
   });
 });
