@@ -178,7 +178,7 @@ async function start(
   const settings = [
     'log_min_messages=fatal',
     'log_min_error_statement=panic',
-    ...(throwaway ? ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off'] : []),
+    ...(throwaway ? ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off', 'autovacuum=off'] : []),
   ];
   const port = left?.port ?? (await freePort());
   let running = left ?? (await startPostmaster(data, log, port, settings, version));
