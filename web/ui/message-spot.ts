@@ -75,8 +75,8 @@ const STILL = 150;
 /** Keeps the list of messages clear of what is tapped, as the page moves and grows; not from under a pointer that goes to it. */
 export function useSpot(list: RefObject<HTMLElement | null>): void {
   useEffect(() => {
-    const [here, main] = [list.current, document.querySelector('main')];
-    if (!here || !main) return;
+    const here = list.current;
+    if (!here) return;
     // A pointer that only lies where the message came is not on its way to Undo.
     let wanted = false;
     const towards = ({ movementX, movementY }: PointerEvent) => {
@@ -96,9 +96,10 @@ export function useSpot(list: RefObject<HTMLElement | null>): void {
     const came = new ResizeObserver(() => lay(here));
     came.observe(here);
     const grew = new ResizeObserver(moved);
-    grew.observe(main);
+    grew.observe(document.body);
     const drawn = new MutationObserver(moved);
-    drawn.observe(main, { childList: true, subtree: true });
+    // Not its main part alone: another screen may have another.
+    drawn.observe(document.body, { childList: true, subtree: true });
     addEventListener('scroll', moved, { passive: true, capture: true });
     addEventListener('resize', moved);
     return () => {
